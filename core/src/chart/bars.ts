@@ -1,0 +1,208 @@
+import type { ChartFault } from '../fault.ts';
+import type { Key } from '../key/key.ts';
+import type { BodyLine, Change, Chart, Meter, MusicItem, Place, Problem, Slot } from './chart.ts';
+import { keyAfter } from './chart-text.ts';
+import type { Head } from './head.ts';
+
+/** A chord as it sounds in its bar. */
+export interface BarChord extends Omit<Slot, 'beats'> {
+  /** Written beats, in halves; null in a bar that does not add up. */
+  readonly beats: number | null;
+}
+
+/** A word on a bar: for everyone, or a cue for one instrument or player. */
+export interface BarRemark {
+  readonly to: string | null;
+  readonly text: string;
+}
+
+/** A bar of the chart with everything in force in it. */
+export interface WrittenBar {
+  /** Index into `sections`; null before the first section. */
+  readonly section: number | null;
+  readonly chords: readonly BarChord[];
+  /** How the bar is written: itself, or as a sign for the bars before it. */
+  readonly sign: 'chords' | '%' | '%%';
+  readonly meter: Meter;
+  /** Index into `stretches`: which key is in force. */
+  readonly stretch: number;
+  readonly tempo: number | null;
+  /** Beats of a pickup bar; null for a full bar. */
+  readonly pickup: number | null;
+  readonly remarks: readonly BarRemark[];
+  /** Line of the chart body the bar stands on. */
+  readonly line: number;
+  readonly at: Place;
+}
+
+/** A section with the bars that belong to it. */
+export interface Section {
+  readonly name: string;
+  /** How often it is played when nothing else says so. */
+  readonly times: number;
+  readonly remark: string | null;
+  readonly from: number;
+  readonly count: number;
+  readonly at: Place;
+}
+
+/** A stretch of the chart in one key. The first is the home key. */
+export interface KeyStretch {
+  readonly key: Key;
+  /** Half steps from the key before when written as a step; null for a named key. */
+  readonly step: number | null;
+}
+
+/** The chart's bars in the order they are written. */
+export interface WrittenBars {
+  readonly bars: readonly WrittenBar[];
+  readonly sections: readonly Section[];
+  readonly stretches: readonly KeyStretch[];
+  readonly problems: readonly Problem[];
+}
+
+/** Lays the chart out bar by bar: beats shared, repeats of bars resolved, keys and meters followed. */
+export function readBars(chart: Chart, head: Head): WrittenBars {
+  const state: BarState = {
+    bars: [],
+    sections: [],
+    stretches: [{ key: head.key, step: null }],
+    problems: [],
+    meter: head.meter,
+    tempo: head.tempo,
+    pickup: null,
+    waiting: [],
+  };
+  chart.body.forEach((line, index) => {
+    if (line.kind === 'section') openSection(state, line);
+    if (line.kind === 'music') for (const item of line.items) readItem(state, item, index);
+  });
+  if (state.pickup !== null) report(state, { code: 'pickup-without-bar' }, state.pickup.at);
+  return { bars: state.bars, sections: state.sections, stretches: state.stretches, problems: state.problems };
+}
+
+function openSection(state: BarState, line: BodyLine & { readonly kind: 'section' }): void {
+  const { name, remark, at } = line;
+  state.sections.push({ name, times: line.times ?? 1, remark, at, from: state.bars.length, count: 0 });
+}
+
+type OpenSection = { -readonly [Field in keyof Section]: Section[Field] };
+
+/** What laying out carries from bar to bar. */
+interface BarState {
+  readonly bars: WrittenBar[];
+  readonly sections: OpenSection[];
+  readonly stretches: KeyStretch[];
+  readonly problems: Problem[];
+  meter: Meter;
+  tempo: number | null;
+  pickup: { readonly beats: number; readonly at: Place } | null;
+  /** Remarks written before the first bar of their section; they go to that bar. */
+  waiting: readonly BarRemark[];
+}
+
+function readItem(state: BarState, item: MusicItem, line: number): void {
+  switch (item.kind) {
+    case 'bar':
+      addBar(state, shareBeats(item.slots, item.broken !== null, barBeats(state, item.at)), item.at, line, 'chords');
+      break;
+    case 'again':
+      repeatBars(state, item.bars, item.at, line);
+      break;
+    case 'change':
+      applyChange(state, item.change, item.at);
+      break;
+    case 'remark':
+      addRemark(state, { to: null, text: item.text });
+      break;
+    case 'cue':
+      addRemark(state, { to: item.to, text: item.text });
+      break;
+    case 'form':
+    case 'unread':
+      break;
+  }
+}
+
+function barBeats(state: BarState, at: Place): number {
+  const { pickup, meter } = state;
+  if (pickup === null) return meter.beats;
+  if (pickup.beats <= meter.beats) return pickup.beats;
+  report(state, { code: 'pickup-range', text: String(pickup.beats), beats: meter.beats }, at);
+  return meter.beats;
+}
+
+function addBar(state: BarState, shared: SharedBeats, at: Place, line: number, sign: WrittenBar['sign']): void {
+  if (shared.fault !== null) report(state, shared.fault, at);
+  const section = state.sections.length - 1;
+  state.bars.push({
+    section: section < 0 ? null : section,
+    chords: shared.chords,
+    sign,
+    meter: state.meter,
+    stretch: state.stretches.length - 1,
+    tempo: state.tempo,
+    pickup: state.pickup === null ? null : state.pickup.beats,
+    remarks: state.waiting,
+    line,
+    at,
+  });
+  state.pickup = null;
+  state.waiting = [];
+  const open = state.sections[section];
+  if (open !== undefined) open.count += 1;
+}
+
+/** `%` takes the chords of the bar before, without its push, stop and remarks. */
+function repeatBars(state: BarState, count: 1 | 2, at: Place, line: number): void {
+  const from = state.bars.length - count;
+  if (from < 0) report(state, { code: 'repeat-nothing', bars: count }, at);
+  for (let index = 0; index < count; index += 1) {
+    const before = state.bars[from + index]?.chords ?? [];
+    const chords = before.map((chord) => ({ ...chord, push: false, stop: false }));
+    addBar(state, { chords, fault: null }, at, line, count === 1 ? '%' : '%%');
+  }
+}
+
+function applyChange(state: BarState, change: Change, at: Place): void {
+  if (change.kind === 'meter') state.meter = change.meter;
+  if (change.kind === 'tempo') state.tempo = change.bpm;
+  if (change.kind === 'pickup') state.pickup = { beats: change.beats, at };
+  if (change.kind === 'key' || change.kind === 'step') {
+    const before = state.stretches.at(-1) as KeyStretch;
+    state.stretches.push({ key: keyAfter(before.key, change), step: change.kind === 'step' ? change.semitones : null });
+  }
+}
+
+function addRemark(state: BarState, remark: BarRemark): void {
+  const last = state.bars.at(-1);
+  if (last === undefined || state.sections.at(-1)?.count === 0) state.waiting = [...state.waiting, remark];
+  else state.bars[state.bars.length - 1] = { ...last, remarks: [...last.remarks, remark] };
+}
+
+function report(state: BarState, fault: ChartFault, at: Place): void {
+  state.problems.push({ fault, severity: 'error', at });
+}
+
+interface SharedBeats {
+  readonly chords: readonly BarChord[];
+  readonly fault: ChartFault | null;
+}
+
+/** Gives every chord of a bar its beats: as marked, or in equal shares of whole or half beats. */
+function shareBeats(slots: readonly Slot[], broken: boolean, beats: number): SharedBeats {
+  const fault = broken ? null : beatsFault(slots, beats);
+  const share = beats / slots.length;
+  const chords = slots.map((slot) => ({ ...slot, beats: broken || fault !== null ? null : (slot.beats ?? share) }));
+  return { chords, fault };
+}
+
+function beatsFault(slots: readonly Slot[], beats: number): ChartFault | null {
+  const marked = slots.filter((slot) => slot.beats !== null);
+  if (marked.length === 0) {
+    return (2 * beats) % slots.length === 0 ? null : { code: 'beats-uneven', chords: slots.length, beats };
+  }
+  if (marked.length < slots.length) return { code: 'beats-missing', text: String(slots.length - marked.length) };
+  const sum = marked.reduce((total, slot) => total + (slot.beats as number), 0);
+  return sum === beats ? null : { code: 'beats-sum', sum, wanted: beats };
+}

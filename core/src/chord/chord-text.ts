@@ -1,0 +1,51 @@
+import { failure, type Result, success } from '../fault.ts';
+import type { Note } from '../pitch/note.ts';
+import { printNote, scanNote } from '../pitch/note-text.ts';
+import type { Chord } from './chord.ts';
+import { LETTER_SCHOOL, parseQuality, printQuality, type QualitySchool } from './quality-text.ts';
+
+/** Where the slash of a slash chord stands, −1 without one. `6/9` holds no slash bass. */
+export function slashIndex(text: string): number {
+  const slash = text.lastIndexOf('/');
+  if (slash < 0 || text.indexOf(')', slash) > slash) return -1;
+  return text.slice(slash) === '/9' && text[slash - 1] === '6' ? -1 : slash;
+}
+
+/**
+ * Reads a letter chord: `Ebm7b5`, `F#7(b9,#11)`, `D/F#`, `C6/9`, `G△7`. Roots are capitals A–G.
+ * A bass equal to the root is no slash chord.
+ */
+export function parseChord(text: string): Result<Chord> {
+  if (text === '') return failure({ code: 'empty', wanted: 'chord' }, 0, 0);
+  if (/^[a-g]/.test(text)) return failure({ code: 'chord-lowercase', text }, 0, text.length);
+  if (/^[Hh]/.test(text)) return failure({ code: 'chord-german', text }, 0, 1);
+  const root = scanNote(text);
+  if ('ok' in root) return root.fault.code === 'note-letter' ? failure({ code: 'token-unreadable', text }, 0, text.length) : root;
+  const slash = slashIndex(text);
+  const end = slash < 0 ? text.length : slash;
+  const formula = parseQuality(sixNine(text.slice(root.end, end)), root.end);
+  if (!formula.ok) return formula;
+  if (slash < 0) return success({ root: root.note, formula: formula.value, bass: null });
+  const bass = parseBass(text, slash + 1);
+  return bass.ok ? success({ root: root.note, formula: formula.value, bass: bass.value === root.note ? null : bass.value }) : bass;
+}
+
+/** Reads the bass note that starts at `start` and runs to the end of the text. */
+export function parseBass(text: string, start: number): Result<Note> {
+  const scanned = scanNote(text, start);
+  if ('ok' in scanned || scanned.end < text.length) {
+    return failure({ code: 'bass-unknown', text, bass: text.slice(start) }, start, text.length - start);
+  }
+  return success(scanned.note);
+}
+
+/** `6/9` written without its slash, which is no bass. */
+export function sixNine(quality: string): string {
+  return quality.endsWith('6/9') ? `${quality.slice(0, -3)}69` : quality;
+}
+
+/** The chord in letters, in one plain spelling unless a school is given: `Ebm7b5`, `D/F#`. */
+export function printChord(chord: Chord, school: QualitySchool = LETTER_SCHOOL): string {
+  const bass = chord.bass === null ? '' : `/${printNote(chord.bass, school.accidentals)}`;
+  return `${printNote(chord.root, school.accidentals)}${printQuality(chord.formula, school)}${bass}`;
+}

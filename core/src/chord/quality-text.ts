@@ -1,0 +1,240 @@
+import { type Failure, failure, type Result, success } from '../fault.ts';
+import { type Formula, findTone, formulaOf, holdsAny } from './formula.ts';
+import { ALTERED_FORMULA, type Extension, type Family, frameFormula, type Suspension } from './quality.ts';
+
+export { CHART_SCHOOL, LETTER_SCHOOL, printQuality, type QualitySchool } from './quality-school.ts';
+
+/** A quality being read: where the reader stands, and the tones gathered so far. */
+interface Reading {
+  /** The text with signs made plain, character for character. */
+  readonly text: string;
+  at: number;
+  family: Family;
+  extension: Extension;
+  majorSeventh: boolean;
+  /** The tones the frame brought, which an alteration takes the place of. */
+  implied: Formula;
+  formula: Formula;
+}
+
+const SIGNS: Readonly<Record<string, string>> = { '−': '-', '–': '-', '♭': 'b', '♯': '#', '°': 'o', Ø: 'ø', '∆': '△', Δ: '△' };
+
+const MAJOR_SIGNS = ['maj', 'Maj', 'ma', 'M', '△'];
+const FAMILY_SIGNS: readonly (readonly [string, Family])[] = [
+  ['min', 'minor'],
+  ['mi', 'minor'],
+  ['m', 'minor'],
+  ['-', 'minor'],
+  ['dim', 'diminished'],
+  ['o', 'diminished'],
+  ['aug', 'augmented'],
+  ['+', 'augmented'],
+];
+const HALF_DIMINISHED_SIGNS = ['ø', 'h7'];
+const EXTENSIONS: readonly Extension[] = ['13', '11', '9', '7', '69', '6'];
+const SUSPENSIONS: readonly (readonly [string, Suspension])[] = [
+  ['sus2sus4', 'sus2sus4'],
+  ['sus24', 'sus2sus4'],
+  ['sus4', 'sus4'],
+  ['sus2', 'sus2'],
+  ['sus', 'sus4'],
+];
+const ALTERABLE = ['13', '11', '9', '5'];
+const ADDABLE = ['13', '11', '9', '7', '6', '5', '4', '3', '2'];
+const OMITTABLE = ['13', '11', '9', '7', '5', '3'];
+
+const POWER = formulaOf('1', '5');
+const FIFTHS = formulaOf('b5', '5', '#5');
+const THIRDS = formulaOf('b3', '3');
+const NINTH = formulaOf('9');
+const NUMBERED: Readonly<Record<string, Formula>> = {
+  '3': THIRDS,
+  '5': FIFTHS,
+  '7': formulaOf('bb7', 'b7', '7'),
+  '9': formulaOf('b9', '9', '#9'),
+  '11': formulaOf('b11', '11', '#11'),
+  '13': formulaOf('b13', '13'),
+};
+
+/**
+ * Reads what follows a root or a degree: `maj7`, `-7b5`, `7(b9,#11)`, `sus4`, `△`. Every school
+ * is read; nothing at all means a major triad. Positions of faults count from `offset`.
+ */
+export function parseQuality(text: string, offset = 0): Result<Formula> {
+  const plain = /^[ -~]*$/.test(text) ? text : text.replace(/[−–♭♯°Ø∆Δ]/gu, (sign) => SIGNS[sign] as string);
+  if (plain === '5') return success(POWER);
+  if (plain === 'alt') return success(ALTERED_FORMULA);
+  const reading: Reading = { text: plain, at: 0, family: 'major', extension: 'none', majorSeventh: false, implied: 0, formula: 0 };
+  const fault = readFrame(reading) ?? readDepartures(reading);
+  if (fault === undefined) return success(reading.formula);
+  return { ...fault, span: { start: fault.span.start + offset, length: fault.span.length } };
+}
+
+function readFrame(reading: Reading): Failure | undefined {
+  const flatFive = readFamily(reading);
+  if (flatFive === undefined) return unknown(reading);
+  reading.implied = frameFormula({ ...reading, suspension: 'none' });
+  reading.formula = reading.implied;
+  if (flatFive) setFifth(reading, formulaOf('b5'));
+  return undefined;
+}
+
+/** Family and extension; answers whether a half-diminished sign was read, undefined for nonsense. */
+function readFamily(reading: Reading): boolean | undefined {
+  const start = reading.at;
+  if (takeAny(reading, MAJOR_SIGNS)) {
+    reading.majorSeventh = true;
+    reading.extension = takeExtension(reading) ?? (reading.text[start] === '△' ? '7' : 'none');
+    return false;
+  }
+  if (takeAny(reading, HALF_DIMINISHED_SIGNS)) {
+    reading.family = 'minor';
+    reading.extension = takeExtension(reading) ?? '7';
+    return true;
+  }
+  reading.family = takePair(reading, FAMILY_SIGNS) ?? 'major';
+  if (reading.family === 'augmented' && take(reading, '5')) return false;
+  if (reading.family !== 'major') readMajorSeventhSign(reading);
+  reading.extension = takeExtension(reading) ?? reading.extension;
+  return reading.majorSeventh && reading.extension === 'none' ? undefined : false;
+}
+
+/** The `maj7` of a minor-major seventh, with or without its parenthesis. */
+function readMajorSeventhSign(reading: Reading): void {
+  const start = reading.at;
+  take(reading, '(');
+  const sign = reading.at;
+  if (takeAny(reading, MAJOR_SIGNS)) {
+    reading.majorSeventh = true;
+    if (reading.text[sign] === '△') reading.extension = '7';
+  } else {
+    reading.at = start;
+  }
+}
+
+function takeExtension(reading: Reading): Extension | undefined {
+  return EXTENSIONS.find((extension) => take(reading, extension));
+}
+
+function readDepartures(reading: Reading): Failure | undefined {
+  let depth = parenthesesBefore(reading);
+  while (reading.at < reading.text.length) {
+    const start = reading.at;
+    if (take(reading, '(')) depth += 1;
+    else if (take(reading, ')')) depth -= 1;
+    else if (!take(reading, ',') && !take(reading, ' ')) {
+      const fault = readDeparture(reading, depth > 0);
+      if (fault !== undefined) return fault;
+    }
+    if (depth < 0) return unknown({ ...reading, at: start });
+  }
+  return depth === 0 ? undefined : unknown({ ...reading, at: reading.text.lastIndexOf('(') });
+}
+
+function parenthesesBefore(reading: Reading): number {
+  return reading.text.lastIndexOf('(', reading.at - 1) >= 0 && reading.at > 0 ? 1 : 0;
+}
+
+function readDeparture(reading: Reading, inside: boolean): Failure | undefined {
+  const start = reading.at;
+  const suspension = takePair(reading, SUSPENSIONS);
+  if (suspension !== undefined) return suspend(reading, suspension, start);
+  if (take(reading, 'add') || take(reading, 'Add')) return readAddition(reading, start);
+  if (take(reading, 'omit') || take(reading, 'no')) return readOmission(reading, start);
+  if (take(reading, 'alt')) return readAltered(reading, start);
+  if (start === 0 && take(reading, '2')) return add(reading, NINTH);
+  if (inside && reading.extension !== 'none') {
+    const number = ALTERABLE.find((candidate) => candidate !== '5' && take(reading, candidate));
+    if (number !== undefined) return add(reading, findTone(number) as Formula);
+  }
+  return readAlteration(reading, start);
+}
+
+function suspend(reading: Reading, suspension: Suspension, start: number): Failure | undefined {
+  if (reading.family !== 'major' || !holdsAny(reading.formula, THIRDS)) return contradiction(reading, start);
+  const tones = frameFormula({ family: 'major', extension: 'none', majorSeventh: false, suspension });
+  reading.formula = (reading.formula & ~THIRDS) | (tones & ~POWER);
+  return undefined;
+}
+
+function readAddition(reading: Reading, start: number): Failure | undefined {
+  const sign = takeAccidental(reading);
+  const number = ADDABLE.find((candidate) => take(reading, candidate));
+  const tone = number === undefined ? undefined : findTone(sign + number);
+  return tone === undefined ? unknown({ ...reading, at: start }) : add(reading, tone);
+}
+
+function readOmission(reading: Reading, start: number): Failure | undefined {
+  const number = OMITTABLE.find((candidate) => take(reading, candidate));
+  if (number === undefined) return unknown({ ...reading, at: start });
+  const tones = NUMBERED[number] as Formula;
+  if (!holdsAny(reading.formula, tones)) return contradiction(reading, start);
+  reading.formula &= ~tones;
+  return undefined;
+}
+
+function readAltered(reading: Reading, start: number): Failure | undefined {
+  if (reading.family !== 'major' || reading.extension !== '7' || reading.majorSeventh) return contradiction(reading, start);
+  if (reading.formula !== reading.implied) return contradiction(reading, start);
+  reading.formula = ALTERED_FORMULA;
+  return undefined;
+}
+
+function readAlteration(reading: Reading, start: number): Failure | undefined {
+  const sign = takeAccidental(reading, true);
+  const number = sign === '' ? undefined : ALTERABLE.find((candidate) => take(reading, candidate));
+  const tone = number === undefined ? undefined : findTone(sign + number);
+  if (number === undefined || tone === undefined) return unknown({ ...reading, at: start });
+  if (start === 0) {
+    const text = reading.text.slice(0, reading.at);
+    return failure({ code: 'quality-bare-alteration', text, write: `(${sign}${number})` }, 0, reading.at);
+  }
+  if (number === '5') return setFifth(reading, tone) ? undefined : contradiction(reading, start);
+  reading.formula &= ~((findTone(number) as Formula) & reading.implied);
+  return add(reading, tone);
+}
+
+/** Puts an altered fifth in place of the plain one; false when another altered fifth stands there. */
+function setFifth(reading: Reading, tone: Formula): boolean {
+  const standing = reading.formula & FIFTHS;
+  if (standing !== tone && standing !== formulaOf('5')) return false;
+  reading.formula = (reading.formula & ~FIFTHS) | tone;
+  return true;
+}
+
+function add(reading: Reading, tone: Formula): undefined {
+  reading.formula |= tone;
+  return undefined;
+}
+
+// ------------------------------------------------------------------------------- small steps
+
+function take(reading: Reading, word: string): boolean {
+  if (!reading.text.startsWith(word, reading.at)) return false;
+  reading.at += word.length;
+  return true;
+}
+
+function takeAny(reading: Reading, words: readonly string[]): boolean {
+  return words.some((word) => take(reading, word));
+}
+
+function takePair<T>(reading: Reading, pairs: readonly (readonly [string, T])[]): T | undefined {
+  return pairs.find(([word]) => take(reading, word))?.[1];
+}
+
+/** `b` or `#`, empty when there is neither; `-` and `+` count too where a symbol allows them. */
+function takeAccidental(reading: Reading, withSigns = false): string {
+  if (take(reading, 'b') || (withSigns && take(reading, '-'))) return 'b';
+  return take(reading, '#') || (withSigns && take(reading, '+')) ? '#' : '';
+}
+
+function unknown(reading: Reading): Failure {
+  const rest = reading.text.slice(reading.at);
+  return failure({ code: 'quality-unknown', text: reading.text, rest }, reading.at, rest.length);
+}
+
+function contradiction(reading: Reading, start: number): Failure {
+  const tones = reading.text.slice(start, reading.at);
+  return failure({ code: 'quality-contradiction', text: reading.text, tones }, start, reading.at - start);
+}

@@ -1,0 +1,33 @@
+// The one public list of the core, grouped by noun. It reads as a glossary, in order of understanding.
+
+export type { BarChord, BarRemark, KeyStretch, Section, WrittenBar } from './chart/bars.ts';
+export type { Meter, Place, Problem, Severity } from './chart/chart.ts';
+export { parseChart, printChart } from './chart/chart-text.ts';
+export { countingTonic, type Head } from './chart/head.ts';
+export { type ChartReading, keysReadFrom, type Letters, lettersFrom, printBar, readChart } from './chart/reading.ts';
+export { type ChordView, type RenderedChart, renderChart } from './chart/render.ts';
+export { type Chord, chordNotes, transposeChord } from './chord/chord.ts';
+export { parseChord, printChord } from './chord/chord-text.ts';
+export { type Formula, formulaNames, formulaTones } from './chord/formula.ts';
+export { qualityName } from './chord/quality-name.ts';
+export { CHART_SCHOOL, LETTER_SCHOOL, printQuality, type QualitySchool } from './chord/quality-text.ts';
+export { chordOnTonic, type Degree, type NumberChord, numberChord } from './degree/degree.ts';
+export { parseNumberOrLetters, printNumber } from './degree/number-text.ts';
+export { printRoman } from './degree/roman-text.ts';
+export { assertNever, type Failure, type Fault, type FaultCode, type Result, requireValue, type Success, type TextSpan } from './fault.ts';
+export { chordOnNeck, type NeckTone, STANDARD_TUNING, type Tuning } from './fretboard/fretboard.ts';
+export type { HarmonicFunction } from './harmony/function-table.ts';
+export { DEPTHS, type Depth, functionOfDegree, type HarmonizedChord, harmonize } from './harmony/harmonize.ts';
+export { type Interval, intervalName, intervalSemitones } from './interval/interval.ts';
+export { printScaleNumber } from './interval/interval-text.ts';
+export { isSpellable, type Key, keyNotes, moveKey, semitonesBetween, simplestKey } from './key/key.ts';
+export { makeKey, parseKey, parseScale, printKey, printScale } from './key/key-text.ts';
+export { accidentals, chroma, isEnharmonic, letterStep, type Note, simplest } from './pitch/note.ts';
+export { type AccidentalStyle, parseNote, printAccidentals, printNote } from './pitch/note-text.ts';
+export { CONCERT_READER, type Reader, TRANSPOSITION_SEMITONES, type Transposition, writtenChord, writtenKey } from './reader/reader.ts';
+export { isMinorScale, SCALE_NAMES, type Step, scaleIntervals, scaleSteps } from './scale/scale.ts';
+export type { ScaleName } from './scale/scale-table.ts';
+
+export { chordMidi, scaleMidi } from './sound/sounding.ts';
+
+export { faultWords } from './wording/fault-words.ts';

@@ -1,0 +1,17 @@
+const project = (name) => ({
+  displayName: name,
+  rootDir: `./${name}`,
+  testMatch: ['<rootDir>/src/**/*.test.ts', '<rootDir>/test/**/*.test.ts'],
+  extensionsToTreatAsEsm: ['.ts', '.tsx'],
+  transform: {
+    '^.+\\.tsx?$': [
+      '@swc/jest',
+      {
+        jsc: { target: 'es2022', parser: { syntax: 'typescript', tsx: true }, transform: { react: { runtime: 'automatic' } } },
+        module: { type: 'es6' },
+      },
+    ],
+  },
+});
+
+export default { projects: ['core', 'wire', 'server', 'web'].map(project) };
