@@ -88,9 +88,12 @@ function openSection(state: BarState, line: BodyLine & { readonly kind: 'section
 
 type OpenSection = { -readonly [Field in keyof Section]: Section[Field] };
 
+/** A bar that may still be given remarks. */
+type OpenBar = Omit<WrittenBar, 'remarks'> & { readonly remarks: BarRemark[] };
+
 /** What laying out carries from bar to bar. */
 interface BarState {
-  readonly bars: WrittenBar[];
+  readonly bars: OpenBar[];
   readonly sections: OpenSection[];
   readonly stretches: KeyStretch[];
   readonly problems: Problem[];
@@ -98,7 +101,7 @@ interface BarState {
   tempo: number | null;
   pickup: { readonly beats: number; readonly at: Place } | null;
   /** Remarks written before the first bar of their section; they go to that bar. */
-  waiting: readonly BarRemark[];
+  waiting: BarRemark[];
 }
 
 function readItem(state: BarState, item: MusicItem, line: number): void {
@@ -176,8 +179,8 @@ function applyChange(state: BarState, change: Change, at: Place): void {
 
 function addRemark(state: BarState, remark: BarRemark): void {
   const last = state.bars.at(-1);
-  if (last === undefined || state.sections.at(-1)?.count === 0) state.waiting = [...state.waiting, remark];
-  else state.bars[state.bars.length - 1] = { ...last, remarks: [...last.remarks, remark] };
+  if (last === undefined || state.sections.at(-1)?.count === 0) state.waiting.push(remark);
+  else last.remarks.push(remark);
 }
 
 function report(state: BarState, fault: ChartFault, at: Place): void {

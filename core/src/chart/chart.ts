@@ -40,8 +40,7 @@ export interface Meter {
 }
 
 /** One thing on a line of music, in the order it is written. */
-export type MusicItem = { readonly at: Place } & /** `broken` is the bar as typed when not all of it could be read. */
-(
+export type MusicItem = { readonly at: Place } /** `broken` is the bar as typed when not all of it could be read. */ & (
   | { readonly kind: 'bar'; readonly slots: readonly Slot[]; readonly broken: string | null }
   /** `%` or `%%`: the one or two bars before, again. */
   | { readonly kind: 'again'; readonly bars: 1 | 2 }

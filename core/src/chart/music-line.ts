@@ -51,6 +51,7 @@ function readToken(token: LineToken, text: string, context: LineContext): readon
     case 'cue':
       return [readCue(token, at, context)];
     case 'group':
+      if (!isBalanced(token)) return [{ kind: 'unread', text: `(${token.text}`, at }];
       return [sharedBar(innerTokens(token, text), token.text, at, context)];
     case 'word':
       return [readWord(token, at, context)];
@@ -158,8 +159,20 @@ function readMeasure(tokens: readonly LineToken[], text: string, context: LineCo
 }
 
 function isChordToken(token: LineToken): boolean {
-  if (token.kind === 'group') return true;
-  return token.kind === 'word' && !(ENDING.test(token.text) || token.text === ']' || COUNT.test(token.text));
+  if (token.kind !== 'group' && token.kind !== 'word') return false;
+  return isBalanced(token) && !ENDING.test(token.text) && token.text !== ']' && !COUNT.test(token.text);
+}
+
+/** Whether the parentheses inside the token match, so that it can stand inside others. */
+function isBalanced(token: LineToken): boolean {
+  if (token.closed && token.kind === 'group') return true;
+  let depth = 0;
+  for (const character of token.text) {
+    if (character === '(') depth += 1;
+    if (character === ')') depth -= 1;
+    if (depth < 0) return false;
+  }
+  return depth === 0;
 }
 
 // ------------------------------------------------------------------------------- small steps

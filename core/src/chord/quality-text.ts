@@ -19,7 +19,7 @@ interface Reading {
 
 const SIGNS: Readonly<Record<string, string>> = { '−': '-', '–': '-', '♭': 'b', '♯': '#', '°': 'o', Ø: 'ø', '∆': '△', Δ: '△' };
 
-const MAJOR_SIGNS = ['maj', 'Maj', 'ma', 'M', '△'];
+const MAJOR_SIGNS = ['maj', 'Maj', 'M', '△'];
 const FAMILY_SIGNS: readonly (readonly [string, Family])[] = [
   ['min', 'minor'],
   ['mi', 'minor'],
@@ -82,7 +82,7 @@ function readFrame(reading: Reading): Failure | undefined {
 /** Family and extension; answers whether a half-diminished sign was read, undefined for nonsense. */
 function readFamily(reading: Reading): boolean | undefined {
   const start = reading.at;
-  if (takeAny(reading, MAJOR_SIGNS)) {
+  if (takeMajorSign(reading)) {
     reading.majorSeventh = true;
     reading.extension = takeExtension(reading) ?? (reading.text[start] === '△' ? '7' : 'none');
     return false;
@@ -104,12 +104,18 @@ function readMajorSeventhSign(reading: Reading): void {
   const start = reading.at;
   take(reading, '(');
   const sign = reading.at;
-  if (takeAny(reading, MAJOR_SIGNS)) {
+  if (takeMajorSign(reading)) {
     reading.majorSeventh = true;
     if (reading.text[sign] === '△') reading.extension = '7';
   } else {
     reading.at = start;
   }
+}
+
+/** `ma` counts only before a number: `madd9` is a minor chord. */
+function takeMajorSign(reading: Reading): boolean {
+  if (takeAny(reading, MAJOR_SIGNS)) return true;
+  return /^ma\d/.test(reading.text.slice(reading.at, reading.at + 3)) && take(reading, 'ma');
 }
 
 function takeExtension(reading: Reading): Extension | undefined {
@@ -159,8 +165,9 @@ function suspend(reading: Reading, suspension: Suspension, start: number): Failu
 
 function readAddition(reading: Reading, start: number): Failure | undefined {
   const sign = takeAccidental(reading);
+  const twice = sign === 'b' && take(reading, 'b') ? 'b' : '';
   const number = ADDABLE.find((candidate) => take(reading, candidate));
-  const tone = number === undefined ? undefined : findTone(sign + number);
+  const tone = number === undefined ? undefined : findTone(sign + twice + number);
   return tone === undefined ? unknown({ ...reading, at: start }) : add(reading, tone);
 }
 

@@ -16,15 +16,15 @@ const BARE_ALTERATION = /^(7[b#♭♯]\d|7alt)/;
 export function parseNumber(text: string, tonic: number): Result<NumberChord> {
   const degree = scanDegree(text, 0);
   if ('ok' in degree) return degree;
-  const slash = slashIndex(text);
-  const end = slash < 0 ? text.length : slash;
-  const quality = text.slice(degree.end, end);
-  const trap = findTrap(text, quality, slash < 0 ? '' : text.slice(slash + 1));
+  const rest = text.slice(degree.end);
+  const slash = slashIndex(rest);
+  const quality = slash < 0 ? rest : rest.slice(0, slash);
+  const trap = findTrap(text, quality, slash < 0 ? '' : rest.slice(slash + 1));
   if (trap !== undefined) return trap;
   const formula = parseQuality(sixNine(quality), degree.end);
   if (!formula.ok) return explain(formula, text, quality);
   if (slash < 0) return success({ degree: degree.degree, formula: formula.value, bass: null });
-  const bass = parseBassDegree(text, slash + 1, tonic);
+  const bass = parseBassDegree(text, degree.end + slash + 1, tonic);
   if (!bass.ok) return bass;
   return success({ degree: degree.degree, formula: formula.value, bass: bass.value === degree.degree ? null : bass.value });
 }

@@ -1,0 +1,200 @@
+import { readFileSync } from 'node:fs';
+import { describe, expect, test } from '@jest/globals';
+import fc from 'fast-check';
+import { parseChart, printBar, printChart, printNumber, readChart, renderChart } from '../src/index.ts';
+
+/** A chart value without its positions, which tidying may move. */
+function music(value: unknown): unknown {
+  return JSON.parse(JSON.stringify(value, (key, inner) => (key === 'at' ? undefined : inner)));
+}
+
+const pick = (...texts: readonly string[]) => fc.constantFrom(...texts);
+const degree = fc.tuple(pick('', '', '', 'b', '#', 'bb', '##'), pick('1', '2', '3', '4', '5', '6', '7')).map((parts) => parts.join(''));
+const quality = pick(
+  '',
+  '',
+  '-',
+  'o',
+  'maj7',
+  '7',
+  '-7',
+  '-7b5',
+  'o7',
+  '-maj7',
+  '+7',
+  '6',
+  '69',
+  'sus4',
+  '9',
+  '13',
+  'add9',
+  '7b9#11',
+  '(b5)',
+);
+const bass = fc.oneof(
+  { weight: 5, arbitrary: fc.constant('') },
+  degree.map((text) => `/${text}`),
+);
+const plainNumber = fc
+  .tuple(degree, quality, bass)
+  .map(([root, kind, under]) => `${root}${root.endsWith('7') && kind === '7b9#11' ? '' : kind}${under}`);
+const letters = pick('C', 'Em7', 'F#m7b5', 'Bb7', 'D/F#', 'Abmaj7', 'G7(b9, #11)', 'Ebsus4', 'Am(maj7)', 'C6/9');
+const chord = fc.oneof({ weight: 4, arbitrary: plainNumber }, { weight: 1, arbitrary: letters });
+const marked = fc
+  .tuple(pick('', '', '>'), fc.boolean(), chord, pick('', '', '!', '?'))
+  .map(([push, ring, core, mark]) => `${push}${ring ? `<${core}>` : core}${ring && mark === '!' ? '' : mark}`);
+const shared = fc.oneof(
+  fc.array(marked, { minLength: 1, maxLength: 4 }).map((chords) => `(${chords.join(' ')})`),
+  fc.tuple(marked, marked).map(([first, second]) => `(${first}.. ${second}..)`),
+  fc.tuple(marked, marked).map(([first, second]) => `(${first}.., ${second}.,)`),
+  fc.constant('(1 NC)'),
+);
+const words = fc.string({ unit: 'grapheme', maxLength: 12 }).map((text) => text.replace(/["\r\n\u2028\u2029\u0085]/g, '').trim());
+const bar = fc.oneof({ weight: 6, arbitrary: marked }, { weight: 2, arbitrary: shared }, pick('%', '%%', 'NC'));
+const beside = fc.oneof(
+  words.map((text) => `"${text}"`),
+  words.map((text) => `@bass "${text}"`),
+  pick(
+    '{key: +2}',
+    '{key: F#m}',
+    '{key: -3}',
+    '{3/4}',
+    '{tempo: 132}',
+    '{pickup: 1}',
+    '{segno}',
+    '{to coda}',
+    '|:',
+    ':|',
+    'x3',
+    '1.[',
+    ']',
+    'wat',
+    '8',
+  ),
+);
+const barLine = fc.array(fc.oneof({ weight: 4, arbitrary: bar }, beside), { minLength: 1, maxLength: 8 }).map((parts) => parts.join(' '));
+const paperLine = fc.array(marked, { minLength: 2, maxLength: 6 }).map((parts) => `| ${parts.join(' | ')} |`);
+const line = fc.oneof(
+  { weight: 6, arbitrary: barLine },
+  paperLine,
+  words.map((text) => `~ ${text}`),
+  words.map((text) => `// ${text}`),
+  fc
+    .tuple(pick('Verse', 'Chorus', 'B', ''), pick('', ' x2', ' x12'), pick('', ' -- softly'))
+    .map(([name, times, remark]) => `[${name}]${times}${remark}`),
+);
+const headLine = fc.oneof(
+  pick(
+    'key: G',
+    'key: Em',
+    'key: Ab',
+    'key: F# harmonic minor',
+    'key: D dorian',
+    'key: nonsense',
+    'time: 3/4',
+    'time: 6/8',
+    'tempo: 96',
+    'numbering: relative',
+  ),
+  words.map((text) => `title: ${text}`),
+  words.map((text) => `Lead sheet 2: ${text}`),
+  words.map((text) => `// ${text}`),
+);
+const chartText = fc
+  .tuple(fc.array(headLine, { maxLength: 4 }), fc.array(line, { maxLength: 8 }))
+  .map(([head, body]) => [...head, ...body].join('\n'));
+
+describe('laws of chart text', () => {
+  test('what is printed reads back as the same chart, and tidying twice changes nothing more', () => {
+    fc.assert(
+      fc.property(chartText, (text) => {
+        const { chart } = parseChart(text);
+        const tidy = printChart(chart);
+        expect(music(parseChart(tidy).chart)).toEqual(music(chart));
+        expect(printChart(parseChart(tidy).chart)).toBe(tidy);
+      }),
+      { seed: 31, numRuns: 600 },
+    );
+  });
+
+  test('comments, remarks, lyrics and unknown head names survive tidying', () => {
+    const text = 'mood: late\n// first\n\n[A] -- low\n1 "watch" @keys "pad"\n~ la la\n// last\n';
+    expect(printChart(parseChart(text).chart)).toBe(text);
+  });
+
+  test('reading in another key changes no number', () => {
+    fc.assert(
+      fc.property(chartText, fc.integer({ min: -6, max: 6 }), (text, tonic) => {
+        const chart = readChart(text);
+        const numbers = chart.bars.map((written) => printBar(written, printNumber));
+        const moved = readChart(renderChart(chart, tonic, 'letters').text);
+        const plain = chart.problems.every(({ severity }) => severity !== 'error') && !/bb|##/.test(numbers.join(' '));
+        if (plain) expect(moved.bars.map((written) => printBar(written, printNumber))).toEqual(numbers);
+        expect(renderChart(chart, tonic, 'numbers').bars).toEqual(numbers);
+      }),
+      { seed: 32, numRuns: 600 },
+    );
+  });
+
+  test('the performance ends, and its bars are bars of the chart', () => {
+    fc.assert(
+      fc.property(chartText, (text) => {
+        const { bars, performance } = readChart(text);
+        for (const index of performance.order) expect(bars[index]).toBeDefined();
+        expect(performance.count).toBeGreaterThanOrEqual(performance.order.length);
+      }),
+      { seed: 33, numRuns: 300 },
+    );
+  });
+
+  test('every problem lies inside its text', () => {
+    fc.assert(
+      fc.property(chartText, (text) => {
+        const lines = text.split('\n');
+        for (const { at } of readChart(text).problems) {
+          const written = lines[at.line - 1];
+          expect(written).toBeDefined();
+          expect(at.column).toBeGreaterThanOrEqual(1);
+          expect(at.column + at.length - 1).toBeLessThanOrEqual((written as string).length);
+        }
+      }),
+      { seed: 34, numRuns: 300 },
+    );
+  });
+});
+
+describe('no text makes the reader throw or hang', () => {
+  test('random text', () => {
+    fc.assert(
+      fc.property(fc.string({ unit: 'binary', maxLength: 200 }), (text) => {
+        expect(readChart(text).chart.body).toBeDefined();
+      }),
+      { seed: 35, numRuns: 1500 },
+    );
+  });
+
+  test('charts with characters changed, dropped and doubled', () => {
+    const source = readFileSync(new URL('./golden/charts/harbor-wall.txt', import.meta.url), 'utf8');
+    const edit = fc.record({
+      at: fc.nat(source.length),
+      drop: fc.nat(3),
+      add: pick('', '(', ')', '"', '{', '|', '[', '<', '>', '.', ',', '\n', '%', 'b', '/', '🎸'),
+    });
+    fc.assert(
+      fc.property(fc.array(edit, { maxLength: 6 }), (edits) => {
+        let text = source;
+        for (const { at, drop, add } of edits) text = text.slice(0, at) + add + text.slice(at + drop);
+        const tidy = printChart(readChart(text).chart);
+        expect(printChart(parseChart(tidy).chart)).toBe(tidy);
+      }),
+      { seed: 36, numRuns: 800 },
+    );
+  });
+
+  test('a megabyte of anything is read in passing', () => {
+    for (const piece of ['1 ', '(', ')', '((1 ', '"', '{', '<', 'A', '%%', 'key: ', '.', '[', '|', '!', 'C(', '@b ']) {
+      const text = piece.repeat(Math.ceil(200_000 / piece.length));
+      expect(readChart(text).problems.length).toBeGreaterThanOrEqual(0);
+    }
+  });
+});
