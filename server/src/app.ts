@@ -1,0 +1,102 @@
+import compression from 'compression';
+import express, { type ErrorRequestHandler, type Express, type Response } from 'express';
+import { rateLimit } from 'express-rate-limit';
+import helmet from 'helmet';
+import type { Logger } from 'pino';
+import { pinoHttp } from 'pino-http';
+import { bandRoutes } from './band/band-routes.ts';
+import { chartRoutes } from './chart/chart-routes.ts';
+import type { Pool } from './db/pool.ts';
+import { asHttpFault, HttpFault, problemOf } from './http-fault.ts';
+import { openApiDocument } from './openapi/openapi.ts';
+import { songRoutes } from './song/song-routes.ts';
+import { theoryRoutes } from './theory/theory-routes.ts';
+import { webRoutes } from './web-routes.ts';
+
+export interface AppDeps {
+  readonly pool: Pool;
+  readonly log: Logger;
+  /** Folder of the built web application, null to serve the API alone. */
+  readonly webRoot: string | null;
+  /** Compute calls a minute and address. */
+  readonly rateLimit: number;
+}
+
+const BODY_LIMIT = '256kb';
+const MINUTE_MS = 60_000;
+
+/** The whole HTTP application. It holds nothing of its own: what it needs is passed in. */
+export function createApp(deps: AppDeps): Express {
+  const app = express();
+  app.disable('x-powered-by');
+  app.use(pinoHttp({ logger: deps.log, quietReqLogger: true }));
+  app.use(securityHeaders());
+  app.use(compression());
+  app.use('/api', express.json({ limit: BODY_LIMIT }), apiRoutes(deps));
+  if (deps.webRoot !== null) app.use(webRoutes(deps.webRoot));
+  app.use(() => {
+    throw new HttpFault('not-found', 'There is nothing at this address.');
+  });
+  app.use(answerFault(deps.log));
+  return app;
+}
+
+function apiRoutes({ pool, rateLimit: limit }: AppDeps): express.Router {
+  const routes = express.Router();
+  const document = openApiDocument();
+  const limited = rateLimit({
+    windowMs: MINUTE_MS,
+    limit,
+    standardHeaders: 'draft-8',
+    legacyHeaders: false,
+    handler: () => {
+      throw new HttpFault('too-many', 'That is more than the server answers in a minute. Wait a little and go on.');
+    },
+  });
+  routes.get('/v1/openapi.json', (_request, response) => {
+    response.json(document);
+  });
+  routes.use('/v1/bands/:bandId/songs', songRoutes(pool));
+  routes.use('/v1/bands', bandRoutes(pool));
+  routes.use('/v1/charts', limited, chartRoutes());
+  routes.use('/v1', limited, theoryRoutes());
+  return routes;
+}
+
+/** Strict for scripts; styles may be set inline, because dialogs and notices place themselves so. */
+function securityHeaders() {
+  return helmet({
+    contentSecurityPolicy: {
+      directives: {
+        defaultSrc: ["'self'"],
+        scriptSrc: ["'self'"],
+        styleSrc: ["'self'", "'unsafe-inline'"],
+        imgSrc: ["'self'", 'data:'],
+        fontSrc: ["'self'"],
+        connectSrc: ["'self'"],
+        workerSrc: ["'self'", 'blob:'],
+        objectSrc: ["'none'"],
+        baseUri: ["'none'"],
+        formAction: ["'self'"],
+        frameAncestors: ["'none'"],
+        upgradeInsecureRequests: null,
+      },
+    },
+    strictTransportSecurity: false,
+  });
+}
+
+function answerFault(log: Logger): ErrorRequestHandler {
+  return (thrown, request, response, next) => {
+    const fault = asHttpFault(thrown);
+    if (fault.code === 'unexpected') log.error({ err: thrown, url: request.url }, 'unexpected fault');
+    if (fault.code === 'database-away') log.warn({ err: fault.cause, url: request.url }, 'database away');
+    if (response.headersSent) next(thrown);
+    else sendProblem(response, fault);
+  };
+}
+
+function sendProblem(response: Response, fault: HttpFault): void {
+  const problem = problemOf(fault);
+  response.status(problem.status).type('application/problem+json').send(JSON.stringify(problem));
+}

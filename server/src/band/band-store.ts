@@ -1,0 +1,29 @@
+import type { Band } from '@aurora/wire';
+import type { Queryable } from '../db/pool.ts';
+
+/** The bands, oldest first. */
+export async function listBands(db: Queryable): Promise<readonly Band[]> {
+  const { rows } = await db.query<Band>('select id, name from band order by created_at, id');
+  return rows;
+}
+
+/** Adds a band and answers its id. */
+export async function addBand(db: Queryable, name: string): Promise<string> {
+  const { rows } = await db.query<{ id: string }>('insert into band (name) values ($1) returning id', [name]);
+  return (rows[0] as { id: string }).id;
+}
+
+export interface NewMember {
+  readonly name: string;
+  readonly instrument: string;
+  readonly reader: object;
+}
+
+export async function addMember(db: Queryable, bandId: string, member: NewMember): Promise<void> {
+  await db.query('insert into member (band_id, name, instrument, reader) values ($1, $2, $3, $4)', [
+    bandId,
+    member.name,
+    member.instrument,
+    JSON.stringify(member.reader),
+  ]);
+}

@@ -1,0 +1,93 @@
+import type { Fault, TextSpan } from '@aurora/core';
+import { faultWords } from '@aurora/core';
+import type { Problem, ProblemError, Song } from '@aurora/wire';
+
+/** Everything a request can fail with. */
+export type HttpFaultCode =
+  | 'unreadable-json'
+  | 'not-json'
+  | 'invalid'
+  | 'not-found'
+  | 'stale-save'
+  | 'too-large'
+  | 'too-many'
+  | 'database-away'
+  | 'unexpected';
+
+interface Meaning {
+  readonly status: number;
+  readonly title: string;
+}
+
+const MEANINGS: Readonly<Record<HttpFaultCode, Meaning>> = {
+  'unreadable-json': { status: 400, title: 'The request cannot be read' },
+  'not-json': { status: 415, title: 'The request is not JSON' },
+  invalid: { status: 422, title: 'Something in the request cannot be used' },
+  'not-found': { status: 404, title: 'Not here' },
+  'stale-save': { status: 409, title: 'The song was saved elsewhere meanwhile' },
+  'too-large': { status: 413, title: 'Too much at once' },
+  'too-many': { status: 429, title: 'Too many requests' },
+  'database-away': { status: 503, title: 'The song shelf cannot be reached' },
+  unexpected: { status: 500, title: 'Something went wrong here' },
+};
+
+/** A failed request: what to answer, thrown by routes and turned into problem+json in one place. */
+export class HttpFault extends Error {
+  readonly code: HttpFaultCode;
+  readonly errors: readonly ProblemError[];
+  readonly current: Song | undefined;
+
+  constructor(code: HttpFaultCode, detail: string, more: { errors?: readonly ProblemError[]; current?: Song; cause?: unknown } = {}) {
+    super(detail, { cause: more.cause });
+    this.code = code;
+    this.errors = more.errors ?? [];
+    this.current = more.current;
+  }
+}
+
+/** A fault of the core in one field of the request, with its place in that field's text. */
+export function fieldFault(fault: Fault, path: string, span: TextSpan): HttpFault {
+  const message = faultWords(fault);
+  const error = { message, path, line: 1, column: span.start + 1, length: span.length };
+  return new HttpFault('invalid', message, { errors: [error] });
+}
+
+/** The answer's body for a fault. */
+export function problemOf(fault: HttpFault): Problem {
+  const { status, title } = MEANINGS[fault.code];
+  return {
+    type: `/problems/${fault.code}`,
+    title,
+    status,
+    detail: fault.message,
+    ...(fault.errors.length > 0 ? { errors: [...fault.errors] } : {}),
+    ...(fault.current === undefined ? {} : { current: fault.current }),
+  };
+}
+
+/** Connection trouble as PostgreSQL and the network report it: class 08 and 57P, and socket errors. */
+const AWAY = /^(ECONNREFUSED|ECONNRESET|EPIPE|ENOTFOUND|ETIMEDOUT|08...|57P0.|53300)$/;
+const AWAY_WORDS = /timeout exceeded when trying to connect|Connection terminated|Client has encountered a connection error/;
+
+/** Wraps whatever was thrown: a known fault as it is, body and database trouble by kind, the rest as unexpected. */
+export function asHttpFault(thrown: unknown): HttpFault {
+  if (thrown instanceof HttpFault) return thrown;
+  const { type, code, message } = (thrown ?? {}) as { type?: unknown; code?: unknown; message?: unknown };
+  if (type === 'entity.too.large') return new HttpFault('too-large', 'A chart can be 240 KB at most.', { cause: thrown });
+  if (type === 'entity.parse.failed') return new HttpFault('unreadable-json', 'The body is not well-formed JSON.', { cause: thrown });
+  if (typeof type === 'string' && /^(charset|encoding|entity|request|stream)\./.test(type)) {
+    return new HttpFault('unreadable-json', 'The body could not be read.', { cause: thrown });
+  }
+  if (thrown instanceof URIError) return new HttpFault('not-found', 'There is nothing at this address.', { cause: thrown });
+  if (AWAY.test(String(code)) || AWAY_WORDS.test(String(message)) || isAwayAggregate(thrown)) {
+    return new HttpFault('database-away', 'The database does not answer. What you wrote is kept here and saved when it is back.', {
+      cause: thrown,
+    });
+  }
+  return new HttpFault('unexpected', 'This is a fault of ours, not of what you typed.', { cause: thrown });
+}
+
+/** Connecting to a name with several addresses fails with all the reasons at once. */
+function isAwayAggregate(thrown: unknown): boolean {
+  return thrown instanceof AggregateError && thrown.errors.some((error) => AWAY.test(String((error as { code?: unknown }).code)));
+}

@@ -1,0 +1,102 @@
+import { OpenAPIRegistry, OpenApiGeneratorV31 } from '@asteasolutions/zod-to-openapi';
+import * as wire from '@aurora/wire';
+import { z } from 'zod';
+
+type Method = 'get' | 'post' | 'put' | 'patch';
+
+interface Call {
+  readonly method: Method;
+  readonly path: string;
+  readonly summary: string;
+  readonly body?: z.ZodType;
+  readonly answer: z.ZodType;
+  readonly status?: number;
+  /** Statuses this call answers with problem+json, beside 400, 413 and 422 for its body. */
+  readonly problems?: readonly number[];
+}
+
+const CALLS: readonly Call[] = [
+  { method: 'post', path: '/harmonize', summary: 'Harmonize a key', body: wire.harmonizeRequest, answer: wire.harmonizeAnswer },
+  { method: 'post', path: '/chords/parse', summary: 'Read a chord symbol', body: wire.chordParseRequest, answer: wire.chordParseAnswer },
+  { method: 'post', path: '/charts/parse', summary: 'Read a chart text', body: wire.chartParseRequest, answer: wire.chartParseAnswer },
+  {
+    method: 'post',
+    path: '/charts/render',
+    summary: 'Write a chart for a key and a reader',
+    body: wire.chartRenderRequest,
+    answer: wire.chartRenderAnswer,
+  },
+  { method: 'get', path: '/bands', summary: 'The bands', answer: wire.bandsAnswer, problems: [503] },
+  { method: 'get', path: '/bands/{bandId}/songs', summary: 'The band’s songs by title', answer: wire.songsAnswer, problems: [404, 503] },
+  {
+    method: 'post',
+    path: '/bands/{bandId}/songs',
+    summary: 'Add a song',
+    body: wire.songCreateRequest,
+    answer: wire.song,
+    status: 201,
+    problems: [404, 503],
+  },
+  { method: 'get', path: '/bands/{bandId}/songs/{songId}', summary: 'A song with its chart', answer: wire.song, problems: [404, 503] },
+  {
+    method: 'put',
+    path: '/bands/{bandId}/songs/{songId}',
+    summary: 'Save a chart on top of a revision',
+    body: wire.songSaveRequest,
+    answer: wire.song,
+    problems: [404, 409, 503],
+  },
+  {
+    method: 'get',
+    path: '/bands/{bandId}/songs/{songId}/versions',
+    summary: 'Every save of a song',
+    answer: wire.songVersionsAnswer,
+    problems: [404, 503],
+  },
+  { method: 'get', path: '/bands/{bandId}/preferences', summary: 'What the band prefers', answer: wire.preferences, problems: [404, 503] },
+  {
+    method: 'patch',
+    path: '/bands/{bandId}/preferences',
+    summary: 'Change preferences',
+    body: wire.preferencesChange,
+    answer: wire.preferences,
+    problems: [404, 503],
+  },
+];
+
+const BODY_PROBLEMS = [400, 413, 415, 422];
+
+/** The OpenAPI 3.1 document, made from the schemas that check the requests. */
+export function openApiDocument(): object {
+  const registry = new OpenAPIRegistry();
+  for (const call of CALLS) registry.registerPath(pathOf(call));
+  return new OpenApiGeneratorV31(registry.definitions).generateDocument({
+    openapi: '3.1.0',
+    info: { title: 'Aurora Ridge', version: '1', description: 'Harmony, charts and songs for a band. Notes are ASCII: F#, Bb.' },
+    servers: [{ url: '/api/v1' }],
+  });
+}
+
+function pathOf({ method, path, summary, body, answer, status = 200, problems = [] }: Call) {
+  const failing = [...(body === undefined ? [] : BODY_PROBLEMS), ...problems, 429];
+  return {
+    method,
+    path,
+    summary,
+    request: {
+      ...(body === undefined ? {} : { body: { required: true, content: { 'application/json': { schema: body } } } }),
+      ...parametersOf(path),
+    },
+    responses: {
+      [status]: { description: summary, content: { 'application/json': { schema: answer } } },
+      ...Object.fromEntries(
+        failing.map((code) => [code, { description: 'Problem', content: { 'application/problem+json': { schema: wire.problem } } }]),
+      ),
+    },
+  };
+}
+
+function parametersOf(path: string) {
+  const names = [...path.matchAll(/\{(\w+)\}/g)].map((match) => match[1] as string);
+  return names.length === 0 ? {} : { params: z.object(Object.fromEntries(names.map((name) => [name, z.uuid()]))) };
+}

@@ -1,0 +1,51 @@
+import { z } from 'zod';
+import { chartSource } from './chart.ts';
+
+export const band = z.object({ id: z.string(), name: z.string() }).meta({ id: 'Band' });
+export const bandsAnswer = z.object({ bands: z.array(band) }).meta({ id: 'Bands' });
+
+const songHead = {
+  id: z.string(),
+  title: z.string(),
+  by: z.string(),
+  key: z.string(),
+  tempo: z.number().nullable(),
+  /** Written bars. */
+  bars: z.number().int(),
+  /** Counts the saves; a save names the revision it started from. */
+  revision: z.number().int(),
+  savedAt: z.string(),
+};
+
+export const songSummary = z.object(songHead).meta({ id: 'SongSummary' });
+export const song = z.object({ ...songHead, source: z.string() }).meta({ id: 'Song' });
+export const songsAnswer = z.object({ songs: z.array(songSummary) }).meta({ id: 'Songs' });
+
+export const songCreateRequest = z.object({ source: chartSource }).meta({ id: 'SongCreateRequest' });
+export const songSaveRequest = z
+  .object({ source: chartSource, baseRevision: z.number().int().min(1, { error: 'a revision counts from 1' }) })
+  .meta({ id: 'SongSaveRequest' });
+
+export const songVersion = z.object({ revision: z.number().int(), savedAt: z.string(), source: z.string() }).meta({ id: 'SongVersion' });
+export const songVersionsAnswer = z.object({ versions: z.array(songVersion) }).meta({ id: 'SongVersions' });
+
+/** What the interface remembers for the band, whatever the machine it is opened on. */
+export const preferences = z
+  .object({
+    theme: z.enum(['paper', 'night']),
+    showNeck: z.boolean(),
+    showWhy: z.boolean(),
+    neckLabels: z.enum(['notes', 'formula']),
+    /** Loudness of the sound, 0 to 1. */
+    volume: z.number().min(0).max(1),
+  })
+  .meta({ id: 'Preferences' });
+/** Any of them; those left out stay as they are. */
+export const preferencesChange = preferences.partial().meta({ id: 'PreferencesChange' });
+
+export type Band = z.infer<typeof band>;
+export type SongSummary = z.infer<typeof songSummary>;
+export type Song = z.infer<typeof song>;
+export type SongVersion = z.infer<typeof songVersion>;
+export type Preferences = z.infer<typeof preferences>;
+export type PreferencesChange = z.infer<typeof preferencesChange>;

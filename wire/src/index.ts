@@ -1,0 +1,41 @@
+// What travels between the browser and the server: one schema for each request and answer.
+
+export {
+  type Band,
+  band,
+  bandsAnswer,
+  type Preferences,
+  type PreferencesChange,
+  preferences,
+  preferencesChange,
+  type Song,
+  type SongSummary,
+  type SongVersion,
+  song,
+  songCreateRequest,
+  songSaveRequest,
+  songsAnswer,
+  songVersionsAnswer,
+} from './band.ts';
+export {
+  type ChartParseAnswer,
+  type ChartParseRequest,
+  type ChartRenderAnswer,
+  type ChartRenderRequest,
+  chartParseAnswer,
+  chartParseRequest,
+  chartRenderAnswer,
+  chartRenderRequest,
+  MOST_CHART_BYTES,
+} from './chart.ts';
+export { type Problem, type ProblemError, problem } from './problem.ts';
+export {
+  type ChordParseAnswer,
+  type ChordParseRequest,
+  chordParseAnswer,
+  chordParseRequest,
+  type HarmonizeAnswer,
+  type HarmonizeRequest,
+  harmonizeAnswer,
+  harmonizeRequest,
+} from './theory.ts';

@@ -1,0 +1,28 @@
+import { z } from 'zod';
+import { song } from './band.ts';
+
+/** One thing wrong with what was sent, as far as possible with its place in the text (1-based). */
+export const problemError = z
+  .object({
+    message: z.string(),
+    line: z.number().int().optional(),
+    column: z.number().int().optional(),
+    length: z.number().int().optional(),
+    path: z.string().optional(),
+  })
+  .meta({ id: 'ProblemError' });
+
+/** An error answer, RFC 9457. `current` comes with a stale save: what is stored now. */
+export const problem = z
+  .object({
+    type: z.string(),
+    title: z.string(),
+    status: z.number().int(),
+    detail: z.string(),
+    errors: z.array(problemError).optional(),
+    current: song.optional(),
+  })
+  .meta({ id: 'Problem' });
+
+export type Problem = z.infer<typeof problem>;
+export type ProblemError = z.infer<typeof problemError>;
