@@ -1,6 +1,6 @@
 // The one public list of the core, grouped by noun. It reads as a glossary, in order of understanding.
 
-export type { BarChord, BarRemark, KeyStretch, Section, WrittenBar } from './chart/bars.ts';
+export { type BarChord, type BarRemark, type KeyStretch, printBarToken, type Section, type WrittenBar } from './chart/bars.ts';
 export type { Meter, Place, Problem, Severity } from './chart/chart.ts';
 export { parseChart, printChart } from './chart/chart-text.ts';
 export { countingTonic, type Head } from './chart/head.ts';
@@ -16,6 +16,7 @@ export { parseNumberOrLetters, printNumber } from './degree/number-text.ts';
 export { printRoman } from './degree/roman-text.ts';
 export { assertNever, type Failure, type Fault, type FaultCode, type Result, requireValue, type Success, type TextSpan } from './fault.ts';
 export { chordOnNeck, type NeckTone, STANDARD_TUNING, type Tuning } from './fretboard/fretboard.ts';
+export { chordInKey, type ToneInKey } from './harmony/chord-in-key.ts';
 export type { HarmonicFunction } from './harmony/function-table.ts';
 export { DEPTHS, type Depth, functionOfDegree, type HarmonizedChord, harmonize } from './harmony/harmonize.ts';
 export { type Interval, intervalName, intervalSemitones } from './interval/interval.ts';
@@ -31,3 +32,4 @@ export type { ScaleName } from './scale/scale-table.ts';
 export { chordMidi, scaleMidi } from './sound/sounding.ts';
 
 export { faultWords } from './wording/fault-words.ts';
+export { keyWords, whyWords } from './wording/why-words.ts';

@@ -12,6 +12,8 @@ const songHead = {
   tempo: z.number().nullable(),
   /** Written bars. */
   bars: z.number().int(),
+  /** The first bars as numbers, one string a bar. */
+  opening: z.array(z.string()),
   /** Counts the saves; a save names the revision it started from. */
   revision: z.number().int(),
   savedAt: z.string(),

@@ -3,6 +3,7 @@ import type { Key } from '../key/key.ts';
 import type { BodyLine, Change, Chart, Meter, MusicItem, Place, Problem, Slot } from './chart.ts';
 import { keyAfter } from './chart-text.ts';
 import type { Head } from './head.ts';
+import { printSlot } from './slot-text.ts';
 
 /** A chord as it sounds in its bar. */
 export interface BarChord extends Omit<Slot, 'beats'> {
@@ -208,4 +209,14 @@ function beatsFault(slots: readonly Slot[], beats: number): ChartFault | null {
   if (marked.length < slots.length) return { code: 'beats-missing', text: String(slots.length - marked.length) };
   const sum = marked.reduce((total, slot) => total + (slot.beats as number), 0);
   return sum === beats ? null : { code: 'beats-sum', sum, wanted: beats };
+}
+
+/**
+ * The bar as one token of chart text, signs for repeated bars written out. Beats are marked only
+ * where the chords do not share the bar equally.
+ */
+export function printBarToken({ chords }: WrittenBar): string {
+  const equal = chords.every(({ beats }) => beats === chords[0]?.beats);
+  const printed = chords.map((chord) => printSlot(equal ? { ...chord, beats: null } : chord));
+  return printed.length === 1 ? (printed[0] as string) : `(${printed.join(' ')})`;
 }

@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import { printNumber } from '../degree/number-text.ts';
 import { requireValue } from '../fault.ts';
 import { parseKey, printKey } from '../key/key-text.ts';
+import { printBarToken } from './bars.ts';
 import { keysReadFrom, printBar, readChart } from './reading.ts';
 import { renderChart } from './render.ts';
 
@@ -57,6 +58,11 @@ describe('bars', () => {
     ['(1.. 4.) 1', [[null, null], [4]]],
     ['(1 xx) 1', [[null], [4]]],
   ])('%j shares its beats', (text, shared) => expect(beats(text)).toEqual(shared));
+
+  test('a bar is written as one token again', () => {
+    const text = '1 (2-7 57) (1.., 5.,) >4 <1> (1 NC) %';
+    expect(readChart(text).bars.map(printBarToken).join(' ')).toBe('1 (2-7 57) (1.., 5.,) >4 <1> (1 NC) (1 NC)');
+  });
 
   test('what stands on a bar stays with it', () => {
     const [first, second] = readChart('[A] x2 -- easy\n"soft" 1 4 "build" @drums "fill"').bars;

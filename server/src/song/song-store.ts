@@ -1,4 +1,4 @@
-import { printKey, readChart } from '@aurora/core';
+import { printBar, printKey, printNumber, readChart } from '@aurora/core';
 import type { Song, SongSummary, SongVersion } from '@aurora/wire';
 import { inTransaction, type Pool, type Queryable } from '../db/pool.ts';
 
@@ -12,11 +12,15 @@ interface SongRow {
   readonly key_name: string;
   readonly tempo: string | null;
   readonly bars: number;
+  readonly opening: string[];
   readonly revision: number;
   readonly saved_at: Date;
 }
 
-const COLUMNS = 'song.id, song.title, song.by_line, song.key_name, song.tempo, song.bars, song.revision, song.saved_at';
+/** How many bars the shelf shows of a song. */
+const OPENING_BARS = 4;
+
+const COLUMNS = 'song.id, song.title, song.by_line, song.key_name, song.tempo, song.bars, song.opening, song.revision, song.saved_at';
 
 /** The band's songs by title. */
 export async function listSongs(db: Queryable, bandId: string): Promise<readonly SongSummary[]> {
@@ -40,9 +44,9 @@ export async function addSong(pool: Pool, bandId: string, source: string): Promi
   return inTransaction(pool, async (client) => {
     const head = headOf(source);
     const { rows } = await client.query<{ id: string }>(
-      `insert into song (band_id, title, by_line, key_name, tempo, bars, revision)
-       select band.id, $2, $3, $4, $5, $6, 1 from band where band.id = $1 returning id`,
-      [bandId, head.title, head.by, head.key, head.tempo, head.bars],
+      `insert into song (band_id, title, by_line, key_name, tempo, bars, opening, revision)
+       select band.id, $2, $3, $4, $5, $6, $7, 1 from band where band.id = $1 returning id`,
+      [bandId, head.title, head.by, head.key, head.tempo, head.bars, head.opening],
     );
     const id = rows[0]?.id;
     if (id === undefined) return undefined;
@@ -65,9 +69,9 @@ export async function saveSong(pool: Pool, bandId: string, songId: string, baseR
     const head = headOf(source);
     await addVersion(client, bandId, songId, baseRevision + 1, source);
     await client.query(
-      `update song set title = $3, by_line = $4, key_name = $5, tempo = $6, bars = $7, revision = $8, saved_at = now()
+      `update song set title = $3, by_line = $4, key_name = $5, tempo = $6, bars = $7, opening = $8, revision = $9, saved_at = now()
         where band_id = $1 and id = $2`,
-      [bandId, songId, head.title, head.by, head.key, head.tempo, head.bars, baseRevision + 1],
+      [bandId, songId, head.title, head.by, head.key, head.tempo, head.bars, head.opening, baseRevision + 1],
     );
     return { kind: 'saved', song: (await findSong(client, bandId, songId)) as Song };
   });
@@ -95,7 +99,8 @@ async function addVersion(client: Queryable, bandId: string, songId: string, rev
 function headOf(source: string) {
   const { head, bars } = readChart(source);
   const key = printKey(head.key);
-  return { title: head.title, by: head.by, key, tempo: head.tempo, bars: bars.length };
+  const opening = bars.slice(0, OPENING_BARS).map((bar) => printBar(bar, printNumber));
+  return { title: head.title, by: head.by, key, tempo: head.tempo, bars: bars.length, opening };
 }
 
 function summaryOf(row: SongRow): SongSummary {
@@ -106,6 +111,7 @@ function summaryOf(row: SongRow): SongSummary {
     key: row.key_name,
     tempo: row.tempo === null ? null : Number(row.tempo),
     bars: row.bars,
+    opening: row.opening,
     revision: row.revision,
     savedAt: row.saved_at.toISOString(),
   };

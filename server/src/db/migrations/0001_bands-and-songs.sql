@@ -26,6 +26,8 @@ create table song (
   key_name text not null,
   tempo numeric,
   bars integer not null,
+  -- the first bars as numbers, so that a song is known at sight
+  opening text[] not null,
   revision integer not null,
   created_at timestamptz not null default now(),
   saved_at timestamptz not null default now(),

@@ -1,0 +1,44 @@
+import { type Problem, problem } from '@aurora/wire';
+import type { z } from 'zod';
+
+/** A call the server refused, or did not answer (`status` 0). */
+export class ApiFault extends Error {
+  readonly status: number;
+  readonly problem: Problem | null;
+
+  constructor(status: number, message: string, given: Problem | null = null) {
+    super(message);
+    this.status = status;
+    this.problem = given;
+  }
+}
+
+type Method = 'GET' | 'POST' | 'PUT' | 'PATCH';
+
+const AWAY = 'The server does not answer. What you write is kept on this device.';
+
+/**
+ * Calls the server and checks its answer.
+ * @throws ApiFault when there is no answer or it is an error.
+ */
+export async function call<Schema extends z.ZodType>(
+  method: Method,
+  path: string,
+  schema: Schema,
+  body?: unknown,
+): Promise<z.output<Schema>> {
+  const response = await send(method, path, body);
+  const answer: unknown = await response.json().catch(() => null);
+  if (response.ok) return schema.parse(answer);
+  const given = problem.safeParse(answer);
+  throw new ApiFault(response.status, given.success ? given.data.detail : AWAY, given.success ? given.data : null);
+}
+
+async function send(method: Method, path: string, body: unknown): Promise<Response> {
+  const content = body === undefined ? {} : { body: JSON.stringify(body), headers: { 'Content-Type': 'application/json' } };
+  try {
+    return await fetch(`/api/v1${path}`, { method, ...content });
+  } catch {
+    throw new ApiFault(0, AWAY);
+  }
+}

@@ -1,0 +1,42 @@
+import { type Preferences, type PreferencesChange, preferences } from '@aurora/wire';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useEffect } from 'react';
+import { call } from './client.ts';
+import { useBand } from './songs.ts';
+
+const STARTING: Preferences = { theme: 'paper', showNeck: true, showWhy: true, neckLabels: 'notes', volume: 0.3 };
+const LOCAL = 'aurora-preferences';
+
+const preferencesKey = (bandId: string) => ['preferences', bandId] as const;
+
+/** What the band prefers, and how to change it. Changes show at once and are kept by the server. */
+export function usePreferences(): { readonly preferences: Preferences; readonly change: (change: PreferencesChange) => void } {
+  const bandId = useBand().data?.id ?? '';
+  const queries = useQueryClient();
+  const { data } = useQuery({
+    queryKey: preferencesKey(bandId),
+    queryFn: () => call('GET', `/bands/${bandId}/preferences`, preferences),
+    enabled: bandId !== '',
+  });
+  const { mutate } = useMutation({
+    mutationFn: (change: PreferencesChange) => call('PATCH', `/bands/${bandId}/preferences`, preferences, change),
+    onMutate: (change) => {
+      queries.setQueryData(preferencesKey(bandId), { ...(data ?? remembered()), ...change });
+    },
+  });
+  const current = data ?? remembered();
+  useEffect(() => {
+    if (data !== undefined) localStorage.setItem(LOCAL, JSON.stringify(data));
+  }, [data]);
+  return { preferences: current, change: mutate };
+}
+
+/** The preferences of last time, so that the page opens in its theme before the server answers. */
+function remembered(): Preferences {
+  try {
+    const read = preferences.safeParse(JSON.parse(localStorage.getItem(LOCAL) ?? ''));
+    return read.success ? read.data : STARTING;
+  } catch {
+    return STARTING;
+  }
+}

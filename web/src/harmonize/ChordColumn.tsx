@@ -1,0 +1,68 @@
+import { Plus } from 'lucide-react';
+import { ChordSymbol, LetterSymbol } from '../notation/ChordSymbol.tsx';
+import { symbolText } from '../notation/symbol-view.ts';
+import { Hint } from '../ui/Hint.tsx';
+import { type ColumnView, FUNCTION_HEIGHT } from './harmonize-view.ts';
+
+interface ChordColumnProps {
+  readonly view: ColumnView;
+  readonly selected: boolean;
+  readonly sounding: boolean;
+  readonly rise: number;
+  readonly onSelect: () => void;
+  readonly onAdd: () => void;
+}
+
+/** A chord of the key standing on the ridge: its stack of thirds, its number, its letters. */
+export function ChordColumn({ view, selected, sounding, rise, onSelect, onAdd }: ChordColumnProps) {
+  const look = selected ? 'border-accent bg-raised shadow-[0_2px_0_0_var(--accent)]' : 'border-hairline bg-sheet hover:border-edge';
+  return (
+    <div className="flex min-w-0 flex-col justify-end" style={{ paddingBottom: FUNCTION_HEIGHT[view.function] * rise }}>
+      <button
+        type="button"
+        data-chord
+        aria-pressed={selected}
+        aria-label={`${view.numeral.label}, ${view.letter.label}, ${view.quality}`}
+        onClick={onSelect}
+        className={`flex flex-col items-center rounded-t-xl border-2 px-1 pt-2.5 pb-2 ${look} ${sounding ? 'bg-wash' : ''}`}
+      >
+        <Stack view={view} />
+        <ChordSymbol view={view.numeral} className="mt-3 h-12 items-end text-[44px] font-bold" />
+        <LetterSymbol view={view.letter} className="mt-1.5 text-[19px] font-bold" />
+        {view.sounding !== null && <span className="music-glyph text-[13px] text-quiet">= {symbolText(view.sounding)}</span>}
+        <span className="mt-1 flex h-9 items-center text-center text-[13px] leading-tight text-quiet">
+          {view.quality.replace('half-diminished', 'half-dim.').replace('seventh', '7th')}
+        </span>
+      </button>
+      <Hint text={`Add ${symbolText(view.letter)} to the progression`} keys="Enter">
+        <button
+          type="button"
+          aria-label={`Add ${view.numeral.label} to the progression`}
+          onClick={onAdd}
+          className="grid min-h-11 place-items-center rounded-b-xl border-2 border-t-0 border-hairline bg-sheet text-quiet hover:border-accent hover:text-accent"
+        >
+          <Plus size={20} />
+        </button>
+      </Hint>
+    </div>
+  );
+}
+
+/** Tones from the root up, each tied to the scale number it comes from, thirds named between them. */
+function Stack({ view }: { readonly view: ColumnView }) {
+  return (
+    <ol className="grid w-full max-w-[112px] grid-cols-[1fr_auto_1fr] items-center gap-x-1.5 text-[15px]" aria-hidden="true">
+      {view.tones.map(({ formula, note, degree, third }) => (
+        <li key={formula} className="contents">
+          <span className="music-glyph text-right text-quiet">{formula}</span>
+          <span className="music-glyph w-8 text-center text-[17px] font-bold">{note}</span>
+          <span className="music-glyph text-[13px] text-quiet" title="scale number">
+            {degree}
+          </span>
+          {third !== null && <span className="col-start-2 text-center text-[11px] leading-[13px] font-semibold text-quiet">{third}</span>}
+          {third !== null && <span />}
+        </li>
+      ))}
+    </ol>
+  );
+}

@@ -1,0 +1,110 @@
+import { isSpellable, type Key, printKey, printScale, type ScaleName, simplestKey } from '@aurora/core';
+import { ChevronDown, Minus, Plus, RotateCcw } from 'lucide-react';
+import { Popover } from 'radix-ui';
+import { Hint } from '../ui/Hint.tsx';
+import { COMMON_SCALES, circleKeys, FURTHER_SCALES, stepKey } from './key-view.ts';
+import { keyInForce, useLens } from './lens-store.ts';
+
+const STEP = 'grid size-11 place-items-center rounded-lg border border-edge bg-raised hover:border-accent';
+
+/** The key everything is read in, one press away from the next one. */
+export function KeyLens({ scaleIsFree }: { readonly scaleIsFree: boolean }) {
+  const state = useLens();
+  const key = keyInForce(state);
+  return (
+    <div role="group" aria-label="Key" className="flex items-center gap-2">
+      <Hint text="Down a half step" keys="[">
+        <button type="button" aria-label="Key down a half step" className={STEP} onClick={() => state.setKey(stepKey(key, -1))}>
+          <Minus size={20} />
+        </button>
+      </Hint>
+      <Popover.Root>
+        <Popover.Trigger className="flex min-h-11 flex-col items-center rounded-lg px-2 leading-none hover:bg-wash">
+          <span className="text-xs font-semibold text-quiet">{state.homeKey !== null && state.key === null ? 'Home key' : 'Key'}</span>
+          <span className="mt-1 flex items-center gap-1 whitespace-nowrap">
+            <span className="music-glyph text-2xl font-bold" data-testid="key-in-force">
+              {printKey(key, 'glyph')}
+            </span>
+            <ChevronDown size={16} aria-hidden="true" className="text-quiet" />
+          </span>
+        </Popover.Trigger>
+        <Popover.Portal>
+          <Popover.Content sideOffset={8} aria-label="Choose a key" className="z-50 w-[21rem] rounded-2xl border border-edge bg-raised p-4">
+            <TonicGrid current={key} onChoose={state.setKey} />
+            {scaleIsFree && <ScaleChoice current={key} onChoose={state.setKey} />}
+          </Popover.Content>
+        </Popover.Portal>
+      </Popover.Root>
+      <Hint text="Up a half step" keys="]">
+        <button type="button" aria-label="Key up a half step" className={STEP} onClick={() => state.setKey(stepKey(key, 1))}>
+          <Plus size={20} />
+        </button>
+      </Hint>
+      {state.key !== null && state.homeKey !== null && (
+        <Hint text={`Back to ${printKey(state.homeKey, 'glyph')}`} keys="\">
+          <button
+            type="button"
+            aria-label={`Back to the home key ${printKey(state.homeKey, 'glyph')}`}
+            className={STEP}
+            onClick={() => state.setKey(null)}
+          >
+            <RotateCcw size={18} />
+          </button>
+        </Hint>
+      )}
+    </div>
+  );
+}
+
+function TonicGrid({ current, onChoose }: { readonly current: Key; readonly onChoose: (key: Key) => void }) {
+  return (
+    <div role="group" aria-label="Tonic" className="grid grid-cols-4 gap-1.5">
+      {circleKeys(current.scale).map((key) => (
+        <button
+          key={key.tonic}
+          type="button"
+          aria-pressed={key.tonic === current.tonic}
+          onClick={() => onChoose(key)}
+          className="music-glyph min-h-12 rounded-lg border border-hairline text-lg font-bold hover:border-accent aria-pressed:border-accent aria-pressed:bg-accent aria-pressed:text-on-accent"
+        >
+          {printKey({ ...key, scale: 'major' }, 'glyph')}
+        </button>
+      ))}
+    </div>
+  );
+}
+
+function ScaleChoice({ current, onChoose }: { readonly current: Key; readonly onChoose: (key: Key) => void }) {
+  const choose = (scale: ScaleName) => onChoose(withScale(current, scale));
+  return (
+    <label className="mt-4 flex items-center justify-between gap-3 text-[15px] font-semibold">
+      Scale
+      <select
+        value={current.scale}
+        onChange={(event) => choose(event.target.value as ScaleName)}
+        className="min-h-11 flex-1 rounded-lg border border-edge bg-sheet px-2"
+      >
+        <optgroup label="Most songs">
+          {COMMON_SCALES.map((scale) => (
+            <option key={scale} value={scale}>
+              {printScale(scale, 'glyph')}
+            </option>
+          ))}
+        </optgroup>
+        <optgroup label="Modes and colours">
+          {FURTHER_SCALES.map((scale) => (
+            <option key={scale} value={scale}>
+              {printScale(scale, 'glyph')}
+            </option>
+          ))}
+        </optgroup>
+      </select>
+    </label>
+  );
+}
+
+/** The same tonic with another scale, under its easier name where the old one cannot be spelled. */
+function withScale(key: Key, scale: ScaleName): Key {
+  const wanted = { ...key, scale };
+  return isSpellable(wanted) ? wanted : simplestKey(wanted, key);
+}

@@ -1,0 +1,62 @@
+import { type Chord, type Key, parseKey, printKey } from '@aurora/core';
+import { create } from 'zustand';
+import { CONCERT, type ReaderChoice, readerChoice } from './reader-view.ts';
+
+/** A chord somebody is looking at, in sounding letters. */
+export interface Selection {
+  readonly chord: Chord;
+  /** The key it is heard in. */
+  readonly heardIn: Key;
+}
+
+interface LensState {
+  /** The key everything is read in; null for the open song's own. */
+  readonly key: Key | null;
+  readonly reader: ReaderChoice;
+  /** The open song's own key; null with no song open. */
+  readonly homeKey: Key | null;
+  readonly selection: Selection | null;
+  readonly setKey: (key: Key | null) => void;
+  readonly setReader: (reader: ReaderChoice) => void;
+  readonly setHomeKey: (key: Key | null) => void;
+  readonly select: (selection: Selection | null) => void;
+}
+
+const C_MAJOR: Key = { tonic: 0, scale: 'major' };
+
+/** The two lenses and what is selected: the one small thing every room shares. */
+export const useLens = create<LensState>()((set) => ({
+  key: null,
+  reader: CONCERT,
+  homeKey: null,
+  selection: null,
+  setKey: (key) => set(({ homeKey }) => ({ key: key !== null && homeKey !== null && sameKey(key, homeKey) ? null : key })),
+  setReader: (reader) => set({ reader }),
+  setHomeKey: (homeKey) => set((state) => (sameKey(state.homeKey, homeKey) ? state : { homeKey })),
+  select: (selection) => set({ selection }),
+}));
+
+/** The key everything is read in. */
+export function keyInForce({ key, homeKey }: Pick<LensState, 'key' | 'homeKey'>): Key {
+  return key ?? homeKey ?? C_MAJOR;
+}
+
+/** The lenses as the end of an address, `?key=Eb&reader=capo-3`; empty when both are at rest. */
+export function lensSearch({ key, reader }: Pick<LensState, 'key' | 'reader'>): string {
+  const search = new URLSearchParams();
+  if (key !== null) search.set('key', printKey(key));
+  if (reader.id !== CONCERT.id) search.set('reader', reader.id);
+  const text = search.toString();
+  return text === '' ? '' : `?${text}`;
+}
+
+/** The lenses an address asks for. A key nobody can read counts as none. */
+export function lensesOf(search: string): Pick<LensState, 'key' | 'reader'> {
+  const asked = new URLSearchParams(search);
+  const key = parseKey(asked.get('key') ?? '');
+  return { key: key.ok ? key.value : null, reader: readerChoice(asked.get('reader')) };
+}
+
+function sameKey(a: Key | null, b: Key | null): boolean {
+  return a?.tonic === b?.tonic && a?.scale === b?.scale;
+}

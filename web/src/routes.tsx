@@ -1,0 +1,26 @@
+import { createBrowserRouter, Navigate } from 'react-router';
+import { Shelf } from './shelf/Shelf.tsx';
+import { LostPage, RoomFault } from './shell/RoomFault.tsx';
+import { Shell } from './shell/Shell.tsx';
+
+const lazyHarmonize = async () => ({ Component: (await import('./harmonize/Harmonize.tsx')).Harmonize });
+const lazyChart = async () => ({ Component: (await import('./chart/ChartRoom.tsx')).ChartRoom });
+
+/** Where each room is. The open song is part of the address, so that a link opens it again. */
+export const router = createBrowserRouter([
+  {
+    path: '/',
+    Component: Shell,
+    ErrorBoundary: RoomFault,
+    HydrateFallback: () => null,
+    children: [
+      { index: true, Component: Shelf },
+      { path: 'harmonize', lazy: lazyHarmonize },
+      { path: 'chart', lazy: lazyChart },
+      { path: 'songs/:songId', element: <Navigate to="chart" replace /> },
+      { path: 'songs/:songId/harmonize', lazy: lazyHarmonize },
+      { path: 'songs/:songId/chart', lazy: lazyChart },
+      { path: '*', Component: LostPage },
+    ],
+  },
+]);

@@ -1,0 +1,31 @@
+import type { SongSummary } from '@aurora/wire';
+import { keyGlyphs, openingText } from './shelf-view.ts';
+
+/** One song as it is known at sight: its key, its name, how it opens, how fast it goes. */
+export function SongRow({ song }: { readonly song: SongSummary }) {
+  const [tonic = '', ...scale] = keyGlyphs(song.key).split(' ');
+  return (
+    <span className="grid grid-cols-[5.5rem_minmax(0,1.1fr)_minmax(0,1.3fr)_4.5rem] items-center gap-4 max-md:grid-cols-[4.5rem_1fr]">
+      <span className="music-glyph leading-tight">
+        <span className="text-[26px] font-bold">{tonic}</span>
+        {scale.length > 0 && <span className="block text-[13px] text-quiet">{scale.join(' ')}</span>}
+      </span>
+      <span className="min-w-0">
+        <span className="block truncate text-lg font-semibold">{song.title || 'Song without a title'}</span>
+        <span className="block truncate text-sm text-quiet">{song.by}</span>
+      </span>
+      <span className="grid grid-cols-4 gap-2 max-md:hidden" aria-hidden="true">
+        {song.opening.map((bar, index) => (
+          // biome-ignore lint/suspicious/noArrayIndexKey: bars have no name but their place
+          <span key={index} className="music-glyph truncate border-l border-edge pl-2 text-[17px] font-semibold">
+            {openingText(bar)}
+          </span>
+        ))}
+      </span>
+      <span className="text-right text-sm leading-tight text-quiet max-md:hidden">
+        {song.tempo !== null && <span className="block text-[17px] font-semibold text-ink">{song.tempo}</span>}
+        {song.bars} bars
+      </span>
+    </span>
+  );
+}

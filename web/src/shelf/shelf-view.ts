@@ -1,0 +1,34 @@
+import { parseNumberOrLetters } from '@aurora/core';
+import type { SongSummary } from '@aurora/wire';
+import { numberView, symbolText } from '../notation/symbol-view.ts';
+
+/** What a new song starts as: enough to see how a chart is written. */
+export const NEW_SONG = 'title: New song\nkey: C\ntime: 4/4\n\n[Verse]\n1 4 6- 5\n';
+
+/** The songs that hold all of the typed words in title, writer or key, in the order given. */
+export function findSongs(songs: readonly SongSummary[], wanted: string): readonly SongSummary[] {
+  const words = wanted
+    .toLowerCase()
+    .split(/\s+/)
+    .filter((word) => word !== '');
+  return songs.filter(({ title, by, key }) => {
+    const text = `${title} ${by} ${key}`.toLowerCase();
+    return words.every((word) => text.includes(word));
+  });
+}
+
+/** A bar of numbers with music glyphs, split bars joined by a dot. */
+export function openingText(bar: string): string {
+  return bar
+    .split(' ')
+    .map((text) => {
+      const number = parseNumberOrLetters(text, 0);
+      return number.ok ? symbolText(numberView(number.value)) : text;
+    })
+    .join(' · ');
+}
+
+/** A key name as it is shown: `F♯m`. */
+export function keyGlyphs(name: string): string {
+  return name.replace(/#/g, '♯').replace(/^([A-G])b/, '$1♭');
+}

@@ -1,0 +1,89 @@
+import { printKey } from '@aurora/core';
+import { Command } from 'cmdk';
+import { useNavigate } from 'react-router';
+import { useSongs } from '../api/songs.ts';
+import { circleKeys } from '../lens/key-view.ts';
+import { lensSearch, useLens } from '../lens/lens-store.ts';
+import { READER_CHOICES } from '../lens/reader-view.ts';
+import { type Room, rooms } from './rooms.ts';
+
+interface CommandMenuProps {
+  readonly open: boolean;
+  readonly onOpenChange: (open: boolean) => void;
+  readonly songId: string | undefined;
+}
+
+const ITEM = 'flex min-h-11 items-center justify-between gap-4 rounded-lg px-3 text-[15px] data-[selected=true]:bg-wash';
+const GROUP =
+  '[&_[cmdk-group-heading]]:px-3 [&_[cmdk-group-heading]]:pt-3 [&_[cmdk-group-heading]]:pb-1 [&_[cmdk-group-heading]]:text-sm [&_[cmdk-group-heading]]:font-semibold [&_[cmdk-group-heading]]:text-quiet';
+
+/** Type a few letters to go to a song, a key, a reader or a room. */
+export function CommandMenu({ open, onOpenChange, songId }: CommandMenuProps) {
+  const navigate = useNavigate();
+  const songs = useSongs().data ?? [];
+  const { setKey, setReader } = useLens();
+  const search = () => lensSearch(useLens.getState());
+  const choose = (action: () => void) => () => {
+    onOpenChange(false);
+    action();
+  };
+  const openRoom = (room: Room) => choose(() => void navigate({ pathname: room.path, search: search() }));
+  const openSong = (id: string) =>
+    choose(() => void navigate({ pathname: `/songs/${id}/chart`, search: lensSearch({ key: null, reader: useLens.getState().reader }) }));
+  return (
+    <Command.Dialog
+      open={open}
+      onOpenChange={onOpenChange}
+      label="Go to"
+      overlayClassName="fixed inset-0 z-40 bg-black/45"
+      contentClassName="fixed top-[12vh] left-1/2 z-50 w-[min(38rem,94vw)] -translate-x-1/2 overflow-hidden rounded-2xl border border-edge bg-raised"
+    >
+      <Command.Input
+        placeholder="A song, a key, a reader, a room"
+        className="w-full border-b border-hairline bg-transparent px-5 py-4 text-lg outline-none placeholder:text-quiet"
+      />
+      <Command.List className="max-h-[56vh] overflow-auto p-2">
+        <Command.Empty className="px-3 py-6 text-quiet">Nothing by that name.</Command.Empty>
+        <Command.Group heading="Rooms" className={GROUP}>
+          {rooms(songId).map((room) => (
+            <Command.Item key={room.path} value={`room ${room.name}`} onSelect={openRoom(room)} className={ITEM}>
+              {room.name}
+            </Command.Item>
+          ))}
+        </Command.Group>
+        <Command.Group heading="Songs" className={GROUP}>
+          {songs.map((song) => (
+            <Command.Item key={song.id} value={`song ${song.title} ${song.id}`} onSelect={openSong(song.id)} className={ITEM}>
+              <span>{song.title || 'Song without a title'}</span>
+              <span className="text-quiet">{song.key}</span>
+            </Command.Item>
+          ))}
+        </Command.Group>
+        <Command.Group heading="Read in" className={GROUP}>
+          {circleKeys('major').map((key) => (
+            <Command.Item
+              key={key.tonic}
+              value={`key ${printKey(key)}`}
+              onSelect={choose(() => setKey({ ...(useLens.getState().homeKey ?? key), tonic: key.tonic }))}
+              className={ITEM}
+            >
+              Key of {printKey(key, 'glyph')}
+            </Command.Item>
+          ))}
+        </Command.Group>
+        <Command.Group heading="Read as" className={GROUP}>
+          {READER_CHOICES.map((choice) => (
+            <Command.Item
+              key={choice.id}
+              value={`reader ${choice.label} ${choice.id}`}
+              onSelect={choose(() => setReader(choice))}
+              className={ITEM}
+            >
+              {choice.label}
+            </Command.Item>
+          ))}
+        </Command.Group>
+      </Command.List>
+    </Command.Dialog>
+  );
+}

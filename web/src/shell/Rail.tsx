@@ -1,0 +1,73 @@
+import { Keyboard, MoonStar, Sun } from 'lucide-react';
+import { Link, useLocation } from 'react-router';
+import { lensSearch, useLens } from '../lens/lens-store.ts';
+import { Hint } from '../ui/Hint.tsx';
+import { rooms } from './rooms.ts';
+
+interface RailProps {
+  readonly songId: string | undefined;
+  readonly theme: 'paper' | 'night';
+  readonly onTheme: () => void;
+  readonly onKeys: () => void;
+}
+
+const ENTRY = 'flex w-full flex-col items-center gap-1 rounded-xl px-1 py-2.5 text-[13px] font-semibold';
+
+/** The way from room to room. */
+export function Rail({ songId, theme, onTheme, onKeys }: RailProps) {
+  const { pathname } = useLocation();
+  const search = useLens(lensSearch);
+  return (
+    <nav
+      aria-label="Rooms"
+      className="flex w-[92px] shrink-0 flex-col items-center gap-1.5 border-r border-hairline px-2 py-3 max-md:w-[76px]"
+      style={{ background: 'var(--sky)' }}
+    >
+      <RidgeMark />
+      {rooms(songId).map(({ name, path, icon: Icon }) => {
+        const here = path === pathname;
+        return (
+          <Link
+            key={name}
+            to={{ pathname: path, search }}
+            aria-current={here ? 'page' : undefined}
+            className={`${ENTRY} ${here ? 'bg-raised text-accent shadow-[inset_3px_0_0_var(--accent)]' : 'text-quiet hover:text-ink'}`}
+          >
+            <Icon size={23} strokeWidth={1.9} aria-hidden="true" />
+            {name}
+          </Link>
+        );
+      })}
+      <div className="mt-auto flex w-full flex-col">
+        <Hint text={theme === 'paper' ? 'Night' : 'Paper'} keys="d">
+          <button type="button" onClick={onTheme} className={`${ENTRY} text-quiet hover:text-ink`}>
+            {theme === 'paper' ? <MoonStar size={21} aria-hidden="true" /> : <Sun size={21} aria-hidden="true" />}
+            {theme === 'paper' ? 'Night' : 'Paper'}
+          </button>
+        </Hint>
+        <Hint text="Every key" keys="?">
+          <button type="button" onClick={onKeys} className={`${ENTRY} text-quiet hover:text-ink`}>
+            <Keyboard size={21} aria-hidden="true" />
+            Keys
+          </button>
+        </Hint>
+      </div>
+    </nav>
+  );
+}
+
+/** The product's sign: a ridge over flat ground. */
+function RidgeMark() {
+  return (
+    <svg viewBox="0 0 60 30" role="img" aria-label="Aurora Ridge" className="mb-3 w-14 text-accent">
+      <path
+        d="M2 26h11l8-11 8 7L41 4l17 22"
+        fill="none"
+        stroke="currentColor"
+        strokeWidth="3.4"
+        strokeLinejoin="round"
+        strokeLinecap="round"
+      />
+    </svg>
+  );
+}

@@ -1,0 +1,148 @@
+import { chordMidi, parseKey } from '@aurora/core';
+import { lazy, Suspense, useEffect, useState } from 'react';
+import { Outlet, useParams } from 'react-router';
+import { usePreferences } from '../api/preferences.ts';
+import { useBand, useSong } from '../api/songs.ts';
+import { play, setVolume, usePlayer } from '../audio/player.ts';
+import { stepKey } from '../lens/key-view.ts';
+import { keyInForce, useLens } from '../lens/lens-store.ts';
+import { useLensAddress } from '../lens/use-lens-address.ts';
+import { NeckDock } from '../neck/NeckDock.tsx';
+import { Button } from '../ui/Button.tsx';
+import { WhyPanel } from '../why/WhyPanel.tsx';
+import { Rail } from './Rail.tsx';
+import { SaveState } from './SaveState.tsx';
+import { ShortcutSheet } from './ShortcutSheet.tsx';
+import { TopBar } from './TopBar.tsx';
+import { useShortcuts } from './use-shortcuts.ts';
+
+const CommandMenu = lazy(async () => ({ default: (await import('./CommandMenu.tsx')).CommandMenu }));
+
+const CHORD_BEATS = 3;
+const CHORD_TEMPO = 80;
+
+/** What stands around every room: the rail, the lenses, the neck and the why. */
+export function Shell() {
+  useLensAddress();
+  const { songId } = useParams();
+  const { preferences, change } = usePreferences();
+  const [sheetOpen, setSheetOpen] = useState(false);
+  const [menuOpen, setMenuOpen] = useState(false);
+  const { selection, reader } = useLens();
+  const title = useOpenSong(songId);
+  useAppearance(preferences.theme, preferences.volume);
+
+  const hear = () => selection !== null && void play('selection', [{ midi: chordMidi(selection.chord), beats: CHORD_BEATS }], CHORD_TEMPO);
+  const turnTheme = () => change({ theme: preferences.theme === 'paper' ? 'night' : 'paper' });
+  const foldNeck = () => change({ showNeck: !preferences.showNeck });
+  const foldWhy = () => change({ showWhy: !preferences.showWhy });
+  const { setKey } = useLens.getState();
+  useShortcuts({
+    'Ctrl+k': () => setMenuOpen(true),
+    '?': () => setSheetOpen(true),
+    '[': () => setKey(stepKey(keyInForce(useLens.getState()), -1)),
+    ']': () => setKey(stepKey(keyInForce(useLens.getState()), 1)),
+    '\\': () => setKey(null),
+    ' ': hear,
+    n: foldNeck,
+    w: foldWhy,
+    d: turnTheme,
+  });
+
+  return (
+    <div className="flex h-full">
+      <Rail songId={songId} theme={preferences.theme} onTheme={turnTheme} onKeys={() => setSheetOpen(true)} />
+      <div className="flex min-w-0 flex-1 flex-col">
+        <TopBar
+          title={title.title}
+          subtitle={songId === undefined ? title.band : <SaveState />}
+          scaleIsFree={songId === undefined}
+          volume={preferences.volume}
+          onVolume={(volume) => change({ volume })}
+        />
+        <div className="flex min-h-0 flex-1 max-lg:flex-col">
+          <main className="min-h-0 min-w-0 flex-1 overflow-auto">
+            <Outlet />
+          </main>
+          {preferences.showWhy && <WhyPanel selection={selection} reader={reader.reader} onHear={hear} onFold={foldWhy} />}
+        </div>
+        <SoundFault />
+        {preferences.showNeck && (
+          <NeckDock
+            chord={selection?.chord ?? null}
+            capo={reader.reader.capo}
+            labels={preferences.neckLabels}
+            onLabels={(neckLabels) => change({ neckLabels })}
+            onFold={foldNeck}
+          />
+        )}
+        <Folded showWhy={preferences.showWhy} showNeck={preferences.showNeck} onWhy={foldWhy} onNeck={foldNeck} />
+      </div>
+      <ShortcutSheet open={sheetOpen} onOpenChange={setSheetOpen} />
+      {menuOpen && (
+        <Suspense>
+          <CommandMenu open={menuOpen} onOpenChange={setMenuOpen} songId={songId} />
+        </Suspense>
+      )}
+    </div>
+  );
+}
+
+/** The open song's name, and its key as the home of the key lens. */
+function useOpenSong(songId: string | undefined): { readonly title: string; readonly band: string } {
+  const band = useBand().data?.name ?? '';
+  const song = useSong(songId).data;
+  const keyName = songId === undefined ? undefined : song?.key;
+  useEffect(() => {
+    const key = keyName === undefined ? undefined : parseKey(keyName);
+    useLens.getState().setHomeKey(key?.ok ? key.value : null);
+  }, [keyName]);
+  useEffect(() => {
+    // another song is another thing to look at
+    if (songId !== null) useLens.getState().select(null);
+  }, [songId]);
+  const name = songId === undefined ? 'Aurora Ridge' : song === undefined ? ' ' : song.title || 'Song without a title';
+  return { title: name, band };
+}
+
+function useAppearance(theme: string, volume: number): void {
+  useEffect(() => {
+    document.documentElement.dataset.theme = theme;
+  }, [theme]);
+  useEffect(() => setVolume(volume), [volume]);
+}
+
+function SoundFault() {
+  const fault = usePlayer((state) => state.fault);
+  return fault === null ? null : (
+    <p role="status" className="border-t border-hairline bg-wash px-5 py-2 text-[15px]">
+      {fault}
+    </p>
+  );
+}
+
+interface FoldedProps {
+  readonly showWhy: boolean;
+  readonly showNeck: boolean;
+  readonly onWhy: () => void;
+  readonly onNeck: () => void;
+}
+
+/** The way back to what is folded away. */
+function Folded({ showWhy, showNeck, onWhy, onNeck }: FoldedProps) {
+  if (showWhy && showNeck) return null;
+  return (
+    <div className="flex justify-end gap-2 border-t border-hairline bg-sheet px-4 py-1">
+      {!showWhy && (
+        <Button look="bare" onClick={onWhy}>
+          Show the why
+        </Button>
+      )}
+      {!showNeck && (
+        <Button look="bare" onClick={onNeck}>
+          Show the neck
+        </Button>
+      )}
+    </div>
+  );
+}

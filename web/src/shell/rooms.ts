@@ -1,0 +1,18 @@
+import { AudioLines, LibraryBig, type LucideIcon, Rows4 } from 'lucide-react';
+
+/** A room of the house and where it is. */
+export interface Room {
+  readonly name: string;
+  readonly path: string;
+  readonly icon: LucideIcon;
+}
+
+/** The rooms in the order of the work; with a song open they open on that song. */
+export function rooms(songId: string | undefined): readonly Room[] {
+  const song = songId === undefined ? '' : `/songs/${songId}`;
+  return [
+    { name: 'Songs', path: '/', icon: LibraryBig },
+    { name: 'Harmonize', path: `${song}/harmonize`, icon: AudioLines },
+    { name: 'Chart', path: `${song}/chart`, icon: Rows4 },
+  ];
+}

@@ -1,0 +1,25 @@
+/** One key and what it does, as the sheet lists it. */
+export interface Shortcut {
+  readonly keys: string;
+  readonly does: string;
+  readonly where: 'Everywhere' | 'Harmonize' | 'Chart';
+}
+
+export const SHORTCUTS: readonly Shortcut[] = [
+  { keys: 'Ctrl K', does: 'Go to a song, a key, a room', where: 'Everywhere' },
+  { keys: '[', does: 'Key down a half step', where: 'Everywhere' },
+  { keys: ']', does: 'Key up a half step', where: 'Everywhere' },
+  { keys: '\\', does: 'Back to the home key', where: 'Everywhere' },
+  { keys: 'Space', does: 'Hear the selected chord', where: 'Everywhere' },
+  { keys: 'n', does: 'Fold the neck away, or back', where: 'Everywhere' },
+  { keys: 'w', does: 'Fold the why away, or back', where: 'Everywhere' },
+  { keys: 'd', does: 'Paper or Night', where: 'Everywhere' },
+  { keys: '?', does: 'This sheet', where: 'Everywhere' },
+  { keys: '← →', does: 'Walk the degrees', where: 'Harmonize' },
+  { keys: '↑ ↓', does: 'Key up or down a half step', where: 'Harmonize' },
+  { keys: 't', does: 'Triads or sevenths', where: 'Harmonize' },
+  { keys: 'a', does: 'Hear the whole key', where: 'Harmonize' },
+  { keys: 'Enter', does: 'Add the selected chord to the progression', where: 'Harmonize' },
+  { keys: '← →', does: 'Walk the chords of the chart', where: 'Chart' },
+  { keys: 'e', does: 'Write: into the text and back with Esc', where: 'Chart' },
+];

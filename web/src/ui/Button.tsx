@@ -1,0 +1,22 @@
+import type { ButtonHTMLAttributes } from 'react';
+
+const LOOKS = {
+  plain: 'border-edge bg-raised text-ink hover:border-accent',
+  strong: 'border-accent bg-accent text-on-accent hover:brightness-110',
+  bare: 'border-transparent bg-transparent text-ink hover:bg-wash',
+} as const;
+
+interface ButtonProps extends ButtonHTMLAttributes<HTMLButtonElement> {
+  readonly look?: keyof typeof LOOKS;
+}
+
+/** A button big enough for a finger. */
+export function Button({ look = 'plain', className = '', ...rest }: ButtonProps) {
+  return (
+    <button
+      type="button"
+      className={`inline-flex min-h-11 items-center justify-center gap-2 rounded-lg border px-3.5 text-[15px] font-semibold transition-colors disabled:cursor-default disabled:opacity-45 ${LOOKS[look]} ${className}`}
+      {...rest}
+    />
+  );
+}

@@ -1,0 +1,31 @@
+import { ToggleGroup } from 'radix-ui';
+
+interface ChoiceProps<Value extends string> {
+  readonly label: string;
+  readonly value: Value;
+  readonly options: readonly (readonly [value: Value, label: string])[];
+  readonly onChange: (value: Value) => void;
+}
+
+/** One of a few, side by side. */
+export function Choice<Value extends string>({ label, value, options, onChange }: ChoiceProps<Value>) {
+  return (
+    <ToggleGroup.Root
+      type="single"
+      aria-label={label}
+      value={value}
+      onValueChange={(chosen) => chosen !== '' && onChange(chosen as Value)}
+      className="inline-flex rounded-lg border border-edge bg-raised p-0.5"
+    >
+      {options.map(([option, text]) => (
+        <ToggleGroup.Item
+          key={option}
+          value={option}
+          className="min-h-10 rounded-md px-3 text-[15px] font-semibold text-quiet data-[state=on]:bg-accent data-[state=on]:text-on-accent"
+        >
+          {text}
+        </ToggleGroup.Item>
+      ))}
+    </ToggleGroup.Root>
+  );
+}

@@ -1,0 +1,104 @@
+import { chordInKey, keyWords, numberChord, printNote, printScaleNumber, type Reader, whyWords, writtenChord } from '@aurora/core';
+import { Volume2, X } from 'lucide-react';
+import type { Selection } from '../lens/lens-store.ts';
+import { ChordSymbol } from '../notation/ChordSymbol.tsx';
+import { letterView, numberView, symbolText } from '../notation/symbol-view.ts';
+import { Button } from '../ui/Button.tsx';
+import { Hint } from '../ui/Hint.tsx';
+
+interface WhyPanelProps {
+  readonly selection: Selection | null;
+  readonly reader: Reader;
+  readonly onHear: () => void;
+  readonly onFold: () => void;
+}
+
+/** Why the selected chord is what it is: its notes held against the key. */
+export function WhyPanel({ selection, reader, onHear, onFold }: WhyPanelProps) {
+  return (
+    <aside
+      aria-label="Why"
+      className="flex w-[292px] shrink-0 flex-col overflow-auto border-l border-hairline bg-sheet px-5 py-4 max-lg:max-h-[230px] max-lg:w-auto max-lg:border-t max-lg:border-l-0"
+    >
+      <div className="mb-2 flex items-center justify-between">
+        <h2 className="text-sm font-semibold text-quiet">Why</h2>
+        <Hint text="Fold the why away" keys="w">
+          <button
+            type="button"
+            aria-label="Fold the why away"
+            onClick={onFold}
+            className="grid size-11 place-items-center rounded-lg hover:bg-wash"
+          >
+            <X size={18} />
+          </button>
+        </Hint>
+      </div>
+      {selection === null ? (
+        <p className="leading-relaxed text-quiet">
+          Select a chord. Its notes are shown here beside the notes of the key, and why it belongs, or does not.
+        </p>
+      ) : (
+        <WhyChord {...selection} reader={reader} onHear={onHear} />
+      )}
+    </aside>
+  );
+}
+
+function WhyChord({ chord, heardIn: key, reader, onHear }: Selection & { readonly reader: Reader; readonly onHear: () => void }) {
+  const written = writtenChord(reader, chord, key);
+  return (
+    <div className="max-lg:flex max-lg:flex-wrap max-lg:gap-x-10">
+      <div>
+        <div className="flex items-end gap-3">
+          <ChordSymbol view={numberView(numberChord(chord, key.tonic))} className="text-[56px] font-bold" />
+          <span className="music-glyph pb-1 text-2xl font-bold">{symbolText(letterView(chord))}</span>
+        </div>
+        {written.root !== chord.root && (
+          <p className="mt-1 font-semibold text-quiet">
+            {reader.capo > 0 ? 'your shape' : 'you read'}: <span className="music-glyph text-ink">{symbolText(letterView(written))}</span>
+          </p>
+        )}
+        <p className="mt-1 text-sm text-quiet">in {keyWords(key)}</p>
+        <Hint text="Hear it" keys="Space">
+          <Button className="mt-3" onClick={onHear}>
+            <Volume2 size={18} aria-hidden="true" /> Hear it
+          </Button>
+        </Hint>
+      </div>
+      <ToneTable chord={chord} heardIn={key} />
+      <div className="mt-4 max-w-[34rem] space-y-2 text-[15px] leading-relaxed">
+        {whyWords(chord, key).map((sentence) => (
+          <p key={sentence}>{sentence}</p>
+        ))}
+      </div>
+    </div>
+  );
+}
+
+function ToneTable({ chord, heardIn }: Selection) {
+  return (
+    <table className="mt-4 w-full text-left text-[15px] max-lg:w-72">
+      <thead className="text-[13px] text-quiet">
+        <tr>
+          <th className="pb-1 font-semibold">Chord</th>
+          <th className="pb-1 font-semibold">Note</th>
+          <th className="pb-1 font-semibold">Scale</th>
+        </tr>
+      </thead>
+      <tbody>
+        {chordInKey(chord, heardIn).map(({ note, formula, degree, keyHas }) => (
+          <tr key={formula} className={`border-t ${keyHas === null ? 'border-hairline' : 'border-dashed border-outside text-outside'}`}>
+            <td className="music-glyph py-1 font-semibold">
+              {formula === 'bass' ? 'bass' : formula.replaceAll('b', '♭').replaceAll('#', '♯')}
+            </td>
+            <td className="music-glyph py-1 font-bold">{printNote(note, 'glyph')}</td>
+            <td className="music-glyph py-1">
+              {printScaleNumber(degree, 'glyph')}
+              {keyHas !== null && <span className="ml-2 text-[13px] font-semibold">outside</span>}
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
