@@ -4,7 +4,7 @@ import { existsSync, readdirSync } from 'node:fs';
 import { Halt } from './workplace.mjs';
 
 const POSTGRES_ROOT = '/usr/lib/postgresql';
-export const CHROMIUM = '/usr/bin/chromium';
+const CHROMIUM = '/usr/bin/chromium';
 
 /** Keeps the package from starting a database of its own beside ours while it installs. */
 const NO_MAIN_CLUSTER = '/etc/postgresql-common/createcluster.d/aurora-ridge.conf';

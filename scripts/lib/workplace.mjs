@@ -19,7 +19,7 @@ export function dataFolder() {
 export class Halt extends Error {}
 
 /** Refuses a Node.js older than the packages need. */
-export function checkNode() {
+function checkNode() {
   const [major = 0, minor = 0] = process.versions.node.split('.').map(Number);
   const [wantedMajor = 0, wantedMinor = 0] = OLDEST_NODE;
   if (major > wantedMajor || (major === wantedMajor && minor >= wantedMinor)) return;

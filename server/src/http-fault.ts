@@ -72,13 +72,14 @@ const AWAY_WORDS = /timeout exceeded when trying to connect|Connection terminate
 /** Wraps whatever was thrown: a known fault as it is, body and database trouble by kind, the rest as unexpected. */
 export function asHttpFault(thrown: unknown): HttpFault {
   if (thrown instanceof HttpFault) return thrown;
-  const { type, code, message } = (thrown ?? {}) as { type?: unknown; code?: unknown; message?: unknown };
+  const { type, code, message, status } = (thrown ?? {}) as { type?: unknown; code?: unknown; message?: unknown; status?: unknown };
   if (type === 'entity.too.large') return new HttpFault('too-large', 'A chart can be 240 KB at most.', { cause: thrown });
   if (type === 'entity.parse.failed') return new HttpFault('unreadable-json', 'The body is not well-formed JSON.', { cause: thrown });
   if (typeof type === 'string' && /^(charset|encoding|entity|request|stream)\./.test(type)) {
     return new HttpFault('unreadable-json', 'The body could not be read.', { cause: thrown });
   }
-  if (thrown instanceof URIError) return new HttpFault('not-found', 'There is nothing at this address.', { cause: thrown });
+  if (thrown instanceof URIError || status === 404)
+    return new HttpFault('not-found', 'There is nothing at this address.', { cause: thrown });
   if (AWAY.test(String(code)) || AWAY_WORDS.test(String(message)) || isAwayAggregate(thrown)) {
     return new HttpFault('database-away', 'The database does not answer. What you wrote is kept here and saved when it is back.', {
       cause: thrown,

@@ -1,9 +1,12 @@
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { Tooltip } from 'radix-ui';
+import { lazy, Suspense } from 'react';
 import { RouterProvider } from 'react-router/dom';
-import { Toaster } from 'sonner';
 import { ApiFault } from './api/client.ts';
 import { router } from './routes.tsx';
+
+/** Notices come later than the page: they are not needed to open it. */
+const Toaster = lazy(async () => ({ default: (await import('sonner')).Toaster }));
 
 const TRIES = 2;
 
@@ -23,7 +26,9 @@ export function App() {
     <QueryClientProvider client={queries}>
       <Tooltip.Provider delayDuration={400}>
         <RouterProvider router={router} />
-        <Toaster position="bottom-center" toastOptions={{ className: '!bg-raised !text-ink !border-edge !font-text' }} />
+        <Suspense>
+          <Toaster position="bottom-center" toastOptions={{ className: '!bg-raised !text-ink !border-edge !font-text' }} />
+        </Suspense>
       </Tooltip.Provider>
     </QueryClientProvider>
   );

@@ -19,7 +19,7 @@ const songHead = {
   savedAt: z.string(),
 };
 
-export const songSummary = z.object(songHead).meta({ id: 'SongSummary' });
+const songSummary = z.object(songHead).meta({ id: 'SongSummary' });
 export const song = z.object({ ...songHead, source: z.string() }).meta({ id: 'Song' });
 export const songsAnswer = z.object({ songs: z.array(songSummary) }).meta({ id: 'Songs' });
 
@@ -28,7 +28,7 @@ export const songSaveRequest = z
   .object({ source: chartSource, baseRevision: z.number().int().min(1, { error: 'a revision counts from 1' }) })
   .meta({ id: 'SongSaveRequest' });
 
-export const songVersion = z.object({ revision: z.number().int(), savedAt: z.string(), source: z.string() }).meta({ id: 'SongVersion' });
+const songVersion = z.object({ revision: z.number().int(), savedAt: z.string(), source: z.string() }).meta({ id: 'SongVersion' });
 export const songVersionsAnswer = z.object({ versions: z.array(songVersion) }).meta({ id: 'SongVersions' });
 
 /** What the interface remembers for the band, whatever the machine it is opened on. */

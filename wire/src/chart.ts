@@ -10,7 +10,7 @@ export const chartSource = z
 
 const place = { line: z.number().int(), column: z.number().int(), length: z.number().int() };
 
-export const chartProblem = z
+const chartProblem = z
   .object({ ...place, code: z.string(), message: z.string(), severity: z.enum(['error', 'warning', 'info']) })
   .meta({ id: 'ChartProblem' });
 
@@ -47,7 +47,7 @@ export const chartParseAnswer = z
   })
   .meta({ id: 'ChartParseAnswer' });
 
-export const readerRequest = z.object({
+const readerRequest = z.object({
   transpose: z.enum(['C', 'Bb', 'Eb', 'F'], { error: 'an instrument is in C, Bb, Eb or F' }).optional(),
   capo: z.number().int().min(0, { error: 'a capo sits at fret 0 to 11' }).max(11, { error: 'a capo sits at fret 0 to 11' }).optional(),
   tuning: z.number().int().min(-12).max(12).optional().describe('half steps the strings are tuned away from standard'),

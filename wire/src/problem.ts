@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { song } from './band.ts';
 
 /** One thing wrong with what was sent, as far as possible with its place in the text (1-based). */
-export const problemError = z
+const problemError = z
   .object({
     message: z.string(),
     line: z.number().int().optional(),

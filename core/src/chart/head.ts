@@ -3,7 +3,7 @@ import { type Key, relativeMajorTonic } from '../key/key.ts';
 import { parseKey } from '../key/key-text.ts';
 import type { Note } from '../pitch/note.ts';
 import { isMinorScale } from '../scale/scale.ts';
-import type { Chart, HeadLine, Meter, Place, Problem, Severity } from './chart.ts';
+import type { HeadLine, Meter, Place, Problem, Severity } from './chart.ts';
 
 /** `tonic`: numbers count from the key's own tonic; `relative`: minor keys count from their relative major. */
 export type Numbering = 'tonic' | 'relative';
@@ -23,8 +23,8 @@ export interface Head {
   readonly form: string | null;
 }
 
-export const DEFAULT_KEY: Key = { tonic: 0, scale: 'major' };
-export const DEFAULT_METER: Meter = { beats: 4, unit: 4 };
+const DEFAULT_KEY: Key = { tonic: 0, scale: 'major' };
+const DEFAULT_METER: Meter = { beats: 4, unit: 4 };
 
 const KNOWN_NAMES = new Set(['title', 'by', 'key', 'numbering', 'time', 'tempo', 'feel', 'form', 'range', 'note']);
 const RANGE = /^[A-G][b#♭♯]{0,2}-?\d\s+[A-G][b#♭♯]{0,2}-?\d$/;
@@ -75,11 +75,6 @@ export function readHead(lines: readonly HeadLine[]): { head: Head; problems: re
     form: form?.value ?? null,
   };
   return { head, problems };
-}
-
-/** The head of a chart, problems aside. */
-export function chartHead(chart: Chart): Head {
-  return readHead(chart.head).head;
 }
 
 /** The note that degree 1 stands on: the tonic, or the relative major of a minor key. */

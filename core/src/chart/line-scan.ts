@@ -104,5 +104,7 @@ function closingParenthesis(line: string, start: number, to: number): number {
 }
 
 function isSpace(character: string | undefined): boolean {
-  return character === ' ' || character === '\t' || (character !== undefined && /\s/.test(character));
+  if (character === undefined) return false;
+  // nearly every character is plain text: the other kinds of space are only looked up past it
+  return character <= ' ' || (character > '~' && /\s/.test(character));
 }

@@ -2,7 +2,7 @@ import type { WrittenBars } from './bars.ts';
 import type { Problem } from './chart.ts';
 
 /** The most bars a performance is written out to. */
-export const MOST_PERFORMED = 20_000;
+const MOST_PERFORMED = 20_000;
 
 /** The chart as it is played. */
 export interface Performance {

@@ -19,13 +19,6 @@ export interface SlotRefusal {
   readonly length: number;
 }
 
-const PLAIN: Omit<Slot, 'chord'> = { push: false, ring: false, stop: false, optional: false, beats: null };
-
-/** A chord held for its whole share of the bar, without marks. */
-export function plainSlot(chord: NumberChord | null): Slot {
-  return { chord, ...PLAIN };
-}
-
 /** Reads a chord with its marks: `>1`, `<4>`, `5!`, `6-7?`, `5/7.,`, `NC`. Letters count from `tonic`. */
 export function parseSlot(token: string, tonic: number): ReadSlot | SlotRefusal {
   const shown = token.length > MOST_CHARACTERS ? `${token.slice(0, MOST_CHARACTERS)}…` : token;

@@ -31,7 +31,7 @@ export function parseChord(text: string): Result<Chord> {
 }
 
 /** Reads the bass note that starts at `start` and runs to the end of the text. */
-export function parseBass(text: string, start: number): Result<Note> {
+function parseBass(text: string, start: number): Result<Note> {
   const scanned = scanNote(text, start);
   if ('ok' in scanned || scanned.end < text.length) {
     return failure({ code: 'bass-unknown', text, bass: text.slice(start) }, start, text.length - start);

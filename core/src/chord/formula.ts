@@ -40,6 +40,7 @@ export function formulaOf(...names: readonly ToneName[]): Formula {
 
 /** The tones of a formula in spelling order, root first. */
 export function formulaTones(formula: Formula): readonly Tone[] {
+  if (formula === 0) return [];
   return TONES.filter((_, index) => (formula & (1 << index)) !== 0);
 }
 

@@ -42,8 +42,26 @@ export const CHART_SCHOOL: QualitySchool = {
   accidentals: 'ascii',
 };
 
+/** A song has a handful of qualities and prints each of them hundreds of times. */
+const printed = new WeakMap<QualitySchool, Map<Formula, string>>();
+const MOST_REMEMBERED = 500;
+
 /** The quality as the school writes it; `parseQuality` reads every school back. */
 export function printQuality(formula: Formula, school: QualitySchool): string {
+  let known = printed.get(school);
+  if (known === undefined || known.size > MOST_REMEMBERED) {
+    known = new Map();
+    printed.set(school, known);
+  }
+  let text = known.get(formula);
+  if (text === undefined) {
+    text = spellQuality(formula, school);
+    known.set(formula, text);
+  }
+  return text;
+}
+
+function spellQuality(formula: Formula, school: QualitySchool): string {
   if (formula === ALTERED_FORMULA) return '7alt';
   const quality = qualityOf(formula);
   if (quality.family === 'power') return '5';

@@ -43,6 +43,7 @@ const ALTERABLE = ['13', '11', '9', '5'];
 const ADDABLE = ['13', '11', '9', '7', '6', '5', '4', '3', '2'];
 const OMITTABLE = ['13', '11', '9', '7', '5', '3'];
 
+const TRIAD = formulaOf('1', '3', '5');
 const POWER = formulaOf('1', '5');
 const FIFTHS = formulaOf('b5', '5', '#5');
 const THIRDS = formulaOf('b3', '3');
@@ -61,6 +62,7 @@ const NUMBERED: Readonly<Record<string, Formula>> = {
  * is read; nothing at all means a major triad. Positions of faults count from `offset`.
  */
 export function parseQuality(text: string, offset = 0): Result<Formula> {
+  if (text === '') return success(TRIAD);
   const plain = /^[ -~]*$/.test(text) ? text : text.replace(/[−–♭♯°Ø∆Δ]/gu, (sign) => SIGNS[sign] as string);
   if (plain === '5') return success(POWER);
   if (plain === 'alt') return success(ALTERED_FORMULA);
@@ -81,6 +83,10 @@ function readFrame(reading: Reading): Failure | undefined {
 
 /** Family and extension; answers whether a half-diminished sign was read, undefined for nonsense. */
 function readFamily(reading: Reading): boolean | undefined {
+  if (isDigit(reading)) {
+    reading.extension = takeExtension(reading) ?? 'none';
+    return false;
+  }
   const start = reading.at;
   if (takeMajorSign(reading)) {
     reading.majorSeventh = true;
@@ -119,7 +125,7 @@ function takeMajorSign(reading: Reading): boolean {
 }
 
 function takeExtension(reading: Reading): Extension | undefined {
-  return EXTENSIONS.find((extension) => take(reading, extension));
+  return isDigit(reading) ? EXTENSIONS.find((extension) => take(reading, extension)) : undefined;
 }
 
 function readDepartures(reading: Reading): Failure | undefined {
@@ -215,6 +221,11 @@ function add(reading: Reading, tone: Formula): undefined {
 }
 
 // ------------------------------------------------------------------------------- small steps
+
+function isDigit({ text, at }: Reading): boolean {
+  const character = text.charCodeAt(at);
+  return character >= 48 && character <= 57;
+}
 
 function take(reading: Reading, word: string): boolean {
   if (!reading.text.startsWith(word, reading.at)) return false;

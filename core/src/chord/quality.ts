@@ -64,7 +64,12 @@ const SUSPENDED: Readonly<Record<Exclude<Suspension, 'none'>, Formula>> = {
   sus2sus4: SECOND | FOURTH,
 };
 
-const ALTERED_TONES = ['b5', '#5', 'b9', '#9', 'b11', '#11', 'b13'] as const satisfies readonly ToneName[];
+/** Tones that take the place of a natural one, in the order symbols name them. */
+const ALTERED_TONES = (['b5', '#5', 'b9', '#9', 'b11', '#11', 'b13'] as const satisfies readonly ToneName[]).map((name) => ({
+  name,
+  tone: formulaOf(name),
+  natural: formulaOf(name.replace(/^[b#]+/, '') as ToneName),
+}));
 
 /**
  * The tones a frame implies. A thirteenth leaves the 11 out over a major third, as players do;
@@ -106,9 +111,8 @@ export function qualityOf(formula: Formula): Quality {
   let missing = implied & ~formula;
   let extra = formula & ~implied;
   const alterations: ToneName[] = [];
-  for (const name of ALTERED_TONES) {
-    const tone = formulaOf(name);
-    const natural = naturalOf(name);
+  for (const { name, tone, natural } of ALTERED_TONES) {
+    if (extra === 0) break;
     const clashes = holdsAny(implied & formula, natural) || (natural === FIFTH && alterations.length > 0);
     if (!holdsAny(extra, tone) || clashes || !(stacked || natural === FIFTH)) continue;
     if (natural === FIFTH && !holdsAny(missing, FIFTH)) continue;
@@ -122,12 +126,6 @@ export function qualityOf(formula: Formula): Quality {
     additions: formulaTones(extra).map((tone) => tone.name),
     omissions: formulaTones(missing).map((tone) => tone.number),
   };
-}
-
-/** The unaltered tone that an altered one takes the place of: the 9 for ♭9. */
-export function naturalOf(altered: ToneName): Formula {
-  const number = altered.replace(/^[b#]+/, '') as ToneName;
-  return formulaOf(number);
 }
 
 function frameOf(formula: Formula): Frame {

@@ -14,7 +14,7 @@ export type Depth = 'triad' | 'seventh' | 'ninth' | 'eleventh' | 'thirteenth';
 export const DEPTHS: readonly Depth[] = ['triad', 'seventh', 'ninth', 'eleventh', 'thirteenth'];
 
 /** One tone of a stacked chord, tied to the scale it comes from. */
-export interface StackedTone {
+interface StackedTone {
   readonly note: Note;
   /** Its number against the chord's own root, `b3`, past the octave `9`. */
   readonly formula: string;

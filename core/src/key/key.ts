@@ -18,12 +18,12 @@ export function keyNotes(key: Key): readonly Note[] {
 }
 
 /** Sharps and flats needed to write the key's seven notes, double ones counted twice. */
-export function keyAccidentals(key: Key): number {
+function keyAccidentals(key: Key): number {
   return keyNotes(key).reduce((sum, note) => sum + Math.abs(accidentals(note)), 0);
 }
 
 /** Whether the key is written in flats (−1), in sharps (1) or in neither (0), by its sum. */
-export function keySide(key: Key): number {
+function keySide(key: Key): number {
   return Math.sign(keyNotes(key).reduce((sum, note) => sum + accidentals(note), 0));
 }
 
@@ -37,7 +37,7 @@ export function isSpellable(key: Key): boolean {
  * minor) the flat name is taken when coming from a flat key, else the sharp one.
  */
 export function simplestKey(key: Key, from: Key): Key {
-  const names = [-1, 0, 1].map((turns) => ({ ...key, tonic: key.tonic + OCTAVE_ON_FIFTHS * turns }));
+  const names = [-2, -1, 0, 1, 2].map((turns) => ({ ...key, tonic: key.tonic + OCTAVE_ON_FIFTHS * turns }));
   const fewest = Math.min(...names.map(keyAccidentals));
   const best = names.filter((name) => keyAccidentals(name) === fewest);
   const side = keySide(from) < 0 ? -1 : 1;

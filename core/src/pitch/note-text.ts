@@ -1,5 +1,5 @@
 import { type Failure, failure, type Result, success } from '../fault.ts';
-import { accidentals, isWritable, letterStep, MOST_ACCIDENTALS, type Note, simplest } from './note.ts';
+import { accidentals, letterStep, MOST_ACCIDENTALS, type Note, simplest } from './note.ts';
 
 /** How accidentals are written: plain text (`Bb`) or music glyphs (`B♭`). */
 export type AccidentalStyle = 'ascii' | 'glyph';
@@ -17,7 +17,7 @@ export interface ScannedNote {
 }
 
 /** Change in accidentals that one character stands for; 0 for any other character. */
-export function accidentalOf(character: string | undefined): number {
+function accidentalOf(character: string | undefined): number {
   if (character === 'b' || character === '♭') return -1;
   if (character === '#' || character === '♯') return 1;
   return 0;
@@ -69,9 +69,4 @@ export function printAccidentals(count: number, style: AccidentalStyle = 'ascii'
 /** The note's English name. Notes past double accidentals print too, though none is readable back. */
 export function printNote(note: Note, style: AccidentalStyle = 'ascii'): string {
   return `${LETTERS[letterStep(note)]}${printAccidentals(accidentals(note), style)}`;
-}
-
-/** The note as it is read back, or its simplest twin when it needs more than double accidentals. */
-export function printReadableNote(note: Note, style: AccidentalStyle = 'ascii'): string {
-  return printNote(isWritable(note) ? note : simplest(note), style);
 }

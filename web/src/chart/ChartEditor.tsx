@@ -97,7 +97,7 @@ function openState(text: string, calls: RefObject<{ onChange: (text: string) => 
       chartLanguage,
       look,
       EditorView.lineWrapping,
-      EditorView.contentAttributes.of({ 'aria-label': 'Chart text', spellcheck: 'false', autocapitalize: 'off' }),
+      EditorView.contentAttributes.of({ 'aria-label': 'Chart text', tabindex: '0', spellcheck: 'false', autocapitalize: 'off' }),
       keymap.of([{ key: 'Escape', run: leave }, ...defaultKeymap, ...historyKeymap]),
       EditorView.updateListener.of((update) => {
         if (update.docChanged) calls.current.onChange(update.state.doc.toString());

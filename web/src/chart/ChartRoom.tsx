@@ -84,7 +84,7 @@ function ChartDesk({ keeper }: { readonly keeper: DraftKeeper }) {
       {status.kind === 'conflict' && <Conflict keeper={keeper} theirs={status.theirs.source} />}
       <div className="flex min-h-0 flex-1 max-lg:flex-col-reverse">
         {writing && (
-          <div className="flex w-[320px] shrink-0 flex-col border-r border-hairline bg-raised max-lg:h-[38%] max-lg:w-auto max-lg:border-t max-lg:border-r-0">
+          <div className="flex w-[300px] shrink-0 flex-col border-r border-hairline bg-raised max-lg:h-[38%] max-lg:w-auto max-lg:border-t max-lg:border-r-0">
             <div className="flex items-center justify-between border-b border-hairline py-1 pr-1 pl-4">
               <h2 className="text-sm font-semibold text-quiet">Text</h2>
               <Button look="bare" onClick={() => setWriting(false)}>

@@ -71,7 +71,7 @@ function BarOfSheet({ bar, last, ...inner }: Inner & { readonly bar: SheetBar; r
   const shared = bar.chords.length > 1 && bar.sign === 'chords';
   return (
     <div
-      className={`relative flex min-h-[92px] flex-col border-l-2 border-edge px-2 pt-5 pb-1 ${last ? 'border-r-2' : ''} ${bar.wrong ? 'bg-alarm/10' : ''}`}
+      className={`relative flex min-h-[84px] flex-col border-l-2 border-edge px-1.5 pt-3.5 pb-1 ${last ? 'border-r-2' : ''} ${bar.wrong ? 'bg-alarm/10' : ''}`}
     >
       <BarHeading bar={bar} />
       {bar.sign !== 'chords' ? (
@@ -111,7 +111,7 @@ interface ChordProps extends Inner {
 
 function ChordOfSheet({ chord, place, crowd, selected, onSelect, letterKey }: ChordProps) {
   const chosen = selected?.bar === place.bar && selected.chord === place.chord;
-  const size = crowd <= 1 ? 'text-[42px]' : crowd === 2 ? 'text-[32px]' : 'text-[25px]';
+  const size = crowd <= 1 ? 'text-[42px]' : crowd === 2 ? 'text-[32px]' : 'text-[24px]';
   return (
     <button
       type="button"
@@ -120,15 +120,15 @@ function ChordOfSheet({ chord, place, crowd, selected, onSelect, letterKey }: Ch
       aria-pressed={chosen}
       aria-label={chordLabel(chord, place)}
       onClick={() => onSelect(place, chord)}
-      className={`flex min-w-0 flex-col items-start rounded-md px-1 pb-1 text-left hover:bg-wash aria-pressed:bg-wash aria-pressed:shadow-[inset_0_-3px_0_var(--accent)]`}
-      style={{ flex: `${chord.share} 1 0` }}
+      className="flex flex-col items-start rounded-md px-1 pb-1 text-left hover:bg-wash aria-pressed:bg-wash aria-pressed:shadow-[inset_0_-3px_0_var(--accent)]"
+      style={{ flex: `${chord.share} 1 auto` }}
     >
-      <span aria-hidden="true" className="flex h-3 items-center gap-[3px]">
+      <span aria-hidden="true" className="flex h-2.5 items-center gap-[3px]">
         {chord.beats !== null && <BeatDots beats={chord.beats} />}
       </span>
       <span aria-hidden="true" className="flex items-center">
         {chord.marks.push && <PushMark />}
-        <span className={`relative ${chord.marks.ring ? 'mx-4 my-0.5' : ''}`}>
+        <span className={`relative ${chord.marks.ring ? 'mx-4 mb-2' : ''}`}>
           {chord.marks.ring && <Diamond />}
           {chord.number === null ? (
             <span className="font-numeral text-2xl font-bold">N.C.</span>
@@ -179,7 +179,7 @@ function Diamond() {
     <svg
       viewBox="0 0 100 100"
       preserveAspectRatio="none"
-      className="absolute -inset-x-4 -inset-y-1 h-[calc(100%+0.5rem)] w-[calc(100%+2rem)] text-ink"
+      className="absolute -inset-x-4 -top-0.5 h-[calc(100%+0.75rem)] w-[calc(100%+2rem)] text-ink"
       aria-hidden="true"
     >
       <path d="M50 2 98 50 50 98 2 50Z" fill="none" stroke="currentColor" strokeWidth="2" vectorEffect="non-scaling-stroke" />

@@ -1,35 +1,39 @@
-import { HighlightStyle, StreamLanguage, syntaxHighlighting } from '@codemirror/language';
+import { HighlightStyle, StreamLanguage, type StringStream, syntaxHighlighting } from '@codemirror/language';
 import { tags } from '@lezer/highlight';
 
-/** Enough of chart text to colour it: heads, sections, lyrics, comments, braces, remarks, beat marks. */
-const chartText = StreamLanguage.define<{ inBody: boolean }>({
+interface State {
+  inBody: boolean;
+}
+
+const HEAD_NAME = /^\s*[A-Za-z][A-Za-z0-9 _-]*:(?!\|)/;
+
+/** Enough of chart text to colour it: heads, sections, lyrics, comments, braces, remarks, marks. */
+const chartText = StreamLanguage.define<State>({
   name: 'chart-text',
   startState: () => ({ inBody: false }),
-  token(stream, state) {
-    if (stream.sol()) {
-      if (stream.match(/^\s*\/\/.*/)) return 'comment';
-      if (stream.match(/^\s*~.*/)) {
-        state.inBody = true;
-        return 'string';
-      }
-      if (stream.match(/^\s*\[[^\]]*\].*/)) {
-        state.inBody = true;
-        return 'heading';
-      }
-      if (!state.inBody && stream.match(/^\s*[A-Za-z][A-Za-z0-9 _-]*:(?!\|)/)) return 'propertyName';
-      if (!state.inBody && !/^\s*$/.test(stream.string) && !/^\s*[A-Za-z][A-Za-z0-9 _-]*:/.test(stream.string)) state.inBody = true;
-    }
-    if (!state.inBody) {
-      stream.skipToEnd();
-      return null;
-    }
-    if (stream.match(/"[^"]*"?/) || stream.match(/@\S+/)) return 'string';
-    if (stream.match(/\{[^}]*\}?/)) return 'keyword';
-    if (stream.match(/[|():[\]<>!?.,%]+/)) return 'punctuation';
-    stream.next();
-    return null;
-  },
+  token: (stream, state) => (stream.sol() ? wholeLine(stream, state) : null) ?? withinLine(stream, state),
 });
+
+/** Lines that are one thing from end to end, and the names of head lines. */
+function wholeLine(stream: StringStream, state: State): string | null {
+  if (stream.match(/^\s*\/\/.*/)) return 'comment';
+  if (!state.inBody && stream.match(HEAD_NAME)) return 'propertyName';
+  if (!/^\s*$/.test(stream.string)) state.inBody = true;
+  if (stream.match(/^\s*~.*/)) return 'string';
+  return stream.match(/^\s*\[[^\]]*\].*/) ? 'heading' : null;
+}
+
+function withinLine(stream: StringStream, state: State): string | null {
+  if (!state.inBody) {
+    stream.skipToEnd();
+    return null;
+  }
+  if (stream.match(/^"[^"]*"?/) || stream.match(/^@\S+/)) return 'string';
+  if (stream.match(/^\{[^}]*\}?/)) return 'keyword';
+  if (stream.match(/^[|():[\]<>!?.,%]+/)) return 'punctuation';
+  stream.next();
+  return null;
+}
 
 const colours = HighlightStyle.define([
   { tag: tags.comment, color: 'var(--quiet)', fontStyle: 'italic' },

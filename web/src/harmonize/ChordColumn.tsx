@@ -1,5 +1,6 @@
 import { Plus } from 'lucide-react';
 import { ChordSymbol, LetterSymbol } from '../notation/ChordSymbol.tsx';
+import { Glyphs } from '../notation/Glyphs.tsx';
 import { symbolText } from '../notation/symbol-view.ts';
 import { Hint } from '../ui/Hint.tsx';
 import { type ColumnView, FUNCTION_HEIGHT } from './harmonize-view.ts';
@@ -24,13 +25,13 @@ export function ChordColumn({ view, selected, sounding, rise, onSelect, onAdd }:
         aria-pressed={selected}
         aria-label={`${view.numeral.label}, ${view.letter.label}, ${view.quality}`}
         onClick={onSelect}
-        className={`flex flex-col items-center rounded-t-xl border-2 px-1 pt-2.5 pb-2 ${look} ${sounding ? 'bg-wash' : ''}`}
+        className={`flex flex-col items-center rounded-t-xl border-2 px-1 pt-2 pb-1 ${look} ${sounding ? 'bg-wash' : ''}`}
       >
         <Stack view={view} />
-        <ChordSymbol view={view.numeral} className="mt-3 h-12 items-end text-[44px] font-bold" />
-        <LetterSymbol view={view.letter} className="mt-1.5 text-[19px] font-bold" />
+        <ChordSymbol view={view.numeral} className="mt-1.5 h-12 items-end text-[42px] font-bold" />
+        <LetterSymbol view={view.letter} className="mt-1 text-[19px] font-bold" />
         {view.sounding !== null && <span className="music-glyph text-[13px] text-quiet">= {symbolText(view.sounding)}</span>}
-        <span className="mt-1 flex h-9 items-center text-center text-[13px] leading-tight text-quiet">
+        <span className="pb-0.5 text-center text-[13px] leading-tight whitespace-nowrap text-quiet max-lg:text-[11px]">
           {view.quality.replace('half-diminished', 'half-dim.').replace('seventh', '7th')}
         </span>
       </button>
@@ -51,15 +52,17 @@ export function ChordColumn({ view, selected, sounding, rise, onSelect, onAdd }:
 /** Tones from the root up, each tied to the scale number it comes from, thirds named between them. */
 function Stack({ view }: { readonly view: ColumnView }) {
   return (
-    <ol className="grid w-full max-w-[112px] grid-cols-[1fr_auto_1fr] items-center gap-x-1.5 text-[15px]" aria-hidden="true">
+    <ol className="grid w-full max-w-[112px] grid-cols-[1fr_auto_1fr] items-center gap-x-1.5 text-[15px] leading-[20px]" aria-hidden="true">
       {view.tones.map(({ formula, note, degree, third }) => (
         <li key={formula} className="contents">
           <span className="music-glyph text-right text-quiet">{formula}</span>
-          <span className="music-glyph w-8 text-center text-[17px] font-bold">{note}</span>
+          <span className="music-glyph w-8 text-center text-[17px] font-bold">
+            <Glyphs text={note} />
+          </span>
           <span className="music-glyph text-[13px] text-quiet" title="scale number">
             {degree}
           </span>
-          {third !== null && <span className="col-start-2 text-center text-[11px] leading-[13px] font-semibold text-quiet">{third}</span>}
+          {third !== null && <span className="col-start-2 text-center text-[11px] leading-[11px] font-semibold text-quiet">{third}</span>}
           {third !== null && <span />}
         </li>
       ))}

@@ -1,4 +1,4 @@
-import { chordMidi, type Depth, printKey, printNumber, printScale, scaleMidi, writtenKey } from '@aurora/core';
+import { chordMidi, type Depth, printKey, printNumber, scaleMidi, writtenKey } from '@aurora/core';
 import { Play, Square } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { type PlayStep, play, stop, usePlayer } from '../audio/player.ts';
@@ -14,7 +14,7 @@ import { ProgressionTray } from './ProgressionTray.tsx';
 import { useProgression } from './progression-store.ts';
 import { ScaleRuler } from './ScaleRuler.tsx';
 
-const RISE = 56;
+const RISE = 46;
 const TEMPO = 88;
 const DEPTH_CHOICES = [
   ['triad', 'Triads'],
@@ -52,12 +52,9 @@ export function Harmonize() {
   });
 
   return (
-    <div className="mx-auto flex max-w-6xl flex-col gap-4 px-5 py-4">
-      <div className="flex flex-wrap items-center gap-3">
-        <h2 className="mr-auto font-numeral text-xl font-bold">
-          <span className="music-glyph">{printKey({ ...written, scale: 'major' }, 'glyph')}</span> {printScale(written.scale, 'glyph')}
-          <span className="ml-2 font-text text-base font-medium text-quiet">seven chords, stacked in thirds inside the scale</span>
-        </h2>
+    <div className="mx-auto flex max-w-6xl flex-col gap-2.5 px-5 py-3">
+      <div className="flex items-center gap-4 max-lg:flex-wrap">
+        <ScaleRuler scale={written} />
         <Choice label="Depth" value={depth as 'triad' | 'seventh'} options={DEPTH_CHOICES} onChange={setDepth} />
         <Hint text="The scale, then its chords" keys="a">
           <Button onClick={hearKey}>
@@ -65,7 +62,6 @@ export function Harmonize() {
           </Button>
         </Hint>
       </div>
-      <ScaleRuler scale={written} />
       <div className="relative">
         <Ridge columns={columns} />
         <div role="group" aria-label="The chords of the key" className="relative grid grid-cols-7 gap-2 pb-[3px] max-md:gap-1">

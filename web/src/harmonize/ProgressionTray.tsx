@@ -2,13 +2,13 @@ import { chordMidi, chordOnTonic, type Key, printKey, readChart } from '@aurora/
 import { ArrowRight, Play, Redo2, Square, Undo2, X } from 'lucide-react';
 import { type FormEvent, useId, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { toast } from 'sonner';
 import { useStore } from 'zustand';
 import { useAddSong } from '../api/songs.ts';
 import { type PlayStep, play, stop, usePlayer } from '../audio/player.ts';
 import { LetterSymbol } from '../notation/ChordSymbol.tsx';
 import { letterView, numberView, symbolText } from '../notation/symbol-view.ts';
 import { Button } from '../ui/Button.tsx';
+import { sayFault } from '../ui/say.ts';
 import { readBarsTyped, songOf, useProgression } from './progression-store.ts';
 
 const TEMPO = 100;
@@ -27,7 +27,7 @@ export function ProgressionTray({ sounding, written }: { readonly sounding: Key;
         clear();
         void navigate(`/songs/${id}/chart`);
       },
-      onError: (error) => toast.error(error.message),
+      onError: (error) => void sayFault(error.message),
     });
   return (
     <section aria-label="Progression" className="rounded-xl border border-hairline bg-sheet p-4">
@@ -54,8 +54,8 @@ export function ProgressionTray({ sounding, written }: { readonly sounding: Key;
       ) : (
         <ol aria-label="Bars" className="mt-3 flex flex-wrap gap-y-2">
           {bars.map((bar, index) => (
-            // biome-ignore lint/suspicious/noArrayIndexKey: bars have no name but their place
             <li
+              // biome-ignore lint/suspicious/noArrayIndexKey: bars have no name but their place
               key={index}
               className={`group relative flex min-w-20 flex-col border-l-2 border-edge py-1 pr-8 pl-3 ${playing && isSounding(bars, index, player.step) ? 'bg-wash' : ''}`}
             >

@@ -1,4 +1,5 @@
 import type { Key } from '@aurora/core';
+import { Glyphs } from '../notation/Glyphs.tsx';
 import { rulerOf } from './harmonize-view.ts';
 
 /** The scale laid out like frets on a string: a whole step is twice as long as a half step. */
@@ -6,7 +7,7 @@ export function ScaleRuler({ scale }: { readonly scale: Key }) {
   const notes = rulerOf(scale);
   return (
     <figure
-      className="relative mx-7 h-[74px]"
+      className="relative mx-4 h-[70px] min-w-[340px] flex-1"
       aria-label={`Scale: ${notes.map(({ note }) => note).join(' ')}; steps ${notes
         .slice(0, -1)
         .map(({ step }) => step)
@@ -19,7 +20,9 @@ export function ScaleRuler({ scale }: { readonly scale: Key }) {
           return (
             <div key={at}>
               <div className="absolute flex -translate-x-1/2 flex-col items-center" style={{ left: `${at * 100}%` }}>
-                <span className="music-glyph text-lg leading-6 font-bold">{note}</span>
+                <span className="music-glyph text-lg leading-6 font-bold">
+                  <Glyphs text={note} />
+                </span>
                 <span className={`mt-[1px] block h-3 w-[3px] ${degree === '1' ? 'bg-accent' : 'bg-ink'}`} />
                 <span className="music-glyph mt-0.5 text-[15px] font-semibold text-quiet">{degree}</span>
               </div>

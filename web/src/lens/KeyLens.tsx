@@ -1,6 +1,7 @@
 import { isSpellable, type Key, printKey, printScale, type ScaleName, simplestKey } from '@aurora/core';
 import { ChevronDown, Minus, Plus, RotateCcw } from 'lucide-react';
 import { Popover } from 'radix-ui';
+import { Glyphs } from '../notation/Glyphs.tsx';
 import { Hint } from '../ui/Hint.tsx';
 import { COMMON_SCALES, circleKeys, FURTHER_SCALES, stepKey } from './key-view.ts';
 import { keyInForce, useLens } from './lens-store.ts';
@@ -23,7 +24,7 @@ export function KeyLens({ scaleIsFree }: { readonly scaleIsFree: boolean }) {
           <span className="text-xs font-semibold text-quiet">{state.homeKey !== null && state.key === null ? 'Home key' : 'Key'}</span>
           <span className="mt-1 flex items-center gap-1 whitespace-nowrap">
             <span className="music-glyph text-2xl font-bold" data-testid="key-in-force">
-              {printKey(key, 'glyph')}
+              <Glyphs text={printKey(key, 'glyph')} />
             </span>
             <ChevronDown size={16} aria-hidden="true" className="text-quiet" />
           </span>
@@ -67,7 +68,7 @@ function TonicGrid({ current, onChoose }: { readonly current: Key; readonly onCh
           onClick={() => onChoose(key)}
           className="music-glyph min-h-12 rounded-lg border border-hairline text-lg font-bold hover:border-accent aria-pressed:border-accent aria-pressed:bg-accent aria-pressed:text-on-accent"
         >
-          {printKey({ ...key, scale: 'major' }, 'glyph')}
+          <Glyphs text={printKey({ ...key, scale: 'major' }, 'glyph')} />
         </button>
       ))}
     </div>
@@ -80,6 +81,7 @@ function ScaleChoice({ current, onChoose }: { readonly current: Key; readonly on
     <label className="mt-4 flex items-center justify-between gap-3 text-[15px] font-semibold">
       Scale
       <select
+        aria-label="Scale"
         value={current.scale}
         onChange={(event) => choose(event.target.value as ScaleName)}
         className="min-h-11 flex-1 rounded-lg border border-edge bg-sheet px-2"

@@ -10,7 +10,7 @@ export function ReaderLens() {
   const state = useLens();
   const note = readerNote(state.reader, keyInForce(state));
   return (
-    <DropdownMenu.Root>
+    <DropdownMenu.Root modal={false}>
       <DropdownMenu.Trigger
         aria-label={`Reader: ${state.reader.label}`}
         className="flex min-h-11 flex-col items-start rounded-lg border border-edge bg-raised px-3 py-1 text-left leading-tight hover:border-accent"

@@ -18,54 +18,52 @@ interface NeckDockProps {
 /** The neck along the bottom of every room: all tones of whatever is selected. */
 export function NeckDock({ chord, capo, labels, onLabels, onFold }: NeckDockProps) {
   return (
-    <section aria-label="Neck" className="border-t border-edge bg-sheet">
-      <div className="flex items-center gap-4 px-5 pt-2">
-        <h2 className="text-sm font-semibold text-quiet">
-          {chord === null ? (
-            'Select a chord to see it on the neck'
-          ) : (
-            <>
-              <LetterSymbol view={letterView(chord)} className="mr-2 text-lg font-bold text-ink" />
-              every place its notes lie, as they sound{capo > 0 ? ` · capo at fret ${capo}` : ''}
-            </>
-          )}
-        </h2>
-        <div className="ml-auto flex items-center gap-2">
-          <Choice
-            label="What the dots show"
-            value={labels}
-            options={[
-              ['notes', 'Notes'],
-              ['formula', 'Formula'],
-            ]}
-            onChange={onLabels}
-          />
+    <section aria-label="Neck" className="flex items-stretch gap-2 border-t border-edge bg-sheet py-2 pr-3 pl-5 max-md:flex-col">
+      <div className="flex w-[150px] shrink-0 flex-col justify-between gap-1 max-md:w-auto max-md:flex-row">
+        <div className="flex items-start justify-between">
+          <h2 className="text-[13px] leading-snug font-medium text-quiet">
+            {chord === null ? (
+              'Select a chord to see it on the neck'
+            ) : (
+              <>
+                <LetterSymbol view={letterView(chord)} className="block text-2xl leading-tight font-bold text-ink" />
+                as it sounds{capo > 0 ? `, capo ${capo}` : ''}
+              </>
+            )}
+          </h2>
           <Hint text="Fold the neck away" keys="n">
             <button
               type="button"
               aria-label="Fold the neck away"
               onClick={onFold}
-              className="grid size-11 place-items-center rounded-lg hover:bg-wash"
+              className="-mt-1 grid size-11 shrink-0 place-items-center rounded-lg hover:bg-wash"
             >
               <ChevronDown size={20} />
             </button>
           </Hint>
         </div>
+        <Choice label="What the dots show" value={labels} options={LABEL_CHOICES} onChange={onLabels} />
       </div>
-      <div className="overflow-x-auto px-3 pb-2">
+      {/* biome-ignore lint/a11y/noNoninteractiveTabindex: where the neck is wider than the window, the keyboard must be able to scroll it */}
+      <section aria-label="Frets" tabIndex={0} className="min-w-0 flex-1 overflow-x-auto">
         <svg
           viewBox={`0 0 ${NECK.width} ${NECK.height}`}
-          className="h-auto max-h-[200px] w-full min-w-[720px]"
+          className="h-auto max-h-[176px] w-full min-w-[540px]"
           role="group"
           aria-label="Guitar neck, standard tuning"
         >
           <Wood capo={capo} />
           {chord !== null && neckDots(chord, capo, labels).map((dot) => <Dot key={`${dot.tone.string}-${dot.tone.fret}`} dot={dot} />)}
         </svg>
-      </div>
+      </section>
     </section>
   );
 }
+
+const LABEL_CHOICES = [
+  ['notes', 'Notes'],
+  ['formula', 'Formula'],
+] as const;
 
 function Wood({ capo }: { readonly capo: number }) {
   const bottom = stringY(6);
@@ -103,9 +101,9 @@ function Wood({ capo }: { readonly capo: number }) {
         <text
           key={spaceX(index + 1)}
           x={spaceX(index + 1)}
-          y={bottom + 29}
+          y={bottom + 26}
           textAnchor="middle"
-          fontSize="13"
+          fontSize="12"
           fontWeight={600}
           fill="var(--quiet)"
         >
@@ -124,7 +122,6 @@ function Dot({ dot }: { readonly dot: NeckDot }) {
   const { tone, x, y, label, name } = dot;
   const hear = () => void play(`neck-${tone.string}-${tone.fret}`, [{ midi: [tone.midi], beats: 2 }], 90);
   return (
-    // biome-ignore lint/a11y/useSemanticElements: an SVG shape cannot be a button element
     <g
       role="button"
       tabIndex={-1}
@@ -134,15 +131,15 @@ function Dot({ dot }: { readonly dot: NeckDot }) {
       className="cursor-pointer"
     >
       {tone.root ? (
-        <rect x={x - 13} y={y - 12} width={26} height={24} rx={5} fill="var(--accent)" stroke="var(--sheet)" strokeWidth={1.5} />
+        <rect x={x - 11.5} y={y - 10.5} width={23} height={21} rx={5} fill="var(--accent)" stroke="var(--sheet)" strokeWidth={1.5} />
       ) : (
-        <circle cx={x} cy={y} r={12} fill="var(--raised)" stroke="var(--ink)" strokeWidth={1.6} />
+        <circle cx={x} cy={y} r={10.5} fill="var(--raised)" stroke="var(--ink)" strokeWidth={1.6} />
       )}
       <text
         x={x}
-        y={y + 4.8}
+        y={y + 4.4}
         textAnchor="middle"
-        fontSize="14"
+        fontSize="12.5"
         fontWeight={700}
         fill={tone.root ? 'var(--on-accent)' : 'var(--ink)'}
         className="music-glyph"

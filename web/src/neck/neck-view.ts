@@ -1,10 +1,12 @@
 import { type Chord, chordOnNeck, type NeckTone, printNote, STANDARD_TUNING } from '@aurora/core';
 
 export const LAST_FRET = 15;
+/** Frets until half of the drawn string is used up; 12 on the instrument. */
+const HALVING = 17.8;
 const DOTTED_FRETS = [3, 5, 7, 9, 12, 15];
 
 /** Measures of the drawing, in its own units. */
-export const NECK = { width: 1180, height: 186, nut: 62, top: 18, gap: 26, open: 34 } as const;
+export const NECK = { width: 1100, height: 152, nut: 46, top: 16, gap: 21, open: 22 } as const;
 
 export interface NeckDot {
   readonly tone: NeckTone;
@@ -15,9 +17,12 @@ export interface NeckDot {
   readonly name: string;
 }
 
-/** Where fret wire `fret` lies: frets grow narrower up the neck, as on the instrument. */
+/**
+ * Where fret wire `fret` lies. Frets grow narrower up the neck, though less than on the instrument,
+ * so that dots past the twelfth fret keep their room.
+ */
 export function fretX(fret: number): number {
-  const share = (1 - 2 ** (-fret / 17.8)) / (1 - 2 ** (-LAST_FRET / 17.8));
+  const share = (1 - 2 ** (-fret / HALVING)) / (1 - 2 ** (-LAST_FRET / HALVING));
   return NECK.nut + share * (NECK.width - NECK.nut - 14);
 }
 

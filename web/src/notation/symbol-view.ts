@@ -28,7 +28,9 @@ export function numberView(chord: NumberChord): SymbolView {
     sign,
     raised: quality.slice(sign.length),
     bass,
-    label: `${spokenAccidentals(degree)}${spokenQuality(quality)}${bass === null ? '' : ` over ${spokenAccidentals(bass)}`}`,
+    label: `${spokenAccidentals(degree)} ${spokenQuality(quality)}${bass === null ? '' : ` over ${spokenAccidentals(bass)}`}`
+      .replace(/\s+/g, ' ')
+      .trim(),
   };
 }
 
@@ -43,7 +45,9 @@ export function letterView(chord: Chord): SymbolView {
     sign: '',
     raised: quality,
     bass,
-    label: `${spokenAccidentals(root)} ${spokenQuality(quality)}${bass === null ? '' : ` over ${spokenAccidentals(bass)}`}`.trim(),
+    label: `${spokenAccidentals(root)} ${spokenQuality(quality)}${bass === null ? '' : ` over ${spokenAccidentals(bass)}`}`
+      .replace(/\s+/g, ' ')
+      .trim(),
   };
 }
 

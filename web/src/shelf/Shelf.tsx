@@ -1,11 +1,11 @@
 import { Plus, Search } from 'lucide-react';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { toast } from 'sonner';
 import { useAddSong, useBand, useSongs } from '../api/songs.ts';
 import { lensSearch, useLens } from '../lens/lens-store.ts';
 import { Button } from '../ui/Button.tsx';
 import { Notice } from '../ui/Notice.tsx';
+import { sayFault } from '../ui/say.ts';
 import { SongRow } from './SongRow.tsx';
 import { findSongs, NEW_SONG } from './shelf-view.ts';
 
@@ -73,7 +73,7 @@ function NewSong() {
   const start = () =>
     add.mutate(NEW_SONG, {
       onSuccess: ({ id }) => void navigate(`/songs/${id}/chart`),
-      onError: (error) => toast.error(error.message),
+      onError: (error) => void sayFault(error.message),
     });
   return (
     <Button look="strong" onClick={start} disabled={add.isPending}>

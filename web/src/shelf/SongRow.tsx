@@ -1,5 +1,7 @@
 import type { SongSummary } from '@aurora/wire';
-import { keyGlyphs, openingText } from './shelf-view.ts';
+import { ChordSymbol } from '../notation/ChordSymbol.tsx';
+import { Glyphs } from '../notation/Glyphs.tsx';
+import { keyGlyphs, openingBar } from './shelf-view.ts';
 
 /** One song as it is known at sight: its key, its name, how it opens, how fast it goes. */
 export function SongRow({ song }: { readonly song: SongSummary }) {
@@ -7,7 +9,9 @@ export function SongRow({ song }: { readonly song: SongSummary }) {
   return (
     <span className="grid grid-cols-[5.5rem_minmax(0,1.1fr)_minmax(0,1.3fr)_4.5rem] items-center gap-4 max-md:grid-cols-[4.5rem_1fr]">
       <span className="music-glyph leading-tight">
-        <span className="text-[26px] font-bold">{tonic}</span>
+        <span className="text-[26px] font-bold">
+          <Glyphs text={tonic} />
+        </span>
         {scale.length > 0 && <span className="block text-[13px] text-quiet">{scale.join(' ')}</span>}
       </span>
       <span className="min-w-0">
@@ -17,8 +21,11 @@ export function SongRow({ song }: { readonly song: SongSummary }) {
       <span className="grid grid-cols-4 gap-2 max-md:hidden" aria-hidden="true">
         {song.opening.map((bar, index) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: bars have no name but their place
-          <span key={index} className="music-glyph truncate border-l border-edge pl-2 text-[17px] font-semibold">
-            {openingText(bar)}
+          <span key={index} className="flex min-h-9 items-center gap-2 overflow-hidden border-l-2 border-edge pl-2.5 text-xl font-bold">
+            {openingBar(bar).map((view, place) => (
+              // biome-ignore lint/suspicious/noArrayIndexKey: chords have no name but their place
+              <ChordSymbol key={place} view={view} />
+            ))}
           </span>
         ))}
       </span>

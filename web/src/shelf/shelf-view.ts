@@ -1,6 +1,6 @@
 import { parseNumberOrLetters } from '@aurora/core';
 import type { SongSummary } from '@aurora/wire';
-import { numberView, symbolText } from '../notation/symbol-view.ts';
+import { numberView, type SymbolView } from '../notation/symbol-view.ts';
 
 /** What a new song starts as: enough to see how a chart is written. */
 export const NEW_SONG = 'title: New song\nkey: C\ntime: 4/4\n\n[Verse]\n1 4 6- 5\n';
@@ -17,15 +17,12 @@ export function findSongs(songs: readonly SongSummary[], wanted: string): readon
   });
 }
 
-/** A bar of numbers with music glyphs, split bars joined by a dot. */
-export function openingText(bar: string): string {
-  return bar
-    .split(' ')
-    .map((text) => {
-      const number = parseNumberOrLetters(text, 0);
-      return number.ok ? symbolText(numberView(number.value)) : text;
-    })
-    .join(' · ');
+/** The chords of one opening bar, ready to be set. What is no number, such as NC, is left out. */
+export function openingBar(bar: string): readonly SymbolView[] {
+  return bar.split(' ').flatMap((text) => {
+    const number = parseNumberOrLetters(text, 0);
+    return number.ok ? [numberView(number.value)] : [];
+  });
 }
 
 /** A key name as it is shown: `F♯m`. */

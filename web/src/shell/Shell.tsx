@@ -1,6 +1,6 @@
 import { chordMidi, parseKey } from '@aurora/core';
 import { lazy, Suspense, useEffect, useState } from 'react';
-import { Outlet, useParams } from 'react-router';
+import { Outlet, useLocation, useParams } from 'react-router';
 import { usePreferences } from '../api/preferences.ts';
 import { useBand, useSong } from '../api/songs.ts';
 import { play, setVolume, usePlayer } from '../audio/player.ts';
@@ -12,12 +12,15 @@ import { Button } from '../ui/Button.tsx';
 import { WhyPanel } from '../why/WhyPanel.tsx';
 import { Rail } from './Rail.tsx';
 import { SaveState } from './SaveState.tsx';
-import { ShortcutSheet } from './ShortcutSheet.tsx';
 import { TopBar } from './TopBar.tsx';
 import { useShortcuts } from './use-shortcuts.ts';
 
-const CommandMenu = lazy(async () => ({ default: (await import('./CommandMenu.tsx')).CommandMenu }));
+const loadCommandMenu = () => import('./CommandMenu.tsx');
+const CommandMenu = lazy(async () => ({ default: (await loadCommandMenu()).CommandMenu }));
 
+const ShortcutSheet = lazy(async () => ({ default: (await import('./ShortcutSheet.tsx')).ShortcutSheet }));
+
+const COMMANDS_MS = 800;
 const CHORD_BEATS = 3;
 const CHORD_TEMPO = 80;
 
@@ -25,12 +28,19 @@ const CHORD_TEMPO = 80;
 export function Shell() {
   useLensAddress();
   const { songId } = useParams();
+  // the shelf has no chords to look at
+  const companions = useLocation().pathname !== '/';
   const { preferences, change } = usePreferences();
   const [sheetOpen, setSheetOpen] = useState(false);
   const [menuOpen, setMenuOpen] = useState(false);
   const { selection, reader } = useLens();
   const title = useOpenSong(songId);
   useAppearance(preferences.theme, preferences.volume);
+  useEffect(() => {
+    // fetched while nobody waits, so that the first letters typed after Ctrl-K are not lost
+    const timer = window.setTimeout(() => void loadCommandMenu(), COMMANDS_MS);
+    return () => window.clearTimeout(timer);
+  }, []);
 
   const hear = () => selection !== null && void play('selection', [{ midi: chordMidi(selection.chord), beats: CHORD_BEATS }], CHORD_TEMPO);
   const turnTheme = () => change({ theme: preferences.theme === 'paper' ? 'night' : 'paper' });
@@ -64,10 +74,10 @@ export function Shell() {
           <main className="min-h-0 min-w-0 flex-1 overflow-auto">
             <Outlet />
           </main>
-          {preferences.showWhy && <WhyPanel selection={selection} reader={reader.reader} onHear={hear} onFold={foldWhy} />}
+          {companions && preferences.showWhy && <WhyPanel selection={selection} reader={reader.reader} onHear={hear} onFold={foldWhy} />}
         </div>
         <SoundFault />
-        {preferences.showNeck && (
+        {companions && preferences.showNeck && (
           <NeckDock
             chord={selection?.chord ?? null}
             capo={reader.reader.capo}
@@ -76,9 +86,13 @@ export function Shell() {
             onFold={foldNeck}
           />
         )}
-        <Folded showWhy={preferences.showWhy} showNeck={preferences.showNeck} onWhy={foldWhy} onNeck={foldNeck} />
+        {companions && <Folded showWhy={preferences.showWhy} showNeck={preferences.showNeck} onWhy={foldWhy} onNeck={foldNeck} />}
       </div>
-      <ShortcutSheet open={sheetOpen} onOpenChange={setSheetOpen} />
+      {sheetOpen && (
+        <Suspense>
+          <ShortcutSheet open={sheetOpen} onOpenChange={setSheetOpen} />
+        </Suspense>
+      )}
       {menuOpen && (
         <Suspense>
           <CommandMenu open={menuOpen} onOpenChange={setMenuOpen} songId={songId} />

@@ -1,7 +1,8 @@
 import { chordInKey, keyWords, numberChord, printNote, printScaleNumber, type Reader, whyWords, writtenChord } from '@aurora/core';
 import { Volume2, X } from 'lucide-react';
 import type { Selection } from '../lens/lens-store.ts';
-import { ChordSymbol } from '../notation/ChordSymbol.tsx';
+import { ChordSymbol, LetterSymbol } from '../notation/ChordSymbol.tsx';
+import { Glyphs } from '../notation/Glyphs.tsx';
 import { letterView, numberView, symbolText } from '../notation/symbol-view.ts';
 import { Button } from '../ui/Button.tsx';
 import { Hint } from '../ui/Hint.tsx';
@@ -51,7 +52,7 @@ function WhyChord({ chord, heardIn: key, reader, onHear }: Selection & { readonl
       <div>
         <div className="flex items-end gap-3">
           <ChordSymbol view={numberView(numberChord(chord, key.tonic))} className="text-[56px] font-bold" />
-          <span className="music-glyph pb-1 text-2xl font-bold">{symbolText(letterView(chord))}</span>
+          <LetterSymbol view={letterView(chord)} className="pb-1 text-2xl font-bold" />
         </div>
         {written.root !== chord.root && (
           <p className="mt-1 font-semibold text-quiet">
@@ -91,7 +92,9 @@ function ToneTable({ chord, heardIn }: Selection) {
             <td className="music-glyph py-1 font-semibold">
               {formula === 'bass' ? 'bass' : formula.replaceAll('b', '♭').replaceAll('#', '♯')}
             </td>
-            <td className="music-glyph py-1 font-bold">{printNote(note, 'glyph')}</td>
+            <td className="music-glyph py-1 font-bold">
+              <Glyphs text={printNote(note, 'glyph')} />
+            </td>
             <td className="music-glyph py-1">
               {printScaleNumber(degree, 'glyph')}
               {keyHas !== null && <span className="ml-2 text-[13px] font-semibold">outside</span>}

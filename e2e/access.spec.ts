@@ -1,0 +1,74 @@
+import { expect, expectAccessible, openSong, test } from './pages.ts';
+
+const SIZES = [
+  { width: 1280, height: 800 },
+  { width: 820, height: 1180 },
+] as const;
+
+for (const viewport of SIZES) {
+  for (const theme of ['paper', 'night'] as const) {
+    test.describe(`${viewport.width} wide, ${theme}`, () => {
+      test.use({ viewport });
+      test.beforeEach(async ({ page }) => {
+        // the theme of this page alone: the band's own setting is shared with the other tests
+        await page.route('**/preferences', async (route) => {
+          const response = await route.fetch();
+          await route.fulfill({ response, json: { ...(await response.json()), theme, showNeck: true, showWhy: true } });
+        });
+      });
+
+      test('every screen is accessible, and none is wider than its window', async ({ page }) => {
+        const screens = [
+          async () => void (await page.goto('/')),
+          async () => {
+            await page.goto('/harmonize?key=F%23+harmonic+minor&reader=capo-2');
+            await page.keyboard.press('t');
+          },
+          async () => {
+            await openSong(page, 'Harbor Wall');
+            await page.locator('[data-place="8.0"]').click();
+          },
+          async () => void (await page.goto('/chart')),
+          async () => void (await page.goto('/nowhere')),
+        ];
+        for (const open of screens) {
+          await open();
+          await expect(page.locator('html')).toHaveAttribute('data-theme', theme);
+          await page.waitForLoadState('networkidle');
+          await page.waitForTimeout(250);
+          await expectAccessible(page);
+          expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)).toBeLessThanOrEqual(0);
+        }
+      });
+    });
+  }
+}
+
+test('dialogs and menus are accessible and give the keyboard back', async ({ page }) => {
+  await page.goto('/harmonize');
+  await page.keyboard.press('?');
+  await expectAccessible(page);
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Control+k');
+  await expect(page.getByPlaceholder('A song, a key, a reader, a room')).toBeFocused();
+  await expectAccessible(page);
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: /^Reader/ }).press('Enter');
+  await expect(page.getByRole('menu')).toBeVisible();
+  await expectAccessible(page);
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('button', { name: /^Reader/ })).toBeFocused();
+  await page.getByRole('button', { name: /^Key ?C/ }).press('Enter');
+  await expect(page.getByRole('group', { name: 'Tonic' })).toBeVisible();
+  await expectAccessible(page);
+});
+
+test('buttons are big enough for a finger', async ({ page }) => {
+  await page.goto('/harmonize');
+  await page.waitForLoadState('networkidle');
+  const sizes = await page
+    .locator('main button, header button, nav a')
+    .evaluateAll((all) => all.map((each) => each.getBoundingClientRect().height));
+  expect(sizes.length).toBeGreaterThan(15);
+  for (const height of sizes) expect(height).toBeGreaterThanOrEqual(40);
+});

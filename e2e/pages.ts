@@ -1,0 +1,78 @@
+import AxeBuilder from '@axe-core/playwright';
+import { test as base, expect, type Page } from '@playwright/test';
+
+/** A page that fails its test when the browser reports an error nobody expected. */
+export const test = base.extend<{ quiet: undefined }>({
+  quiet: [
+    async ({ page }, use) => {
+      const errors: string[] = [];
+      page.on('pageerror', (error) => errors.push(error.message));
+      page.on('console', (message) => {
+        // an error answer of the server is a console line of the browser's own
+        if (message.type() === 'error' && !message.text().startsWith('Failed to load resource')) errors.push(message.text());
+      });
+      await use(undefined);
+      expect(errors).toEqual([]);
+    },
+    { auto: true },
+  ],
+});
+
+export { expect };
+
+/** Starts a new song from the shelf and waits for its text. */
+export async function newSong(page: Page): Promise<void> {
+  await page.goto('/');
+  await page.getByRole('button', { name: 'New song' }).first().click();
+  await expect(page.getByLabel('Chart text')).toBeVisible();
+}
+
+/** Opens a demo song by its title. */
+export async function openSong(page: Page, title: string): Promise<void> {
+  await page.goto('/');
+  await page.getByRole('link', { name: title }).click();
+  await expect(page.getByLabel('Chart text')).toBeVisible();
+}
+
+/** Puts a text in place of everything in the editor. */
+export async function writeChart(page: Page, text: string): Promise<void> {
+  await page.getByLabel('Chart text').click();
+  await page.keyboard.press('Control+a');
+  await page.keyboard.insertText(text);
+}
+
+/** Pastes a text into the editor at once, as from the clipboard. */
+export async function paste(page: Page, text: string): Promise<void> {
+  await page.getByLabel('Chart text').click();
+  await page.keyboard.press('Control+a');
+  await page.getByLabel('Chart text').evaluate((editor, pasted) => {
+    const clipboardData = new DataTransfer();
+    clipboardData.setData('text/plain', pasted);
+    editor.dispatchEvent(new ClipboardEvent('paste', { clipboardData, bubbles: true, cancelable: true }));
+  }, text);
+}
+
+/** The letters under the numbers, in order. */
+export function letters(page: Page): Promise<string[]> {
+  return labels(page, (label) => label.split(', ')[1] ?? '');
+}
+
+/** The numbers of the sheet, in order. */
+export function numbers(page: Page): Promise<string[]> {
+  return labels(page, (label) => label.split(', ')[0]?.replace(/^Bar \d+: /, '') ?? '');
+}
+
+async function labels(page: Page, part: (label: string) => string): Promise<string[]> {
+  const chords = await page.locator('[data-place]').all();
+  return Promise.all(chords.map(async (chord) => part((await chord.getAttribute('aria-label')) ?? '')));
+}
+
+export async function expectSaved(page: Page): Promise<void> {
+  await expect(page.getByTestId('save-state')).toHaveAttribute('data-status', 'saved');
+}
+
+/** No violation of WCAG A and AA that axe can find. */
+export async function expectAccessible(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa']).analyze();
+  expect(violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 160)).join(' | ')}`)).toEqual([]);
+}

@@ -1,0 +1,31 @@
+import { defineConfig } from '@playwright/test';
+
+const CHROMIUM_WORDS = [
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+  '--autoplay-policy=no-user-gesture-required',
+];
+
+/** Runs against the server named by BASE_URL, which `npm run test:e2e` starts. */
+export default defineConfig({
+  testDir: '.',
+  testMatch: '*.spec.ts',
+  outputDir: '../test-results',
+  fullyParallel: true,
+  workers: 2,
+  retries: 0,
+  timeout: 60_000,
+  expect: { timeout: 10_000 },
+  reporter: [['list'], ['json']],
+  use: {
+    baseURL: process.env.BASE_URL ?? 'http://127.0.0.1:4170',
+    viewport: { width: 1280, height: 800 },
+    launchOptions: { executablePath: '/usr/bin/chromium', args: CHROMIUM_WORDS },
+    trace: 'retain-on-failure',
+  },
+});

@@ -1,0 +1,111 @@
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { openDatabase, type TestDatabase } from '../../test/harness.ts';
+import { addBand } from '../band/band-store.ts';
+import { addSong, findSong, listSongs, listVersions, saveSong } from './song-store.ts';
+
+const FIRST = 'title: Gull Street\nby: Somebody\nkey: Eb\ntempo: 92\n\n[A]\n1 (2-7 57) 4\n';
+const SECOND = 'title: Gull Street, slower\nkey: D\ntempo: 80.5\n\n[A]\n1 4\n';
+const NOBODY = '00000000-0000-4000-8000-000000000000';
+
+let db: TestDatabase;
+beforeAll(async () => {
+  db = await openDatabase();
+});
+afterAll(() => db.close());
+
+const added = async (source = FIRST) => {
+  const song = await addSong(db.pool, db.bandId, source);
+  if (song === undefined) throw new Error('the band is gone');
+  return song;
+};
+
+describe('a song on the shelf', () => {
+  test('shows what its chart says', async () => {
+    const song = await added();
+    expect(song).toMatchObject({
+      title: 'Gull Street',
+      by: 'Somebody',
+      key: 'Eb',
+      tempo: 92,
+      bars: 3,
+      opening: ['1', '2-7 57', '4'],
+      revision: 1,
+      source: FIRST,
+    });
+    expect(await findSong(db.pool, db.bandId, song.id)).toEqual(song);
+  });
+
+  test('keeps any text, whatever is in it', async () => {
+    for (const source of ['', '🎸 not a chart', 'title: 🎸\n', "'; drop table song; --", 'a\r\nb\n\n\n', '\u2028']) {
+      const { id } = await added(source);
+      expect((await findSong(db.pool, db.bandId, id))?.source).toBe(source);
+    }
+  });
+
+  test('is listed by title without regard to case', async () => {
+    const bandId = await addBand(db.pool, 'Another band');
+    for (const title of ['beta', 'Alpha', 'gamma']) await addSong(db.pool, bandId, `title: ${title}\n1\n`);
+    expect((await listSongs(db.pool, bandId)).map(({ title }) => title)).toEqual(['Alpha', 'beta', 'gamma']);
+  });
+
+  test('belongs to its band alone', async () => {
+    const { id } = await added();
+    const other = await addBand(db.pool, 'Strangers');
+    expect(await findSong(db.pool, other, id)).toBeUndefined();
+    expect(await listVersions(db.pool, other, id)).toEqual([]);
+    expect(await saveSong(db.pool, other, id, 1, SECOND)).toEqual({ kind: 'missing' });
+    expect((await listSongs(db.pool, other)).length).toBe(0);
+    expect((await findSong(db.pool, db.bandId, id))?.source).toBe(FIRST);
+  });
+
+  test('is not added to a band that is not there', async () => {
+    expect(await addSong(db.pool, NOBODY, FIRST)).toBeUndefined();
+  });
+});
+
+describe('saving', () => {
+  test('adds a version and never changes an earlier one', async () => {
+    const { id } = await added();
+    const outcome = await saveSong(db.pool, db.bandId, id, 1, SECOND);
+    expect(outcome).toMatchObject({
+      kind: 'saved',
+      song: { revision: 2, title: 'Gull Street, slower', key: 'D', tempo: 80.5, source: SECOND },
+    });
+    const versions = await listVersions(db.pool, db.bandId, id);
+    expect(versions.map(({ revision, source }) => [revision, source])).toEqual([
+      [2, SECOND],
+      [1, FIRST],
+    ]);
+  });
+
+  test('on an old revision writes nothing and gives back what is stored', async () => {
+    const { id } = await added();
+    await saveSong(db.pool, db.bandId, id, 1, SECOND);
+    const stale = await saveSong(db.pool, db.bandId, id, 1, 'title: Mine\n1\n');
+    expect(stale).toMatchObject({ kind: 'stale', song: { revision: 2, source: SECOND } });
+    expect(await listVersions(db.pool, db.bandId, id)).toHaveLength(2);
+  });
+
+  test('what is stored already adds nothing, even from an old revision: a repeated request is harmless', async () => {
+    const { id } = await added();
+    await saveSong(db.pool, db.bandId, id, 1, SECOND);
+    expect(await saveSong(db.pool, db.bandId, id, 1, SECOND)).toMatchObject({ kind: 'saved', song: { revision: 2 } });
+    expect(await listVersions(db.pool, db.bandId, id)).toHaveLength(2);
+  });
+
+  test('at the same moment from two sides lets one through and turns the other away', async () => {
+    const { id } = await added();
+    const texts = Array.from({ length: 6 }, (_, index) => `title: Side ${index}\n1\n`);
+    const outcomes = await Promise.all(texts.map((text) => saveSong(db.pool, db.bandId, id, 1, text)));
+    expect(outcomes.filter(({ kind }) => kind === 'saved')).toHaveLength(1);
+    expect(outcomes.filter(({ kind }) => kind === 'stale')).toHaveLength(5);
+    expect(await listVersions(db.pool, db.bandId, id)).toHaveLength(2);
+  });
+
+  test('that fails half way leaves nothing behind', async () => {
+    const { id } = await added();
+    await expect(saveSong(db.pool, db.bandId, id, 1, 'title: \u0000\n1')).rejects.toThrow();
+    expect(await listVersions(db.pool, db.bandId, id)).toHaveLength(1);
+    expect((await findSong(db.pool, db.bandId, id))?.revision).toBe(1);
+  });
+});

@@ -1,0 +1,81 @@
+import { readChart } from '@aurora/core';
+import { describe, expect, test } from '@jest/globals';
+import { symbolText } from '../notation/symbol-view.ts';
+import { layOutSheet, type SheetBar } from './sheet-view.ts';
+
+const D = 2;
+const F = -1;
+const sheet = (text: string, written = 0, sounding = written) => layOutSheet(readChart(text), { sounding, written });
+const bars = (text: string, written = 0, sounding = written) =>
+  sheet(text, written, sounding).sections.flatMap(({ rows }) => rows.flatMap((row) => row.bars));
+const letters = (list: readonly SheetBar[]) =>
+  list.map(({ chords }) => chords.map(({ letter }) => (letter === null ? 'NC' : symbolText(letter))).join(' '));
+
+describe('the sheet', () => {
+  test('lays four bars in a row and starts anew with every line of text', () => {
+    const { sections } = sheet('1 4 5 1 6-\n2- 5\n[B]\n1');
+    expect(sections.map(({ name, rows }) => [name, rows.map((row) => row.bars.length)])).toEqual([
+      [null, [4, 1, 2]],
+      ['B', [1]],
+    ]);
+  });
+
+  test('puts lyric lines under the last row of their line, and only there', () => {
+    const { sections } = sheet('[A]\n1 4 5 1 6-\n~ one\n~ two\n2-\n~ three');
+    expect(sections[0]?.rows.map(({ words }) => words)).toEqual([[], ['one', 'two'], ['three']]);
+  });
+
+  test('shows the reader’s letters, and what sounds where that differs', () => {
+    const home = bars('key: D\n1 6-7', D);
+    expect(letters(home)).toEqual(['D', 'Bm7']);
+    expect(home[0]?.chords[0]?.sounding).toBeNull();
+    const capo = bars('key: D\n1 6-7', 0, D);
+    expect(letters(capo)).toEqual(['C', 'Am7']);
+    expect(symbolText(capo[1]?.chords[0]?.sounding as never)).toBe('Bm7');
+  });
+
+  test('numbers stay when the key changes', () => {
+    const numbers = (home: number) => bars('1 b7 (2-7 57/7)', home).flatMap(({ chords }) => chords.map(({ number }) => number?.label));
+    expect(numbers(F)).toEqual(numbers(D));
+    expect(numbers(F)).toEqual(['1', 'flat 7', '2 minor 7', '5 7 over 7']);
+  });
+
+  test('says where key and meter change, in the reader’s key', () => {
+    const list = bars('key: C\n1 {key: +2} 1 {3/4} 1 1', F, F);
+    expect(list.map(({ newKey }) => newKey)).toEqual([null, 'G', null, null]);
+    expect(list.map(({ newMeter }) => newMeter)).toEqual([null, null, '3/4', null]);
+  });
+
+  test('marks beats only in bars that are shared unequally', () => {
+    const [equal, unequal] = bars('(1 4) (1.., 5.,)');
+    expect(equal?.chords.map(({ beats }) => beats)).toEqual([null, null]);
+    expect(unequal?.chords.map(({ beats, share }) => [beats, share])).toEqual([
+      [2.5, 2.5],
+      [1.5, 1.5],
+    ]);
+  });
+
+  test('marks the bars that are wrong, and repeats as signs', () => {
+    expect(bars('1 (1 4 5) %').map(({ wrong, sign }) => [wrong, sign])).toEqual([
+      [false, 'chords'],
+      [true, 'chords'],
+      [false, '%'],
+    ]);
+  });
+
+  test('draws no more bars than a page can bear, and says how many are left', () => {
+    const long = sheet('1 '.repeat(1000));
+    expect(long.left).toBe(400);
+  });
+
+  test('says what the head says', () => {
+    expect(sheet('key: Em\nnumbering: relative\ntime: 6/8\ntempo: 60\nfeel: slow\nby: Ann\n\n[A] x2\n6-').facts).toEqual([
+      '6/8',
+      'tempo 60',
+      'slow',
+      '2 bars played',
+      'numbered from the relative major',
+      'Ann',
+    ]);
+  });
+});

@@ -1,0 +1,5 @@
+/** Tells of something that went wrong, briefly, at the edge of the screen. */
+export async function sayFault(text: string): Promise<void> {
+  const { toast } = await import('sonner');
+  toast.error(text);
+}
