@@ -14,4 +14,4 @@ const project = (name) => ({
   },
 });
 
-export default { projects: ['core', 'wire', 'server', 'web'].map(project) };
+export default { projects: ['core', 'server', 'web'].map(project) };

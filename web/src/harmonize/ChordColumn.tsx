@@ -28,10 +28,10 @@ export function ChordColumn({ view, selected, sounding, rise, onSelect, onAdd }:
         className={`flex flex-col items-center rounded-t-xl border-2 px-1 pt-2 pb-1 ${look} ${sounding ? 'bg-wash' : ''}`}
       >
         <Stack view={view} />
-        <ChordSymbol view={view.numeral} className="mt-1.5 h-12 items-end text-[42px] font-bold" />
-        <LetterSymbol view={view.letter} className="mt-1 text-[19px] font-bold" />
+        <ChordSymbol view={view.numeral} className={`mt-1.5 h-12 items-end font-bold ${numeralSize(view.numeral.raised)}`} />
+        <LetterSymbol view={view.letter} className="mt-1 text-[19px] font-bold max-lg:text-[15px]" />
         {view.sounding !== null && <span className="music-glyph text-[13px] text-quiet">= {symbolText(view.sounding)}</span>}
-        <span className="pb-0.5 text-center text-[13px] leading-tight whitespace-nowrap text-quiet max-lg:text-[11px]">
+        <span className="pb-0.5 text-center text-[13px] leading-tight whitespace-nowrap text-quiet max-lg:hidden">
           {view.quality.replace('half-diminished', 'half-dim.').replace('seventh', '7th')}
         </span>
       </button>
@@ -47,6 +47,11 @@ export function ChordColumn({ view, selected, sounding, rise, onSelect, onAdd }:
       </Hint>
     </div>
   );
+}
+
+/** Long qualities need room beside their numeral. */
+function numeralSize(raised: string): string {
+  return raised.length > 2 ? 'text-[38px] max-lg:text-[26px]' : 'text-[42px] max-lg:text-[34px]';
 }
 
 /** Tones from the root up, each tied to the scale number it comes from, thirds named between them. */

@@ -7,7 +7,7 @@ export function ScaleRuler({ scale }: { readonly scale: Key }) {
   const notes = rulerOf(scale);
   return (
     <figure
-      className="relative mx-4 h-[70px] min-w-[340px] flex-1"
+      className="relative mx-4 h-[70px] min-w-[340px] flex-1 max-lg:basis-full"
       aria-label={`Scale: ${notes.map(({ note }) => note).join(' ')}; steps ${notes
         .slice(0, -1)
         .map(({ step }) => step)

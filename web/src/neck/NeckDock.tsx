@@ -18,15 +18,15 @@ interface NeckDockProps {
 /** The neck along the bottom of every room: all tones of whatever is selected. */
 export function NeckDock({ chord, capo, labels, onLabels, onFold }: NeckDockProps) {
   return (
-    <section aria-label="Neck" className="flex items-stretch gap-2 border-t border-edge bg-sheet py-2 pr-3 pl-5 max-md:flex-col">
-      <div className="flex w-[150px] shrink-0 flex-col justify-between gap-1 max-md:w-auto max-md:flex-row">
-        <div className="flex items-start justify-between">
+    <section aria-label="Neck" className="flex items-stretch gap-2 border-t border-edge bg-sheet py-2 pr-3 pl-5 max-lg:flex-col">
+      <div className="flex w-[150px] shrink-0 flex-col justify-between gap-1 max-lg:w-auto max-lg:flex-row-reverse max-lg:items-center">
+        <div className="flex items-start justify-between max-lg:flex-1 max-lg:items-center max-lg:gap-3">
           <h2 className="text-[13px] leading-snug font-medium text-quiet">
             {chord === null ? (
               'Select a chord to see it on the neck'
             ) : (
               <>
-                <LetterSymbol view={letterView(chord)} className="block text-2xl leading-tight font-bold text-ink" />
+                <LetterSymbol view={letterView(chord)} className="mr-2 text-2xl leading-tight font-bold text-ink lg:block" />
                 as it sounds{capo > 0 ? `, capo ${capo}` : ''}
               </>
             )}
@@ -48,7 +48,7 @@ export function NeckDock({ chord, capo, labels, onLabels, onFold }: NeckDockProp
       <section aria-label="Frets" tabIndex={0} className="min-w-0 flex-1 overflow-x-auto">
         <svg
           viewBox={`0 0 ${NECK.width} ${NECK.height}`}
-          className="h-auto max-h-[176px] w-full min-w-[540px]"
+          className="h-auto max-h-[176px] w-full min-w-[920px] lg:min-w-[540px]"
           role="group"
           aria-label="Guitar neck, standard tuning"
         >

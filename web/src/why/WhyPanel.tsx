@@ -19,10 +19,10 @@ export function WhyPanel({ selection, reader, onHear, onFold }: WhyPanelProps) {
   return (
     <aside
       aria-label="Why"
-      className="flex w-[292px] shrink-0 flex-col overflow-auto border-l border-hairline bg-sheet px-5 py-4 max-lg:max-h-[230px] max-lg:w-auto max-lg:border-t max-lg:border-l-0"
+      className="flex w-[292px] shrink-0 flex-col overflow-auto border-l border-hairline bg-sheet px-5 py-4 relative max-lg:max-h-[226px] max-lg:w-auto max-lg:py-3 max-lg:border-t max-lg:border-l-0"
     >
-      <div className="mb-2 flex items-center justify-between">
-        <h2 className="text-sm font-semibold text-quiet">Why</h2>
+      <div className="mb-2 flex items-center justify-between max-lg:absolute max-lg:top-1 max-lg:right-2 max-lg:mb-0">
+        <h2 className="text-sm font-semibold text-quiet max-lg:sr-only">Why</h2>
         <Hint text="Fold the why away" keys="w">
           <button
             type="button"
@@ -48,10 +48,10 @@ export function WhyPanel({ selection, reader, onHear, onFold }: WhyPanelProps) {
 function WhyChord({ chord, heardIn: key, reader, onHear }: Selection & { readonly reader: Reader; readonly onHear: () => void }) {
   const written = writtenChord(reader, chord, key);
   return (
-    <div className="max-lg:flex max-lg:flex-wrap max-lg:gap-x-10">
+    <div className="max-lg:grid max-lg:grid-cols-[auto_15rem_1fr] max-lg:gap-x-8">
       <div>
         <div className="flex items-end gap-3">
-          <ChordSymbol view={numberView(numberChord(chord, key.tonic))} className="text-[56px] font-bold" />
+          <ChordSymbol view={numberView(numberChord(chord, key.tonic))} className="text-[56px] font-bold max-lg:text-[40px]" />
           <LetterSymbol view={letterView(chord)} className="pb-1 text-2xl font-bold" />
         </div>
         {written.root !== chord.root && (
@@ -67,7 +67,7 @@ function WhyChord({ chord, heardIn: key, reader, onHear }: Selection & { readonl
         </Hint>
       </div>
       <ToneTable chord={chord} heardIn={key} />
-      <div className="mt-4 max-w-[34rem] space-y-2 text-[15px] leading-relaxed">
+      <div className="mt-4 max-w-[34rem] space-y-2 text-[15px] leading-relaxed max-lg:mt-0 max-lg:pr-8">
         {whyWords(chord, key).map((sentence) => (
           <p key={sentence}>{sentence}</p>
         ))}
@@ -78,7 +78,7 @@ function WhyChord({ chord, heardIn: key, reader, onHear }: Selection & { readonl
 
 function ToneTable({ chord, heardIn }: Selection) {
   return (
-    <table className="mt-4 w-full text-left text-[15px] max-lg:w-72">
+    <table className="mt-4 w-full text-left text-[15px] max-lg:mt-0 max-lg:self-start">
       <thead className="text-[13px] text-quiet">
         <tr>
           <th className="pb-1 font-semibold">Chord</th>

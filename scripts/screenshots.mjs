@@ -1,0 +1,95 @@
+// @ts-check
+// Takes the pictures in docs/screenshots from a fresh demo of its own.
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { chromium } from '@playwright/test';
+import { ensureBuilt } from './lib/build.mjs';
+import { leaveCluster, removeCluster, startCluster } from './lib/cluster.mjs';
+import { ensurePackages } from './lib/packages.mjs';
+import { startServer } from './lib/server-process.mjs';
+import { ROOT, run } from './lib/workplace.mjs';
+
+/** @typedef {import('@playwright/test').Page} Page */
+/** @typedef {{ name: string, path: string, size?: readonly [number, number], act?: (page: Page) => Promise<void> }} Picture */
+
+const DESK = /** @type {const} */ ([1280, 800]);
+const TABLET = /** @type {const} */ ([820, 1180]);
+
+/** @param {Page} page @param {string} title @param {string} place */
+async function openAt(page, title, place) {
+  await page.getByRole('link', { name: title }).click();
+  await page.getByLabel('Chart text').waitFor();
+  await page.locator(`[data-place="${place}"]`).click();
+}
+
+/** @type {readonly Picture[]} */
+const PICTURES = [
+  { name: 'songs', path: '/' },
+  {
+    name: 'harmonize',
+    path: '/harmonize?key=Eb',
+    act: async (page) => {
+      await page.keyboard.press('t');
+      for (let step = 0; step < 4; step += 1) await page.keyboard.press('ArrowRight');
+    },
+  },
+  {
+    name: 'harmonize-tablet',
+    path: '/harmonize?key=C%23+harmonic+minor&reader=Eb',
+    size: TABLET,
+    act: async (page) => {
+      await page.keyboard.press('t');
+      await page.getByLabel('Chords as numbers or letters').fill('1- b6 4- 57');
+      await page.keyboard.press('Enter');
+      await page.getByRole('heading', { name: 'Aurora Ridge' }).click();
+    },
+  },
+  { name: 'chart', path: '/', act: (page) => openAt(page, 'Harbor Wall', '8.0') },
+  { name: 'chart-tablet', path: '/', size: TABLET, act: (page) => openAt(page, 'Low Tide Waltz', '9.0') },
+  {
+    name: 'chart-night-capo',
+    path: '/?reader=capo-3',
+    act: async (page) => {
+      await openAt(page, 'Half a Moon over Corriewick', '5.0');
+      await page.keyboard.press('d');
+    },
+  },
+];
+
+await run(async () => {
+  ensurePackages({ chromium: true });
+  const build = await ensureBuilt();
+  const folder = mkdtempSync(`${tmpdir()}/aurora-pictures-`);
+  const url = await startCluster(folder, { fast: true });
+  const settings = { DATABASE_URL: url, PORT: '0', WEB_ROOT: build.web, MIGRATIONS: build.migrations, DEMO: '1', LOG_LEVEL: 'warn' };
+  const server = await startServer([build.server], settings, folder);
+  const browser = await chromium.launch({
+    executablePath: '/usr/bin/chromium',
+    args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
+  });
+  try {
+    for (const picture of PICTURES) await take(browser, server.url, picture);
+  } finally {
+    await browser.close();
+    await server.stop();
+    await leaveCluster(folder);
+    removeCluster(folder);
+    rmSync(folder, { recursive: true, force: true });
+  }
+});
+
+/**
+ * @param {import('@playwright/test').Browser} browser
+ * @param {string} url
+ * @param {Picture} picture
+ */
+async function take(browser, url, { name, path, size = DESK, act }) {
+  const page = await browser.newPage({ viewport: { width: size[0], height: size[1] }, reducedMotion: 'reduce' });
+  await page.goto(url + path);
+  await page.waitForLoadState('networkidle');
+  await act?.(page);
+  await page.waitForTimeout(300);
+  await page.screenshot({ path: `${ROOT}/docs/screenshots/${name}.png` });
+  await page.close();
+  console.log(`docs/screenshots/${name}.png`);
+}
