@@ -1,5 +1,19 @@
 /** The nouns of the core, in order: each may use only those before it. `fault.ts` comes before all. */
-const NOUNS = ['pitch', 'interval', 'scale', 'key', 'chord', 'degree', 'harmony', 'chart', 'fretboard', 'reader', 'sound', 'wording'];
+const NOUNS = [
+  'pitch',
+  'interval',
+  'scale',
+  'key',
+  'chord',
+  'degree',
+  'naming',
+  'harmony',
+  'chart',
+  'fretboard',
+  'reader',
+  'sound',
+  'wording',
+];
 
 const nounRules = NOUNS.map((noun, index) => ({
   name: `core-order-${noun}`,

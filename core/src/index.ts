@@ -8,21 +8,37 @@ export { type ChartReading, keysReadFrom, type Letters, lettersFrom, printBar, r
 export { type ChordView, type RenderedChart, renderChart } from './chart/render.ts';
 export { type Chord, chordNotes, transposeChord } from './chord/chord.ts';
 export { parseChord, printChord } from './chord/chord-text.ts';
-export { type Formula, formulaNames, formulaTones } from './chord/formula.ts';
+export { type Formula, findTone, formulaNames, formulaTones, type Tone } from './chord/formula.ts';
+export { type ChordCandidate, COMMON_COST, identify } from './chord/identify.ts';
 export { qualityName } from './chord/quality-name.ts';
 export { CHART_SCHOOL, LETTER_SCHOOL, printQuality, type QualitySchool } from './chord/quality-text.ts';
+export { checkSpelling, type SpelledTone, tellApart } from './chord/spelling.ts';
 export { chordOnTonic, type Degree, type NumberChord, numberChord } from './degree/degree.ts';
 export { parseNumberOrLetters, printNumber } from './degree/number-text.ts';
 export { printRoman } from './degree/roman-text.ts';
 export { assertNever, type Failure, type Fault, type FaultCode, type Result, requireValue, type Success, type TextSpan } from './fault.ts';
 export { chordOnNeck, type NeckTone, STANDARD_TUNING, type Tuning } from './fretboard/fretboard.ts';
+export { type Home, homesOf, type Mode, modesOf, type NearMiss, nearMisses, twinDegrees } from './harmony/belonging.ts';
 export { chordInKey, type ToneInKey } from './harmony/chord-in-key.ts';
+export { type ComparedChord, compareKeys, type ScaleComparison } from './harmony/compare.ts';
 export type { HarmonicFunction } from './harmony/function-table.ts';
 export { DEPTHS, type Depth, functionOfDegree, type HarmonizedChord, harmonize } from './harmony/harmonize.ts';
+export { climb, LADDER, type ToneChange, toneChanges, type VoiceStep } from './harmony/motion.ts';
+export { type FourthStack, type QuartalChord, stackFourths } from './harmony/quartal.ts';
 export { type Interval, intervalName, intervalSemitones } from './interval/interval.ts';
 export { printScaleNumber } from './interval/interval-text.ts';
 export { isSpellable, type Key, keyNotes, moveKey, semitonesBetween, simplestKey } from './key/key.ts';
 export { makeKey, parseKey, parseScale, printKey, printScale } from './key/key-text.ts';
+export {
+  DEFAULT_NAMING,
+  letterSchool,
+  type Naming,
+  nameChord,
+  nameNote,
+  nameRoman,
+  nameStep,
+  numberSchool,
+} from './naming/naming.ts';
 export { accidentals, chroma, isEnharmonic, letterStep, type Note, simplest } from './pitch/note.ts';
 export { type AccidentalStyle, parseNote, printAccidentals, printNote } from './pitch/note-text.ts';
 export { CONCERT_READER, type Reader, TRANSPOSITION_SEMITONES, type Transposition, writtenChord, writtenKey } from './reader/reader.ts';

@@ -90,6 +90,38 @@ describe('/chords/parse', () => {
   });
 });
 
+describe('/chords/identify', () => {
+  const ask = (notes: readonly string[], key?: object) => post('/chords/identify', { notes, ...(key === undefined ? {} : { key }) });
+
+  test('names twins with inversions, best first', async () => {
+    const { body } = await ask(['C', 'E', 'G', 'A']);
+    expect(body.candidates.slice(0, 2)).toMatchObject([
+      { symbol: 'C6', root: 'C', bass: null, inversion: 0, missing: [], rank: 1, common: true },
+      { symbol: 'Am7/C', root: 'A', bass: 'C', inversion: 1, missing: [], rank: 2 },
+    ]);
+  });
+
+  test('a key may be given', async () => {
+    expect((await ask(['B', 'D', 'F', 'A'], { tonic: 'C', scale: 'major' })).body.candidates[0].symbol).toBe('Bm7b5');
+  });
+
+  test.each([
+    [[], 'notes'],
+    [Array.from({ length: 200 }, () => 'C'), 'notes'],
+    [['C', 'H'], 'notes.1'],
+    [['C', 'e'], 'notes.1'],
+  ])('%#: refused about %s', async (notes, path) => {
+    const { status, body } = await ask(notes);
+    expect(status).toBe(422);
+    expect(body.errors[0].path).toBe(path);
+  });
+
+  test('says when nothing common fits', async () => {
+    const { body } = await ask(['C', 'Db', 'D', 'Eb', 'E', 'F']);
+    expect(body.candidates[0].common).toBe(false);
+  });
+});
+
 describe('/charts', () => {
   const chart = (name: string) => readFileSync(new URL(`charts/${name}.txt`, GOLDEN), 'utf8');
   const expected = JSON.parse(readFileSync(new URL('charts/expected.json', GOLDEN), 'utf8'));

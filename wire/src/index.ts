@@ -30,8 +30,11 @@ export {
 } from './chart.ts';
 export { type Problem, type ProblemError, problem } from './problem.ts';
 export {
+  type ChordIdentifyAnswer,
   type ChordParseAnswer,
   type ChordParseRequest,
+  chordIdentifyAnswer,
+  chordIdentifyRequest,
   chordParseAnswer,
   chordParseRequest,
   type HarmonizeAnswer,

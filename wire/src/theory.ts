@@ -50,6 +50,37 @@ export const chordParseAnswer = z
   })
   .meta({ id: 'ChordParseAnswer' });
 
+/** More than any instrument sounds at once; what is above it is a slip. */
+const MOST_NOTES = 24;
+
+export const chordIdentifyRequest = z
+  .object({
+    notes: z
+      .array(symbol)
+      .min(1, { error: 'name at least one note' })
+      .max(MOST_NOTES, { error: `that is more than ${MOST_NOTES} notes: leave out the ones that repeat` }),
+    key: z.object({ tonic: symbol, scale: symbol }).optional(),
+  })
+  .meta({ id: 'ChordIdentifyRequest' });
+
+export const chordIdentifyAnswer = z
+  .object({
+    candidates: z.array(
+      z.object({
+        symbol: z.string(),
+        root: z.string(),
+        bass: z.string().nullable(),
+        inversion: z.number().int().nullable().describe('0 for the root in the bass; null when the root is missing'),
+        missing: z.array(z.string()),
+        quality: z.string(),
+        rank: z.number().int(),
+        common: z.boolean().describe('whether the name is in common use'),
+      }),
+    ),
+  })
+  .meta({ id: 'ChordIdentifyAnswer' });
+
+export type ChordIdentifyAnswer = z.infer<typeof chordIdentifyAnswer>;
 export type HarmonizeRequest = z.infer<typeof harmonizeRequest>;
 export type HarmonizeAnswer = z.infer<typeof harmonizeAnswer>;
 export type ChordParseRequest = z.infer<typeof chordParseRequest>;

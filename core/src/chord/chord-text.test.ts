@@ -137,7 +137,16 @@ describe('laws of chords', () => {
     letters: LETTER_SCHOOL,
     chart: CHART_SCHOOL,
     glyphs: { ...LETTER_SCHOOL, accidentals: 'glyph' },
-    signs: { ...CHART_SCHOOL, minor: '−', diminished: '°', majorSeventh: '△', halfDiminished: 'sign', accidentals: 'glyph' },
+    flatFive: { ...LETTER_SCHOOL, diminishedTriad: 'mb5', accidentals: 'glyph' },
+    signs: {
+      ...CHART_SCHOOL,
+      minor: '−',
+      diminished: '°',
+      diminishedTriad: '°',
+      majorSeventh: '△',
+      halfDiminished: 'sign',
+      accidentals: 'glyph',
+    },
   };
   /** Any chord a symbol can say: at most one fifth, which is no other tone's business. */
   const anyFormula: fc.Arbitrary<Formula> = fc

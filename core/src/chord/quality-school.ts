@@ -7,6 +7,8 @@ import type { ToneName } from './tone-table.ts';
 export interface QualitySchool {
   readonly minor: string;
   readonly diminished: string;
+  /** The diminished triad, where it is called something else: `mb5`. */
+  readonly diminishedTriad: string;
   readonly augmented: string;
   readonly majorSeventh: string;
   /** What a minor seventh with ♭5 is called: spelled out, or by its sign. */
@@ -22,6 +24,7 @@ export interface QualitySchool {
 export const LETTER_SCHOOL: QualitySchool = {
   minor: 'm',
   diminished: 'dim',
+  diminishedTriad: 'dim',
   augmented: 'aug',
   majorSeventh: 'maj',
   halfDiminished: 'flat-five',
@@ -34,6 +37,7 @@ export const LETTER_SCHOOL: QualitySchool = {
 export const CHART_SCHOOL: QualitySchool = {
   minor: '-',
   diminished: 'o',
+  diminishedTriad: 'o',
   augmented: '+',
   majorSeventh: 'maj',
   halfDiminished: 'flat-five',
@@ -97,7 +101,7 @@ function printStem(quality: Quality, school: QualitySchool): Stem {
   const signs: Record<Family, string> = {
     major: '',
     minor: school.minor,
-    diminished: school.diminished,
+    diminished: number === '' ? school.diminishedTriad : school.diminished,
     augmented: school.augmented,
     power: '',
   };

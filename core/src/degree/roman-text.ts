@@ -8,7 +8,14 @@ import type { NumberChord } from './degree.ts';
 const ROMANS = ['I', 'II', 'III', 'IV', 'V', 'VI', 'VII'];
 
 /** Roman numerals carry minor in their case, so the quality after them has no sign for it. */
-const ROMAN_SCHOOL: QualitySchool = { ...CHART_SCHOOL, minor: '', diminished: '°', halfDiminished: 'sign', sharpFive: false };
+const ROMAN_SCHOOL: QualitySchool = {
+  ...CHART_SCHOOL,
+  minor: '',
+  diminished: '°',
+  diminishedTriad: '°',
+  halfDiminished: 'sign',
+  sharpFive: false,
+};
 
 /**
  * The Roman numeral, lower case for minor and diminished thirds: `ii7`, `viiø7`, `bVI`, `V7`.

@@ -18,6 +18,13 @@ interface Call {
 const CALLS: readonly Call[] = [
   { method: 'post', path: '/harmonize', summary: 'Harmonize a key', body: wire.harmonizeRequest, answer: wire.harmonizeAnswer },
   { method: 'post', path: '/chords/parse', summary: 'Read a chord symbol', body: wire.chordParseRequest, answer: wire.chordParseAnswer },
+  {
+    method: 'post',
+    path: '/chords/identify',
+    summary: 'Name a set of notes',
+    body: wire.chordIdentifyRequest,
+    answer: wire.chordIdentifyAnswer,
+  },
   { method: 'post', path: '/charts/parse', summary: 'Read a chart text', body: wire.chartParseRequest, answer: wire.chartParseAnswer },
   {
     method: 'post',

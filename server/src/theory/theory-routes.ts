@@ -1,9 +1,13 @@
 import {
+  type ChordCandidate,
+  COMMON_COST,
   chordNotes,
   formulaNames,
   type HarmonizedChord,
   harmonize,
+  identify,
   intervalName,
+  type Key,
   keyNotes,
   makeKey,
   parseChord,
@@ -17,17 +21,24 @@ import {
   qualityName,
   scaleSteps,
 } from '@aurora/core';
-import { type ChordParseAnswer, chordParseRequest, type HarmonizeAnswer, harmonizeRequest } from '@aurora/wire';
+import {
+  type ChordIdentifyAnswer,
+  type ChordParseAnswer,
+  chordIdentifyRequest,
+  chordParseRequest,
+  type HarmonizeAnswer,
+  harmonizeRequest,
+} from '@aurora/wire';
 import { Router } from 'express';
 import { bodyOf, required } from '../validate.ts';
 
-/** `/harmonize` and `/chords/parse`: thin handlers over the core. */
+/** `/harmonize`, `/chords/parse` and `/chords/identify`: thin handlers over the core. */
 export function theoryRoutes(): Router {
   const routes = Router();
 
   routes.post('/harmonize', (request, response) => {
     const { tonic, scale, depth } = bodyOf(request, harmonizeRequest);
-    const key = required(makeKey(required(parseNote(tonic), 'tonic'), required(parseScale(scale), 'scale')), 'tonic');
+    const key = readKey({ tonic, scale });
     const answer: HarmonizeAnswer = {
       key: { tonic: printNote(key.tonic), scale: key.scale },
       notes: keyNotes(key).map((note) => printNote(note)),
@@ -50,7 +61,32 @@ export function theoryRoutes(): Router {
     response.json(answer);
   });
 
+  routes.post('/chords/identify', (request, response) => {
+    const { notes, key } = bodyOf(request, chordIdentifyRequest);
+    const read = notes.map((note, index) => required(parseNote(note), `notes.${index}`));
+    const heardIn = key === undefined ? null : readKey(key);
+    const answer: ChordIdentifyAnswer = { candidates: identify(read, heardIn).map(describeCandidate) };
+    response.json(answer);
+  });
+
   return routes;
+}
+
+function readKey({ tonic, scale }: { readonly tonic: string; readonly scale: string }): Key {
+  return required(makeKey(required(parseNote(tonic), 'tonic'), required(parseScale(scale), 'scale')), 'tonic');
+}
+
+function describeCandidate({ chord, inversion, missing, cost }: ChordCandidate, place: number): ChordIdentifyAnswer['candidates'][number] {
+  return {
+    symbol: printChord(chord),
+    root: printNote(chord.root),
+    bass: chord.bass === null ? null : printNote(chord.bass),
+    inversion,
+    missing: missing.map((note) => printNote(note)),
+    quality: qualityName(chord.formula),
+    rank: place + 1,
+    common: cost <= COMMON_COST,
+  };
 }
 
 function describeChord({ number, chord, tones, stack, function: role }: HarmonizedChord): HarmonizeAnswer['chords'][number] {

@@ -1,0 +1,201 @@
+import { type Key, keyNotes } from '../key/key.ts';
+import { accidentals, chroma, type Note } from '../pitch/note.ts';
+import type { Chord } from './chord.ts';
+import { type Formula, findTone, formulaTones, holdsAny, type Tone } from './formula.ts';
+import { ALTERED_FORMULA, qualityOf } from './quality.ts';
+import type { ToneName } from './tone-table.ts';
+
+/** A name for a set of notes, and what speaks against it. */
+export interface ChordCandidate {
+  readonly chord: Chord;
+  /** Which chord tone lies in the bass, counted from 0 for the root; null when the root is missing. */
+  readonly inversion: number | null;
+  /** Tones the name promises that are not among the notes. */
+  readonly missing: readonly Note[];
+  /** How far-fetched the name is: 0 for a plain triad in root position, higher is further. */
+  readonly cost: number;
+}
+
+/** Names further-fetched than this are not in common use. */
+export const COMMON_COST = 6;
+
+const MOST_CANDIDATES = 12;
+
+const COST = {
+  respelled: 1.6,
+  inverted: 1.1,
+  missingFifth: 1.5,
+  missingRoot: 3.2,
+  suspension: 0.9,
+  sixth: 0.5,
+  stacked: 0.25,
+  alteration: 0.8,
+  addition: 1.3,
+  omission: 2.4,
+  outsideKey: 0.7,
+} as const;
+
+/**
+ * Names a set of notes, lowest first, best name first: every note as the root, then roots that are
+ * not among them. Incomplete chords count as such, in `missing`. How the notes are spelled, and the
+ * key when one is given, decide between names that sound alike. No notes give no names.
+ */
+export function identify(notes: readonly Note[], key: Key | null = null): readonly ChordCandidate[] {
+  const distinct = notes.filter((note, index) => notes.findIndex((other) => chroma(other - note) === 0) === index);
+  const bass = distinct[0];
+  if (bass === undefined) return [];
+  const inside = distinct.map((root) => candidateOn(distinct, root, bass, key, true));
+  const outside = rootlessRoots(distinct).map((root) => candidateOn(distinct, root, bass, key, false));
+  const found = [...inside, ...outside].filter((candidate) => candidate !== null);
+  return found.sort((a, b) => a.cost - b.cost).slice(0, MOST_CANDIDATES);
+}
+
+/** The name on one root, under the spelling of the root that fits the notes best. */
+function candidateOn(notes: readonly Note[], given: Note, bass: Note, key: Key | null, present: boolean): ChordCandidate | null {
+  const spellings = [given, given - 12, given + 12].filter((root) => Math.abs(accidentals(root)) <= 1 || root === given);
+  let best: ChordCandidate | null = null;
+  for (const root of spellings) {
+    const candidate = nameOn(notes, root, bass, key, present);
+    if (candidate !== null && (best === null || candidate.cost < best.cost)) best = candidate;
+  }
+  return best;
+}
+
+function nameOn(notes: readonly Note[], root: Note, bass: Note, key: Key | null, present: boolean): ChordCandidate | null {
+  const sounding = soundingSet(notes, root);
+  if (!present && !isRootlessShape(sounding)) return null;
+  const { formula, respelled } = readTones(notes, root, sounding);
+  const fifthless = !sounding.fifth && !holdsAny(formula, ALTERED_FIFTHS) && sounding.third && formula !== ALTERED_FORMULA;
+  const whole = fifthless ? formula | FIFTH : formula;
+  const tones = formulaTones(whole);
+  const bassTone = tones.findIndex((tone) => chroma(root + tone.interval - bass) === 0);
+  const penalties = [
+    present ? 0 : COST.missingRoot,
+    fifthless ? COST.missingFifth : 0,
+    present && bassTone > 0 ? COST.inverted : 0,
+    key !== null && !isInside(root, tones, key) ? COST.outsideKey : 0,
+  ];
+  return {
+    chord: { root, formula: whole, bass: present && bassTone > 0 ? bassNote(root, tones[bassTone] as Tone, bass) : null },
+    inversion: present ? bassTone : null,
+    missing: [...(present ? [] : [root]), ...(fifthless ? [root + 1] : [])],
+    cost: penalties.reduce((sum, penalty) => sum + penalty, qualityCost(whole) + COST.respelled * respelled),
+  };
+}
+
+/** The formula the notes make on a root, and how many of them are spelled otherwise. */
+function readTones(notes: readonly Note[], root: Note, sounding: Sounding): { readonly formula: Formula; readonly respelled: number } {
+  let formula: Formula = ROOT;
+  let respelled = 0;
+  for (const note of notes) {
+    const interval = note - root;
+    const tone = findTone(toneAt(chroma(interval), interval, sounding)) as Formula;
+    formula |= tone;
+    if (formulaTones(tone)[0]?.interval !== interval) respelled += 1;
+  }
+  return { formula, respelled };
+}
+
+/** Which half steps above the root sound, and what that says about the rest. */
+interface Sounding {
+  readonly steps: number;
+  readonly majorThird: boolean;
+  readonly minorThird: boolean;
+  readonly third: boolean;
+  readonly fifth: boolean;
+  readonly seventh: boolean;
+}
+
+function soundingSet(notes: readonly Note[], root: Note): Sounding {
+  let steps = 1;
+  for (const note of notes) steps |= 1 << chroma(note - root);
+  const has = (semitones: number) => (steps & (1 << semitones)) !== 0;
+  const majorThird = has(4);
+  const minorThird = has(3);
+  return { steps, majorThird, minorThird, third: majorThird || minorThird, fifth: has(7), seventh: has(10) || has(11) };
+}
+
+/** Players leave out the root of a chord that its third and seventh name. */
+function isRootlessShape({ third, seventh }: Sounding): boolean {
+  return third && seventh;
+}
+
+/** The roots that are not among the notes, as simple spellings near them. */
+function rootlessRoots(notes: readonly Note[]): readonly Note[] {
+  if (notes.length < 3) return [];
+  const centre = Math.round(notes.reduce((sum, note) => sum + note, 0) / notes.length);
+  return Array.from({ length: 12 }, (_, step) => centre - 6 + step).filter((root) => notes.every((note) => chroma(note - root) !== 0));
+}
+
+const PLAIN_TONES: readonly (ToneName | null)[] = ['1', 'b9', null, null, '3', null, null, '5', null, null, 'b7', '7'];
+
+/** Which tone a note so many half steps above the root is, given everything else that sounds. */
+function toneAt(semitones: number, interval: number, sounding: Sounding): ToneName {
+  const plain = PLAIN_TONES[semitones];
+  if (plain !== null && plain !== undefined) return plain;
+  switch (semitones) {
+    case 2:
+      return sounding.third || (sounding.seventh && has(sounding, 5)) ? '9' : '2';
+    case 3:
+      return sounding.majorThird ? '#9' : 'b3';
+    case 5:
+      return sounding.third && sounding.seventh ? '11' : '4';
+    case 6:
+      return fourthOrFifth(interval, sounding);
+    case 8:
+      return fifthOrThirteenth(interval, sounding);
+    default:
+      return sixthOrSeventh(sounding);
+  }
+}
+
+function fourthOrFifth(interval: number, sounding: Sounding): ToneName {
+  if (sounding.fifth) return '#11';
+  if (sounding.minorThird && !sounding.majorThird) return 'b5';
+  return interval === SHARP_FOURTH ? '#11' : 'b5';
+}
+
+function fifthOrThirteenth(interval: number, sounding: Sounding): ToneName {
+  const otherFifth = sounding.fifth || (has(sounding, 6) && sounding.minorThird && !sounding.majorThird);
+  return otherFifth || interval === FLAT_SIXTH ? 'b13' : '#5';
+}
+
+function sixthOrSeventh(sounding: Sounding): ToneName {
+  const diminished = sounding.minorThird && !sounding.majorThird && has(sounding, 6) && !sounding.fifth;
+  if (diminished && !sounding.seventh) return 'bb7';
+  return sounding.seventh ? '13' : '6';
+}
+
+function has({ steps }: Sounding, semitones: number): boolean {
+  return (steps & (1 << semitones)) !== 0;
+}
+
+const SHARP_FOURTH = 6;
+const FLAT_SIXTH = -4;
+const ROOT = findTone('1') as Formula;
+const FIFTH = findTone('5') as Formula;
+const ALTERED_FIFTHS = (findTone('b5') as Formula) | (findTone('#5') as Formula);
+
+/** How far a quality lies from a plain triad. */
+function qualityCost(formula: Formula): number {
+  const { extension, suspension, alterations, additions, omissions, family } = qualityOf(formula);
+  const stacked = extension === 'none' || family === 'power' ? 0 : extension === '6' || extension === '69' ? COST.sixth : COST.stacked;
+  return (
+    stacked +
+    (suspension === 'none' ? 0 : COST.suspension) +
+    COST.alteration * alterations.length +
+    COST.addition * additions.length +
+    COST.omission * omissions.length
+  );
+}
+
+/** The bass as the chord spells it, unless that would be a double sharp or flat. */
+function bassNote(root: Note, tone: Tone, bass: Note): Note {
+  const spelled = root + tone.interval;
+  return Math.abs(accidentals(spelled)) > 1 ? bass : spelled;
+}
+
+function isInside(root: Note, tones: readonly Tone[], key: Key): boolean {
+  const notes = keyNotes(key);
+  return tones.every((tone) => notes.includes(root + tone.interval));
+}

@@ -1,0 +1,89 @@
+import type { Chord } from '../chord/chord.ts';
+import { qualityOf } from '../chord/quality.ts';
+import { CHART_SCHOOL, LETTER_SCHOOL, printQuality, type QualitySchool } from '../chord/quality-text.ts';
+import type { NumberChord } from '../degree/degree.ts';
+import { printRoman } from '../degree/roman-text.ts';
+import { accidentals, letterStep, type Note } from '../pitch/note.ts';
+import { printAccidentals, printNote } from '../pitch/note-text.ts';
+import type { Step } from '../scale/scale.ts';
+
+/** What somebody calls things: the schools of naming, as one plain value. */
+export interface Naming {
+  readonly majorSeventh: 'maj7' | '△7';
+  readonly minorSeventh: 'm7' | '−7';
+  readonly halfDiminished: 'm7♭5' | 'ø7';
+  readonly diminished: 'dim' | '°' | 'm♭5';
+  /** Whole and half steps, or tones and semitones. */
+  readonly steps: 'W-H' | 'T-S';
+  /** Degrees as numbers, as Roman numerals by case, or as capitals only. */
+  readonly degrees: 'numbers' | 'roman' | 'capitals';
+  readonly notes: 'english' | 'german' | 'solfege';
+}
+
+export const DEFAULT_NAMING: Naming = {
+  majorSeventh: 'maj7',
+  minorSeventh: 'm7',
+  halfDiminished: 'm7♭5',
+  diminished: 'dim',
+  steps: 'W-H',
+  degrees: 'numbers',
+  notes: 'english',
+};
+
+const SYLLABLES = ['Do', 'Re', 'Mi', 'Fa', 'Sol', 'La', 'Si'];
+const B_STEP = 6;
+
+/** The note as the school says it: German calls B♭ B and B H; fixed do says syllables. */
+export function nameNote(note: Note, notes: Naming['notes']): string {
+  if (notes === 'english') return printNote(note, 'glyph');
+  const step = letterStep(note);
+  const count = accidentals(note);
+  if (notes === 'solfege') return `${SYLLABLES[step]}${printAccidentals(count, 'glyph')}`;
+  if (step !== B_STEP) return printNote(note, 'glyph');
+  return count === -1 ? 'B' : `H${printAccidentals(count, 'glyph')}`;
+}
+
+/** The step as the school says it: `W H W+H` or `T S T+S`. */
+export function nameStep(step: Step, steps: Naming['steps']): string {
+  return steps === 'W-H' ? step : step.replace('W', 'T').replace('H', 'S');
+}
+
+/** How the school writes qualities after letters, with music glyphs. */
+export function letterSchool(naming: Naming): QualitySchool {
+  return {
+    ...LETTER_SCHOOL,
+    ...sharedSigns(naming),
+    minor: naming.minorSeventh === '−7' ? '−' : 'm',
+    minorParentheses: naming.minorSeventh === 'm7',
+  };
+}
+
+/** How the school writes qualities after numbers; the minus is always there. */
+export function numberSchool(naming: Naming): QualitySchool {
+  return { ...CHART_SCHOOL, ...sharedSigns(naming), minor: '–', diminished: '°', diminishedTriad: '°' };
+}
+
+function sharedSigns(naming: Naming) {
+  return {
+    diminished: naming.diminished === '°' ? '°' : 'dim',
+    diminishedTriad: { dim: 'dim', '°': '°', 'm♭5': 'm♭5' }[naming.diminished],
+    majorSeventh: naming.majorSeventh === '△7' ? '△' : 'maj',
+    halfDiminished: naming.halfDiminished === 'ø7' ? ('sign' as const) : ('flat-five' as const),
+    accidentals: 'glyph' as const,
+  };
+}
+
+/** A letter chord in the school's words: `B♭△7`, `Hm7`, `Sol7/Si`. */
+export function nameChord(chord: Chord, naming: Naming): string {
+  const bass = chord.bass === null ? '' : `/${nameNote(chord.bass, naming.notes)}`;
+  return `${nameNote(chord.root, naming.notes)}${printQuality(chord.formula, letterSchool(naming))}${bass}`;
+}
+
+/** A number chord as a Roman numeral, by case or in capitals with the quality written out. */
+export function nameRoman(chord: NumberChord, degrees: 'roman' | 'capitals'): string {
+  const roman = printRoman(chord).replaceAll('b', '♭').replaceAll('#', '♯');
+  if (degrees === 'roman') return roman;
+  const { family } = qualityOf(chord.formula);
+  const [, numeral = '', rest = ''] = /^([♭♯]*[ivIV]+)(.*)$/.exec(roman) ?? [];
+  return `${numeral.toUpperCase()}${family === 'minor' && !rest.startsWith('ø') ? 'm' : ''}${rest}`;
+}
