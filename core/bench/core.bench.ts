@@ -1,5 +1,18 @@
 // Prints how fast the core is, on one core of this machine: medians of several rounds, nothing judged.
-import { DEPTHS, harmonize, isSpellable, parseChord, readChart, renderChart, SCALE_NAMES } from '../src/index.ts';
+import { Chord as TonalChord, Key as TonalKey } from 'tonal';
+import {
+  chordNotes,
+  DEPTHS,
+  harmonize,
+  identify,
+  isSpellable,
+  parseChord,
+  printNote,
+  readChart,
+  renderChart,
+  requireValue,
+  SCALE_NAMES,
+} from '../src/index.ts';
 
 const ROUNDS = 9;
 
@@ -29,5 +42,40 @@ const parsing = median(200, () => {
 const reading = median(50, () => void renderChart(readChart(chart), -3, 'letters'));
 
 console.log(`harmonize every key × scale × depth (${keys.length * DEPTHS.length} times seven chords): ${harmonizing.toFixed(1)} ms`);
+// the public theory library, asked the same things in the same run; it keeps answers it gave before, we do not
+const plain = 'C Ebm7b5 F#7 Bbmaj7 Am9 Cdim7 G13 Dm6 Absus4 E7b9'.split(' ');
+const sets = plain.map((symbol) => chordNotes(requireValue(parseChord(symbol))));
+const spelled = sets.map((notes) => notes.map((note) => printNote(note)));
+const tonics = ['C', 'G', 'D', 'A', 'E', 'B', 'F#', 'F', 'Bb', 'Eb', 'Ab', 'Db'];
+const each =
+  <T>(items: readonly T[], work: (item: T) => unknown) =>
+  () => {
+    for (const item of items) work(item);
+  };
+const majorKeys = Array.from({ length: 12 }, (_, step) => ({ tonic: step - 5, scale: 'major' as const }));
+const ratios = [
+  compare('chord symbols parsed', plain.length, each(plain, parseChord), each(plain, TonalChord.get)),
+  compare(
+    'sets of notes named',
+    sets.length,
+    each(sets, (notes) => identify(notes)),
+    each(spelled, (notes) => TonalChord.detect(notes)),
+  ),
+  compare(
+    'major keys harmonized, triads and sevenths',
+    tonics.length,
+    each(majorKeys, (key) => [harmonize(key, 'triad'), harmonize(key, 'seventh')]),
+    each(tonics, TonalKey.majorKey),
+  ),
+];
+
+function compare(what: string, count: number, ours: () => void, theirs: () => void): string {
+  const mine = median(100, ours);
+  const other = median(100, theirs);
+  const rate = (ms: number) => Math.round((count / ms) * 1000).toLocaleString('en');
+  return `${what}: ${rate(mine)} a second; the library ${rate(other)}; ${(other / mine).toFixed(1)} times as fast`;
+}
+
 console.log(`chord symbols parsed: ${Math.round((symbols.length / parsing) * 1000).toLocaleString('en')} a second`);
 console.log(`parse and project a chart of ${bars} bars: ${reading.toFixed(2)} ms (goal: under 2 ms)`);
+for (const ratio of ratios) console.log(ratio);

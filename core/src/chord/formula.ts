@@ -26,16 +26,29 @@ const TONES: readonly Tone[] = TONE_TABLE.map((name) => {
   return { name, number, alteration: count, interval: majorInterval((number - 1) % 7) + 7 * count };
 });
 
-const BITS = new Map<string, Formula>(TONE_TABLE.map((name, index) => [name, 1 << index]));
+/** Looked up for every note of every name tried: plain records, without anything inherited. */
+const INTERVALS: Record<ToneName, Interval> = Object.assign(
+  Object.create(null),
+  Object.fromEntries(TONES.map(({ name, interval }) => [name, interval])),
+);
+const BITS: Record<string, Formula | undefined> = Object.assign(
+  Object.create(null),
+  Object.fromEntries(TONE_TABLE.map((name, index) => [name, 1 << index])),
+);
 
 /** The formula holding just this tone; undefined when no chord tone has that name. */
 export function findTone(name: string): Formula | undefined {
-  return BITS.get(name);
+  return BITS[name];
+}
+
+/** How far the tone lies from the root on the line of fifths. */
+export function toneInterval(name: ToneName): Interval {
+  return INTERVALS[name];
 }
 
 /** The formula made of the named tones, such as `formulaOf('1', 'b3', '5')`. */
 export function formulaOf(...names: readonly ToneName[]): Formula {
-  return names.reduce((formula, name) => formula | (BITS.get(name) as Formula), 0);
+  return names.reduce((formula, name) => formula | (BITS[name] as Formula), 0);
 }
 
 /** The tones of a formula in spelling order, root first. */

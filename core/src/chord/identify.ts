@@ -1,8 +1,8 @@
 import { type Key, keyNotes } from '../key/key.ts';
 import { accidentals, chroma, type Note } from '../pitch/note.ts';
 import type { Chord } from './chord.ts';
-import { type Formula, findTone, formulaTones, holdsAny, type Tone } from './formula.ts';
-import { ALTERED_FORMULA, qualityOf } from './quality.ts';
+import { type Formula, findTone, formulaTones, holdsAny, type Tone, toneInterval } from './formula.ts';
+import { ALTERED_FORMULA, departuresOf } from './quality.ts';
 import type { ToneName } from './tone-table.ts';
 
 /** A name for a set of notes, and what speaks against it. */
@@ -44,43 +44,67 @@ export function identify(notes: readonly Note[], key: Key | null = null): readon
   const distinct = notes.filter((note, index) => notes.findIndex((other) => chroma(other - note) === 0) === index);
   const bass = distinct[0];
   if (bass === undefined) return [];
-  const inside = distinct.map((root) => candidateOn(distinct, root, bass, key, true));
-  const outside = rootlessRoots(distinct).map((root) => candidateOn(distinct, root, bass, key, false));
-  const found = [...inside, ...outside].filter((candidate) => candidate !== null);
+  const sound = distinct.reduce((heard, note) => heard | (1 << chroma(note)), 0);
+  const found: ChordCandidate[] = [];
+  for (const root of distinct)
+    found.push(candidateOn({ notes: distinct, root, sounding: soundingOn(sound, root), present: true }, bass, key));
+  for (const root of rootlessRoots(distinct, sound)) {
+    found.push(candidateOn({ notes: distinct, root, sounding: soundingOn(sound, root), present: false }, bass, key));
+  }
   return found.sort((a, b) => a.cost - b.cost).slice(0, MOST_CANDIDATES);
 }
 
-/** The name on one root, under the spelling of the root that fits the notes best. */
-function candidateOn(notes: readonly Note[], given: Note, bass: Note, key: Key | null, present: boolean): ChordCandidate | null {
-  const spellings = [given, given - 12, given + 12].filter((root) => Math.abs(accidentals(root)) <= 1 || root === given);
-  let best: ChordCandidate | null = null;
-  for (const root of spellings) {
-    const candidate = nameOn(notes, root, bass, key, present);
-    if (candidate !== null && (best === null || candidate.cost < best.cost)) best = candidate;
-  }
-  return best;
+/** A root that is tried, and what sounds above it. */
+interface Trial {
+  readonly notes: readonly Note[];
+  readonly root: Note;
+  readonly sounding: Sounding;
+  /** Whether the root is among the notes. */
+  readonly present: boolean;
 }
 
-function nameOn(notes: readonly Note[], root: Note, bass: Note, key: Key | null, present: boolean): ChordCandidate | null {
-  const sounding = soundingSet(notes, root);
-  if (!present && !isRootlessShape(sounding)) return null;
-  const { formula, respelled } = readTones(notes, root, sounding);
-  const fifthless = !sounding.fifth && !holdsAny(formula, ALTERED_FIFTHS) && sounding.third && formula !== ALTERED_FORMULA;
+/** The name on one root, under the spelling of the root that fits the notes best. */
+function candidateOn({ notes, root: given, sounding, present }: Trial, bass: Note, key: Key | null): ChordCandidate {
+  let root = given;
+  let best = readTones(notes, given, sounding);
+  for (const other of best.respelled === 0 ? [] : [given - 12, given + 12]) {
+    if (Math.abs(accidentals(other)) > 1) continue;
+    const read = readTones(notes, other, sounding);
+    if (read.respelled >= best.respelled) continue;
+    best = read;
+    root = other;
+  }
+  return nameOn({ root, ...best, sounding, present }, bass, key);
+}
+
+/** A root with what the notes make on it. */
+interface RootReading {
+  readonly root: Note;
+  readonly formula: Formula;
+  readonly respelled: number;
+  readonly sounding: Sounding;
+  readonly present: boolean;
+}
+
+function nameOn({ root, formula, respelled, sounding, present }: RootReading, bass: Note, key: Key | null): ChordCandidate {
+  const fifthless = lacksFifth(formula, sounding);
   const whole = fifthless ? formula | FIFTH : formula;
-  const tones = formulaTones(whole);
-  const bassTone = tones.findIndex((tone) => chroma(root + tone.interval - bass) === 0);
-  const penalties = [
-    present ? 0 : COST.missingRoot,
-    fifthless ? COST.missingFifth : 0,
-    present && bassTone > 0 ? COST.inverted : 0,
-    key !== null && !isInside(root, tones, key) ? COST.outsideKey : 0,
-  ];
+  const inRoot = chroma(bass - root) === 0;
+  const tones = inRoot && key === null ? [] : formulaTones(whole);
+  const bassTone = inRoot ? 0 : tones.findIndex((tone) => chroma(root + tone.interval - bass) === 0);
+  const placing = present ? (inRoot ? 0 : COST.inverted) : COST.missingRoot;
+  const outside = key !== null && !isInside(root, tones, key) ? COST.outsideKey : 0;
   return {
-    chord: { root, formula: whole, bass: present && bassTone > 0 ? bassNote(root, tones[bassTone] as Tone, bass) : null },
+    chord: { root, formula: whole, bass: present && !inRoot ? bassNote(root, tones[bassTone] as Tone, bass) : null },
     inversion: present ? bassTone : null,
     missing: [...(present ? [] : [root]), ...(fifthless ? [root + 1] : [])],
-    cost: penalties.reduce((sum, penalty) => sum + penalty, qualityCost(whole) + COST.respelled * respelled),
+    cost: qualityCost(whole) + COST.respelled * respelled + placing + outside + (fifthless ? COST.missingFifth : 0),
   };
+}
+
+/** Whether the name promises a fifth that does not sound. */
+function lacksFifth(formula: Formula, { third, fifth }: Sounding): boolean {
+  return third && !fifth && !holdsAny(formula, ALTERED_FIFTHS) && formula !== ALTERED_FORMULA;
 }
 
 /** The formula the notes make on a root, and how many of them are spelled otherwise. */
@@ -89,9 +113,9 @@ function readTones(notes: readonly Note[], root: Note, sounding: Sounding): { re
   let respelled = 0;
   for (const note of notes) {
     const interval = note - root;
-    const tone = findTone(toneAt(chroma(interval), interval, sounding)) as Formula;
-    formula |= tone;
-    if (formulaTones(tone)[0]?.interval !== interval) respelled += 1;
+    const name = toneAt(chroma(interval), interval, sounding);
+    formula |= findTone(name) as Formula;
+    if (toneInterval(name) !== interval) respelled += 1;
   }
   return { formula, respelled };
 }
@@ -106,25 +130,37 @@ interface Sounding {
   readonly seventh: boolean;
 }
 
-function soundingSet(notes: readonly Note[], root: Note): Sounding {
-  let steps = 1;
-  for (const note of notes) steps |= 1 << chroma(note - root);
-  const has = (semitones: number) => (steps & (1 << semitones)) !== 0;
-  const majorThird = has(4);
-  const minorThird = has(3);
-  return { steps, majorThird, minorThird, third: majorThird || minorThird, fifth: has(7), seventh: has(10) || has(11) };
+/** What sounds above a root: the set of sounding half steps turned so that the root is 0. */
+function soundingOn(sound: number, root: Note): Sounding {
+  const turn = chroma(root);
+  const steps = 1 | (((sound >> turn) | (sound << (12 - turn))) & OCTAVE);
+  const majorThird = (steps & (1 << 4)) !== 0;
+  const minorThird = (steps & (1 << 3)) !== 0;
+  return {
+    steps,
+    majorThird,
+    minorThird,
+    third: majorThird || minorThird,
+    fifth: (steps & (1 << 7)) !== 0,
+    seventh: (steps & SEVENTHS) !== 0,
+  };
 }
 
-/** Players leave out the root of a chord that its third and seventh name. */
-function isRootlessShape({ third, seventh }: Sounding): boolean {
-  return third && seventh;
-}
+const OCTAVE = 0xfff;
+const SEVENTHS = (1 << 10) | (1 << 11);
 
-/** The roots that are not among the notes, as simple spellings near them. */
-function rootlessRoots(notes: readonly Note[]): readonly Note[] {
+/**
+ * Roots that are not among the notes, as simple spellings near them. Players leave out the root
+ * only of chords that their third and seventh name.
+ */
+function rootlessRoots(notes: readonly Note[], sound: number): readonly Note[] {
   if (notes.length < 3) return [];
   const centre = Math.round(notes.reduce((sum, note) => sum + note, 0) / notes.length);
-  return Array.from({ length: 12 }, (_, step) => centre - 6 + step).filter((root) => notes.every((note) => chroma(note - root) !== 0));
+  return Array.from({ length: 12 }, (_, step) => centre - 6 + step).filter((root) => {
+    if ((sound & (1 << chroma(root))) !== 0) return false;
+    const { third, seventh } = soundingOn(sound, root);
+    return third && seventh;
+  });
 }
 
 const PLAIN_TONES: readonly (ToneName | null)[] = ['1', 'b9', null, null, '3', null, null, '5', null, null, 'b7', '7'];
@@ -178,15 +214,11 @@ const ALTERED_FIFTHS = (findTone('b5') as Formula) | (findTone('#5') as Formula)
 
 /** How far a quality lies from a plain triad. */
 function qualityCost(formula: Formula): number {
-  const { extension, suspension, alterations, additions, omissions, family } = qualityOf(formula);
-  const stacked = extension === 'none' || family === 'power' ? 0 : extension === '6' || extension === '69' ? COST.sixth : COST.stacked;
-  return (
-    stacked +
-    (suspension === 'none' ? 0 : COST.suspension) +
-    COST.alteration * alterations.length +
-    COST.addition * additions.length +
-    COST.omission * omissions.length
-  );
+  const { frame, altered, added, omitted } = departuresOf(formula);
+  const { extension, suspension } = frame;
+  const stacked = extension === 'none' ? 0 : extension === '6' || extension === '69' ? COST.sixth : COST.stacked;
+  const suspended = suspension === 'none' ? 0 : COST.suspension;
+  return stacked + suspended + COST.alteration * altered + COST.addition * added + COST.omission * omitted;
 }
 
 /** The bass as the chord spells it, unless that would be a double sharp or flat. */

@@ -128,6 +128,39 @@ export function qualityOf(formula: Formula): Quality {
   };
 }
 
+/** How a quality departs from the nearest frame, counted only: `qualityOf` says with which tones. */
+export interface Departures {
+  readonly frame: Frame;
+  readonly altered: number;
+  readonly added: number;
+  readonly omitted: number;
+}
+
+/** The frame nearest a formula and how many tones depart from it; much quicker than `qualityOf`. */
+export function departuresOf(formula: Formula): Departures {
+  const frame = frameOf(formula);
+  const implied = frameFormula(frame);
+  const extra = formula & ~implied;
+  let missing = implied & ~formula;
+  let altered = 0;
+  if (extra !== 0) {
+    for (const { tone, natural } of ALTERED_TONES) {
+      if ((extra & tone) === 0 || (frame.extension === 'none' && natural !== FIFTH)) continue;
+      altered += 1;
+      missing &= ~natural;
+    }
+  }
+  return { frame, altered, added: tonesIn(extra) - altered, omitted: tonesIn(missing) };
+}
+
+/** How many tones a formula holds. */
+function tonesIn(formula: Formula): number {
+  let rest = formula;
+  let count = 0;
+  for (; rest !== 0; rest &= rest - 1) count += 1;
+  return count;
+}
+
 function frameOf(formula: Formula): Frame {
   if (formula === (ROOT | FIFTH)) return { family: 'power', extension: 'none', majorSeventh: false, suspension: 'none' };
   const suspension = suspensionOf(formula);
