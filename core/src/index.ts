@@ -18,6 +18,7 @@ export { parseNumberOrLetters, printNumber } from './degree/number-text.ts';
 export { printRoman } from './degree/roman-text.ts';
 export { assertNever, type Failure, type Fault, type FaultCode, type Result, requireValue, type Success, type TextSpan } from './fault.ts';
 export { chordOnNeck, type NeckTone, STANDARD_TUNING, type Tuning } from './fretboard/fretboard.ts';
+export { type StringNote, scaleOnString } from './fretboard/one-string.ts';
 export { type Home, homesOf, type Mode, modesOf, type NearMiss, nearMisses, twinDegrees } from './harmony/belonging.ts';
 export { chordInKey, type ToneInKey } from './harmony/chord-in-key.ts';
 export { type ComparedChord, compareKeys, type ScaleComparison } from './harmony/compare.ts';
@@ -34,6 +35,7 @@ export {
   letterSchool,
   type Naming,
   nameChord,
+  nameKey,
   nameNote,
   nameRoman,
   nameStep,
@@ -46,6 +48,7 @@ export { isMinorScale, SCALE_NAMES, type Step, scaleIntervals, scaleSteps } from
 export type { ScaleName } from './scale/scale-table.ts';
 
 export { chordMidi, scaleMidi } from './sound/sounding.ts';
-
+export { circleWords } from './wording/circle-words.ts';
 export { faultWords } from './wording/fault-words.ts';
+export { explainTerm, GLOSSARY, type Term } from './wording/glossary.ts';
 export { keyWords, whyWords } from './wording/why-words.ts';

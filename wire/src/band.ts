@@ -31,6 +31,17 @@ export const songSaveRequest = z
 const songVersion = z.object({ revision: z.number().int(), savedAt: z.string(), source: z.string() }).meta({ id: 'SongVersion' });
 export const songVersionsAnswer = z.object({ versions: z.array(songVersion) }).meta({ id: 'SongVersions' });
 
+/** The schools of naming, as the core's `Naming` has them. */
+const naming = z.object({
+  majorSeventh: z.enum(['maj7', '△7']),
+  minorSeventh: z.enum(['m7', '−7']),
+  halfDiminished: z.enum(['m7♭5', 'ø7']),
+  diminished: z.enum(['dim', '°', 'm♭5']),
+  steps: z.enum(['W-H', 'T-S']),
+  degrees: z.enum(['numbers', 'roman', 'capitals']),
+  notes: z.enum(['english', 'german', 'solfege']),
+});
+
 /** What the interface remembers for the band, whatever the machine it is opened on. */
 export const preferences = z
   .object({
@@ -40,10 +51,32 @@ export const preferences = z
     neckLabels: z.enum(['notes', 'formula']),
     /** Loudness of the sound, 0 to 1. */
     volume: z.number().min(0).max(1),
+    /** Whether chords are struck at once or note by note. */
+    strum: z.enum(['strum', 'arpeggio']),
+    naming,
   })
   .meta({ id: 'Preferences' });
 /** Any of them; those left out stay as they are. */
 export const preferencesChange = preferences.partial().meta({ id: 'PreferencesChange' });
+
+/** How a band finds the interface before it has changed anything. Sound starts low. */
+export const DEFAULT_PREFERENCES: z.infer<typeof preferences> = {
+  theme: 'paper',
+  showNeck: true,
+  showWhy: true,
+  neckLabels: 'notes',
+  volume: 0.3,
+  strum: 'strum',
+  naming: {
+    majorSeventh: 'maj7',
+    minorSeventh: 'm7',
+    halfDiminished: 'm7♭5',
+    diminished: 'dim',
+    steps: 'W-H',
+    degrees: 'numbers',
+    notes: 'english',
+  },
+};
 
 export type Band = z.infer<typeof band>;
 export type SongSummary = z.infer<typeof songSummary>;

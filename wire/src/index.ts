@@ -4,6 +4,7 @@ export {
   type Band,
   band,
   bandsAnswer,
+  DEFAULT_PREFERENCES,
   type Preferences,
   type PreferencesChange,
   preferences,

@@ -4,13 +4,13 @@ import { letterStep, type Note } from '../pitch/note.ts';
 import { type Depth, type HarmonizedChord, harmonize } from './harmonize.ts';
 
 /** A letter that has another accidental in the other key. */
-export interface ChangedNote {
+interface ChangedNote {
   readonly from: Note;
   readonly to: Note;
 }
 
 /** A tone of a chord that is another note in the other key. */
-export interface ChangedTone extends ChangedNote {
+interface ChangedTone extends ChangedNote {
   /** What the note is in the chord before, and in the chord after. */
   readonly before: Tone;
   readonly after: Tone | undefined;

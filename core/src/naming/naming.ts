@@ -3,6 +3,8 @@ import { qualityOf } from '../chord/quality.ts';
 import { CHART_SCHOOL, LETTER_SCHOOL, printQuality, type QualitySchool } from '../chord/quality-text.ts';
 import type { NumberChord } from '../degree/degree.ts';
 import { printRoman } from '../degree/roman-text.ts';
+import type { Key } from '../key/key.ts';
+import { printScale } from '../key/key-text.ts';
 import { accidentals, letterStep, type Note } from '../pitch/note.ts';
 import { printAccidentals, printNote } from '../pitch/note-text.ts';
 import type { Step } from '../scale/scale.ts';
@@ -86,4 +88,12 @@ export function nameRoman(chord: NumberChord, degrees: 'roman' | 'capitals'): st
   const { family } = qualityOf(chord.formula);
   const [, numeral = '', rest = ''] = /^([♭♯]*[ivIV]+)(.*)$/.exec(roman) ?? [];
   return `${numeral.toUpperCase()}${family === 'minor' && !rest.startsWith('ø') ? 'm' : ''}${rest}`;
+}
+
+/** A key as it is written in the school: `E♭`, `Hm`, `Do dorian`. */
+export function nameKey(key: Key, naming: Naming): string {
+  const tonic = nameNote(key.tonic, naming.notes);
+  if (key.scale === 'major') return tonic;
+  if (key.scale === 'natural minor') return `${tonic}${naming.minorSeventh === '−7' ? '−' : 'm'}`;
+  return `${tonic} ${printScale(key.scale, 'glyph')}`;
 }

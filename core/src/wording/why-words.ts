@@ -1,18 +1,16 @@
 import type { Chord } from '../chord/chord.ts';
-import { printChord } from '../chord/chord-text.ts';
-import { LETTER_SCHOOL } from '../chord/quality-text.ts';
 import { numberChord } from '../degree/degree.ts';
 import { printNumber } from '../degree/number-text.ts';
 import { chordInKey, type ToneInKey } from '../harmony/chord-in-key.ts';
 import { printScaleNumber } from '../interval/interval-text.ts';
 import type { Key } from '../key/key.ts';
 import { printScale } from '../key/key-text.ts';
-import { printNote } from '../pitch/note-text.ts';
+import { DEFAULT_NAMING, type Naming, nameChord, nameNote } from '../naming/naming.ts';
 
 /** Why a chord is, or is not, one of the key's own: one or two plain sentences. */
-export function whyWords(chord: Chord, key: Key): readonly string[] {
-  const name = printChord(chord, { ...LETTER_SCHOOL, accidentals: 'glyph' });
-  const home = keyWords(key);
+export function whyWords(chord: Chord, key: Key, naming: Naming = DEFAULT_NAMING): readonly string[] {
+  const name = nameChord(chord, naming);
+  const home = keyWords(key, naming);
   const tones = chordInKey(chord, key);
   const outside = tones.filter(({ keyHas }) => keyHas !== null);
   const number = printNumber(numberChord(chord, key.tonic)).replaceAll('b', '♭').replaceAll('#', '♯');
@@ -21,16 +19,16 @@ export function whyWords(chord: Chord, key: Key): readonly string[] {
     return [`${name} is the ${number}: every note of it is in ${home}.`, `It takes the scale numbers ${degrees}.`];
   }
   const first = `${name} is the ${number} of ${home}, with ${count(outside.length)} from outside the key.`;
-  return [first, `${outside.map(outsideWords).join('; ')}.`];
+  return [first, `${outside.map((tone) => outsideWords(tone, naming)).join('; ')}.`];
 }
 
 /** A key as it is said: `D major`, `C♯ harmonic minor`. */
-export function keyWords(key: Key): string {
-  return `${printNote(key.tonic, 'glyph')} ${printScale(key.scale, 'glyph')}`;
+export function keyWords(key: Key, naming: Naming = DEFAULT_NAMING): string {
+  return `${nameNote(key.tonic, naming.notes)} ${printScale(key.scale, 'glyph')}`;
 }
 
-function outsideWords({ note, keyHas }: ToneInKey): string {
-  return `${printNote(note, 'glyph')} stands where the key has ${printNote(keyHas as number, 'glyph')}`;
+function outsideWords({ note, keyHas }: ToneInKey, { notes }: Naming): string {
+  return `${nameNote(note, notes)} stands where the key has ${nameNote(keyHas as number, notes)}`;
 }
 
 function count(notes: number): string {

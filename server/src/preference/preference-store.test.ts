@@ -1,7 +1,8 @@
+import { DEFAULT_PREFERENCES } from '@aurora/wire';
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import { openDatabase, type TestDatabase } from '../../test/harness.ts';
 import { addBand } from '../band/band-store.ts';
-import { changePreferences, DEFAULT_PREFERENCES, readPreferences } from './preference-store.ts';
+import { changePreferences, readPreferences } from './preference-store.ts';
 
 let db: TestDatabase;
 beforeAll(async () => {

@@ -1,8 +1,5 @@
-import { type Preferences, type PreferencesChange, preferences } from '@aurora/wire';
+import { DEFAULT_PREFERENCES, type Preferences, type PreferencesChange, preferences } from '@aurora/wire';
 import { inTransaction, type Pool, type Queryable } from '../db/pool.ts';
-
-/** How a band finds the interface before it has changed anything. Sound starts low. */
-export const DEFAULT_PREFERENCES: Preferences = { theme: 'paper', showNeck: true, showWhy: true, neckLabels: 'notes', volume: 0.3 };
 
 /** The band's preferences; what was never set, or no longer fits, is the default. */
 export async function readPreferences(db: Queryable, bandId: string): Promise<Preferences> {

@@ -1,10 +1,9 @@
-import { type Preferences, type PreferencesChange, preferences } from '@aurora/wire';
+import { DEFAULT_PREFERENCES, type Preferences, type PreferencesChange, preferences } from '@aurora/wire';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect } from 'react';
 import { call } from './client.ts';
 import { useBand } from './songs.ts';
 
-const STARTING: Preferences = { theme: 'paper', showNeck: true, showWhy: true, neckLabels: 'notes', volume: 0.3 };
 const LOCAL = 'aurora-preferences';
 
 const preferencesKey = (bandId: string) => ['preferences', bandId] as const;
@@ -35,8 +34,8 @@ export function usePreferences(): { readonly preferences: Preferences; readonly 
 function remembered(): Preferences {
   try {
     const read = preferences.safeParse(JSON.parse(localStorage.getItem(LOCAL) ?? ''));
-    return read.success ? read.data : STARTING;
+    return read.success ? read.data : DEFAULT_PREFERENCES;
   } catch {
-    return STARTING;
+    return DEFAULT_PREFERENCES;
   }
 }

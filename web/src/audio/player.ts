@@ -5,6 +5,8 @@ import { pluckedString } from './pluck.ts';
 export interface PlayStep {
   readonly midi: readonly number[];
   readonly beats: number;
+  /** A click on every beat of the step, as from a metronome. */
+  readonly click?: boolean;
 }
 
 interface PlayerState {
@@ -13,12 +15,15 @@ interface PlayerState {
   /** Which step of it. */
   readonly step: number;
   readonly fault: string | null;
+  /** The note that sounds on as a drone. */
+  readonly drone: number | null;
 }
 
 /** What sounds just now, for buttons and highlights. */
-export const usePlayer = create<PlayerState>()(() => ({ playing: null, step: 0, fault: null }));
+export const usePlayer = create<PlayerState>()(() => ({ playing: null, step: 0, fault: null, drone: null }));
 
 const STRUM_SECONDS = 0.035;
+const ARPEGGIO_SECONDS = 0.19;
 const RING_SECONDS = 2.2;
 const LEAD_SECONDS = 0.06;
 /** Strings that are really computed; notes between them are played a little faster or slower. */
@@ -29,10 +34,13 @@ interface Instrument {
   readonly tone: Tone;
   readonly strings: import('tone').Sampler;
   readonly loudness: import('tone').Gain;
+  readonly click: import('tone').Synth;
+  readonly drone: import('tone').PolySynth;
 }
 
 let instrument: Promise<Instrument> | null = null;
 let volume = 0.3;
+let spread = STRUM_SECONDS;
 let timers: number[] = [];
 
 /** Sets the loudness, 0 to 1; heard at once. */
@@ -41,18 +49,23 @@ export function setVolume(wanted: number): void {
   void instrument?.then(({ loudness }) => loudness.gain.rampTo(gainOf(wanted), 0.05));
 }
 
-/** Plays the steps one after the other, each strummed from the low string. A new call ends the one before. */
+/** Whether chords are strummed at once or picked note by note. */
+export function setStrum(strum: 'strum' | 'arpeggio'): void {
+  spread = strum === 'strum' ? STRUM_SECONDS : ARPEGGIO_SECONDS;
+}
+
+/** Plays the steps one after the other, each from its lowest string up. A new call ends the one before. */
 export async function play(id: string, steps: readonly PlayStep[], beatsPerMinute: number): Promise<void> {
   stop();
   usePlayer.setState({ playing: id, step: 0, fault: null });
   try {
     instrument ??= openInstrument();
-    const { tone, strings } = await instrument;
-    await tone.start();
-    if (usePlayer.getState().playing === id) schedule(id, steps, 60 / beatsPerMinute, strings, tone.now() + LEAD_SECONDS);
+    const opened = await instrument;
+    await opened.tone.start();
+    if (usePlayer.getState().playing === id) schedule(id, steps, 60 / beatsPerMinute, opened);
   } catch {
     instrument = null;
-    usePlayer.setState({ playing: null, fault: 'This browser gives no sound. Everything else works without it.' });
+    usePlayer.setState({ playing: null, fault: NO_SOUND });
   }
 }
 
@@ -64,18 +77,49 @@ export function stop(): void {
   usePlayer.setState({ playing: null, step: 0 });
 }
 
-function schedule(id: string, steps: readonly PlayStep[], beatSeconds: number, strings: Instrument['strings'], start: number): void {
+function schedule(id: string, steps: readonly PlayStep[], beatSeconds: number, { tone, strings, click }: Instrument): void {
+  const start = tone.now() + LEAD_SECONDS;
   let at = 0;
-  steps.forEach(({ midi, beats }, step) => {
-    const ring = Math.min(RING_SECONDS, beats * beatSeconds * 0.98);
+  steps.forEach(({ midi, beats, click: clicks }, step) => {
+    const lasting = beats * beatSeconds;
+    // a chord picked note by note must be through before the next one comes
+    const between = Math.min(spread, (lasting * 0.7) / Math.max(1, midi.length));
     midi.forEach((note, index) => {
-      strings.triggerAttackRelease(frequencyOf(note), ring, start + at + index * STRUM_SECONDS);
+      strings.triggerAttackRelease(frequencyOf(note), Math.min(RING_SECONDS, lasting * 0.98), start + at + index * between);
     });
+    for (let beat = 0; clicks === true && beat < beats; beat += 1)
+      click.triggerAttackRelease(CLICK_HZ, 0.02, start + at + beat * beatSeconds);
     timers.push(window.setTimeout(() => usePlayer.setState({ step }), at * 1000));
-    at += beats * beatSeconds;
+    at += lasting;
   });
   timers.push(window.setTimeout(() => usePlayer.getState().playing === id && usePlayer.setState({ playing: null, step: 0 }), at * 1000));
 }
+
+/** Lets a note and its fifth sound on softly, to hear a mode against; the same note again ends it. */
+export async function toggleDrone(midi: number): Promise<void> {
+  const sounding = usePlayer.getState().drone;
+  try {
+    instrument ??= openInstrument();
+    const { tone, drone } = await instrument;
+    await tone.start();
+    drone.releaseAll();
+    if (sounding !== midi) drone.triggerAttack([frequencyOf(midi), frequencyOf(midi + FIFTH)], tone.now() + LEAD_SECONDS, 0.5);
+    usePlayer.setState({ drone: sounding === midi ? null : midi });
+  } catch {
+    instrument = null;
+    usePlayer.setState({ drone: null, fault: NO_SOUND });
+  }
+}
+
+/** Ends the drone, if one sounds. */
+export function stopDrone(): void {
+  const { drone } = usePlayer.getState();
+  if (drone !== null) void toggleDrone(drone);
+}
+
+const FIFTH = 7;
+const CLICK_HZ = 1600;
+const NO_SOUND = 'This browser gives no sound. Everything else works without it.';
 
 async function openInstrument(): Promise<Instrument> {
   const tone = await import('tone');
@@ -85,7 +129,17 @@ async function openInstrument(): Promise<Instrument> {
     SAMPLED.map((midi) => [midi, tone.ToneAudioBuffer.fromArray(pluckedString(frequencyOf(midi), RING_SECONDS + 0.4, rate))]),
   );
   const strings = new tone.Sampler({ urls, release: 0.25 }).connect(loudness);
-  return { tone, strings, loudness };
+  const click = new tone.Synth({
+    oscillator: { type: 'square' },
+    envelope: { attack: 0.001, decay: 0.03, sustain: 0, release: 0.01 },
+    volume: -14,
+  }).connect(loudness);
+  const drone = new tone.PolySynth(tone.Synth, {
+    oscillator: { type: 'triangle' },
+    envelope: { attack: 0.6, decay: 0.2, sustain: 0.8, release: 1.2 },
+    volume: -16,
+  }).connect(loudness);
+  return { tone, strings, loudness, click, drone };
 }
 
 /** Equal temperament, A = 440 Hz. */

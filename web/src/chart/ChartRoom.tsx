@@ -127,9 +127,10 @@ function ChartDesk({ keeper }: { readonly keeper: DraftKeeper }) {
 /** The sheet through the two lenses. */
 function useSheet(reading: ReturnType<typeof readChart>): { readonly sheet: Sheet; readonly letterKey: string } {
   const lens = useLens();
+  const { naming } = lens;
   const sounding = keyInForce({ key: lens.key, homeKey: reading.head.key }).tonic;
   const written = writtenKey(lens.reader.reader, { tonic: sounding, scale: reading.head.key.scale }).tonic;
-  const sheet = useMemo(() => layOutSheet(reading, { sounding, written }), [reading, sounding, written]);
+  const sheet = useMemo(() => layOutSheet(reading, { sounding, written, naming }), [reading, sounding, written, naming]);
   return { sheet, letterKey: `${sounding} ${written}` };
 }
 

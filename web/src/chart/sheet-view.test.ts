@@ -1,11 +1,12 @@
-import { readChart } from '@aurora/core';
+import { DEFAULT_NAMING, readChart } from '@aurora/core';
 import { describe, expect, test } from '@jest/globals';
 import { symbolText } from '../notation/symbol-view.ts';
 import { layOutSheet, type SheetBar } from './sheet-view.ts';
 
 const D = 2;
 const F = -1;
-const sheet = (text: string, written = 0, sounding = written) => layOutSheet(readChart(text), { sounding, written });
+const sheet = (text: string, written = 0, sounding = written) =>
+  layOutSheet(readChart(text), { sounding, written, naming: DEFAULT_NAMING });
 const bars = (text: string, written = 0, sounding = written) =>
   sheet(text, written, sounding).sections.flatMap(({ rows }) => rows.flatMap((row) => row.bars));
 const letters = (list: readonly SheetBar[]) =>

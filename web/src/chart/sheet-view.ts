@@ -6,9 +6,10 @@ import {
   type Key,
   type Letters,
   lettersFrom,
+  type Naming,
   type Note,
+  nameKey,
   type Place,
-  printKey,
   type WrittenBar,
 } from '@aurora/core';
 import { letterView, numberView, type SymbolView } from '../notation/symbol-view.ts';
@@ -69,11 +70,13 @@ const MOST_BARS = 600;
 
 /** What lays a sheet out: the sounding home and the home the reader reads. */
 export interface SheetLens {
+  readonly naming: Naming;
   readonly sounding: Note;
   readonly written: Note;
 }
 
 interface Layout {
+  readonly naming: Naming;
   readonly reading: ChartReading;
   readonly sounding: Letters;
   readonly written: Letters;
@@ -85,6 +88,7 @@ interface Layout {
 /** The chart laid out: sections, rows of four bars that start anew with every line of the text. */
 export function layOutSheet(reading: ChartReading, lens: SheetLens): Sheet {
   const layout: Layout = {
+    naming: lens.naming,
     reading,
     sounding: lettersFrom(reading, lens.sounding),
     written: lettersFrom(reading, lens.written),
@@ -158,7 +162,7 @@ function sheetBar(bar: WrittenBar, layout: Layout): SheetBar {
     index,
     chords: bar.chords.map((chord) => sheetChord(chord, bar, layout, unequal)),
     sign: bar.sign,
-    newKey: key !== undefined && bar.stretch !== (before?.stretch ?? 0) ? printKey(key, 'glyph') : null,
+    newKey: key !== undefined && bar.stretch !== (before?.stretch ?? 0) ? nameKey(key, layout.naming) : null,
     newMeter: before !== undefined && meter !== `${before.meter.beats}/${before.meter.unit}` ? meter : null,
     pickup: bar.pickup !== null,
     remarks: bar.remarks,
@@ -171,9 +175,9 @@ function sheetChord(slot: BarChord, bar: WrittenBar, layout: Layout, unequal: bo
   const sounding = slot.chord === null ? null : layout.sounding.chordIn(slot.chord, bar.stretch);
   const written = slot.chord === null ? null : layout.written.chordIn(slot.chord, bar.stretch);
   return {
-    number: slot.chord === null ? null : numberView(slot.chord),
-    letter: written === null ? null : letterView(written),
-    sounding: sounding === null || !layout.transposed ? null : letterView(sounding),
+    number: slot.chord === null ? null : numberView(slot.chord, layout.naming),
+    letter: written === null ? null : letterView(written, layout.naming),
+    sounding: sounding === null || !layout.transposed ? null : letterView(sounding, layout.naming),
     chord: sounding,
     heardIn: layout.sounding.keys[bar.stretch] as Key,
     share: slot.beats ?? 1,

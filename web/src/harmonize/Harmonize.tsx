@@ -1,122 +1,162 @@
-import { chordMidi, type Depth, printKey, printNumber, scaleMidi, writtenKey } from '@aurora/core';
+import { type Chord, chordMidi, type Key, printKey, printNumber, scaleMidi, writtenKey } from '@aurora/core';
 import { Play, Square } from 'lucide-react';
-import { useEffect, useState } from 'react';
+import { Tabs } from 'radix-ui';
+import { type ComponentType, useEffect, useState } from 'react';
+import { usePreferences } from '../api/preferences.ts';
 import { type PlayStep, play, stop, usePlayer } from '../audio/player.ts';
 import { stepKey } from '../lens/key-view.ts';
 import { keyInForce, useLens } from '../lens/lens-store.ts';
-import { useShortcuts } from '../shell/use-shortcuts.ts';
+import { type KeyMap, useShortcuts } from '../shell/use-shortcuts.ts';
 import { Button } from '../ui/Button.tsx';
 import { Choice } from '../ui/Choice.tsx';
 import { Hint } from '../ui/Hint.tsx';
-import { ChordColumn } from './ChordColumn.tsx';
-import { type ColumnView, columnsOf, ridgePath } from './harmonize-view.ts';
+import { BUILD_CHOICES, type Build, type BuildName, buildName, buildOf, deepen, nextBuild } from './depth.ts';
+import { type ColumnView, columnsOf } from './harmonize-view.ts';
 import { ProgressionTray } from './ProgressionTray.tsx';
+import { AllKeys } from './panels/AllKeys.tsx';
+import { BuildUp } from './panels/BuildUp.tsx';
+import { Compare } from './panels/Compare.tsx';
+import { Homes } from './panels/Homes.tsx';
+import { Modes } from './panels/Modes.tsx';
+import { Moves } from './panels/Moves.tsx';
+import { OneString } from './panels/OneString.tsx';
+import { PANELS, type PanelName, type PanelProps } from './panels/panel.ts';
+import { WhyKey } from './panels/WhyKey.tsx';
 import { useProgression } from './progression-store.ts';
 import { ScaleRuler } from './ScaleRuler.tsx';
+import { Stage } from './Stage.tsx';
 
-const RISE = 46;
 const TEMPO = 88;
-const DEPTH_CHOICES = [
-  ['triad', 'Triads'],
-  ['seventh', 'Sevenths'],
-] as const;
+const CHORD_BEATS = 3;
 
-/** A key's seven chords on the ridge: seen, heard, gathered into a progression. */
+const BODIES: Readonly<Record<PanelName, ComponentType<PanelProps>>> = {
+  progression: ({ sounding, written, naming }) => <ProgressionTray sounding={sounding} written={written} naming={naming} />,
+  why: WhyKey,
+  moves: Moves,
+  compare: Compare,
+  keys: AllKeys,
+  modes: Modes,
+  homes: Homes,
+  string: OneString,
+  climb: BuildUp,
+};
+
+/** A key's seven chords on the ridge: seen, heard, understood, gathered into a progression. */
 export function Harmonize() {
   const lens = useLens();
   const sounding = keyInForce(lens);
   const written = writtenKey(lens.reader.reader, sounding);
-  const [depth, setDepth] = useState<Depth>('triad');
+  const [build, setBuild] = useState<Build>(buildOf('triad'));
   const [index, setIndex] = useState(0);
+  const [panel, setPanel] = useState<PanelName>('progression');
   const player = usePlayer();
-  const columns = columnsOf(sounding, written, depth);
+  const { preferences, change } = usePreferences();
+  const columns = columnsOf(sounding, written, build, lens.naming);
   const { add } = useProgression();
-  const choose = (at: number) => setIndex((at + columns.length) % columns.length);
-  const hearKey = () => (player.playing === 'key' ? stop() : void play('key', keySteps(columns, scaleMidi(sounding)), TEMPO));
   const selected = columns[index] as ColumnView;
-
-  const { select } = lens;
-  const { chord } = selected;
-  const place = `${printKey(sounding)} ${chord.root} ${chord.formula}`;
-  // biome-ignore lint/correctness/useExhaustiveDependencies: `place` stands for the values, which are new objects at every drawing
-  useEffect(() => select({ chord, heardIn: sounding }), [select, place]);
-
+  const hearKey = () => (player.playing === 'key' ? stop() : void play('key', keySteps(columns, scaleMidi(sounding)), TEMPO));
+  useSelection(selected.chord, sounding);
   useShortcuts({
-    ArrowLeft: () => choose(index - 1),
-    ArrowRight: () => choose(index + 1),
+    ...panelKeys(setPanel),
+    ArrowLeft: () => setIndex((index + columns.length - 1) % columns.length),
+    ArrowRight: () => setIndex((index + 1) % columns.length),
     ArrowUp: () => lens.setKey(stepKey(sounding, 1)),
     ArrowDown: () => lens.setKey(stepKey(sounding, -1)),
-    t: () => setDepth(depth === 'triad' ? 'seventh' : 'triad'),
+    t: () => setBuild(nextBuild(build)),
+    T: () => setBuild(deepen(build, index, sounding)),
     a: hearKey,
     Enter: () => add([printNumber(selected.number)]),
   });
+  const props: PanelProps = { sounding, written, naming: lens.naming, build, columns, index };
 
   return (
     <div className="mx-auto flex max-w-6xl flex-col gap-2.5 px-5 py-3">
-      <div className="flex items-center gap-4 max-lg:flex-wrap">
-        <ScaleRuler scale={written} />
-        <Choice label="Depth" value={depth as 'triad' | 'seventh'} options={DEPTH_CHOICES} onChange={setDepth} />
+      <div className="flex items-center gap-3 max-lg:flex-wrap">
+        <ScaleRuler scale={written} naming={lens.naming} />
+        <select
+          aria-label="Chords built of"
+          value={buildName(build)}
+          onChange={(event) => setBuild(buildOf(event.target.value as BuildName))}
+          className="min-h-11 rounded-lg border border-edge bg-raised px-2 font-semibold"
+        >
+          {BUILD_CHOICES.map(([name, label]) => (
+            <option key={name} value={name}>
+              {label}
+            </option>
+          ))}
+        </select>
+        <Choice label="How chords sound" value={preferences.strum} options={STRUM_CHOICES} onChange={(strum) => change({ strum })} />
         <Hint text="The scale, then its chords" keys="a">
-          <Button onClick={hearKey}>
-            {player.playing === 'key' ? <Square size={17} /> : <Play size={17} />} {player.playing === 'key' ? 'Stop' : 'Hear the key'}
+          <Button onClick={hearKey} aria-label={player.playing === 'key' ? 'Stop' : 'Hear the key'}>
+            {player.playing === 'key' ? <Square size={17} /> : <Play size={17} />}
           </Button>
         </Hint>
       </div>
-      <div className="relative">
-        <Ridge columns={columns} />
-        <div role="group" aria-label="The chords of the key" className="relative grid grid-cols-7 gap-2 pb-[3px] max-md:gap-1">
-          {columns.map((view, at) => (
-            <ChordColumn
-              key={view.number.degree}
-              view={view}
-              rise={RISE}
-              selected={at === index}
-              sounding={player.playing === 'key' && player.step === at + 8}
-              onSelect={() => {
-                setIndex(at);
-                void play(`degree-${at}`, [{ midi: chordMidi(view.chord), beats: 3 }], TEMPO);
-              }}
-              onAdd={() => {
-                setIndex(at);
-                add([printNumber(view.number)]);
-              }}
-            />
+      <Stage
+        columns={columns}
+        index={index}
+        compact={panel !== 'progression'}
+        playing={player.playing === 'key' ? player.step - keyScaleSteps(scaleMidi(sounding)) : null}
+        onSelect={(at, chord) => {
+          setIndex(at);
+          void play(`degree-${at}`, [{ midi: chordMidi(chord), beats: CHORD_BEATS }], TEMPO);
+        }}
+        onAdd={(at) => {
+          setIndex(at);
+          add([printNumber((columns[at] as ColumnView).number)]);
+        }}
+      />
+      <Tabs.Root value={panel} onValueChange={(name) => setPanel(name as PanelName)}>
+        <Tabs.List aria-label="What to look at" className="flex flex-wrap gap-x-1 border-b border-edge">
+          {PANELS.map(([name, label], place) => (
+            <Tabs.Trigger
+              key={name}
+              value={name}
+              className="min-h-11 border-b-[3px] border-transparent px-2.5 text-[15px] font-semibold text-quiet hover:text-ink data-[state=active]:border-accent data-[state=active]:text-ink"
+            >
+              {label}
+              <span aria-hidden="true" className="ml-1 align-super text-[11px] text-quiet">
+                {place + 1}
+              </span>
+            </Tabs.Trigger>
           ))}
-        </div>
-        <div aria-hidden="true" className="grid grid-cols-7 gap-2 pt-1 text-center text-[13px] font-semibold max-md:gap-1">
-          {columns.map(({ number, function: role }) => (
-            <span key={number.degree} className={FUNCTION_TEXT[role]}>
-              {role}
-            </span>
-          ))}
-        </div>
-      </div>
-      <ProgressionTray sounding={sounding} written={written} />
+        </Tabs.List>
+        {PANELS.map(([name]) => {
+          const Body = BODIES[name];
+          return (
+            <Tabs.Content key={name} value={name} className="py-4">
+              {panel === name && <Body {...props} />}
+            </Tabs.Content>
+          );
+        })}
+      </Tabs.Root>
     </div>
   );
 }
 
-const FUNCTION_TEXT = { tonic: 'text-tonic', subdominant: 'text-subdominant', dominant: 'text-dominant' } as const;
+const STRUM_CHOICES = [
+  ['strum', 'Strum'],
+  ['arpeggio', 'Pick'],
+] as const;
 
-/** The ground the chords stand on: flat at rest, a slope away from home, a peak that pulls back. */
-function Ridge({ columns }: { readonly columns: readonly ColumnView[] }) {
-  const roles = columns.map((column) => column.function);
-  const path = ridgePath(roles, RISE);
-  return (
-    <svg
-      aria-hidden="true"
-      viewBox={`0 0 ${columns.length * 100} ${RISE}`}
-      preserveAspectRatio="none"
-      className="absolute right-0 bottom-[24px] left-0 w-full overflow-visible"
-      style={{ height: RISE }}
-    >
-      <path d={`${path} Z`} fill="var(--wash)" />
-      <path d={path} fill="none" stroke="var(--accent)" strokeWidth="2.5" vectorEffect="non-scaling-stroke" strokeLinejoin="round" />
-    </svg>
-  );
+/** What is selected here is shown on the neck and in the why. */
+function useSelection(chord: Chord, sounding: Key): void {
+  const { select } = useLens();
+  const place = `${printKey(sounding)} ${chord.root} ${chord.formula}`;
+  // biome-ignore lint/correctness/useExhaustiveDependencies: `place` stands for the values, which are new objects at every drawing
+  useEffect(() => select({ chord, heardIn: sounding }), [select, place]);
 }
 
-/** The scale note by note, then its chords. */
+function panelKeys(open: (panel: PanelName) => void): KeyMap {
+  return Object.fromEntries(PANELS.map(([name], place) => [String(place + 1), () => open(name)]));
+}
+
+/** The scale up and down note by note, then its chords. */
 function keySteps(columns: readonly ColumnView[], scale: readonly number[]): readonly PlayStep[] {
-  return [...scale.map((midi) => ({ midi: [midi], beats: 0.5 })), ...columns.map(({ chord }) => ({ midi: chordMidi(chord), beats: 1.5 }))];
+  const run = [...scale, ...scale.slice(0, -1).reverse()];
+  return [...run.map((midi) => ({ midi: [midi], beats: 0.5 })), ...columns.map(({ chord }) => ({ midi: chordMidi(chord), beats: 1.5 }))];
+}
+
+function keyScaleSteps(scale: readonly number[]): number {
+  return 2 * scale.length - 1;
 }

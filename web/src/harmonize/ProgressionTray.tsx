@@ -1,4 +1,4 @@
-import { chordMidi, chordOnTonic, type Key, printKey, readChart } from '@aurora/core';
+import { chordMidi, chordOnTonic, type Key, type Naming, printKey, readChart } from '@aurora/core';
 import { ArrowRight, Play, Redo2, Square, Undo2, X } from 'lucide-react';
 import { type FormEvent, useId, useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -14,7 +14,7 @@ import { readBarsTyped, songOf, useProgression } from './progression-store.ts';
 const TEMPO = 100;
 
 /** The progression gathered from the stage or typed, heard, and made into a song. */
-export function ProgressionTray({ sounding, written }: { readonly sounding: Key; readonly written: Key }) {
+export function ProgressionTray({ sounding, written, naming }: { readonly sounding: Key; readonly written: Key; readonly naming: Naming }) {
   const { bars, add, remove, clear } = useProgression();
   const { undo, redo, pastStates, futureStates } = useStore(useProgression.temporal);
   const player = usePlayer();
@@ -30,9 +30,8 @@ export function ProgressionTray({ sounding, written }: { readonly sounding: Key;
       onError: (error) => void sayFault(error.message),
     });
   return (
-    <section aria-label="Progression" className="rounded-xl border border-hairline bg-sheet p-4">
+    <section aria-label="Progression">
       <div className="flex flex-wrap items-center gap-2">
-        <h2 className="mr-2 font-semibold">Progression</h2>
         <TypedBars written={written} onAdd={add} />
         <Button look="bare" aria-label="Take back" onClick={() => undo()} disabled={pastStates.length === 0}>
           <Undo2 size={18} />
@@ -59,7 +58,7 @@ export function ProgressionTray({ sounding, written }: { readonly sounding: Key;
               key={index}
               className={`group relative flex min-w-20 flex-col border-l-2 border-edge py-1 pr-8 pl-3 ${playing && isSounding(bars, index, player.step) ? 'bg-wash' : ''}`}
             >
-              <Bar text={bar} written={written} />
+              <Bar text={bar} written={written} naming={naming} />
               <button
                 type="button"
                 aria-label={`Take out bar ${index + 1}, ${bar}`}
@@ -115,14 +114,14 @@ function TypedBars({ written, onAdd }: { readonly written: Key; readonly onAdd: 
 }
 
 /** A bar's chords, numbers large and letters under them. */
-function Bar({ text, written }: { readonly text: string; readonly written: Key }) {
+function Bar({ text, written, naming }: { readonly text: string; readonly written: Key; readonly naming: Naming }) {
   return (
     <span className="flex gap-4">
       {chordsOf(text).map((number, index) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: chords have no name but their place
         <span key={index} className="flex flex-col">
-          <span className="music-glyph text-2xl font-bold">{symbolText(numberView(number))}</span>
-          <LetterSymbol view={letterView(chordOnTonic(number, written.tonic))} className="text-[15px] text-quiet" />
+          <span className="music-glyph text-2xl font-bold">{symbolText(numberView(number, naming))}</span>
+          <LetterSymbol view={letterView(chordOnTonic(number, written.tonic), naming)} className="text-[15px] text-quiet" />
         </span>
       ))}
     </span>

@@ -1,10 +1,10 @@
-import type { Key } from '@aurora/core';
+import type { Key, Naming } from '@aurora/core';
 import { Glyphs } from '../notation/Glyphs.tsx';
 import { rulerOf } from './harmonize-view.ts';
 
 /** The scale laid out like frets on a string: a whole step is twice as long as a half step. */
-export function ScaleRuler({ scale }: { readonly scale: Key }) {
-  const notes = rulerOf(scale);
+export function ScaleRuler({ scale, naming }: { readonly scale: Key; readonly naming: Naming }) {
+  const notes = rulerOf(scale, naming);
   return (
     <figure
       className="relative mx-4 h-[70px] min-w-[340px] flex-1 max-lg:basis-full"
@@ -28,7 +28,7 @@ export function ScaleRuler({ scale }: { readonly scale: Key }) {
               </div>
               {step !== '' && (
                 <span
-                  className={`absolute top-[34px] -translate-x-1/2 text-[13px] font-semibold ${step === 'W' ? 'text-quiet' : 'text-dominant'}`}
+                  className={`absolute top-[34px] -translate-x-1/2 text-[13px] font-semibold ${step === 'W' || step === 'T' ? 'text-quiet' : 'text-dominant'}`}
                   style={{ left: `${((at + next) / 2) * 100}%` }}
                 >
                   {step}

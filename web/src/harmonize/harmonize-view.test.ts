@@ -1,6 +1,7 @@
 import { parseKey, requireValue } from '@aurora/core';
 import { describe, expect, test } from '@jest/globals';
 import { symbolText } from '../notation/symbol-view.ts';
+import { buildOf } from './depth.ts';
 import { columnsOf, ridgePath, rulerOf } from './harmonize-view.ts';
 import { readBarsTyped, songOf, useProgression } from './progression-store.ts';
 
@@ -8,9 +9,9 @@ const key = (text: string) => requireValue(parseKey(text));
 
 describe('the stage', () => {
   test('shows the seven chords of the key, tones from the top down', () => {
-    const columns = columnsOf(key('Eb'), key('Eb'), 'seventh');
+    const columns = columnsOf(key('Eb'), key('Eb'), buildOf('seventh'));
     expect(columns.map(({ letter }) => symbolText(letter))).toEqual(['E♭maj7', 'Fm7', 'Gm7', 'A♭maj7', 'B♭7', 'Cm7', 'Dm7♭5']);
-    expect(columns[1]?.tones.map(({ note, formula, degree, third }) => [note, formula, degree, third])).toEqual([
+    expect(columns[1]?.tones.map(({ note, formula, degree, below }) => [note, formula, degree, below])).toEqual([
       ['E♭', '♭7', '1', 'm3'],
       ['C', '5', '6', 'M3'],
       ['A♭', '♭3', '4', 'm3'],
@@ -19,7 +20,7 @@ describe('the stage', () => {
   });
 
   test('for another reader it shows their letters and says what sounds', () => {
-    const [first] = columnsOf(key('Eb'), key('C'), 'triad');
+    const [first] = columnsOf(key('Eb'), key('C'), buildOf('triad'));
     expect([symbolText(first?.letter as never), symbolText(first?.sounding as never)]).toEqual(['C', 'E♭']);
   });
 

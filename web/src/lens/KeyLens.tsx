@@ -1,4 +1,4 @@
-import { isSpellable, type Key, printKey, printScale, type ScaleName, simplestKey } from '@aurora/core';
+import { isSpellable, type Key, type Naming, nameKey, nameNote, printScale, type ScaleName, simplestKey } from '@aurora/core';
 import { ChevronDown, Minus, Plus, RotateCcw } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { Glyphs } from '../notation/Glyphs.tsx';
@@ -24,14 +24,14 @@ export function KeyLens({ scaleIsFree }: { readonly scaleIsFree: boolean }) {
           <span className="text-xs font-semibold text-quiet">{state.homeKey !== null && state.key === null ? 'Home key' : 'Key'}</span>
           <span className="mt-1 flex items-center gap-1 whitespace-nowrap">
             <span className="music-glyph text-2xl font-bold" data-testid="key-in-force">
-              <Glyphs text={printKey(key, 'glyph')} />
+              <Glyphs text={nameKey(key, state.naming)} />
             </span>
             <ChevronDown size={16} aria-hidden="true" className="text-quiet" />
           </span>
         </Popover.Trigger>
         <Popover.Portal>
           <Popover.Content sideOffset={8} aria-label="Choose a key" className="z-50 w-[21rem] rounded-2xl border border-edge bg-raised p-4">
-            <TonicGrid current={key} onChoose={state.setKey} />
+            <TonicGrid current={key} notes={state.naming.notes} onChoose={state.setKey} />
             {scaleIsFree && <ScaleChoice current={key} onChoose={state.setKey} />}
           </Popover.Content>
         </Popover.Portal>
@@ -42,10 +42,10 @@ export function KeyLens({ scaleIsFree }: { readonly scaleIsFree: boolean }) {
         </button>
       </Hint>
       {state.key !== null && state.homeKey !== null && (
-        <Hint text={`Back to ${printKey(state.homeKey, 'glyph')}`} keys="\">
+        <Hint text={`Back to ${nameKey(state.homeKey, state.naming)}`} keys="\">
           <button
             type="button"
-            aria-label={`Back to the home key ${printKey(state.homeKey, 'glyph')}`}
+            aria-label={`Back to the home key ${nameKey(state.homeKey, state.naming)}`}
             className={STEP}
             onClick={() => state.setKey(null)}
           >
@@ -57,7 +57,15 @@ export function KeyLens({ scaleIsFree }: { readonly scaleIsFree: boolean }) {
   );
 }
 
-function TonicGrid({ current, onChoose }: { readonly current: Key; readonly onChoose: (key: Key) => void }) {
+function TonicGrid({
+  current,
+  notes,
+  onChoose,
+}: {
+  readonly current: Key;
+  readonly notes: Naming['notes'];
+  readonly onChoose: (key: Key) => void;
+}) {
   return (
     <div role="group" aria-label="Tonic" className="grid grid-cols-4 gap-1.5">
       {circleKeys(current.scale).map((key) => (
@@ -68,7 +76,7 @@ function TonicGrid({ current, onChoose }: { readonly current: Key; readonly onCh
           onClick={() => onChoose(key)}
           className="music-glyph min-h-12 rounded-lg border border-hairline text-lg font-bold hover:border-accent aria-pressed:border-accent aria-pressed:bg-accent aria-pressed:text-on-accent"
         >
-          <Glyphs text={printKey({ ...key, scale: 'major' }, 'glyph')} />
+          <Glyphs text={nameNote(key.tonic, notes)} />
         </button>
       ))}
     </div>

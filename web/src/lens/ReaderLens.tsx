@@ -8,7 +8,7 @@ const GROUPS = ['Concert and horns', 'Guitar'] as const;
 /** Through whose eyes everything is read. The sounding key stays in sight. */
 export function ReaderLens() {
   const state = useLens();
-  const note = readerNote(state.reader, keyInForce(state));
+  const note = readerNote(state.reader, keyInForce(state), state.naming);
   return (
     <DropdownMenu.Root modal={false}>
       <DropdownMenu.Trigger

@@ -1,4 +1,4 @@
-import { type Chord, type Key, parseKey, printKey } from '@aurora/core';
+import { type Chord, DEFAULT_NAMING, type Key, type Naming, parseKey, printKey } from '@aurora/core';
 import { create } from 'zustand';
 import { CONCERT, type ReaderChoice, readerChoice } from './reader-view.ts';
 
@@ -16,6 +16,8 @@ interface LensState {
   /** The open song's own key; null with no song open. */
   readonly homeKey: Key | null;
   readonly selection: Selection | null;
+  /** What the band calls things; part of how everything is read. */
+  readonly naming: Naming;
   readonly setKey: (key: Key | null) => void;
   readonly setReader: (reader: ReaderChoice) => void;
   readonly setHomeKey: (key: Key | null) => void;
@@ -30,6 +32,7 @@ export const useLens = create<LensState>()((set) => ({
   reader: CONCERT,
   homeKey: null,
   selection: null,
+  naming: DEFAULT_NAMING,
   setKey: (key) => set(({ homeKey }) => ({ key: key !== null && homeKey !== null && sameKey(key, homeKey) ? null : key })),
   setReader: (reader) => set({ reader }),
   setHomeKey: (homeKey) => set((state) => (sameKey(state.homeKey, homeKey) ? state : { homeKey })),

@@ -1,4 +1,13 @@
-import { CONCERT_READER, type Key, printKey, type Reader, TRANSPOSITION_SEMITONES, writtenKey } from '@aurora/core';
+import {
+  CONCERT_READER,
+  DEFAULT_NAMING,
+  type Key,
+  type Naming,
+  nameKey,
+  type Reader,
+  TRANSPOSITION_SEMITONES,
+  writtenKey,
+} from '@aurora/core';
 
 /** One entry of the reader lens. */
 export interface ReaderChoice {
@@ -44,11 +53,11 @@ export function readerChoice(id: string | null): ReaderChoice {
 }
 
 /** What the reader has to know about the key: nothing when they read what sounds. */
-export function readerNote(choice: ReaderChoice, sounding: Key): string | null {
+export function readerNote(choice: ReaderChoice, sounding: Key, naming: Naming = DEFAULT_NAMING): string | null {
   const written = writtenKey(choice.reader, sounding);
   if (written.tonic === sounding.tonic) return null;
-  const name = printKey(written, 'glyph');
+  const name = nameKey(written, naming);
   return choice.reader.capo > 0
-    ? `${name} shapes = sounding ${printKey(sounding, 'glyph')}`
-    : `reads ${name} = sounding ${printKey(sounding, 'glyph')}`;
+    ? `${name} shapes = sounding ${nameKey(sounding, naming)}`
+    : `reads ${name} = sounding ${nameKey(sounding, naming)}`;
 }

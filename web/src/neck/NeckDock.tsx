@@ -1,4 +1,4 @@
-import { type Chord, STANDARD_TUNING } from '@aurora/core';
+import { type Chord, type Naming, STANDARD_TUNING } from '@aurora/core';
 import { ChevronDown } from 'lucide-react';
 import { play } from '../audio/player.ts';
 import { LetterSymbol } from '../notation/ChordSymbol.tsx';
@@ -10,13 +10,14 @@ import { fretX, LAST_FRET, NECK, type NeckDot, neckDots, POSITION_DOTS, spaceX, 
 interface NeckDockProps {
   readonly chord: Chord | null;
   readonly capo: number;
+  readonly naming: Naming;
   readonly labels: 'notes' | 'formula';
   readonly onLabels: (labels: 'notes' | 'formula') => void;
   readonly onFold: () => void;
 }
 
 /** The neck along the bottom of every room: all tones of whatever is selected. */
-export function NeckDock({ chord, capo, labels, onLabels, onFold }: NeckDockProps) {
+export function NeckDock({ chord, capo, naming, labels, onLabels, onFold }: NeckDockProps) {
   return (
     <section aria-label="Neck" className="flex items-stretch gap-2 border-t border-edge bg-sheet py-2 pr-3 pl-5 max-lg:flex-col">
       <div className="flex w-[150px] shrink-0 flex-col justify-between gap-1 max-lg:w-auto max-lg:flex-row-reverse max-lg:items-center">
@@ -26,7 +27,7 @@ export function NeckDock({ chord, capo, labels, onLabels, onFold }: NeckDockProp
               'Select a chord to see it on the neck'
             ) : (
               <>
-                <LetterSymbol view={letterView(chord)} className="mr-2 text-2xl leading-tight font-bold text-ink lg:block" />
+                <LetterSymbol view={letterView(chord, naming)} className="mr-2 text-2xl leading-tight font-bold text-ink lg:block" />
                 as it sounds{capo > 0 ? `, capo ${capo}` : ''}
               </>
             )}
@@ -53,7 +54,8 @@ export function NeckDock({ chord, capo, labels, onLabels, onFold }: NeckDockProp
           aria-label="Guitar neck, standard tuning"
         >
           <Wood capo={capo} />
-          {chord !== null && neckDots(chord, capo, labels).map((dot) => <Dot key={`${dot.tone.string}-${dot.tone.fret}`} dot={dot} />)}
+          {chord !== null &&
+            neckDots(chord, capo, labels, naming).map((dot) => <Dot key={`${dot.tone.string}-${dot.tone.fret}`} dot={dot} />)}
         </svg>
       </section>
     </section>

@@ -1,4 +1,4 @@
-import { type Chord, chordOnNeck, type NeckTone, printNote, STANDARD_TUNING } from '@aurora/core';
+import { type Chord, chordOnNeck, DEFAULT_NAMING, type Naming, type NeckTone, nameNote, STANDARD_TUNING } from '@aurora/core';
 
 export const LAST_FRET = 15;
 /** Frets until half of the drawn string is used up; 12 on the instrument. */
@@ -37,9 +37,9 @@ export function spaceX(fret: number): number {
 }
 
 /** Every tone of the chord as a dot, open strings at the nut or at the capo. */
-export function neckDots(chord: Chord, capo: number, labels: 'notes' | 'formula'): readonly NeckDot[] {
+export function neckDots(chord: Chord, capo: number, labels: 'notes' | 'formula', naming: Naming = DEFAULT_NAMING): readonly NeckDot[] {
   return chordOnNeck(chord, STANDARD_TUNING, capo, LAST_FRET).map((tone) => {
-    const note = printNote(tone.note, 'glyph');
+    const note = nameNote(tone.note, naming.notes);
     const formula = tone.formula.replace('b', '♭').replace('#', '♯');
     return {
       tone,

@@ -1,4 +1,15 @@
-import { CHART_SCHOOL, type Chord, LETTER_SCHOOL, type NumberChord, printNote, printQuality, printScaleNumber } from '@aurora/core';
+import {
+  type Chord,
+  DEFAULT_NAMING,
+  letterSchool,
+  type Naming,
+  type NumberChord,
+  nameNote,
+  nameRoman,
+  numberSchool,
+  printQuality,
+  printScaleNumber,
+} from '@aurora/core';
 
 /** A chord symbol cut up for setting: accidental before, the large sign, what stands raised after it, and the bass. */
 export interface SymbolView {
@@ -13,20 +24,34 @@ export interface SymbolView {
   readonly label: string;
 }
 
-const NUMBER_SCHOOL = { ...CHART_SCHOOL, minor: '–', diminished: '°', accidentals: 'glyph' } as const;
-const GLYPH_SCHOOL = { ...LETTER_SCHOOL, accidentals: 'glyph' } as const;
-
 /** A number chord for the chart: `♭7` large, `maj7` raised. */
-export function numberView(chord: NumberChord): SymbolView {
-  const degree = printScaleNumber(chord.degree, 'glyph');
-  const quality = printQuality(chord.formula, NUMBER_SCHOOL);
+export function numberView(chord: NumberChord, naming: Naming = DEFAULT_NAMING): SymbolView {
+  const plain = plainNumber(chord);
+  return naming.degrees === 'numbers' ? { ...plain, ...numeralParts(chord, naming) } : { ...plain, ...romanParts(chord, naming.degrees) };
+}
+
+function numeralParts(chord: NumberChord, naming: Naming): Pick<SymbolView, 'sign' | 'raised'> {
+  const quality = printQuality(chord.formula, numberSchool(naming));
   const sign = /^[–°+]/.exec(quality)?.[0] ?? '';
+  return { sign, raised: quality.slice(sign.length) };
+}
+
+function romanParts(chord: NumberChord, degrees: 'roman' | 'capitals'): Pick<SymbolView, 'main' | 'sign' | 'raised'> {
+  const roman = nameRoman({ ...chord, bass: null }, degrees);
+  const [, main = '', sign = '', raised = ''] = /^[♭♯]*([ivIV]+)([m°+]?)(.*)$/.exec(roman) ?? [];
+  return { main, sign, raised };
+}
+
+/** The number as it stands in a chart, and as it is said whatever the school. */
+function plainNumber(chord: NumberChord): SymbolView {
+  const degree = printScaleNumber(chord.degree, 'glyph');
+  const quality = printQuality(chord.formula, numberSchool(DEFAULT_NAMING));
   const bass = chord.bass === null ? null : printScaleNumber(chord.bass, 'glyph');
   return {
     prefix: degree.slice(0, -1),
     main: degree.slice(-1),
-    sign,
-    raised: quality.slice(sign.length),
+    sign: '',
+    raised: quality,
     bass,
     label: `${spokenAccidentals(degree)} ${spokenQuality(quality)}${bass === null ? '' : ` over ${spokenAccidentals(bass)}`}`
       .replace(/\s+/g, ' ')
@@ -35,17 +60,18 @@ export function numberView(chord: NumberChord): SymbolView {
 }
 
 /** A letter chord: `B♭` large, `m7` after it. */
-export function letterView(chord: Chord): SymbolView {
-  const root = printNote(chord.root, 'glyph');
-  const quality = printQuality(chord.formula, GLYPH_SCHOOL);
-  const bass = chord.bass === null ? null : printNote(chord.bass, 'glyph');
+export function letterView(chord: Chord, naming: Naming = DEFAULT_NAMING): SymbolView {
+  const root = nameNote(chord.root, naming.notes);
+  const quality = printQuality(chord.formula, letterSchool(naming));
+  const spoken = printQuality(chord.formula, letterSchool(DEFAULT_NAMING));
+  const bass = chord.bass === null ? null : nameNote(chord.bass, naming.notes);
   return {
     prefix: '',
     main: root,
     sign: '',
     raised: quality,
     bass,
-    label: `${spokenAccidentals(root)} ${spokenQuality(quality)}${bass === null ? '' : ` over ${spokenAccidentals(bass)}`}`
+    label: `${spokenAccidentals(root)} ${spokenQuality(spoken)}${bass === null ? '' : ` over ${spokenAccidentals(bass)}`}`
       .replace(/\s+/g, ' ')
       .trim(),
   };

@@ -1,4 +1,4 @@
-import { printKey } from '@aurora/core';
+import { GLOSSARY, printKey } from '@aurora/core';
 import { Command } from 'cmdk';
 import { useNavigate } from 'react-router';
 import { useSongs } from '../api/songs.ts';
@@ -6,6 +6,7 @@ import { circleKeys } from '../lens/key-view.ts';
 import { lensSearch, useLens } from '../lens/lens-store.ts';
 import { READER_CHOICES } from '../lens/reader-view.ts';
 import { type Room, rooms } from './rooms.ts';
+import { openSheet } from './sheet-store.ts';
 
 interface CommandMenuProps {
   readonly open: boolean;
@@ -56,6 +57,18 @@ export function CommandMenu({ open, onOpenChange, songId }: CommandMenuProps) {
             <Command.Item key={song.id} value={`song ${song.title} ${song.id}`} onSelect={openSong(song.id)} className={ITEM}>
               <span>{song.title || 'Song without a title'}</span>
               <span className="text-quiet">{song.key}</span>
+            </Command.Item>
+          ))}
+        </Command.Group>
+        <Command.Group heading="Words" className={GROUP}>
+          {GLOSSARY.map(({ term, also }) => (
+            <Command.Item
+              key={term}
+              value={`word ${term} ${also.join(' ')}`}
+              onSelect={choose(() => openSheet({ kind: 'glossary', wanted: term }))}
+              className={ITEM}
+            >
+              What is: {term}
             </Command.Item>
           ))}
         </Command.Group>

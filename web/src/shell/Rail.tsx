@@ -1,20 +1,26 @@
-import { Keyboard, MoonStar, Sun } from 'lucide-react';
+import { BookOpenText, Keyboard, Languages, MoonStar, Sun } from 'lucide-react';
 import { Link, useLocation } from 'react-router';
 import { lensSearch, useLens } from '../lens/lens-store.ts';
 import { Hint } from '../ui/Hint.tsx';
 import { rooms } from './rooms.ts';
+import { openSheet } from './sheet-store.ts';
 
 interface RailProps {
   readonly songId: string | undefined;
   readonly theme: 'paper' | 'night';
   readonly onTheme: () => void;
-  readonly onKeys: () => void;
 }
+
+const SHEETS = [
+  ['names', 'Names', 'What things are called', 'm', Languages],
+  ['glossary', 'Words', 'Words of the trade', 'g', BookOpenText],
+  ['keys', 'Keys', 'Every key', '?', Keyboard],
+] as const;
 
 const ENTRY = 'flex w-full flex-col items-center gap-1 rounded-xl px-1 py-2.5 text-[13px] font-semibold';
 
 /** The way from room to room. */
-export function Rail({ songId, theme, onTheme, onKeys }: RailProps) {
+export function Rail({ songId, theme, onTheme }: RailProps) {
   const { pathname } = useLocation();
   const search = useLens(lensSearch);
   return (
@@ -45,12 +51,18 @@ export function Rail({ songId, theme, onTheme, onKeys }: RailProps) {
             {theme === 'paper' ? 'Night' : 'Paper'}
           </button>
         </Hint>
-        <Hint text="Every key" keys="?">
-          <button type="button" onClick={onKeys} className={`${ENTRY} text-quiet hover:text-ink`}>
-            <Keyboard size={21} aria-hidden="true" />
-            Keys
-          </button>
-        </Hint>
+        {SHEETS.map(([kind, name, hint, keys, Icon]) => (
+          <Hint key={kind} text={hint} keys={keys}>
+            <button
+              type="button"
+              onClick={() => openSheet(kind === 'glossary' ? { kind, wanted: '' } : { kind })}
+              className={`${ENTRY} text-quiet hover:text-ink`}
+            >
+              <Icon size={21} aria-hidden="true" />
+              {name}
+            </button>
+          </Hint>
+        ))}
       </div>
     </nav>
   );

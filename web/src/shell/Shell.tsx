@@ -3,22 +3,22 @@ import { lazy, Suspense, useEffect, useState } from 'react';
 import { Outlet, useLocation, useParams } from 'react-router';
 import { usePreferences } from '../api/preferences.ts';
 import { useBand, useSong } from '../api/songs.ts';
-import { play, setVolume, usePlayer } from '../audio/player.ts';
+import { play, setStrum, setVolume, usePlayer } from '../audio/player.ts';
 import { stepKey } from '../lens/key-view.ts';
 import { keyInForce, useLens } from '../lens/lens-store.ts';
 import { useLensAddress } from '../lens/use-lens-address.ts';
 import { NeckDock } from '../neck/NeckDock.tsx';
 import { Button } from '../ui/Button.tsx';
 import { WhyPanel } from '../why/WhyPanel.tsx';
+import { OpenSheet } from './OpenSheet.tsx';
 import { Rail } from './Rail.tsx';
 import { SaveState } from './SaveState.tsx';
+import { openSheet } from './sheet-store.ts';
 import { TopBar } from './TopBar.tsx';
 import { useShortcuts } from './use-shortcuts.ts';
 
 const loadCommandMenu = () => import('./CommandMenu.tsx');
 const CommandMenu = lazy(async () => ({ default: (await loadCommandMenu()).CommandMenu }));
-
-const ShortcutSheet = lazy(async () => ({ default: (await import('./ShortcutSheet.tsx')).ShortcutSheet }));
 
 const COMMANDS_MS = 800;
 const CHORD_BEATS = 3;
@@ -31,11 +31,12 @@ export function Shell() {
   // the shelf has no chords to look at
   const companions = useLocation().pathname !== '/';
   const { preferences, change } = usePreferences();
-  const [sheetOpen, setSheetOpen] = useState(false);
   const [menuOpen, setMenuOpen] = useState(false);
-  const { selection, reader } = useLens();
+  const { selection, reader, naming } = useLens();
   const title = useOpenSong(songId);
   useAppearance(preferences.theme, preferences.volume);
+  useEffect(() => setStrum(preferences.strum), [preferences.strum]);
+  useEffect(() => useLens.setState({ naming: preferences.naming }), [preferences.naming]);
   useEffect(() => {
     // fetched while nobody waits, so that the first letters typed after Ctrl-K are not lost
     const timer = window.setTimeout(() => void loadCommandMenu(), COMMANDS_MS);
@@ -49,7 +50,9 @@ export function Shell() {
   const { setKey } = useLens.getState();
   useShortcuts({
     'Ctrl+k': () => setMenuOpen(true),
-    '?': () => setSheetOpen(true),
+    '?': () => openSheet({ kind: 'keys' }),
+    m: () => openSheet({ kind: 'names' }),
+    g: () => openSheet({ kind: 'glossary', wanted: '' }),
     '[': () => setKey(stepKey(keyInForce(useLens.getState()), -1)),
     ']': () => setKey(stepKey(keyInForce(useLens.getState()), 1)),
     '\\': () => setKey(null),
@@ -61,7 +64,7 @@ export function Shell() {
 
   return (
     <div className="flex h-full">
-      <Rail songId={songId} theme={preferences.theme} onTheme={turnTheme} onKeys={() => setSheetOpen(true)} />
+      <Rail songId={songId} theme={preferences.theme} onTheme={turnTheme} />
       <div className="flex min-w-0 flex-1 flex-col">
         <TopBar
           title={title.title}
@@ -74,13 +77,16 @@ export function Shell() {
           <main className="min-h-0 min-w-0 flex-1 overflow-auto">
             <Outlet />
           </main>
-          {companions && preferences.showWhy && <WhyPanel selection={selection} reader={reader.reader} onHear={hear} onFold={foldWhy} />}
+          {companions && preferences.showWhy && (
+            <WhyPanel selection={selection} reader={reader.reader} naming={naming} onHear={hear} onFold={foldWhy} />
+          )}
         </div>
         <SoundFault />
         {companions && preferences.showNeck && (
           <NeckDock
             chord={selection?.chord ?? null}
             capo={reader.reader.capo}
+            naming={naming}
             labels={preferences.neckLabels}
             onLabels={(neckLabels) => change({ neckLabels })}
             onFold={foldNeck}
@@ -88,11 +94,7 @@ export function Shell() {
         )}
         {companions && <Folded showWhy={preferences.showWhy} showNeck={preferences.showNeck} onWhy={foldWhy} onNeck={foldNeck} />}
       </div>
-      {sheetOpen && (
-        <Suspense>
-          <ShortcutSheet open={sheetOpen} onOpenChange={setSheetOpen} />
-        </Suspense>
-      )}
+      <OpenSheet onNaming={(next) => change({ naming: next })} />
       {menuOpen && (
         <Suspense>
           <CommandMenu open={menuOpen} onOpenChange={setMenuOpen} songId={songId} />

@@ -1,21 +1,33 @@
-import { chordInKey, keyWords, numberChord, printNote, printScaleNumber, type Reader, whyWords, writtenChord } from '@aurora/core';
+import {
+  chordInKey,
+  keyWords,
+  type Naming,
+  nameNote,
+  numberChord,
+  printScaleNumber,
+  type Reader,
+  whyWords,
+  writtenChord,
+} from '@aurora/core';
 import { Volume2, X } from 'lucide-react';
 import type { Selection } from '../lens/lens-store.ts';
 import { ChordSymbol, LetterSymbol } from '../notation/ChordSymbol.tsx';
 import { Glyphs } from '../notation/Glyphs.tsx';
 import { letterView, numberView, symbolText } from '../notation/symbol-view.ts';
+import { Word } from '../shell/Word.tsx';
 import { Button } from '../ui/Button.tsx';
 import { Hint } from '../ui/Hint.tsx';
 
 interface WhyPanelProps {
   readonly selection: Selection | null;
   readonly reader: Reader;
+  readonly naming: Naming;
   readonly onHear: () => void;
   readonly onFold: () => void;
 }
 
 /** Why the selected chord is what it is: its notes held against the key. */
-export function WhyPanel({ selection, reader, onHear, onFold }: WhyPanelProps) {
+export function WhyPanel({ selection, reader, naming, onHear, onFold }: WhyPanelProps) {
   return (
     <aside
       aria-label="Why"
@@ -39,36 +51,43 @@ export function WhyPanel({ selection, reader, onHear, onFold }: WhyPanelProps) {
           Select a chord. Its notes are shown here beside the notes of the key, and why it belongs, or does not.
         </p>
       ) : (
-        <WhyChord {...selection} reader={reader} onHear={onHear} />
+        <WhyChord {...selection} reader={reader} naming={naming} onHear={onHear} />
       )}
     </aside>
   );
 }
 
-function WhyChord({ chord, heardIn: key, reader, onHear }: Selection & { readonly reader: Reader; readonly onHear: () => void }) {
+function WhyChord({
+  chord,
+  heardIn: key,
+  reader,
+  naming,
+  onHear,
+}: Selection & { readonly reader: Reader; readonly naming: Naming; readonly onHear: () => void }) {
   const written = writtenChord(reader, chord, key);
   return (
     <div className="max-lg:grid max-lg:grid-cols-[auto_15rem_1fr] max-lg:gap-x-8">
       <div>
         <div className="flex items-end gap-3">
-          <ChordSymbol view={numberView(numberChord(chord, key.tonic))} className="text-[56px] font-bold max-lg:text-[40px]" />
-          <LetterSymbol view={letterView(chord)} className="pb-1 text-2xl font-bold" />
+          <ChordSymbol view={numberView(numberChord(chord, key.tonic), naming)} className="text-[56px] font-bold max-lg:text-[40px]" />
+          <LetterSymbol view={letterView(chord, naming)} className="pb-1 text-2xl font-bold" />
         </div>
         {written.root !== chord.root && (
           <p className="mt-1 font-semibold text-quiet">
-            {reader.capo > 0 ? 'your shape' : 'you read'}: <span className="music-glyph text-ink">{symbolText(letterView(written))}</span>
+            {reader.capo > 0 ? 'your shape' : 'you read'}:{' '}
+            <span className="music-glyph text-ink">{symbolText(letterView(written, naming))}</span>
           </p>
         )}
-        <p className="mt-1 text-sm text-quiet">in {keyWords(key)}</p>
+        <p className="mt-1 text-sm text-quiet">in {keyWords(key, naming)}</p>
         <Hint text="Hear it" keys="Space">
           <Button className="mt-3" onClick={onHear}>
             <Volume2 size={18} aria-hidden="true" /> Hear it
           </Button>
         </Hint>
       </div>
-      <ToneTable chord={chord} heardIn={key} />
+      <ToneTable chord={chord} heardIn={key} naming={naming} />
       <div className="mt-4 max-w-[34rem] space-y-2 text-[15px] leading-relaxed max-lg:mt-0 max-lg:pr-8">
-        {whyWords(chord, key).map((sentence) => (
+        {whyWords(chord, key, naming).map((sentence) => (
           <p key={sentence}>{sentence}</p>
         ))}
       </div>
@@ -76,14 +95,18 @@ function WhyChord({ chord, heardIn: key, reader, onHear }: Selection & { readonl
   );
 }
 
-function ToneTable({ chord, heardIn }: Selection) {
+function ToneTable({ chord, heardIn, naming }: Selection & { readonly naming: Naming }) {
   return (
     <table className="mt-4 w-full text-left text-[15px] max-lg:mt-0 max-lg:self-start">
       <thead className="text-[13px] text-quiet">
         <tr>
-          <th className="pb-1 font-semibold">Chord</th>
+          <th className="pb-1 font-semibold">
+            <Word term="formula">Chord</Word>
+          </th>
           <th className="pb-1 font-semibold">Note</th>
-          <th className="pb-1 font-semibold">Scale</th>
+          <th className="pb-1 font-semibold">
+            <Word term="degree">Scale</Word>
+          </th>
         </tr>
       </thead>
       <tbody>
@@ -93,7 +116,7 @@ function ToneTable({ chord, heardIn }: Selection) {
               {formula === 'bass' ? 'bass' : formula.replaceAll('b', '♭').replaceAll('#', '♯')}
             </td>
             <td className="music-glyph py-1 font-bold">
-              <Glyphs text={printNote(note, 'glyph')} />
+              <Glyphs text={nameNote(note, naming.notes)} />
             </td>
             <td className="music-glyph py-1">
               {printScaleNumber(degree, 'glyph')}

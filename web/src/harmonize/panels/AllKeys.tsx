@@ -1,0 +1,111 @@
+import { circleWords, type Key, nameChord, nameKey, nameNote } from '@aurora/core';
+import { useState } from 'react';
+import { circleKeys } from '../../lens/key-view.ts';
+import { useLens } from '../../lens/lens-store.ts';
+import { Glyphs } from '../../notation/Glyphs.tsx';
+import { Choice } from '../../ui/Choice.tsx';
+import { columnsOf } from '../harmonize-view.ts';
+import type { PanelProps } from './panel.ts';
+
+const MIDDLE = 150;
+const RADIUS = 116;
+
+/** All keys at once, in circle order, and the circle itself, either way round. */
+export function AllKeys({ sounding, naming, build }: PanelProps) {
+  const [way, setWay] = useState<'fifths' | 'fourths'>('fifths');
+  const [mode, setMode] = useState<'major' | 'natural minor'>(sounding.scale === 'natural minor' ? 'natural minor' : 'major');
+  const { setKey } = useLens();
+  const keys = inOrder(circleKeys(mode), way);
+  const here = keys.findIndex(({ tonic }) => (tonic - sounding.tonic) % 12 === 0);
+  const next = keys[(Math.max(0, here) + 1) % keys.length] as Key;
+  const from = here < 0 ? (keys[0] as Key) : (keys[here] as Key);
+  return (
+    <div className="grid gap-6 lg:grid-cols-[300px_1fr]">
+      <div>
+        <Choice
+          label="Which way round"
+          value={way}
+          options={[
+            ['fifths', 'Clockwise in fifths'],
+            ['fourths', 'In fourths'],
+          ]}
+          onChange={setWay}
+        />
+        <svg
+          viewBox="0 0 300 300"
+          className="mt-2 w-full max-w-[300px]"
+          role="img"
+          aria-label={`The circle, clockwise in ${way}: ${keys.map((key) => nameKey(key, naming)).join(', ')}`}
+        >
+          <circle cx={MIDDLE} cy={MIDDLE} r={RADIUS} fill="none" stroke="var(--edge)" strokeWidth={2} />
+          {keys.map((key, index) => {
+            const angle = (index / keys.length) * 2 * Math.PI - Math.PI / 2;
+            const [x, y] = [MIDDLE + RADIUS * Math.cos(angle), MIDDLE + RADIUS * Math.sin(angle)];
+            return (
+              <g key={key.tonic}>
+                <circle cx={x} cy={y} r={21} fill={index === here ? 'var(--accent)' : 'var(--raised)'} stroke="var(--edge)" />
+                <text
+                  x={x}
+                  y={y + 6}
+                  textAnchor="middle"
+                  fontSize={16}
+                  fontWeight={700}
+                  fill={index === here ? 'var(--on-accent)' : 'var(--ink)'}
+                  className="music-glyph"
+                >
+                  {nameKey(key, naming)}
+                </text>
+              </g>
+            );
+          })}
+          <text x={MIDDLE} y={MIDDLE + 5} textAnchor="middle" fontSize={15} fill="var(--quiet)">
+            up in {way} ↻
+          </text>
+        </svg>
+        {circleWords(from.tonic, next.tonic, naming).map((sentence) => (
+          <p key={sentence} className="mt-1">
+            {sentence}
+          </p>
+        ))}
+      </div>
+      <div className="overflow-x-auto">
+        <Choice
+          label="Major or minor"
+          value={mode}
+          options={[
+            ['major', 'Major keys'],
+            ['natural minor', 'Minor keys'],
+          ]}
+          onChange={setMode}
+        />
+        <table className="mt-2 w-full min-w-[600px] text-left">
+          <tbody>
+            {keys.map((key, index) => (
+              <tr key={key.tonic} className={`border-t border-hairline ${index === here ? 'bg-wash' : ''}`}>
+                <th className="py-0.5 pr-2">
+                  <button
+                    type="button"
+                    onClick={() => setKey(key)}
+                    className="music-glyph min-h-11 min-w-14 rounded px-2 text-left text-lg font-bold hover:text-accent"
+                  >
+                    <Glyphs text={nameNote(key.tonic, naming.notes)} />
+                  </button>
+                </th>
+                {columnsOf(key, key, build, naming).map((column) => (
+                  <td key={column.number.degree} className="music-glyph pr-2 whitespace-nowrap">
+                    {nameChord(column.chord, naming)}
+                  </td>
+                ))}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+    </div>
+  );
+}
+
+function inOrder(keys: readonly Key[], way: 'fifths' | 'fourths'): readonly Key[] {
+  const [home, ...rest] = keys;
+  return way === 'fifths' || home === undefined ? keys : [home, ...rest.reverse()];
+}

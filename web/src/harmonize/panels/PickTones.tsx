@@ -1,0 +1,36 @@
+import { findTone, harmonize, type Key, type Naming, nameChord, nameNote, qualityName } from '@aurora/core';
+import { useState } from 'react';
+
+/** Tones of the degree picked one by one: what they make is named. */
+export function PickTones({ written, index, naming }: { readonly written: Key; readonly index: number; readonly naming: Naming }) {
+  const [left, setLeft] = useState<ReadonlySet<number>>(new Set([2, 5]));
+  const stack = harmonize(written, 'thirteenth')[index];
+  if (stack === undefined) return null;
+  const taken = stack.tones.filter((_, place) => !left.has(place));
+  const formula = taken.reduce((tones, tone) => tones | (findTone(tone.formula) ?? 0), 0);
+  const toggle = (place: number) =>
+    setLeft((before) => (before.has(place) ? new Set([...before].filter((other) => other !== place)) : new Set([...before, place])));
+  return (
+    <div>
+      <div role="group" aria-label="Tones" className="flex flex-wrap gap-1.5">
+        {stack.tones.map((tone, place) => (
+          <button
+            key={tone.formula}
+            type="button"
+            aria-pressed={!left.has(place)}
+            disabled={place === 0}
+            onClick={() => toggle(place)}
+            className="music-glyph min-h-11 min-w-12 rounded-lg border border-edge bg-raised px-2 leading-tight aria-pressed:border-accent aria-pressed:bg-accent aria-pressed:text-on-accent"
+          >
+            <b>{tone.formula.replaceAll('b', '♭').replaceAll('#', '♯')}</b>
+            <span className="block text-[13px]">{nameNote(tone.note, naming.notes)}</span>
+          </button>
+        ))}
+      </div>
+      <p role="status" className="mt-2">
+        <b className="music-glyph text-xl">{nameChord({ root: stack.chord.root, formula, bass: null }, naming)}</b>{' '}
+        <span className="text-quiet">{qualityName(formula)}</span>
+      </p>
+    </div>
+  );
+}

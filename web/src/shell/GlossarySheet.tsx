@@ -1,0 +1,47 @@
+import { explainTerm, GLOSSARY, type Naming, type Note } from '@aurora/core';
+import { useState } from 'react';
+import { Sheet } from '../ui/Sheet.tsx';
+import { findTerms } from './glossary-view.ts';
+
+interface GlossarySheetProps {
+  readonly open: boolean;
+  readonly onOpenChange: (open: boolean) => void;
+  /** The term it opens at, empty for all. */
+  readonly wanted: string;
+  readonly tonic: Note;
+  readonly naming: Naming;
+}
+
+/** Every term with its other names, one plain sentence, and an example in the key at hand. */
+export function GlossarySheet({ open, onOpenChange, wanted, tonic, naming }: GlossarySheetProps) {
+  const [text, setText] = useState(wanted);
+  const found = findTerms(GLOSSARY, text);
+  return (
+    <Sheet title="Words of the trade" open={open} onOpenChange={onOpenChange}>
+      <input
+        type="search"
+        aria-label="Find a word"
+        value={text}
+        onChange={(event) => setText(event.target.value)}
+        placeholder="a word, or another name for it"
+        className="mb-4 min-h-11 w-full rounded-lg border border-edge bg-sheet px-3 placeholder:text-quiet"
+      />
+      <dl className="space-y-4">
+        {found.map((entry) => {
+          const { term, also, sentence, example } = explainTerm(entry, tonic, naming);
+          return (
+            <div key={term}>
+              <dt className="text-lg font-bold">
+                {term} <span className="music-glyph text-[15px] font-normal text-quiet">{also.join(', ')}</span>
+              </dt>
+              <dd>
+                {sentence} <span className="music-glyph block text-accent">{example}</span>
+              </dd>
+            </div>
+          );
+        })}
+      </dl>
+      {found.length === 0 && <p className="text-quiet">No word here matches “{text}”.</p>}
+    </Sheet>
+  );
+}

@@ -1,0 +1,102 @@
+import { type Naming, nameChord, parseChord } from '@aurora/core';
+import { Choice } from '../ui/Choice.tsx';
+import { Sheet } from '../ui/Sheet.tsx';
+
+interface NamesSheetProps {
+  readonly open: boolean;
+  readonly onOpenChange: (open: boolean) => void;
+  readonly naming: Naming;
+  readonly onChange: (naming: Naming) => void;
+}
+
+type Options<Field extends keyof Naming> = readonly (readonly [value: Naming[Field], label: string])[];
+
+const FIELDS: { readonly [Field in keyof Naming]: { readonly label: string; readonly options: Options<Field> } } = {
+  majorSeventh: {
+    label: 'Major seventh',
+    options: [
+      ['maj7', 'maj7'],
+      ['△7', '△7'],
+    ],
+  },
+  minorSeventh: {
+    label: 'Minor',
+    options: [
+      ['m7', 'm7'],
+      ['−7', '−7'],
+    ],
+  },
+  halfDiminished: {
+    label: 'Half-diminished',
+    options: [
+      ['m7♭5', 'm7♭5'],
+      ['ø7', 'ø7'],
+    ],
+  },
+  diminished: {
+    label: 'Diminished triad',
+    options: [
+      ['dim', 'dim'],
+      ['°', '°'],
+      ['m♭5', 'm♭5'],
+    ],
+  },
+  degrees: {
+    label: 'Degrees',
+    options: [
+      ['numbers', '2–7'],
+      ['roman', 'ii7'],
+      ['capitals', 'IIm7'],
+    ],
+  },
+  steps: {
+    label: 'Steps',
+    options: [
+      ['W-H', 'W – H'],
+      ['T-S', 'T – S'],
+    ],
+  },
+  notes: {
+    label: 'Notes',
+    options: [
+      ['english', 'B♭ B'],
+      ['german', 'B H'],
+      ['solfege', 'Si♭ Si'],
+    ],
+  },
+};
+
+const SAMPLES = ['Bbmaj7', 'Cm7', 'Bm7b5', 'Edim', 'Am'];
+
+/** What things are called, wherever they are shown. The band reads one school. */
+export function NamesSheet({ open, onOpenChange, naming, onChange }: NamesSheetProps) {
+  return (
+    <Sheet title="What things are called" open={open} onOpenChange={onOpenChange}>
+      <p className="mb-4 text-quiet">
+        Everything on the screen follows:{' '}
+        <b className="music-glyph text-ink">
+          {SAMPLES.map((symbol) => {
+            const chord = parseChord(symbol);
+            return chord.ok ? nameChord(chord.value, naming) : '';
+          }).join('  ')}
+        </b>
+        . Chart text is always typed in English letters.
+      </p>
+      <dl className="grid grid-cols-[auto_1fr] items-center gap-x-6 gap-y-3">
+        {(Object.keys(FIELDS) as (keyof Naming)[]).map((field) => (
+          <div key={field} className="contents">
+            <dt className="font-semibold">{FIELDS[field].label}</dt>
+            <dd>
+              <Choice
+                label={FIELDS[field].label}
+                value={naming[field]}
+                options={FIELDS[field].options as readonly (readonly [string, string])[]}
+                onChange={(value) => onChange({ ...naming, [field]: value })}
+              />
+            </dd>
+          </div>
+        ))}
+      </dl>
+    </Sheet>
+  );
+}
