@@ -1,9 +1,14 @@
 import { expect, expectAccessible, openSong, test } from './pages.ts';
 
+const PANELS = ['Why', 'Moves', 'Compare', 'All keys', 'Modes', 'Homes', 'String', 'Build up'];
 const SIZES = [
   { width: 1280, height: 800 },
   { width: 820, height: 1180 },
 ] as const;
+
+function themeOfPanels(width: number): 'paper' | 'night' {
+  return width === 1280 ? 'paper' : 'night';
+}
 
 for (const viewport of SIZES) {
   for (const theme of ['paper', 'night'] as const) {
@@ -18,12 +23,18 @@ for (const viewport of SIZES) {
       });
 
       test('every screen is accessible, and none is wider than its window', async ({ page }) => {
+        test.setTimeout(240_000);
         const screens = [
           async () => void (await page.goto('/')),
           async () => {
             await page.goto('/harmonize?key=F%23+harmonic+minor&reader=capo-2');
             await page.keyboard.press('t');
           },
+          // panels look alike in both themes and sizes: each is checked in one pairing of each
+          ...(themeOfPanels(viewport.width) === theme ? PANELS : []).map((name) => async () => {
+            await page.goto('/harmonize?key=Bb');
+            await page.getByRole('tab', { name }).click();
+          }),
           async () => {
             await openSong(page, 'Harbor Wall');
             await page.locator('[data-place="8.0"]').click();
@@ -34,8 +45,7 @@ for (const viewport of SIZES) {
         for (const open of screens) {
           await open();
           await expect(page.locator('html')).toHaveAttribute('data-theme', theme);
-          await page.waitForLoadState('networkidle');
-          await page.waitForTimeout(250);
+          await page.waitForTimeout(400);
           await expectAccessible(page);
           expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)).toBeLessThanOrEqual(0);
         }
@@ -46,9 +56,18 @@ for (const viewport of SIZES) {
 
 test('dialogs and menus are accessible and give the keyboard back', async ({ page }) => {
   await page.goto('/harmonize');
-  await page.keyboard.press('?');
-  await expectAccessible(page);
-  await page.keyboard.press('Escape');
+  await expect(page.getByRole('tab', { name: 'Progression' })).toBeVisible();
+  for (const [key, name] of [
+    ['?', 'Keys'],
+    ['m', 'What things are called'],
+    ['g', 'Words of the trade'],
+  ] as const) {
+    await page.keyboard.press(key);
+    await expect(page.getByRole('dialog', { name })).toBeVisible();
+    await expectAccessible(page);
+    await page.keyboard.press('Escape');
+    await expect(page.getByRole('dialog')).toBeHidden();
+  }
   await page.keyboard.press('Control+k');
   await expect(page.getByPlaceholder('A song, a key, a reader, a room')).toBeFocused();
   await expectAccessible(page);

@@ -13,7 +13,7 @@ test('one song, from key to chart to the band', async ({ page }) => {
   await page.getByRole('combobox', { name: 'Scale' }).selectOption('harmonic minor');
   await page.keyboard.press('Escape');
   const stage = page.getByRole('group', { name: 'The chords of the key' });
-  await page.getByRole('radio', { name: 'Sevenths' }).click();
+  await page.getByLabel('Chords built of').selectOption('Sevenths');
   await expect(stage.getByRole('button', { pressed: true })).toHaveAccessibleName('1 minor major 7, A minor major 7, minor-major seventh');
   await expect(stage.getByRole('button', { name: /^7 diminished 7, G sharp diminished 7/ })).toBeVisible();
   await expect(page.getByRole('figure', { name: /A B C D E F G♯ A; steps W H W W H W\+H H/ })).toBeVisible();

@@ -1,6 +1,6 @@
 import { DEFAULT_PREFERENCES, type Preferences, type PreferencesChange, preferences } from '@aurora/wire';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { useEffect } from 'react';
+import { useEffect, useState } from 'react';
 import { call } from './client.ts';
 import { useBand } from './songs.ts';
 
@@ -17,13 +17,15 @@ export function usePreferences(): { readonly preferences: Preferences; readonly 
     queryFn: () => call('GET', `/bands/${bandId}/preferences`, preferences),
     enabled: bandId !== '',
   });
+  // read once: a new object at every drawing would look like a change
+  const [before] = useState(remembered);
+  const current = data ?? before;
   const { mutate } = useMutation({
     mutationFn: (change: PreferencesChange) => call('PATCH', `/bands/${bandId}/preferences`, preferences, change),
     onMutate: (change) => {
-      queries.setQueryData(preferencesKey(bandId), { ...(data ?? remembered()), ...change });
+      queries.setQueryData(preferencesKey(bandId), { ...current, ...change });
     },
   });
-  const current = data ?? remembered();
   useEffect(() => {
     if (data !== undefined) localStorage.setItem(LOCAL, JSON.stringify(data));
   }, [data]);

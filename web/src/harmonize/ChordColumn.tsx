@@ -30,15 +30,20 @@ export function ChordColumn({ view, selected, sounding, rise, compact, onSelect,
         className={`flex flex-col items-center rounded-t-xl border-2 px-1 pt-2 pb-1 ${look} ${sounding ? 'bg-wash' : ''}`}
       >
         {!compact && <Stack view={view} />}
-        <ChordSymbol view={view.numeral} className={`mt-1.5 h-12 items-end font-bold ${numeralSize(view.numeral.raised)}`} />
+        <ChordSymbol
+          view={view.numeral}
+          className={`${compact ? 'h-9' : 'mt-1.5 h-12'} items-end font-bold ${compact ? 'text-[30px] max-lg:text-[24px]' : numeralSize(view.numeral.raised)}`}
+        />
         <LetterSymbol
           view={view.letter}
           className={`mt-1 font-bold ${symbolText(view.letter).length > 9 ? 'text-[13px] max-lg:text-[10px]' : 'text-[19px] max-lg:text-[15px]'}`}
         />
         {view.sounding !== null && <span className="music-glyph text-[13px] text-quiet">= {symbolText(view.sounding)}</span>}
-        <span className="pb-0.5 text-center text-[13px] leading-tight whitespace-nowrap text-quiet max-lg:hidden">
-          {view.quality.replace('half-diminished', 'half-dim.').replace('seventh', '7th')}
-        </span>
+        {!compact && (
+          <span className="pb-0.5 text-center text-[13px] leading-tight whitespace-nowrap text-quiet max-lg:hidden">
+            {view.quality.replace('half-diminished', 'half-dim.').replace('seventh', '7th')}
+          </span>
+        )}
       </button>
       {!compact && (
         <Hint text={`Add ${symbolText(view.letter)} to the progression`} keys="Enter">

@@ -3,6 +3,7 @@ import { ChevronDown, Minus, Plus, RotateCcw } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { Glyphs } from '../notation/Glyphs.tsx';
 import { Hint } from '../ui/Hint.tsx';
+import { KeyInput } from './KeyInput.tsx';
 import { COMMON_SCALES, circleKeys, FURTHER_SCALES, stepKey } from './key-view.ts';
 import { keyInForce, useLens } from './lens-store.ts';
 
@@ -32,6 +33,9 @@ export function KeyLens({ scaleIsFree }: { readonly scaleIsFree: boolean }) {
         <Popover.Portal>
           <Popover.Content sideOffset={8} aria-label="Choose a key" className="z-50 w-[21rem] rounded-2xl border border-edge bg-raised p-4">
             <TonicGrid current={key} notes={state.naming.notes} onChoose={state.setKey} />
+            <div className="mt-3">
+              <KeyInput label="Type a key" onKey={(typed) => state.setKey(scaleIsFree ? typed : { ...key, tonic: typed.tonic })} />
+            </div>
             {scaleIsFree && <ScaleChoice current={key} onChoose={state.setKey} />}
           </Popover.Content>
         </Popover.Portal>

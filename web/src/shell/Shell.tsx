@@ -113,10 +113,6 @@ function useOpenSong(songId: string | undefined): { readonly title: string; read
     const key = keyName === undefined ? undefined : parseKey(keyName);
     useLens.getState().setHomeKey(key?.ok ? key.value : null);
   }, [keyName]);
-  useEffect(() => {
-    // another song is another thing to look at
-    if (songId !== null) useLens.getState().select(null);
-  }, [songId]);
   const name = songId === undefined ? 'Aurora Ridge' : song === undefined ? ' ' : song.title || 'Song without a title';
   return { title: name, band };
 }

@@ -7,7 +7,7 @@ export function Word({ term, children }: { readonly term: string; readonly child
     <button
       type="button"
       onClick={() => openSheet({ kind: 'glossary', wanted: term })}
-      className="underline decoration-dotted underline-offset-4 hover:text-accent"
+      className="-my-3 py-3 underline decoration-dotted underline-offset-4 hover:text-accent"
     >
       {children}
     </button>

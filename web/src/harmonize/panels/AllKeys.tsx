@@ -17,8 +17,9 @@ export function AllKeys({ sounding, naming, build }: PanelProps) {
   const { setKey } = useLens();
   const keys = inOrder(circleKeys(mode), way);
   const here = keys.findIndex(({ tonic }) => (tonic - sounding.tonic) % 12 === 0);
-  const next = keys[(Math.max(0, here) + 1) % keys.length] as Key;
-  const from = here < 0 ? (keys[0] as Key) : (keys[here] as Key);
+  const place = Math.max(0, here);
+  const from = keys[place] as Key;
+  const neighbours = [keys[(place + 1) % keys.length], keys[(place + keys.length - 1) % keys.length]] as readonly Key[];
   return (
     <div className="grid gap-6 lg:grid-cols-[300px_1fr]">
       <div>
@@ -62,10 +63,12 @@ export function AllKeys({ sounding, naming, build }: PanelProps) {
             up in {way} ↻
           </text>
         </svg>
-        {circleWords(from.tonic, next.tonic, naming).map((sentence) => (
-          <p key={sentence} className="mt-1">
-            {sentence}
-          </p>
+        {neighbours.map((neighbour) => (
+          <div key={neighbour.tonic} className="mt-2">
+            {circleWords(from.tonic, neighbour.tonic, naming).map((sentence) => (
+              <p key={sentence}>{sentence}</p>
+            ))}
+          </div>
         ))}
       </div>
       <div className="overflow-x-auto">

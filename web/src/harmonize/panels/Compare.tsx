@@ -13,6 +13,7 @@ import {
   simplestKey,
 } from '@aurora/core';
 import { useState } from 'react';
+import { KeyInput } from '../../lens/KeyInput.tsx';
 import { Glyphs } from '../../notation/Glyphs.tsx';
 import type { PanelProps } from './panel.ts';
 
@@ -26,18 +27,22 @@ export function Compare({ written, naming, build }: PanelProps) {
   const [scale, setScale] = useState<ScaleName | 'relative'>(() =>
     written.scale === 'natural minor' ? 'harmonic minor' : 'natural minor',
   );
-  const other = otherKey(written, scale);
+  const [typed, setTyped] = useState<Key | null>(null);
+  const other = typed ?? otherKey(written, scale);
   const depth = build.kind === 'thirds' && build.depth === 'triad' ? 'triad' : 'seventh';
   const { changed, chords } = compareKeys(written, other, depth);
   const relative = RELATIVE[written.scale];
   return (
     <div>
-      <label className="mb-3 flex flex-wrap items-center gap-3">
+      <div className="mb-3 flex flex-wrap items-center gap-3">
         <b className="music-glyph">{nameKey(written, naming)}</b> beside
         <select
           aria-label="The other scale"
           value={scale}
-          onChange={(event) => setScale(event.target.value as ScaleName | 'relative')}
+          onChange={(event) => {
+            setTyped(null);
+            setScale(event.target.value as ScaleName | 'relative');
+          }}
           className="min-h-11 rounded-lg border border-edge bg-raised px-2"
         >
           {relative !== undefined && <option value="relative">its relative, {nameKey(otherKey(written, 'relative'), naming)}</option>}
@@ -47,8 +52,9 @@ export function Compare({ written, naming, build }: PanelProps) {
             </option>
           ))}
         </select>
+        <KeyInput label="Or any other key" onKey={setTyped} />
         <span role="status">{changedWords(changed, naming)}</span>
-      </label>
+      </div>
       <div className="overflow-x-auto">
         <table className="w-full min-w-[640px] text-left">
           <tbody>

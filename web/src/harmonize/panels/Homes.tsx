@@ -2,6 +2,7 @@ import { homesOf, type Key, nameChord, nameNote, printScale, printScaleNumber, S
 import { useLens } from '../../lens/lens-store.ts';
 import { Glyphs } from '../../notation/Glyphs.tsx';
 import type { ColumnView } from '../harmonize-view.ts';
+import { NameNotes } from './NameNotes.tsx';
 import type { PanelProps } from './panel.ts';
 
 /** All keys that hold every note of the selected chord, with its degree in each. */
@@ -12,7 +13,8 @@ export function Homes({ sounding, naming, columns, index }: PanelProps) {
   const isHere = (key: Key) => key.tonic === sounding.tonic && key.scale === sounding.scale;
   return (
     <div>
-      <p className="mb-2">
+      <NameNotes heardIn={sounding} naming={naming} />
+      <p className="mt-3 mb-2">
         All notes of <b className="music-glyph">{nameChord(chord, naming)}</b>, as it sounds, are in {homes.length} keys. Press one to go
         there.
       </p>

@@ -29,7 +29,7 @@ export function WhyKey({ written, naming, columns, index }: PanelProps) {
       <Way title="1  Skip a note, take a note">
         <SkipPicture written={written} naming={naming} notes={chordNotes(chord)} column={column} />
       </Way>
-      <Way title="2  Thirds on top of each other, in frets">
+      <Way title="2  Thirds on top of each other, and frets above the root">
         <ThirdsPicture naming={naming} root={root} formula={chord.formula} />
         {chordFacts(chord).map((fact) => (
           <p key={fact} className="mt-2 text-quiet">
@@ -145,7 +145,7 @@ function ThirdsPicture({ naming, root, formula }: { readonly naming: Naming; rea
                 {frets === 4 ? 'M3' : frets === 3 ? 'm3' : ''} {frets} frets
               </span>
             )}
-            <span className="text-[13px] text-quiet">{semitonesAbove(tone)} above the root</span>
+            <span className="text-[13px] text-quiet">+{semitonesAbove(tone)}</span>
           </li>
         );
       })}

@@ -17,14 +17,14 @@ export interface PanelProps {
 /** The panels under the stage, by the key that opens each. */
 export const PANELS = [
   ['progression', 'Progression'],
-  ['why', 'Why this chord'],
-  ['moves', 'How it moves'],
+  ['why', 'Why'],
+  ['moves', 'Moves'],
   ['compare', 'Compare'],
   ['keys', 'All keys'],
   ['modes', 'Modes'],
-  ['homes', 'Where it lives'],
-  ['string', 'One string'],
-  ['climb', 'Build it up'],
+  ['homes', 'Homes'],
+  ['string', 'String'],
+  ['climb', 'Build up'],
 ] as const;
 
 export type PanelName = (typeof PANELS)[number][0];
