@@ -34,10 +34,30 @@ const PICTURES = [
     },
   },
   {
+    name: 'harmonize-why',
+    path: '/harmonize?key=Bb',
+    act: async (page) => {
+      await page.keyboard.press('t');
+      for (let step = 0; step < 3; step += 1) await page.keyboard.press('ArrowRight');
+      await page.keyboard.press('2');
+      await page.keyboard.press('n');
+    },
+  },
+  {
+    name: 'harmonize-keys',
+    path: '/harmonize?key=Bb',
+    act: async (page) => {
+      await page.keyboard.press('t');
+      await page.keyboard.press('5');
+      await page.getByRole('button', { name: 'Show the neck' }).waitFor();
+    },
+  },
+  {
     name: 'harmonize-tablet',
     path: '/harmonize?key=C%23+harmonic+minor&reader=Eb',
     size: TABLET,
     act: async (page) => {
+      await page.getByRole('button', { name: 'Show the neck' }).click();
       await page.keyboard.press('t');
       await page.getByLabel('Chords as numbers or letters').fill('1- b6 4- 57');
       await page.keyboard.press('Enter');

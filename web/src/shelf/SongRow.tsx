@@ -1,18 +1,20 @@
 import type { SongSummary } from '@aurora/wire';
+import { useLens } from '../lens/lens-store.ts';
 import { ChordSymbol } from '../notation/ChordSymbol.tsx';
 import { Glyphs } from '../notation/Glyphs.tsx';
-import { keyGlyphs, openingBar } from './shelf-view.ts';
+import { keyName, openingBar } from './shelf-view.ts';
 
 /** One song as it is known at sight: its key, its name, how it opens, how fast it goes. */
 export function SongRow({ song }: { readonly song: SongSummary }) {
-  const [tonic = '', ...scale] = keyGlyphs(song.key).split(' ');
+  const naming = useLens((state) => state.naming);
+  const { tonic, scale } = keyName(song.key, naming);
   return (
     <span className="grid grid-cols-[5.5rem_minmax(0,1.1fr)_minmax(0,1.3fr)_4.5rem] items-center gap-4 max-md:grid-cols-[4.5rem_1fr]">
       <span className="music-glyph leading-tight">
         <span className="text-[26px] font-bold">
           <Glyphs text={tonic} />
         </span>
-        {scale.length > 0 && <span className="block text-[13px] text-quiet">{scale.join(' ')}</span>}
+        {scale !== '' && <span className="block text-[13px] text-quiet">{scale}</span>}
       </span>
       <span className="min-w-0">
         <span className="block truncate text-lg font-semibold">{song.title || 'Song without a title'}</span>
@@ -22,7 +24,7 @@ export function SongRow({ song }: { readonly song: SongSummary }) {
         {song.opening.map((bar, index) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: bars have no name but their place
           <span key={index} className="flex min-h-9 items-center gap-2 overflow-hidden border-l-2 border-edge pl-2.5 text-xl font-bold">
-            {openingBar(bar).map((view, place) => (
+            {openingBar(bar, naming).map((view, place) => (
               // biome-ignore lint/suspicious/noArrayIndexKey: chords have no name but their place
               <ChordSymbol key={place} view={view} />
             ))}

@@ -1,4 +1,4 @@
-import { parseNumberOrLetters } from '@aurora/core';
+import { DEFAULT_NAMING, type Naming, nameKey, parseKey, parseNumberOrLetters } from '@aurora/core';
 import type { SongSummary } from '@aurora/wire';
 import { numberView, type SymbolView } from '../notation/symbol-view.ts';
 
@@ -18,14 +18,16 @@ export function findSongs(songs: readonly SongSummary[], wanted: string): readon
 }
 
 /** The chords of one opening bar, ready to be set. What is no number, such as NC, is left out. */
-export function openingBar(bar: string): readonly SymbolView[] {
+export function openingBar(bar: string, naming: Naming = DEFAULT_NAMING): readonly SymbolView[] {
   return bar.split(' ').flatMap((text) => {
     const number = parseNumberOrLetters(text, 0);
-    return number.ok ? [numberView(number.value)] : [];
+    return number.ok ? [numberView(number.value, naming)] : [];
   });
 }
 
-/** A key name as it is shown: `F♯m`. */
-export function keyGlyphs(name: string): string {
-  return name.replace(/#/g, '♯').replace(/^([A-G])b/, '$1♭');
+/** A stored key name as the band says it: `F♯m`, and what it is besides, `harmonic minor`. */
+export function keyName(stored: string, naming: Naming = DEFAULT_NAMING): { readonly tonic: string; readonly scale: string } {
+  const key = parseKey(stored);
+  const [tonic = '', ...scale] = (key.ok ? nameKey(key.value, naming) : stored).split(' ');
+  return { tonic, scale: scale.join(' ') };
 }

@@ -1,4 +1,4 @@
-import { GLOSSARY, printKey } from '@aurora/core';
+import { GLOSSARY, nameKey, printKey } from '@aurora/core';
 import { Command } from 'cmdk';
 import { useNavigate } from 'react-router';
 import { useSongs } from '../api/songs.ts';
@@ -22,7 +22,7 @@ const GROUP =
 export function CommandMenu({ open, onOpenChange, songId }: CommandMenuProps) {
   const navigate = useNavigate();
   const songs = useSongs().data ?? [];
-  const { setKey, setReader } = useLens();
+  const { setKey, setReader, naming } = useLens();
   const search = () => lensSearch(useLens.getState());
   const choose = (action: () => void) => () => {
     onOpenChange(false);
@@ -80,7 +80,7 @@ export function CommandMenu({ open, onOpenChange, songId }: CommandMenuProps) {
               onSelect={choose(() => setKey({ ...(useLens.getState().homeKey ?? key), tonic: key.tonic }))}
               className={ITEM}
             >
-              Key of {printKey(key, 'glyph')}
+              Key of {nameKey(key, naming)}
             </Command.Item>
           ))}
         </Command.Group>

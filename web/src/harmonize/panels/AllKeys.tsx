@@ -21,13 +21,13 @@ export function AllKeys({ sounding, naming, build }: PanelProps) {
   const from = keys[place] as Key;
   const neighbours = [keys[(place + 1) % keys.length], keys[(place + keys.length - 1) % keys.length]] as readonly Key[];
   return (
-    <div className="grid gap-6 lg:grid-cols-[300px_1fr]">
+    <div className="grid gap-6 lg:grid-cols-[236px_1fr]">
       <div>
         <Choice
           label="Which way round"
           value={way}
           options={[
-            ['fifths', 'Clockwise in fifths'],
+            ['fifths', 'In fifths'],
             ['fourths', 'In fourths'],
           ]}
           onChange={setWay}
@@ -60,7 +60,7 @@ export function AllKeys({ sounding, naming, build }: PanelProps) {
             );
           })}
           <text x={MIDDLE} y={MIDDLE + 5} textAnchor="middle" fontSize={15} fill="var(--quiet)">
-            up in {way} ↻
+            up in {way}
           </text>
         </svg>
         {neighbours.map((neighbour) => (
@@ -81,7 +81,7 @@ export function AllKeys({ sounding, naming, build }: PanelProps) {
           ]}
           onChange={setMode}
         />
-        <table className="mt-2 w-full min-w-[600px] text-left">
+        <table className="mt-2 w-full text-left text-[14px] max-lg:min-w-[600px]">
           <tbody>
             {keys.map((key, index) => (
               <tr key={key.tonic} className={`border-t border-hairline ${index === here ? 'bg-wash' : ''}`}>
@@ -89,13 +89,13 @@ export function AllKeys({ sounding, naming, build }: PanelProps) {
                   <button
                     type="button"
                     onClick={() => setKey(key)}
-                    className="music-glyph min-h-11 min-w-14 rounded px-2 text-left text-lg font-bold hover:text-accent"
+                    className="music-glyph min-h-11 min-w-10 rounded px-1 text-left text-lg font-bold hover:text-accent"
                   >
                     <Glyphs text={nameNote(key.tonic, naming.notes)} />
                   </button>
                 </th>
                 {columnsOf(key, key, build, naming).map((column) => (
-                  <td key={column.number.degree} className="music-glyph pr-2 whitespace-nowrap">
+                  <td key={column.number.degree} className="music-glyph pr-1 whitespace-nowrap">
                     {nameChord(column.chord, naming)}
                   </td>
                 ))}
