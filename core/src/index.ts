@@ -42,7 +42,7 @@ export {
   numberSchool,
 } from './naming/naming.ts';
 export { accidentals, chroma, isEnharmonic, letterStep, type Note, simplest } from './pitch/note.ts';
-export { type AccidentalStyle, parseNote, printAccidentals, printNote } from './pitch/note-text.ts';
+export { type AccidentalStyle, parseNote, printAccidentals, printNote, withGlyphs } from './pitch/note-text.ts';
 export { CONCERT_READER, type Reader, TRANSPOSITION_SEMITONES, type Transposition, writtenChord, writtenKey } from './reader/reader.ts';
 export { isMinorScale, SCALE_NAMES, type Step, scaleIntervals, scaleSteps } from './scale/scale.ts';
 export type { ScaleName } from './scale/scale-table.ts';

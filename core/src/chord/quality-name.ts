@@ -1,3 +1,4 @@
+import { withGlyphs } from '../pitch/note-text.ts';
 import type { Formula } from './formula.ts';
 import { ALTERED_FORMULA, type Extension, type Quality, qualityOf } from './quality.ts';
 
@@ -23,8 +24,8 @@ export function qualityName(formula: Formula): string {
     halfDiminished ? 'half-diminished' : familyWords(quality),
     STACKED[quality.extension],
     quality.suspension === 'none' ? '' : suspensionWord(quality),
-    ...quality.alterations.filter((name) => !(halfDiminished && name === 'b5')).map(glyphs),
-    ...quality.additions.map((name) => `add ${glyphs(name)}`),
+    ...quality.alterations.filter((name) => !(halfDiminished && name === 'b5')).map(withGlyphs),
+    ...quality.additions.map((name) => `add ${withGlyphs(name)}`),
     ...quality.omissions.map((number) => `no ${number}`),
   ];
   return words.filter((word) => word !== '').join(' ');
@@ -47,8 +48,4 @@ function familyWords({ family, extension, majorSeventh, suspension }: Quality): 
 function suspensionWord({ suspension, extension }: Quality): string {
   const word = { sus2: 'second', sus4: 'fourth', sus2sus4: 'second and fourth', none: '' }[suspension];
   return extension === 'none' ? `suspended ${word}` : suspension;
-}
-
-function glyphs(name: string): string {
-  return name.replace('#', '♯').replaceAll('b', '♭');
 }

@@ -6,7 +6,7 @@ import { printRoman } from '../degree/roman-text.ts';
 import type { Key } from '../key/key.ts';
 import { printScale } from '../key/key-text.ts';
 import { accidentals, letterStep, type Note } from '../pitch/note.ts';
-import { printAccidentals, printNote } from '../pitch/note-text.ts';
+import { printAccidentals, printNote, withGlyphs } from '../pitch/note-text.ts';
 import type { Step } from '../scale/scale.ts';
 
 /** What somebody calls things: the schools of naming, as one plain value. */
@@ -83,7 +83,7 @@ export function nameChord(chord: Chord, naming: Naming): string {
 
 /** A number chord as a Roman numeral, by case or in capitals with the quality written out. */
 export function nameRoman(chord: NumberChord, degrees: 'roman' | 'capitals'): string {
-  const roman = printRoman(chord).replaceAll('b', '♭').replaceAll('#', '♯');
+  const roman = withGlyphs(printRoman(chord));
   if (degrees === 'roman') return roman;
   const { family } = qualityOf(chord.formula);
   const [, numeral = '', rest = ''] = /^([♭♯]*[ivIV]+)(.*)$/.exec(roman) ?? [];

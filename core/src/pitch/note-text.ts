@@ -70,3 +70,11 @@ export function printAccidentals(count: number, style: AccidentalStyle = 'ascii'
 export function printNote(note: Note, style: AccidentalStyle = 'ascii'): string {
   return `${LETTERS[letterStep(note)]}${printAccidentals(accidentals(note), style)}`;
 }
+
+/**
+ * Plain-text accidentals of numbers and Roman numerals as glyphs: `b3` gives `♭3`, `#iv` `♯iv`. A
+ * note name keeps its letter B.
+ */
+export function withGlyphs(text: string): string {
+  return text.replaceAll(/b(?=[b\diIvV])/g, '♭').replaceAll('#', '♯');
+}

@@ -1,12 +1,13 @@
 import { chordMidi, chordOnTonic, type Key, type Naming, printKey, readChart } from '@aurora/core';
 import { ArrowRight, Play, Redo2, Square, Undo2, X } from 'lucide-react';
-import { type FormEvent, useId, useState } from 'react';
+import { type FormEvent, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useStore } from 'zustand';
 import { useAddSong } from '../api/songs.ts';
 import { type PlayStep, play, stop, usePlayer } from '../audio/player.ts';
 import { LetterSymbol } from '../notation/ChordSymbol.tsx';
 import { letterView, numberView, symbolText } from '../notation/symbol-view.ts';
+import { AnsweringField } from '../ui/AnsweringField.tsx';
 import { Button } from '../ui/Button.tsx';
 import { sayFault } from '../ui/say.ts';
 import { readBarsTyped, songOf, useProgression } from './progression-store.ts';
@@ -78,7 +79,6 @@ export function ProgressionTray({ sounding, written, naming }: { readonly soundi
 function TypedBars({ written, onAdd }: { readonly written: Key; readonly onAdd: (bars: readonly string[]) => void }) {
   const [text, setText] = useState('');
   const [fault, setFault] = useState<string | null>(null);
-  const faultId = useId();
   const submit = (event: FormEvent) => {
     event.preventDefault();
     const read = readBarsTyped(text, written);
@@ -92,23 +92,16 @@ function TypedBars({ written, onAdd }: { readonly written: Key; readonly onAdd: 
   };
   return (
     <form onSubmit={submit} className="relative min-w-52 flex-1">
-      <input
+      <AnsweringField
+        label="Chords as numbers or letters"
         value={text}
-        onChange={(event) => {
-          setText(event.target.value);
+        placeholder={`1 4 6- 5, or letters in ${printKey(written, 'glyph')}`}
+        fault={fault}
+        onChange={(value) => {
+          setText(value);
           setFault(null);
         }}
-        aria-label="Chords as numbers or letters"
-        aria-invalid={fault !== null}
-        aria-describedby={fault === null ? undefined : faultId}
-        placeholder={`1 4 6- 5, or letters in ${printKey(written, 'glyph')}`}
-        className="min-h-11 w-full rounded-lg border border-edge bg-raised px-3 placeholder:text-quiet aria-invalid:border-alarm"
       />
-      {fault !== null && (
-        <p id={faultId} role="alert" className="mt-1 text-sm font-semibold text-alarm">
-          {fault}
-        </p>
-      )}
     </form>
   );
 }

@@ -20,6 +20,7 @@ import {
   scaleIntervals,
   scaleSteps,
   stackFourths,
+  withGlyphs,
 } from '@aurora/core';
 import { letterView, numberView, type SymbolView } from '../notation/symbol-view.ts';
 import { type Build, depthsOf } from './depth.ts';
@@ -51,7 +52,7 @@ export function columnsOf(sounding: Key, written: Key, build: Build, naming: Nam
   return stackedChords(written, build).map((column, index) => {
     const { number, chord } = heard[index] as Stacked;
     const tones = column.tones.map((tone, place) => ({
-      formula: tone.formula.replaceAll('b', '♭').replaceAll('#', '♯'),
+      formula: withGlyphs(tone.formula),
       note: nameNote(tone.note, naming.notes),
       degree: printScaleNumber(tone.parentDegree, 'glyph'),
       below: place === 0 ? null : intervalName(tone.note - (column.tones[place - 1] as StackedTone).note),

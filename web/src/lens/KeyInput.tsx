@@ -1,5 +1,6 @@
 import { faultWords, type Key, parseKey } from '@aurora/core';
-import { type FormEvent, useId, useState } from 'react';
+import { type FormEvent, useState } from 'react';
+import { AnsweringField } from '../ui/AnsweringField.tsx';
 
 interface KeyInputProps {
   readonly label: string;
@@ -10,7 +11,6 @@ interface KeyInputProps {
 export function KeyInput({ label, onKey }: KeyInputProps) {
   const [text, setText] = useState('');
   const [fault, setFault] = useState<string | null>(null);
-  const faultId = useId();
   const submit = (event: FormEvent) => {
     event.preventDefault();
     const key = parseKey(text);
@@ -21,23 +21,16 @@ export function KeyInput({ label, onKey }: KeyInputProps) {
   };
   return (
     <form onSubmit={submit} className="min-w-44">
-      <input
+      <AnsweringField
+        label={label}
         value={text}
-        onChange={(event) => {
-          setText(event.target.value);
+        placeholder="C#, Ebm, F# dorian …"
+        fault={fault}
+        onChange={(value) => {
+          setText(value);
           setFault(null);
         }}
-        aria-label={label}
-        aria-invalid={fault !== null}
-        aria-describedby={fault === null ? undefined : faultId}
-        placeholder="C#, Ebm, F# dorian …"
-        className="min-h-11 w-full rounded-lg border border-edge bg-raised px-3 placeholder:text-quiet aria-invalid:border-alarm"
       />
-      {fault !== null && (
-        <p id={faultId} role="alert" className="mt-1 text-sm font-semibold text-alarm">
-          {fault}
-        </p>
-      )}
     </form>
   );
 }

@@ -1,4 +1,4 @@
-import { type Chord, chordOnNeck, DEFAULT_NAMING, type Naming, type NeckTone, nameNote, STANDARD_TUNING } from '@aurora/core';
+import { type Chord, chordOnNeck, DEFAULT_NAMING, type Naming, type NeckTone, nameNote, STANDARD_TUNING, withGlyphs } from '@aurora/core';
 
 export const LAST_FRET = 15;
 /** Frets until half of the drawn string is used up; 12 on the instrument. */
@@ -40,13 +40,13 @@ export function spaceX(fret: number): number {
 export function neckDots(chord: Chord, capo: number, labels: 'notes' | 'formula', naming: Naming = DEFAULT_NAMING): readonly NeckDot[] {
   return chordOnNeck(chord, STANDARD_TUNING, capo, LAST_FRET).map((tone) => {
     const note = nameNote(tone.note, naming.notes);
-    const formula = tone.formula.replace('b', '♭').replace('#', '♯');
+    const formula = withGlyphs(tone.formula);
     return {
       tone,
       x: spaceX(tone.fret),
       y: stringY(tone.string),
-      label: labels === 'notes' ? note : formula === '1' ? 'R' : formula.replace(/^♭ass$/, 'B'),
-      name: `${note}, ${tone.root ? 'root' : formula.replace(/^♭ass$/, 'bass')}, string ${tone.string}, ${tone.fret === 0 ? 'open' : `fret ${tone.fret}`}`,
+      label: labels === 'notes' ? note : formula === '1' ? 'R' : formula === 'bass' ? 'B' : formula,
+      name: `${note}, ${tone.root ? 'root' : formula}, string ${tone.string}, ${tone.fret === 0 ? 'open' : `fret ${tone.fret}`}`,
     };
   });
 }

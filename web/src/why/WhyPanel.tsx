@@ -7,6 +7,7 @@ import {
   printScaleNumber,
   type Reader,
   whyWords,
+  withGlyphs,
   writtenChord,
 } from '@aurora/core';
 import { Volume2, X } from 'lucide-react';
@@ -112,9 +113,7 @@ function ToneTable({ chord, heardIn, naming }: Selection & { readonly naming: Na
       <tbody>
         {chordInKey(chord, heardIn).map(({ note, formula, degree, keyHas }) => (
           <tr key={formula} className={`border-t ${keyHas === null ? 'border-hairline' : 'border-dashed border-outside text-outside'}`}>
-            <td className="music-glyph py-1 font-semibold">
-              {formula === 'bass' ? 'bass' : formula.replaceAll('b', '♭').replaceAll('#', '♯')}
-            </td>
+            <td className="music-glyph py-1 font-semibold">{withGlyphs(formula)}</td>
             <td className="music-glyph py-1 font-bold">
               <Glyphs text={nameNote(note, naming.notes)} />
             </td>

@@ -11,6 +11,7 @@ import {
   SCALE_NAMES,
   type ScaleName,
   simplestKey,
+  withGlyphs,
 } from '@aurora/core';
 import { useState } from 'react';
 import { KeyInput } from '../../lens/KeyInput.tsx';
@@ -76,7 +77,8 @@ export function Compare({ written, naming, build }: PanelProps) {
                 <td key={chord.first.chord.root} className="music-glyph py-2 pr-2 leading-snug">
                   {chord.changes.map(({ from, to, before, after }) => (
                     <span key={from} className="block">
-                      {glyphs(before.name)} {nameNote(from, naming.notes)} → {glyphs(after?.name ?? '')} {nameNote(to, naming.notes)}
+                      {withGlyphs(before.name)} {nameNote(from, naming.notes)} → {withGlyphs(after?.name ?? '')}{' '}
+                      {nameNote(to, naming.notes)}
                     </span>
                   ))}
                   {chord.changes.length === 0 && <span className="text-quiet">the same</span>}
@@ -101,8 +103,4 @@ function changedWords(changed: readonly { readonly from: number; readonly to: nu
   if (changed.length === 0) return 'The same seven notes.';
   const notes = changed.map(({ from, to }) => `${nameNote(from, naming.notes)} becomes ${nameNote(to, naming.notes)}`).join(', ');
   return `${changed.length === 1 ? 'One note' : `${changed.length} notes`} changed: ${notes}.`;
-}
-
-function glyphs(text: string): string {
-  return text.replaceAll('b', '♭').replaceAll('#', '♯');
 }

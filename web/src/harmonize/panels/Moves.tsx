@@ -1,4 +1,4 @@
-import { climb, formulaNames, LADDER, nameChord, nameNote, toneChanges } from '@aurora/core';
+import { climb, formulaNames, LADDER, nameChord, nameNote, toneChanges, withGlyphs } from '@aurora/core';
 import { Glyphs } from '../../notation/Glyphs.tsx';
 import { depthsOf } from '../depth.ts';
 import type { ColumnView } from '../harmonize-view.ts';
@@ -52,7 +52,7 @@ export function Moves({ written, naming, build, columns, index }: PanelProps) {
           {LADDER.map((formula, rung) => (
             <li key={formula} className={`flex gap-3 rounded px-2 ${formula === first.formula ? 'bg-wash font-bold' : ''}`}>
               <span className="music-glyph w-24">{nameChord({ ...first, formula }, naming)}</span>
-              <span className="music-glyph w-24 text-quiet">{formulaNames(formula).join(' ').replaceAll('b', '♭')}</span>
+              <span className="music-glyph w-24 text-quiet">{withGlyphs(formulaNames(formula).join(' '))}</span>
               <span className="text-quiet">{rung === 0 ? '' : changeWords(toneChanges(LADDER[rung - 1] as number, formula))}</span>
             </li>
           ))}

@@ -1,4 +1,4 @@
-import { findTone, harmonize, type Key, type Naming, nameChord, nameNote, qualityName } from '@aurora/core';
+import { findTone, harmonize, type Key, type Naming, nameChord, nameNote, qualityName, withGlyphs } from '@aurora/core';
 import { useState } from 'react';
 
 /** Tones of the degree picked one by one: what they make is named. */
@@ -22,7 +22,7 @@ export function PickTones({ written, index, naming }: { readonly written: Key; r
             onClick={() => toggle(place)}
             className="music-glyph min-h-11 min-w-12 rounded-lg border border-edge bg-raised px-2 leading-tight aria-pressed:border-accent aria-pressed:bg-accent aria-pressed:text-on-accent"
           >
-            <b>{tone.formula.replaceAll('b', '♭').replaceAll('#', '♯')}</b>
+            <b>{withGlyphs(tone.formula)}</b>
             <span className="block text-[13px]">{nameNote(tone.note, naming.notes)}</span>
           </button>
         ))}

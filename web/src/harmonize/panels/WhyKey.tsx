@@ -11,6 +11,7 @@ import {
   qualityName,
   scaleIntervals,
   toneChanges,
+  withGlyphs,
 } from '@aurora/core';
 import { Glyphs } from '../../notation/Glyphs.tsx';
 import type { ColumnView } from '../harmonize-view.ts';
@@ -100,7 +101,7 @@ function SkipPicture({
               const text = {
                 scale: printScaleNumber(interval, 'glyph'),
                 note: nameNote(note, naming.notes),
-                chord: taken < 0 ? '' : glyphs(formulas[taken]?.name ?? ''),
+                chord: taken < 0 ? '' : withGlyphs(formulas[taken]?.name ?? ''),
               }[row];
               const look =
                 row === 'note'
@@ -136,7 +137,7 @@ function ThirdsPicture({ naming, root, formula }: { readonly naming: Naming; rea
           <li key={tone.name} className="shrink-0" style={{ width: next === undefined ? 44 : frets * 30 }}>
             <span className="music-glyph block font-bold">
               <Glyphs text={nameNote(root + tone.interval, naming.notes)} />
-              <span className="ml-1 font-normal text-quiet">{glyphs(tone.name)}</span>
+              <span className="ml-1 font-normal text-quiet">{withGlyphs(tone.name)}</span>
             </span>
             {next !== undefined && (
               <span
@@ -204,8 +205,4 @@ function NearMisses({
       ))}
     </ul>
   );
-}
-
-function glyphs(text: string): string {
-  return text.replaceAll('b', '♭').replaceAll('#', '♯');
 }

@@ -9,6 +9,7 @@ import {
   parseChord,
   parseNote,
   tellApart,
+  withGlyphs,
 } from '@aurora/core';
 
 /** What to say to what was typed. One word that is a chord is a name; anything else is notes. */
@@ -30,7 +31,7 @@ function answerToNotes(notes: readonly Note[], chord: Chord, naming: Naming): st
   const said = tones.flatMap((tone) => {
     if (tone.kind === 'misspelt')
       return [
-        `${name(tone.note)} sounds right, but the letter is wrong: the ${glyphs(tone.tone.name)} of ${nameChord(chord, naming)} is written ${name(tone.should)}.`,
+        `${name(tone.note)} sounds right, but the letter is wrong: the ${withGlyphs(tone.tone.name)} of ${nameChord(chord, naming)} is written ${name(tone.should)}.`,
       ];
     return tone.kind === 'foreign' ? [`${name(tone.note)} is not in it.`] : [];
   });
@@ -45,14 +46,10 @@ function answerToName(text: string, chord: Chord, naming: Naming): string {
   const apart = tellApart(chord, typed.value);
   if (apart.length === 0) return 'Right.';
   const told = apart.map(({ first, second }) => {
-    if (first === undefined) return `it has no ${glyphs(second?.name ?? '')}`;
+    if (first === undefined) return `it has no ${withGlyphs(second?.name ?? '')}`;
     const note = nameNote(chord.root + first.interval, naming.notes);
     const other = second === undefined ? '' : `, where ${text} has ${nameNote(chord.root + second.interval, naming.notes)}`;
-    return `its ${glyphs(first.name)} is ${note}${other}`;
+    return `its ${withGlyphs(first.name)} is ${note}${other}`;
   });
   return `Not quite: ${told.join('; ')}.`;
-}
-
-function glyphs(text: string): string {
-  return text.replaceAll('b', '♭').replaceAll('#', '♯');
 }
