@@ -5,6 +5,7 @@ import { chroma } from '../pitch/note.ts';
 import { parseNote, printNote } from '../pitch/note-text.ts';
 import { chordNotes } from './chord.ts';
 import { parseChord, printChord } from './chord-text.ts';
+import { formulaOf } from './formula.ts';
 import { COMMON_COST, identify } from './identify.ts';
 
 const named = (text: string, key?: string) =>
@@ -169,4 +170,36 @@ describe('whatever a symbol says is found again', () => {
         expect([root + quality, turn, placeOf(root + quality, turn) >= 0]).toEqual([root + quality, turn, true]);
     }
   });
+
+  test('every third with every fifth, sixth or seventh, and ninth, in every inversion, within three answers', () => {
+    const missed = EVERY_TO_THE_NINTH.flatMap((symbol) => {
+      const size = chordNotes(requireValue(parseChord(symbol))).length;
+      return Array.from({ length: size }, (_, turn) => [symbol, turn, placeOf(symbol, turn)] as const).filter(
+        ([, , place]) => place < 0 || place > 2,
+      );
+    });
+    expect(EVERY_TO_THE_NINTH.length).toBeGreaterThan(90);
+    expect(missed).toEqual([]);
+  });
 });
+
+/**
+ * Every chord up to the ninth on C, made tone by tone. A suspended chord has a plain fifth here, and
+ * an altered ninth only over a seventh: with more altered, nobody reads a suspension any longer.
+ */
+const EVERY_TO_THE_NINTH: readonly string[] = (['3', 'b3', '4', '2'] as const).flatMap((third) =>
+  (['b5', '5', '#5'] as const).flatMap((fifth) =>
+    ([null, '6', 'b7', '7'] as const).flatMap((upper) =>
+      ([null, 'b9', '9', '#9'] as const)
+        .filter((ninth) => !(third === 'b3' && ninth === '#9') && !(third === '2' && ninth !== null))
+        .filter(
+          (ninth) =>
+            third === '3' || third === 'b3' || (fifth === '5' && (ninth === null || ninth === '9' || (ninth === 'b9' && upper === 'b7'))),
+        )
+        .map((ninth) => {
+          const tones = [third, fifth, upper, ninth].filter((tone) => tone !== null);
+          return printChord({ root: 0, formula: formulaOf('1', ...tones), bass: null });
+        }),
+    ),
+  ),
+);

@@ -31,6 +31,7 @@ const COST = {
   stacked: 0.25,
   alteration: 0.8,
   addition: 1.3,
+  additionPastNinth: 1.1,
   omission: 2.4,
   outsideKey: 0.7,
 } as const;
@@ -214,11 +215,12 @@ const ALTERED_FIFTHS = (findTone('b5') as Formula) | (findTone('#5') as Formula)
 
 /** How far a quality lies from a plain triad. */
 function qualityCost(formula: Formula): number {
-  const { frame, altered, added, omitted } = departuresOf(formula);
+  const { frame, altered, added, addedPastNinth, omitted } = departuresOf(formula);
   const { extension, suspension } = frame;
   const stacked = extension === 'none' ? 0 : extension === '6' || extension === '69' ? COST.sixth : COST.stacked;
   const suspended = suspension === 'none' ? 0 : COST.suspension;
-  return stacked + suspended + COST.alteration * altered + COST.addition * added + COST.omission * omitted;
+  const additions = COST.addition * added + COST.additionPastNinth * addedPastNinth;
+  return stacked + suspended + COST.alteration * altered + additions + COST.omission * omitted;
 }
 
 /** The bass as the chord spells it, unless that would be a double sharp or flat. */

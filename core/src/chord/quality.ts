@@ -133,6 +133,8 @@ export interface Departures {
   readonly frame: Frame;
   readonly altered: number;
   readonly added: number;
+  /** How many of the added tones are elevenths and thirteenths. */
+  readonly addedPastNinth: number;
   readonly omitted: number;
 }
 
@@ -150,7 +152,13 @@ export function departuresOf(formula: Formula): Departures {
       missing &= ~natural;
     }
   }
-  return { frame, altered, added: tonesIn(extra) - altered, omitted: tonesIn(missing) };
+  return {
+    frame,
+    altered,
+    added: tonesIn(extra) - altered,
+    addedPastNinth: tonesIn(extra & (ELEVENTH | THIRTEENTH)),
+    omitted: tonesIn(missing),
+  };
 }
 
 /** How many tones a formula holds. */

@@ -1,5 +1,5 @@
 import { type Chord, chordMidi, type Key, printKey, printNumber, scaleMidi, writtenKey } from '@aurora/core';
-import { Play, Square } from 'lucide-react';
+import { Layers, Play, Square } from 'lucide-react';
 import { Tabs } from 'radix-ui';
 import { type ComponentType, useEffect, useState } from 'react';
 import { usePreferences } from '../api/preferences.ts';
@@ -85,6 +85,15 @@ export function Harmonize() {
             </option>
           ))}
         </select>
+        <Hint text="This degree alone a third deeper" keys="T">
+          <Button
+            onClick={() => setBuild(deepen(build, index, sounding))}
+            disabled={build.kind === 'fourths'}
+            aria-label="This degree alone a third deeper"
+          >
+            <Layers size={18} />
+          </Button>
+        </Hint>
         <Choice label="How chords sound" value={preferences.strum} options={STRUM_CHOICES} onChange={(strum) => change({ strum })} />
         <Hint text="The scale, then its chords" keys="a">
           <Button onClick={hearKey} aria-label={player.playing === 'key' ? 'Stop' : 'Hear the key'}>

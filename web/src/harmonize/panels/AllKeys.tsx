@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { circleKeys } from '../../lens/key-view.ts';
 import { useLens } from '../../lens/lens-store.ts';
 import { Glyphs } from '../../notation/Glyphs.tsx';
+import { Word } from '../../shell/Word.tsx';
 import { Choice } from '../../ui/Choice.tsx';
 import { columnsOf } from '../harmonize-view.ts';
 import type { PanelProps } from './panel.ts';
@@ -23,6 +24,9 @@ export function AllKeys({ sounding, naming, build }: PanelProps) {
   return (
     <div className="grid gap-6 lg:grid-cols-[236px_1fr]">
       <div>
+        <p className="mb-2 font-semibold text-quiet">
+          <Word term="circle of fifths">The circle</Word>
+        </p>
         <Choice
           label="Which way round"
           value={way}

@@ -16,6 +16,7 @@ import {
 import { useState } from 'react';
 import { KeyInput } from '../../lens/KeyInput.tsx';
 import { Glyphs } from '../../notation/Glyphs.tsx';
+import { Word } from '../../shell/Word.tsx';
 import type { PanelProps } from './panel.ts';
 
 const RELATIVE: Partial<Record<ScaleName, { readonly semitones: number; readonly scale: ScaleName }>> = {
@@ -53,6 +54,7 @@ export function Compare({ written, naming, build }: PanelProps) {
             </option>
           ))}
         </select>
+        <Word term="relative keys">relative or parallel?</Word>
         <KeyInput label="Or any other key" onKey={setTyped} />
         <span role="status">{changedWords(changed, naming)}</span>
       </div>

@@ -3,6 +3,7 @@ import { Play, Square, Waves } from 'lucide-react';
 import { useEffect } from 'react';
 import { play, stop, stopDrone, toggleDrone, usePlayer } from '../../audio/player.ts';
 import { Glyphs } from '../../notation/Glyphs.tsx';
+import { Word } from '../../shell/Word.tsx';
 import { Button } from '../../ui/Button.tsx';
 import type { PanelProps } from './panel.ts';
 
@@ -19,7 +20,9 @@ export function Modes({ written, sounding, naming, columns, index }: PanelProps)
       <thead className="text-[13px] text-quiet">
         <tr>
           <th className="pb-1 font-semibold">Chord</th>
-          <th className="pb-1 font-semibold">Scale</th>
+          <th className="pb-1 font-semibold">
+            <Word term="mode">Scale</Word>
+          </th>
           <th className="pb-1 font-semibold max-md:hidden">Notes, from the new home</th>
           <th className="pb-1 font-semibold">What tells it apart</th>
           <th>

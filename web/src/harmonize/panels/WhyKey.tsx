@@ -14,6 +14,7 @@ import {
   withGlyphs,
 } from '@aurora/core';
 import { Glyphs } from '../../notation/Glyphs.tsx';
+import { Word } from '../../shell/Word.tsx';
 import type { ColumnView } from '../harmonize-view.ts';
 import { NameIt } from './NameIt.tsx';
 import { PickTones } from './PickTones.tsx';
@@ -27,10 +28,10 @@ export function WhyKey({ written, naming, columns, index }: PanelProps) {
   const chord = { root, formula: column.number.formula, bass: null };
   return (
     <div className="grid gap-x-8 gap-y-6 lg:grid-cols-2">
-      <Way title="1  Skip a note, take a note">
+      <Way title="1  Skip a note, take a note" term="parent scale">
         <SkipPicture written={written} naming={naming} notes={chordNotes(chord)} column={column} />
       </Way>
-      <Way title="2  Thirds on top of each other, and frets above the root">
+      <Way title="2  Thirds on top of each other, and frets above the root" term="third">
         <ThirdsPicture naming={naming} root={root} formula={chord.formula} />
         {chordFacts(chord).map((fact) => (
           <p key={fact} className="mt-2 text-quiet">
@@ -38,19 +39,19 @@ export function WhyKey({ written, naming, columns, index }: PanelProps) {
           </p>
         ))}
       </Way>
-      <Way title="3  Lowered from the major seventh chord">
+      <Way title="3  Lowered from the major seventh chord" term="seventh chord">
         <Lowered naming={naming} root={root} formula={chord.formula} />
       </Way>
-      <Way title="4  What else could stand here, and why it does not">
+      <Way title="4  What else could stand here, and why it does not" term="parent scale">
         <NearMisses root={root} written={written} naming={naming} deep={formulaTones(chord.formula).length > 3} />
       </Way>
-      <Way title="Say it yourself">
+      <Way title="Say it yourself" term="formula">
         <NameIt chord={chord} naming={naming} />
       </Way>
-      <Way title="Pick its tones by hand">
+      <Way title="Pick its tones by hand" term="formula">
         <PickTones written={written} index={index} naming={naming} />
       </Way>
-      <Way title="About this key">
+      <Way title="About this key" term="dominant seventh">
         <ul className="list-disc space-y-1 pl-5">
           {keyFacts(written, naming).map((fact) => (
             <li key={fact}>{fact}</li>
@@ -61,10 +62,12 @@ export function WhyKey({ written, naming, columns, index }: PanelProps) {
   );
 }
 
-function Way({ title, children }: { readonly title: string; readonly children: React.ReactNode }) {
+function Way({ title, term, children }: { readonly title: string; readonly term: string; readonly children: React.ReactNode }) {
   return (
     <section>
-      <h3 className="mb-2 font-semibold text-accent">{title}</h3>
+      <h3 className="mb-2 font-semibold text-accent">
+        <Word term={term}>{title}</Word>
+      </h3>
       {children}
     </section>
   );
