@@ -7,7 +7,8 @@ import { ensureBuilt } from './lib/build.mjs';
 import { leaveCluster, removeCluster, startCluster } from './lib/cluster.mjs';
 import { ensurePackages } from './lib/packages.mjs';
 import { startServer } from './lib/server-process.mjs';
-import { ROOT, run } from './lib/workplace.mjs';
+import { untilStopped } from './lib/signals.mjs';
+import { Halt, ROOT, run } from './lib/workplace.mjs';
 
 /** @typedef {import('@playwright/test').Page} Page */
 /** @typedef {{ name: string, path: string, size?: readonly [number, number], act?: (page: Page) => Promise<void> }} Picture */
@@ -76,6 +77,8 @@ const PICTURES = [
   },
 ];
 
+const stopped = untilStopped();
+
 await run(async () => {
   ensurePackages({ chromium: true });
   const build = await ensureBuilt();
@@ -88,7 +91,10 @@ await run(async () => {
     args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
   });
   try {
-    for (const picture of PICTURES) await take(browser, server.url, picture);
+    for (const picture of PICTURES) {
+      const first = await Promise.race([take(browser, server.url, picture), stopped]);
+      if (first !== undefined) throw new Halt('Stopped.');
+    }
   } finally {
     await browser.close();
     await server.stop();

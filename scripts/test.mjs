@@ -1,7 +1,7 @@
 // @ts-check
 // Runs every check and test, or the parts named: checks, core, server, web, e2e.
 // Ends with one line that sums all runners: `N passed, N failed`.
-import { spawnSync } from 'node:child_process';
+import { spawn } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { ensureBuilt } from './lib/build.mjs';
@@ -9,9 +9,12 @@ import { leaveCluster, removeCluster, startCluster } from './lib/cluster.mjs';
 import { ensureInstalled } from './lib/install.mjs';
 import { ensurePackages } from './lib/packages.mjs';
 import { startServer } from './lib/server-process.mjs';
+import { untilStopped } from './lib/signals.mjs';
 import { Halt, ROOT, run } from './lib/workplace.mjs';
 
 /** @typedef {{ passed: number, failed: number }} Tally */
+
+const stopped = untilStopped();
 
 const PARTS = ['checks', 'core', 'server', 'web', 'e2e'];
 const bin = (/** @type {string} */ name) => `${ROOT}/node_modules/.bin/${name}`;
@@ -38,9 +41,9 @@ await run(async () => {
   /** @type {Tally[]} */
   const tallies = [];
   try {
-    if (parts.includes('checks')) tallies.push(...CHECKS.map(([name, command]) => check(name, command)));
-    if (parts.includes('core')) tallies.push(jest('core', scratch, {}));
-    if (parts.includes('web')) tallies.push(jest('web', scratch, {}));
+    if (parts.includes('checks')) for (const [name, command] of CHECKS) tallies.push(await check(name, command));
+    if (parts.includes('core')) tallies.push(await jest('core', scratch, {}));
+    if (parts.includes('web')) tallies.push(await jest('web', scratch, {}));
     if (parts.includes('server') || parts.includes('e2e')) tallies.push(...(await withDatabase(parts, scratch)));
   } finally {
     rmSync(scratch, { recursive: true, force: true });
@@ -60,7 +63,7 @@ async function withDatabase(parts, scratch) {
   const tallies = [];
   const url = await startCluster(folder, { fast: true });
   try {
-    if (parts.includes('server')) tallies.push(jest('server', scratch, { TEST_DATABASE_URL: url }));
+    if (parts.includes('server')) tallies.push(await jest('server', scratch, { TEST_DATABASE_URL: url }));
     if (parts.includes('e2e')) tallies.push(await endToEnd(url, scratch));
   } finally {
     await leaveCluster(folder);
@@ -72,11 +75,11 @@ async function withDatabase(parts, scratch) {
 /**
  * @param {string} name
  * @param {readonly string[]} command
- * @returns {Tally}
+ * @returns {Promise<Tally>}
  */
-function check(name, command) {
+async function check(name, command) {
   console.log(`\n— ${name}`);
-  const ok = execute(command, {}) === 0;
+  const ok = (await execute(command, {})) === 0;
   return { passed: ok ? 1 : 0, failed: ok ? 0 : 1 };
 }
 
@@ -84,13 +87,13 @@ function check(name, command) {
  * @param {string} project
  * @param {string} scratch
  * @param {Record<string, string>} settings
- * @returns {Tally}
+ * @returns {Promise<Tally>}
  */
-function jest(project, scratch, settings) {
+async function jest(project, scratch, settings) {
   console.log(`\n— ${project}`);
   const report = `${scratch}/${project}.json`;
   const nodeOptions = '--experimental-vm-modules --disable-warning=ExperimentalWarning';
-  const status = execute([bin('jest'), '--selectProjects', project, '--json', '--outputFile', report], {
+  const status = await execute([bin('jest'), '--selectProjects', project, '--json', '--outputFile', report], {
     NODE_OPTIONS: nodeOptions,
     ...settings,
   });
@@ -118,11 +121,13 @@ async function endToEnd(databaseUrl, scratch) {
   };
   const server = await startServer([build.server], settings, scratch);
   const report = `${scratch}/e2e.json`;
-  const status = execute([bin('playwright'), 'test', '--config', 'e2e/playwright.config.ts'], {
-    BASE_URL: server.url,
-    PLAYWRIGHT_JSON_OUTPUT_NAME: report,
-  });
-  await server.stop();
+  let status;
+  try {
+    const words = { BASE_URL: server.url, PLAYWRIGHT_JSON_OUTPUT_NAME: report };
+    status = await execute([bin('playwright'), 'test', '--config', 'e2e/playwright.config.ts'], words);
+  } finally {
+    await server.stop();
+  }
   const { stats = {} } = readReport(report);
   return tally(status, stats.expected ?? 0, (stats.unexpected ?? 0) + (stats.flaky ?? 0));
 }
@@ -147,12 +152,19 @@ function readReport(path) {
 }
 
 /**
+ * Runs a command to its end. When somebody asks us to stop, the command is ended first and
+ * everything we started is tidied away after it.
  * @param {readonly string[]} command
  * @param {Record<string, string>} settings
+ * @returns {Promise<number>}
  */
-function execute(command, settings) {
+async function execute(command, settings) {
   const [program = '', ...words] = command;
-  return (
-    spawnSync(program, words, { cwd: ROOT, env: { ...process.env, ...settings }, stdio: ['ignore', 'inherit', 'inherit'] }).status ?? 1
-  );
+  const child = spawn(program, words, { cwd: ROOT, env: { ...process.env, ...settings }, stdio: ['ignore', 'inherit', 'inherit'] });
+  const ended = new Promise((resolve) => child.once('exit', (code) => resolve(code ?? 1)));
+  const first = await Promise.race([ended, stopped]);
+  if (typeof first === 'number') return first;
+  child.kill('SIGTERM');
+  await ended;
+  throw new Halt('Stopped.');
 }
