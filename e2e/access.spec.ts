@@ -1,3 +1,4 @@
+import { DEFAULT_PREFERENCES } from '../wire/src/index.ts';
 import { expect, expectAccessible, openSong, test } from './pages.ts';
 
 const PANELS = ['Why', 'Moves', 'Compare', 'All keys', 'Modes', 'Homes', 'String', 'Build up'];
@@ -17,8 +18,7 @@ for (const viewport of SIZES) {
       test.beforeEach(async ({ page }) => {
         // the theme of this page alone: the band's own setting is shared with the other tests
         await page.route('**/preferences', async (route) => {
-          const response = await route.fetch();
-          await route.fulfill({ response, json: { ...(await response.json()), theme, showNeck: true, showWhy: true } });
+          await route.fulfill({ json: { ...DEFAULT_PREFERENCES, theme } });
         });
       });
 

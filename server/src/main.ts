@@ -7,6 +7,7 @@ import { createPool } from './db/pool.ts';
 import { seedDemo } from './demo/seed-demo.ts';
 
 const STOP_MS = 3000;
+const KEEP_ALIVE_MS = 65_000;
 
 const config = readConfig(process.env);
 const log = pino({ level: config.LOG_LEVEL });
@@ -21,6 +22,9 @@ server.on('listening', () => {
   // whoever started this process waits for the line, and learns the port from it
   process.stdout.write(`${JSON.stringify({ listening: `http://${config.HOST}:${port}` })}\n`);
 });
+// longer than clients keep a connection for reuse, so that none is closed just as it is used again
+server.keepAliveTimeout = KEEP_ALIVE_MS;
+server.headersTimeout = KEEP_ALIVE_MS + 1000;
 server.on('error', (error) => {
   log.fatal({ err: error }, 'cannot listen');
   process.stdout.write(`${JSON.stringify({ failed: error.message })}\n`);

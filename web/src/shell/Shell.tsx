@@ -7,16 +7,17 @@ import { play, setStrum, setVolume, usePlayer } from '../audio/player.ts';
 import { stepKey } from '../lens/key-view.ts';
 import { keyInForce, useLens } from '../lens/lens-store.ts';
 import { useLensAddress } from '../lens/use-lens-address.ts';
-import { NeckDock } from '../neck/NeckDock.tsx';
 import { Button } from '../ui/Button.tsx';
-import { WhyPanel } from '../why/WhyPanel.tsx';
 import { OpenSheet } from './OpenSheet.tsx';
 import { Rail } from './Rail.tsx';
-import { SaveState } from './SaveState.tsx';
 import { openSheet } from './sheet-store.ts';
 import { TopBar } from './TopBar.tsx';
 import { useShortcuts } from './use-shortcuts.ts';
 
+// the shelf, which opens first, needs none of these
+const NeckDock = lazy(async () => ({ default: (await import('../neck/NeckDock.tsx')).NeckDock }));
+const WhyPanel = lazy(async () => ({ default: (await import('../why/WhyPanel.tsx')).WhyPanel }));
+const SaveState = lazy(async () => ({ default: (await import('./SaveState.tsx')).SaveState }));
 const loadCommandMenu = () => import('./CommandMenu.tsx');
 const CommandMenu = lazy(async () => ({ default: (await loadCommandMenu()).CommandMenu }));
 
@@ -68,7 +69,15 @@ export function Shell() {
       <div className="flex min-w-0 flex-1 flex-col">
         <TopBar
           title={title.title}
-          subtitle={songId === undefined ? title.band : <SaveState />}
+          subtitle={
+            songId === undefined ? (
+              title.band
+            ) : (
+              <Suspense>
+                <SaveState />
+              </Suspense>
+            )
+          }
           scaleIsFree={songId === undefined}
           volume={preferences.volume}
           onVolume={(volume) => change({ volume })}
@@ -78,19 +87,23 @@ export function Shell() {
             <Outlet />
           </main>
           {companions && preferences.showWhy && (
-            <WhyPanel selection={selection} reader={reader.reader} naming={naming} onHear={hear} onFold={foldWhy} />
+            <Suspense>
+              <WhyPanel selection={selection} reader={reader.reader} naming={naming} onHear={hear} onFold={foldWhy} />
+            </Suspense>
           )}
         </div>
         <SoundFault />
         {companions && preferences.showNeck && (
-          <NeckDock
-            chord={selection?.chord ?? null}
-            capo={reader.reader.capo}
-            naming={naming}
-            labels={preferences.neckLabels}
-            onLabels={(neckLabels) => change({ neckLabels })}
-            onFold={foldNeck}
-          />
+          <Suspense>
+            <NeckDock
+              chord={selection?.chord ?? null}
+              capo={reader.reader.capo}
+              naming={naming}
+              labels={preferences.neckLabels}
+              onLabels={(neckLabels) => change({ neckLabels })}
+              onFold={foldNeck}
+            />
+          </Suspense>
         )}
         {companions && <Folded showWhy={preferences.showWhy} showNeck={preferences.showNeck} onWhy={foldWhy} onNeck={foldNeck} />}
       </div>

@@ -1,9 +1,9 @@
-import { Volume2 } from 'lucide-react';
-import { Slider } from 'radix-ui';
-import type { ReactNode } from 'react';
-import { setVolume } from '../audio/player.ts';
+import { lazy, type ReactNode, Suspense } from 'react';
 import { KeyLens } from '../lens/KeyLens.tsx';
 import { ReaderLens } from '../lens/ReaderLens.tsx';
+
+// nothing sounds before the page is there
+const Loudness = lazy(async () => ({ default: (await import('./Loudness.tsx')).Loudness }));
 
 interface TopBarProps {
   readonly title: string;
@@ -23,29 +23,9 @@ export function TopBar({ title, subtitle, scaleIsFree, volume, onVolume }: TopBa
       </div>
       <KeyLens scaleIsFree={scaleIsFree} />
       <ReaderLens />
-      <Loudness volume={volume} onVolume={onVolume} />
+      <Suspense>
+        <Loudness volume={volume} onVolume={onVolume} />
+      </Suspense>
     </header>
-  );
-}
-
-/** Loudness starts low and is remembered. */
-function Loudness({ volume, onVolume }: { readonly volume: number; readonly onVolume: (volume: number) => void }) {
-  return (
-    <div className="flex items-center gap-2 max-lg:hidden">
-      <Volume2 size={18} aria-hidden="true" className="text-quiet" />
-      <Slider.Root
-        value={[volume]}
-        max={1}
-        step={0.05}
-        onValueChange={([wanted = 0]) => setVolume(wanted)}
-        onValueCommit={([wanted = 0]) => onVolume(wanted)}
-        className="relative flex h-11 w-24 touch-none items-center"
-      >
-        <Slider.Track className="relative h-1.5 grow rounded-full bg-hairline">
-          <Slider.Range className="absolute h-full rounded-full bg-accent" />
-        </Slider.Track>
-        <Slider.Thumb aria-label="Loudness" className="block size-5 rounded-full border-2 border-accent bg-raised" />
-      </Slider.Root>
-    </div>
   );
 }
