@@ -9,7 +9,7 @@ export interface TextSpan {
  * Sentences are made from these in `wording/`, nowhere else.
  */
 export type Fault =
-  | { readonly code: 'empty'; readonly wanted: 'note' | 'key' | 'chord' }
+  | { readonly code: 'empty'; readonly wanted: 'note' | 'key' | 'chord' | 'tuning' }
   | { readonly code: 'note-letter'; readonly text: string }
   | { readonly code: 'note-rest'; readonly text: string; readonly rest: string }
   | { readonly code: 'note-accidentals'; readonly text: string; readonly easier: string }
@@ -27,7 +27,17 @@ export type Fault =
   | { readonly code: 'number-six-nine'; readonly text: string; readonly write: string }
   | { readonly code: 'number-on-seven'; readonly text: string; readonly write: string }
   | { readonly code: 'token-unreadable'; readonly text: string }
+  | InstrumentFault
   | ChartFault;
+
+/** What can be wrong with an instrument. */
+export type InstrumentFault =
+  | { readonly code: 'tuning-strings'; readonly strings: number; readonly fewest: number; readonly most: number }
+  | { readonly code: 'tuning-pitch'; readonly string: number }
+  | { readonly code: 'frets-range'; readonly frets: number; readonly fewest: number; readonly most: number }
+  | { readonly code: 'capo-range'; readonly capo: number; readonly most: number }
+  | { readonly code: 'comfort-range'; readonly fret: number; readonly fewest: number; readonly most: number }
+  | { readonly code: 'scale-length'; readonly millimetres: number; readonly fewest: number; readonly most: number };
 
 /** What can be wrong with a chart beyond a single symbol. */
 export type ChartFault =

@@ -18,7 +18,21 @@ export { parseNumberOrLetters, printNumber } from './degree/number-text.ts';
 export { printRoman } from './degree/roman-text.ts';
 export { assertNever, type Failure, type Fault, type FaultCode, type Result, requireValue, type Success, type TextSpan } from './fault.ts';
 export { chordOnNeck, type NeckTone, STANDARD_TUNING, type Tuning } from './fretboard/fretboard.ts';
+export {
+  checkInstrument,
+  type DotStyle,
+  FEWEST_FRETS,
+  INSTRUMENTS,
+  type Instrument,
+  MOST_CAPO,
+  MOST_FRETS,
+  positionDots,
+  STANDARD_GUITAR,
+  type TuningOddity,
+  tuningOddities,
+} from './fretboard/instrument.ts';
 export { type StringNote, scaleOnString } from './fretboard/one-string.ts';
+export { parseTuning, plainNote, printTuning } from './fretboard/tuning-text.ts';
 export { type Home, homesOf, type Mode, modesOf, type NearMiss, nearMisses, twinDegrees } from './harmony/belonging.ts';
 export { chordInKey, type ToneInKey } from './harmony/chord-in-key.ts';
 export { type ComparedChord, compareKeys, type ScaleComparison } from './harmony/compare.ts';
@@ -41,14 +55,75 @@ export {
   nameStep,
   numberSchool,
 } from './naming/naming.ts';
+export { type DiagramLook, type DotLabel, diagram } from './notation/diagram.ts';
+export { type Drawing, type Face, type Ink, printSvg, type Shape } from './notation/drawing.ts';
+export { musicWidth, PAPERS, type Paper, type SheetLine, type StudySheet, studyPages } from './notation/study-sheet.ts';
+export {
+  drawTab,
+  layOutTab,
+  type PlacedEvent,
+  runEvents,
+  shapeEvents,
+  TAB,
+  type TabEvent,
+  type TabSystem,
+  tabHeight,
+} from './notation/tab.ts';
 export { accidentals, chroma, isEnharmonic, letterStep, type Note, simplest } from './pitch/note.ts';
 export { type AccidentalStyle, parseNote, printAccidentals, printNote, withGlyphs } from './pitch/note-text.ts';
 export { CONCERT_READER, type Reader, TRANSPOSITION_SEMITONES, type Transposition, writtenChord, writtenKey } from './reader/reader.ts';
+export { type ArpeggioWish, arpeggioRun } from './run/arpeggio.ts';
+export type { Run, RunNote } from './run/run.ts';
+export { type ScaleLayout, type ScaleRunWish, scaleRun } from './run/scale-run.ts';
+export type { Picking } from './run/strokes.ts';
+export { type SweepWish, sweepRun } from './run/sweep.ts';
 export { isMinorScale, SCALE_NAMES, type Step, scaleIntervals, scaleSteps } from './scale/scale.ts';
 export type { ScaleName } from './scale/scale-table.ts';
 
 export { chordMidi, scaleMidi } from './sound/sounding.ts';
+export { type Colour, type Comfort, comfortOf, easierByColour, type Neighbours, neighboursOf } from './voicing/easier.ts';
+export { fingerings } from './voicing/fingering.ts';
+export { COMFORTABLE, EASY } from './voicing/hand.ts';
+export { type Hold, type HoldReason, holdsAlong, holdsOf, stayingFingers } from './voicing/holding.ts';
+export {
+  chordsOfFamily,
+  type KeyShape,
+  type KeyShapesWish,
+  keyAlongNeck,
+  keyInPosition,
+  movesBetween,
+  type StringMove,
+  shiftBetween,
+  stringSets,
+} from './voicing/key-shapes.ts';
+export { findPath, type Path, type PathAlternative, type PathChord, type PathStep, solvePath } from './voicing/path.ts';
+export type { PathLimits, StepCost } from './voicing/path-cost.ts';
+export { leftRinging, nameFrets, newBasses, noteName, notesAt, type Reshaped, voiceUp } from './voicing/reshape.ts';
+export { findVoicings, type VoicingSearch, type VoicingWish } from './voicing/search.ts';
+export {
+  type Barre,
+  FAMILIES,
+  type Family,
+  type Finger,
+  type Fingering,
+  type Frets,
+  positionOf,
+  printFrets,
+  soundingMidi,
+  type Voicing,
+  type VoicingTone,
+} from './voicing/voicing.ts';
 export { circleWords } from './wording/circle-words.ts';
 export { faultWords } from './wording/fault-words.ts';
 export { explainTerm, GLOSSARY, type Term } from './wording/glossary.ts';
+export {
+  colourWords,
+  costWords,
+  difficultyWord,
+  FAMILY_NAMES,
+  holdWords,
+  inversionWord,
+  moveWords,
+  oddityWords,
+} from './wording/neck-words.ts';
 export { keyWords, whyWords } from './wording/why-words.ts';

@@ -4,7 +4,7 @@ import { assertNever, type Fault } from '../fault.ts';
 export function faultWords(fault: Fault): string {
   switch (fault.code) {
     case 'empty':
-      return `Nothing here yet: write a ${fault.wanted}, such as ${fault.wanted === 'chord' ? 'Em7' : fault.wanted === 'key' ? 'Eb or F#m' : 'F#'}.`;
+      return `Nothing here yet: write a ${fault.wanted}, such as ${EXAMPLES[fault.wanted]}.`;
     case 'note-letter':
       return noteLetterWords(fault.text);
     case 'note-rest':
@@ -87,10 +87,24 @@ export function faultWords(fault: Fault): string {
       return `Played out this is ${fault.bars} bars; only the first ${fault.most} are written out.`;
     case 'two-bars-perhaps':
       return `${fault.text} is one chord. Two bars? Write ${fault.write}.`;
+    case 'tuning-strings':
+      return `That is ${fault.strings === 1 ? 'one string' : `${fault.strings} strings`}: an instrument here has ${fault.fewest} to ${fault.most}.`;
+    case 'tuning-pitch':
+      return `String ${fault.string} is tuned to a pitch no string is wound for. Use C1 to E6, such as E2.`;
+    case 'frets-range':
+      return `A neck here has ${fault.fewest} to ${fault.most} frets, not ${show(String(fault.frets))}.`;
+    case 'capo-range':
+      return `A capo sits at fret 0 (none) to ${fault.most}, not ${show(String(fault.capo))}.`;
+    case 'comfort-range':
+      return `The highest comfortable fret lies between ${fault.fewest}, just past the capo, and the last fret, ${fault.most}.`;
+    case 'scale-length':
+      return `The open string measures ${fault.fewest} to ${fault.most} mm from nut to bridge, not ${show(String(fault.millimetres))}.`;
     default:
       return assertNever(fault);
   }
 }
+
+const EXAMPLES = { note: 'F#', key: 'Eb or F#m', chord: 'Em7', tuning: 'E A D G B E' } as const;
 
 function noteLetterWords(text: string): string {
   if (/^[Hh]/.test(text)) return 'There is no H in English note names: write B for the note below C, and Bb for the one below that.';

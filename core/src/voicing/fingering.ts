@@ -1,0 +1,195 @@
+import type { Instrument } from '../fretboard/instrument.ts';
+import { canReach, HAND, reach } from './hand.ts';
+import type { Barre, Finger, Fingering, Frets } from './voicing.ts';
+
+/** A pressed string: its place in the tuning and its fret. */
+interface Press {
+  readonly string: number;
+  readonly fret: number;
+}
+
+type PressingFinger = 1 | 2 | 3 | 4;
+
+const FINGERS: readonly PressingFinger[] = [1, 2, 3, 4];
+/** More ways than this to hold one shape help nobody. */
+const MOST_FINGERINGS = 8;
+const MOST_THUMBED = 2;
+/** Ways that cost this much more than the easiest are not ways. */
+const WORST_MARGIN = 4.5;
+
+/**
+ * Every sensible way to hold the shape, easiest first; none when four fingers and a thumb cannot.
+ * The first never uses the thumb. Higher frets take later fingers; a finger may lie over several
+ * strings when nothing under it is open or muted.
+ */
+export function fingerings(frets: Frets, instrument: Instrument): readonly Fingering[] {
+  const { capo } = instrument;
+  const plain = solve({ frets, instrument, presses: pressesOf(frets, capo), thumb: null });
+  const best = plain[0];
+  if (best === undefined) return [];
+  const thumbed = thumbPress(frets, instrument);
+  const withThumb =
+    thumbed === null ? [] : solve({ frets, instrument, presses: pressesOf(frets, capo), thumb: thumbed }).slice(0, MOST_THUMBED);
+  const rest = [...plain.slice(1), ...withThumb].sort((a, b) => a.cost - b.cost);
+  return [best, ...rest.filter(({ cost }) => cost <= best.cost + WORST_MARGIN)].slice(0, MOST_FINGERINGS);
+}
+
+/** The easiest way to hold the shape without the thumb; undefined when there is none. */
+export function easiestFingering(frets: Frets, instrument: Instrument): Fingering | undefined {
+  return solve({ frets, instrument, presses: pressesOf(frets, instrument.capo), thumb: null })[0];
+}
+
+/** Pressed strings, low frets first and on one fret the thicker string first. */
+function pressesOf(frets: Frets, capo: number): readonly Press[] {
+  const presses: Press[] = [];
+  frets.forEach((fret, string) => {
+    if (fret !== null && fret > capo) presses.push({ string, fret });
+  });
+  return presses.sort((a, b) => a.fret - b.fret || a.string - b.string);
+}
+
+/** The thumb takes the lowest string of a six-string or larger neck, near the nut side of the hand. */
+function thumbPress(frets: Frets, { capo }: Instrument): Press | null {
+  const fret = frets[0];
+  if (frets.length < 6 || fret === null || fret === undefined || fret <= capo) return null;
+  const others = pressesOf(frets, capo).filter(({ string }) => string !== 0);
+  const low = others[0]?.fret ?? fret;
+  const high = others.at(-1)?.fret ?? fret;
+  return fret >= low - 1 && fret <= high && fret <= MOST_THUMB_FRET ? { string: 0, fret } : null;
+}
+
+/** Higher up the body is in the way of the thumb. */
+const MOST_THUMB_FRET = 10;
+
+interface Problem {
+  readonly frets: Frets;
+  readonly instrument: Instrument;
+  readonly presses: readonly Press[];
+  readonly thumb: Press | null;
+}
+
+/** All assignments found by going through the pressed strings in order, cheapest first. */
+function solve(problem: Problem): readonly Fingering[] {
+  const presses = problem.thumb === null ? problem.presses : problem.presses.filter(({ string }) => string !== problem.thumb?.string);
+  const fingers: PressingFinger[] = [];
+  const found: Fingering[] = [];
+  const place = (index: number): void => {
+    if (index === presses.length) {
+      found.push(assess(problem, presses, fingers));
+      return;
+    }
+    for (const finger of FINGERS) {
+      if (!fits(problem, presses, fingers, { index, finger })) continue;
+      fingers[index] = finger;
+      place(index + 1);
+    }
+  };
+  // four fingers on five frets and more: nobody tries
+  if (new Set(presses.map(({ fret }) => fret)).size <= FINGERS.length) place(0);
+  return found.sort((a, b) => a.cost - b.cost);
+}
+
+/** Whether the finger may press this string, given who presses the ones before. */
+function fits(
+  { frets, instrument }: Problem,
+  presses: readonly Press[],
+  fingers: readonly PressingFinger[],
+  { index, finger }: { readonly index: number; readonly finger: PressingFinger },
+): boolean {
+  const { fret, string } = presses[index] as Press;
+  const mates = presses.filter((press) => press.fret === fret).length;
+  for (let before = 0; before < index; before += 1) {
+    const other = fingers[before] as PressingFinger;
+    const press = presses[before] as Press;
+    if (press.fret < fret) {
+      if (other >= finger || !canReach(finger - other, reach(press.fret, fret, instrument.scaleLength))) return false;
+    } else if (other === finger) {
+      if (!canLie({ finger, fret, from: press.string, to: string }, frets, instrument.capo)) return false;
+    } else if (other > finger && mates > MOST_CROSSED) return false;
+  }
+  return true;
+}
+
+/** On one fret, two fingers may stand crossed, not more. */
+const MOST_CROSSED = 2;
+
+/** The assignment with its barres and its cost. */
+function assess(problem: Problem, presses: readonly Press[], assigned: readonly PressingFinger[]): Fingering {
+  const { frets, instrument, thumb } = problem;
+  const barres = barresOf(presses, assigned);
+  const fingers: (Finger | null)[] = frets.map((fret) => (fret === null ? null : 0));
+  presses.forEach(({ string }, index) => {
+    fingers[string] = assigned[index] as PressingFinger;
+  });
+  if (thumb !== null) fingers[thumb.string] = 'T';
+  const cost =
+    placingCost(presses, assigned, instrument.capo, frets) +
+    barres.reduce((sum, barre) => sum + barreCost(barre, frets, instrument.capo), 0) +
+    (thumb === null ? 0 : HAND.thumb);
+  return { fingers, barres, cost: Math.round(cost * 100) / 100 };
+}
+
+function barresOf(presses: readonly Press[], assigned: readonly PressingFinger[]): readonly Barre[] {
+  return FINGERS.flatMap((finger): Barre[] => {
+    const held = presses.filter((_, index) => assigned[index] === finger);
+    if (held.length < 2) return [];
+    const strings = held.map(({ string }) => string);
+    return [{ finger, fret: (held[0] as Press).fret, from: Math.min(...strings), to: Math.max(...strings) }];
+  });
+}
+
+/** Nothing under a barre may be open, muted or pressed behind it; before the little finger there is no other left. */
+function canLie({ fret, from, to, finger }: Barre, frets: Frets, capo: number): boolean {
+  for (let string = from; string <= to; string += 1) {
+    const under = frets[string];
+    if (under === null || under === undefined || under <= capo || under < fret) return false;
+    if (finger === 4 && under !== fret) return false;
+  }
+  return true;
+}
+
+/** Fingers and how far each is from the fret it falls on, in the position that suits them best. */
+function placingCost(presses: readonly Press[], assigned: readonly PressingFinger[], capo: number, frets: Frets): number {
+  const used = new Set(assigned);
+  let cost = HAND.finger * used.size + (used.has(4) ? HAND.little : 0);
+  for (let index = 1; index < presses.length; index += 1) {
+    const same = presses[index]?.fret === presses[index - 1]?.fret;
+    if (!same || assigned[index] === assigned[index - 1]) continue;
+    if ((assigned[index] as number) < (assigned[index - 1] as number)) cost += HAND.crossed;
+    if (straddles(presses[index - 1] as Press, presses[index] as Press, frets)) cost += HAND.straddle;
+  }
+  const low = presses[0]?.fret;
+  if (low === undefined) return cost;
+  const first = capo + 1;
+  const atNut = low - first < 2 && frets.includes(capo);
+  const positions = atNut ? [first] : [Math.max(first, low - 1), low];
+  return cost + Math.min(...positions.map((position) => awayFrom(position, presses, assigned)));
+}
+
+function straddles(from: Press, to: Press, frets: Frets): boolean {
+  return frets.slice(from.string + 1, to.string).some((fret) => fret !== null && fret > from.fret);
+}
+
+function awayFrom(position: number, presses: readonly Press[], assigned: readonly PressingFinger[]): number {
+  const counted = new Set<PressingFinger>();
+  let cost = 0;
+  presses.forEach(({ fret }, index) => {
+    const finger = assigned[index] as PressingFinger;
+    if (counted.has(finger)) return;
+    counted.add(finger);
+    const away = finger - (fret - position + 1);
+    cost += away > 0 ? away * HAND.early : -away * HAND.late;
+  });
+  return cost;
+}
+
+function barreCost({ fret, from, to, finger }: Barre, frets: Frets, capo: number): number {
+  const strings = to - from + 1;
+  let cost = HAND.barre + HAND.barreString * (strings - 2) + (finger === 1 ? 0 : HAND.oddBarre) + (finger === 4 ? HAND.littleBarre : 0);
+  if (fret === capo + 1) cost *= HAND.lightBarre;
+  if (strings < 5) {
+    for (let string = from; string <= to; string += 1) if ((frets[string] as number) > fret) cost += HAND.barreGap;
+  }
+  const open = frets.some((under, string) => string > to && under !== null && under <= capo);
+  return cost + (open ? HAND.barreOpen : 0);
+}

@@ -1,0 +1,121 @@
+import type { Chord } from '../chord/chord.ts';
+import type { NumberChord } from '../degree/degree.ts';
+import type { Instrument } from '../fretboard/instrument.ts';
+import { type HarmonizedChord, harmonize } from '../harmony/harmonize.ts';
+import { stackFourths } from '../harmony/quartal.ts';
+import type { Key } from '../key/key.ts';
+import { findVoicings } from './search.ts';
+import { type Family, positionOf, type Voicing } from './voicing.ts';
+
+/** Which shapes of a key's chords are wanted. */
+export interface KeyShapesWish {
+  readonly family: Family;
+  /** The sounding strings, thickest first, such as [4, 3, 2, 1]; null for any. */
+  readonly strings: readonly number[] | null;
+  /** Which chord tone is lowest, 0 for the root. */
+  readonly inversion: number;
+}
+
+/** A key's chord and its shape; null when the family has none on these strings. */
+export interface KeyShape {
+  readonly number: NumberChord;
+  readonly chord: Chord;
+  readonly voicing: Voicing | null;
+  /** Whether it was taken an octave lower because the neck runs out. */
+  readonly folded: boolean;
+}
+
+/** Families with four tones are played as sevenths, fourths as stacks of four; the rest as triads. */
+export function chordsOfFamily(key: Key, family: Family): readonly Pick<HarmonizedChord, 'number' | 'chord'>[] {
+  if (family === 'quartal') return stackFourths(key, 'four');
+  return harmonize(key, family === 'drop-2' || family === 'drop-3' || family === 'shell' ? 'seventh' : 'triad');
+}
+
+/** Sets of strings a family is played on, thickest first, from the low strings to the high ones. */
+export function stringSets(family: Family, strings: number): readonly (readonly number[])[] {
+  const run = (size: number) =>
+    Array.from({ length: Math.max(0, strings - size + 1) }, (_, skip) => Array.from({ length: size }, (_, step) => strings - skip - step));
+  if (family === 'triad' || family === 'shell') return run(3);
+  if (family === 'spread') return run(4).map(([low, , ...rest]) => [low as number, ...rest]);
+  if (family === 'drop-2' || family === 'quartal') return run(4);
+  if (family === 'drop-3') return run(5).map(([low, , ...rest]) => [low as number, ...rest]);
+  return [];
+}
+
+/**
+ * The key's seven chords along the neck, each in the wanted shape above the one before. Where the
+ * neck runs out, past the highest comfortable fret, the shapes go on an octave lower.
+ */
+export function keyAlongNeck(key: Key, wish: KeyShapesWish, instrument: Instrument): readonly KeyShape[] {
+  let before = Number.NEGATIVE_INFINITY;
+  return chordsOfFamily(key, wish.family).map(({ number, chord }) => {
+    const all = shapesFor(chord, wish, instrument);
+    const lowest = all[0];
+    const above = all.find((voicing) => height(voicing) > before);
+    const voicing = above ?? lowest ?? null;
+    if (voicing !== null) before = height(voicing);
+    return { number, chord, voicing, folded: above === undefined && voicing !== null };
+  });
+}
+
+/** How many frets a position covers: the hand's four and one stretch. */
+const POSITION_FRETS = 5;
+
+/**
+ * The key's seven chords without moving the hand: all within five frets from `position` on, any
+ * inversion of the family on any strings, the root lowest where it can be.
+ */
+export function keyInPosition(key: Key, family: Family, position: number, instrument: Instrument): readonly KeyShape[] {
+  const last = position + POSITION_FRETS - 1;
+  return chordsOfFamily(key, family).map(({ number, chord }) => {
+    const { voicings } = findVoicings(chord, instrument, { families: [family], maxFret: Math.min(last, instrument.frets) });
+    const inside = voicings.filter(({ frets }) => frets.every((fret) => fret === null || fret >= position));
+    return { number, chord, voicing: inside[0] ?? null, folded: false };
+  });
+}
+
+/** The wanted shapes of one chord up the neck, the fullest and then the easiest where several lie at one place, none past the comfortable fret. */
+function shapesFor(chord: Chord, { family, strings, inversion }: KeyShapesWish, instrument: Instrument): readonly Voicing[] {
+  const { voicings } = findVoicings(chord, instrument, { families: [family], maxFret: instrument.comfortFret });
+  const wanted = voicings.filter((voicing) => voicing.inversion === inversion && (strings === null || isOnStrings(voicing, strings)));
+  const places = new Map<number, Voicing>();
+  for (const voicing of wanted) {
+    const other = places.get(height(voicing));
+    if (other === undefined || voicing.tones.length > other.tones.length) places.set(height(voicing), voicing);
+  }
+  return [...places.values()].sort((a, b) => height(a) - height(b));
+}
+
+function isOnStrings({ tones }: Voicing, strings: readonly number[]): boolean {
+  return tones.length === strings.length && tones.every(({ string }, index) => string === strings[index]);
+}
+
+/** How high a shape sounds: its lowest note. */
+function height({ tones }: Voicing): number {
+  return (tones[0] as { midi: number }).midi;
+}
+
+/** What happens on one string from a shape to the next. */
+export interface StringMove {
+  /** 1 is the thinnest string. */
+  readonly string: number;
+  readonly kind: 'stays' | 'moves' | 'enters' | 'leaves';
+  /** Frets up, negative for down; 0 unless it moves. */
+  readonly frets: number;
+}
+
+/** What moves between two shapes, string by string from the thickest; strings silent in both are left out. */
+export function movesBetween(from: Voicing, to: Voicing): readonly StringMove[] {
+  return from.frets.flatMap((before, index): StringMove[] => {
+    const after = to.frets[index] ?? null;
+    const string = from.frets.length - index;
+    if (before === null) return after === null ? [] : [{ string, kind: 'enters', frets: 0 }];
+    if (after === null) return [{ string, kind: 'leaves', frets: 0 }];
+    return [{ string, kind: before === after ? 'stays' : 'moves', frets: after - before }];
+  });
+}
+
+/** How many frets the hand shifts from one shape to the other. */
+export function shiftBetween(from: Voicing, to: Voicing, capo: number): number {
+  return positionOf(to.frets, capo) - positionOf(from.frets, capo);
+}

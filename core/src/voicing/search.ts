@@ -1,0 +1,305 @@
+import type { Chord } from '../chord/chord.ts';
+import type { Instrument } from '../fretboard/instrument.ts';
+import { barreFamily, isQuartal, type Shape, type SoundingString, structuralFamilies } from './family.ts';
+import { easiestFingering } from './fingering.ts';
+import { difficultyOf, innerMutes, MOST_INNER_MUTES, pressedSpan, reach, spansHand } from './hand.ts';
+import { type ToneRules, toneRules } from './tone-rules.ts';
+import type { Family, Frets, NamedTone, Voicing } from './voicing.ts';
+
+/** What to look for. */
+export interface VoicingWish {
+  /** Only shapes of these families; all when left out. */
+  readonly families?: readonly Family[];
+  /** The highest fret used, from the nut; the instrument's last when left out. */
+  readonly maxFret?: number;
+  /** Also shapes without the root, or without the fifth where it is not usual. */
+  readonly without?: readonly ('root' | 'fifth')[];
+  /** Shapes harder than this are left out, 0 to 10. */
+  readonly mostDifficult?: number;
+}
+
+/** The shapes found, and whether the search was cut short. */
+export interface VoicingSearch {
+  readonly voicings: readonly Voicing[];
+  /** Whether there are more shapes than were looked at: what is here is then a part. */
+  readonly partial: boolean;
+  /** Names of chord tones no shape could hold, because there are more tones than strings. */
+  readonly leftOut: readonly string[];
+}
+
+/** More hands than this are not tried: a search must end on any tuning. */
+const MOST_TRIED = 400_000;
+const FEWEST_SOUNDING = 3;
+const FEWEST_LOOSE = 4;
+/** Fourths on more strings than this belong to no one chord. */
+const MOST_QUARTAL = 5;
+
+/**
+ * All playable shapes of a chord on an instrument, best first: root lowest before inversions, whole
+ * before thinned out, easy before hard. Without a bass in the symbol any tone may be lowest; with
+ * one, it is. Nothing sounds behind the capo, and frets count from the nut.
+ */
+export function findVoicings(chord: Chord, instrument: Instrument, wish: VoicingWish = {}): VoicingSearch {
+  const rules = toneRules(chord, instrument.tuning.length, wish);
+  const search = new Search(chord, instrument, rules, wish);
+  search.run();
+  const ranked = search.found.map((voicing) => ({ voicing, demerit: demeritOf(voicing) })).sort(byMerit);
+  return { voicings: ranked.map(({ voicing }) => voicing), partial: search.tried >= MOST_TRIED, leftOut: rules.leftOut };
+}
+
+/** One place on one string: a fret, what sounds there, and which tone that is. */
+interface Spot {
+  readonly fret: number;
+  readonly midi: number;
+  readonly tone: NamedTone;
+  readonly bit: number;
+}
+
+class Search {
+  readonly found: Voicing[] = [];
+  tried = 0;
+  readonly #chord: Chord;
+  readonly #instrument: Instrument;
+  readonly #rules: ToneRules;
+  readonly #wish: VoicingWish;
+  readonly #spots: readonly (readonly Spot[])[];
+  readonly #held: (Spot | null)[] = [];
+  /** What the strings looked at so far hold; changed on the way down and put back on the way up. */
+  readonly #hand: HandSoFar = { low: 0, high: 0, heard: 0, sounding: 0, gap: 0, gaps: 0 };
+
+  constructor(chord: Chord, instrument: Instrument, rules: ToneRules, wish: VoicingWish) {
+    this.#chord = chord;
+    this.#instrument = instrument;
+    this.#rules = rules;
+    this.#wish = wish;
+    const last = Math.min(wish.maxFret ?? instrument.frets, instrument.frets);
+    this.#spots = instrument.tuning.map((open) => spotsOn(open, instrument.capo, last, rules.tones));
+  }
+
+  run(): void {
+    this.#string(0);
+  }
+
+  /** Goes through the strings from the lowest, keeping only hands that can still become a shape. */
+  #string(index: number): void {
+    const hand = this.#hand;
+    if (index === this.#spots.length) {
+      this.tried += 1;
+      if (hand.gap < index) this.#keep();
+      return;
+    }
+    if (this.tried >= MOST_TRIED || countBits(this.#rules.fewest & ~hand.heard) > this.#spots.length - index) return;
+    const { low, high, heard, gap, gaps } = hand;
+    this.#held[index] = null;
+    hand.gap = gap + 1;
+    this.#string(index + 1);
+    const inside = hand.sounding === 0 ? 0 : gaps + gap;
+    if (inside <= MOST_INNER_MUTES) {
+      hand.sounding += 1;
+      hand.gap = 0;
+      hand.gaps = inside;
+      for (const spot of this.#spots[index] as readonly Spot[]) {
+        if (!this.#press(low, high, spot.fret)) continue;
+        hand.heard = heard | spot.bit;
+        this.#held[index] = spot;
+        this.#string(index + 1);
+      }
+      hand.sounding -= 1;
+    }
+    Object.assign(hand, { low, high, heard, gap, gaps });
+  }
+
+  /** Whether the fret can be reached from what is pressed already; if so, it counts as pressed. */
+  #press(low: number, high: number, fret: number): boolean {
+    const hand = this.#hand;
+    hand.low = low;
+    hand.high = high;
+    if (fret === this.#instrument.capo) return true;
+    hand.low = low === 0 ? fret : Math.min(low, fret);
+    hand.high = Math.max(high, fret);
+    return spansHand(hand.low, hand.high, this.#instrument.scaleLength);
+  }
+
+  #keep(): void {
+    const { heard, sounding, gaps } = this.#hand;
+    if (sounding < this.#fewest(FEWEST_SOUNDING) && sounding < this.#instrument.tuning.length) return;
+    const { whole } = this.#rules;
+    const thin = (heard & whole) !== whole;
+    if (thin && sounding > MOST_QUARTAL) return;
+    const strings = this.#soundingStrings();
+    if (thin && sounding > FEWEST_SOUNDING && !isQuartal(strings.map(({ midi }) => midi))) return;
+    if (!isInOrder(strings, this.#instrument.capo, this.#held)) return;
+    const lowest = strings.reduce((low, string) => (string.midi < low.midi ? string : low));
+    if (this.#rules.bass !== null && lowest.tone.chroma !== this.#rules.bass) return;
+    const frets: Frets = this.#held.map((spot) => (spot === null ? null : spot.fret));
+    const shape: Shape = { frets, capo: this.#instrument.capo, sounding: strings, chordTones: this.#rules.chordTones };
+    const structural = structuralFamilies(shape);
+    if (!this.#rules.accepts(heard, structural, sounding)) return;
+    if (structural.length === 0 && !this.#isFistful(gaps, lowest.tone)) return;
+    if (structural.includes('open') && this.#leavesOutTreble()) return;
+    if (this.#isWished(structural)) this.#add(shape, structural, lowest.tone);
+  }
+
+  /** What is no known structure must at least be a hand full: four strings side by side, and the root lowest where open strings ring. */
+  #isFistful(gaps: number, lowest: NamedTone): boolean {
+    const { sounding, low } = this.#hand;
+    if (sounding < this.#fewest(FEWEST_LOOSE) || low === 0) return false;
+    const rooted = this.#rules.bass !== null || lowest.place === 0;
+    if (gaps > 0) return gaps === 1 && sounding === FEWEST_LOOSE && rooted && !this.#rings();
+    return rooted || !this.#rings();
+  }
+
+  /** A power chord has two tones, and two strings are enough for it. */
+  #fewest(usual: number): number {
+    return this.#rules.chordTones < FEWEST_SOUNDING ? this.#rules.chordTones : usual;
+  }
+
+  #rings(): boolean {
+    return this.#held.some((spot) => spot?.fret === this.#instrument.capo);
+  }
+
+  /** Whether a thin string is kept quiet although open it would belong: nobody goes to that trouble. */
+  #leavesOutTreble(): boolean {
+    const last = this.#held.length - 1;
+    const spot = this.#spots[last]?.[0];
+    return this.#held[last] === null && spot?.fret === this.#instrument.capo && spot.tone.place !== null;
+  }
+
+  #soundingStrings(): readonly SoundingString[] {
+    const strings: SoundingString[] = [];
+    this.#held.forEach((spot, string) => {
+      if (spot !== null) strings.push({ string, midi: spot.midi, tone: spot.tone });
+    });
+    return strings;
+  }
+
+  /** Barre shapes are only known once there are fingers, so they pass here. */
+  #isWished(structural: readonly Family[]): boolean {
+    const { families } = this.#wish;
+    if (families === undefined) return true;
+    return families.some((family) => family === 'barre-6' || family === 'barre-5' || family === 'other' || structural.includes(family));
+  }
+
+  #add(shape: Shape, structural: readonly Family[], lowest: NamedTone): void {
+    const { heard } = this.#hand;
+    const fingering = easiestFingering(shape.frets, this.#instrument);
+    if (fingering === undefined) return;
+    const barre = barreFamily(shape, fingering.barres);
+    const named = [...structural, ...(barre === null ? [] : [barre])];
+    const families: readonly [Family, ...Family[]] = named.length === 0 ? ['other'] : (named as [Family, ...Family[]]);
+    if (this.#wish.families !== undefined && !families.some((family) => this.#wish.families?.includes(family))) return;
+    const span = pressedSpan(shape.frets, shape.capo);
+    const millimetres = span === null ? 0 : reach(span[0], span[1], this.#instrument.scaleLength);
+    const difficulty = difficultyOf(fingering.cost, millimetres, innerMutes(shape.frets));
+    if (difficulty > (this.#wish.mostDifficult ?? MOST_DIFFICULT)) return;
+    const { tones } = this.#rules;
+    const strings = shape.frets.length;
+    this.found.push({
+      chord: this.#chord,
+      frets: shape.frets,
+      tones: shape.sounding.map(({ string, midi, tone }) => ({
+        string: strings - string,
+        fret: shape.frets[string] as number,
+        midi,
+        note: tone.note,
+        formula: tone.formula,
+      })),
+      families,
+      inversion: lowest.place,
+      omitted: tones.filter((tone, index) => tone.place !== null && (heard & (1 << index)) === 0).map(({ formula }) => formula),
+      added: tones
+        .filter((tone, index) => tone.place === null && tone.formula !== 'bass' && (heard & (1 << index)) !== 0)
+        .map(({ formula }) => formula),
+      fingering,
+      difficulty,
+    });
+  }
+}
+
+/** Beyond this a shape is a feat, not a chord for a song. */
+const MOST_DIFFICULT = 9.5;
+
+/** What the strings looked at so far hold. */
+interface HandSoFar {
+  /** Lowest and highest pressed fret, 0 for none yet. */
+  low: number;
+  high: number;
+  /** Tones heard, a bit each. */
+  heard: number;
+  sounding: number;
+  /** Muted strings since the last sounding one, and before it inside the shape. */
+  gap: number;
+  gaps: number;
+}
+
+function spotsOn(open: number, capo: number, last: number, tones: readonly NamedTone[]): readonly Spot[] {
+  const spots: Spot[] = [];
+  for (let fret = capo; fret <= last; fret += 1) {
+    const midi = open + fret;
+    const index = tones.findIndex((tone) => tone.chroma === midi % 12);
+    const tone = tones[index];
+    if (tone !== undefined) spots.push({ fret, midi, tone, bit: 1 << index });
+  }
+  return spots;
+}
+
+/** Two pressed strings never sound the same pitch, and strings sound upward unless the tuning is crossed. */
+function isInOrder(strings: readonly SoundingString[], capo: number, held: readonly (Spot | null)[]): boolean {
+  return strings.every(({ midi, string }, index) => {
+    const before = strings[index - 1];
+    if (before === undefined || midi > before.midi) return true;
+    return held[string]?.fret === capo || held[before.string]?.fret === capo;
+  });
+}
+
+function countBits(value: number): number {
+  let count = 0;
+  for (let rest = value; rest !== 0; rest &= rest - 1) count += 1;
+  return count;
+}
+
+const INVERTED = 2.4;
+const THINNED = 0.8;
+/** By family, most wanted first; what is in no list stands in the middle. */
+const FAMILY_MERIT: Partial<Record<Family, number>> = {
+  open: -1,
+  'barre-6': -2,
+  'barre-5': -2,
+  triad: 1.2,
+  spread: 1.6,
+  shell: 1,
+  other: 1.6,
+};
+const FAR = 0.1;
+const HOLE = 0.6;
+/** A thin string not sounding in a shape that is strummed. */
+const QUIET_TREBLE = 1.5;
+const STRUMMED: readonly Family[] = ['open', 'barre-6', 'barre-5'];
+
+/** Best first; ties by the frets, so that the order never depends on chance. */
+function byMerit(a: Ranked, b: Ranked): number {
+  return a.demerit - b.demerit || compareFrets(a.voicing.frets, b.voicing.frets);
+}
+
+interface Ranked {
+  readonly voicing: Voicing;
+  readonly demerit: number;
+}
+
+function demeritOf(voicing: Voicing): number {
+  const asked = voicing.chord.bass !== null;
+  const inverted = asked || voicing.inversion === 0 ? 0 : INVERTED;
+  const family = FAMILY_MERIT[voicing.families[0]] ?? 0;
+  const far = FAR * Math.max(0, ...voicing.frets.map((fret) => fret ?? 0));
+  const last = voicing.frets.findLastIndex((fret) => fret !== null);
+  const quiet = STRUMMED.includes(voicing.families[0]) ? QUIET_TREBLE * (voicing.frets.length - 1 - last) : 0;
+  return voicing.difficulty + inverted + family + far + quiet + THINNED * voicing.omitted.length + HOLE * innerMutes(voicing.frets);
+}
+
+function compareFrets(a: Frets, b: Frets): number {
+  for (let string = 0; string < a.length; string += 1) {
+    const difference = (a[string] ?? -1) - (b[string] ?? -1);
+    if (difference !== 0) return difference;
+  }
+  return 0;
+}
