@@ -76,6 +76,7 @@ async function buildServer(folder) {
     // our own packages are TypeScript and go into the bundle; the others are loaded by Node
     external: Object.keys(dependencies).filter((name) => !name.startsWith('@aurora/')),
   });
+  cpSync(`${ROOT}/server/src/sheet/fonts`, `${folder}/fonts`, { recursive: true });
   cpSync(`${ROOT}/server/src/db/migrations`, `${folder}/migrations`, { recursive: true });
 }
 

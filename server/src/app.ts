@@ -8,9 +8,12 @@ import { bandRoutes } from './band/band-routes.ts';
 import { chartRoutes } from './chart/chart-routes.ts';
 import type { Pool } from './db/pool.ts';
 import { asHttpFault, HttpFault, problemOf } from './http-fault.ts';
+import { memberRoutes } from './member/member-routes.ts';
 import { openApiDocument } from './openapi/openapi.ts';
+import { sheetRoutes } from './sheet/sheet-routes.ts';
 import { songRoutes } from './song/song-routes.ts';
 import { theoryRoutes } from './theory/theory-routes.ts';
+import { voicingRoutes } from './voicing/voicing-routes.ts';
 import { webRoutes } from './web-routes.ts';
 
 export interface AppDeps {
@@ -23,6 +26,8 @@ export interface AppDeps {
 }
 
 const BODY_LIMIT = '256kb';
+/** Drawn pages are larger than anything somebody types. */
+const SHEET_LIMIT = '4mb';
 const MINUTE_MS = 60_000;
 
 /** The whole HTTP application. It holds nothing of its own: what it needs is passed in. */
@@ -32,6 +37,7 @@ export function createApp(deps: AppDeps): Express {
   app.use(pinoHttp({ logger: deps.log, quietReqLogger: true }));
   app.use(securityHeaders());
   app.use(compression());
+  app.use('/api/v1/sheets', express.json({ limit: SHEET_LIMIT }));
   app.use('/api', express.json({ limit: BODY_LIMIT }), apiRoutes(deps));
   if (deps.webRoot !== null) app.use(webRoutes(deps.webRoot));
   app.use(() => {
@@ -57,9 +63,11 @@ function apiRoutes({ pool, rateLimit: limit }: AppDeps): express.Router {
     response.json(document);
   });
   routes.use('/v1/bands/:bandId/songs', songRoutes(pool));
+  routes.use('/v1/bands/:bandId/members', memberRoutes(pool));
   routes.use('/v1/bands', bandRoutes(pool));
   routes.use('/v1/charts', limited, chartRoutes());
-  routes.use('/v1', limited, theoryRoutes());
+  routes.use('/v1/sheets', limited, sheetRoutes());
+  routes.use('/v1', limited, theoryRoutes(), voicingRoutes());
   return routes;
 }
 

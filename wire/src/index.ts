@@ -29,6 +29,17 @@ export {
   chartRenderRequest,
   MOST_CHART_BYTES,
 } from './chart.ts';
+export {
+  instrument,
+  type Member,
+  member,
+  membersAnswer,
+  type SheetRequest,
+  sheetRequest,
+  type VoicingsAnswer,
+  voicingsAnswer,
+  voicingsRequest,
+} from './neck.ts';
 export { type Problem, type ProblemError, problem } from './problem.ts';
 export {
   type ChordIdentifyAnswer,

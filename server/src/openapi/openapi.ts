@@ -11,6 +11,8 @@ interface Call {
   readonly body?: z.ZodType;
   readonly answer: z.ZodType;
   readonly status?: number;
+  /** What it answers with, when that is not JSON. */
+  readonly content?: string;
   /** Statuses this call answers with problem+json, beside 400, 413 and 422 for its body. */
   readonly problems?: readonly number[];
 }
@@ -32,6 +34,21 @@ const CALLS: readonly Call[] = [
     summary: 'Write a chart for a key and a reader',
     body: wire.chartRenderRequest,
     answer: wire.chartRenderAnswer,
+  },
+  {
+    method: 'post',
+    path: '/voicings',
+    summary: 'Shapes of a chord on an instrument',
+    body: wire.voicingsRequest,
+    answer: wire.voicingsAnswer,
+  },
+  {
+    method: 'post',
+    path: '/sheets/pdf',
+    summary: 'Set drawn pages as a PDF',
+    body: wire.sheetRequest,
+    answer: z.string().meta({ format: 'binary' }),
+    content: 'application/pdf',
   },
   { method: 'get', path: '/bands', summary: 'The bands', answer: wire.bandsAnswer, problems: [503] },
   { method: 'get', path: '/bands/{bandId}/songs', summary: 'The band’s songs by title', answer: wire.songsAnswer, problems: [404, 503] },
@@ -61,6 +78,15 @@ const CALLS: readonly Call[] = [
     problems: [404, 503],
   },
   { method: 'get', path: '/bands/{bandId}/preferences', summary: 'What the band prefers', answer: wire.preferences, problems: [404, 503] },
+  { method: 'get', path: '/bands/{bandId}/members', summary: 'Who plays, and on what', answer: wire.membersAnswer, problems: [404, 503] },
+  {
+    method: 'put',
+    path: '/bands/{bandId}/members/{memberId}/instrument',
+    summary: 'Set up a member’s instrument',
+    body: wire.instrument,
+    answer: wire.member,
+    problems: [404, 503],
+  },
   {
     method: 'patch',
     path: '/bands/{bandId}/preferences',
@@ -84,7 +110,7 @@ export function openApiDocument(): object {
   });
 }
 
-function pathOf({ method, path, summary, body, answer, status = 200, problems = [] }: Call) {
+function pathOf({ method, path, summary, body, answer, status = 200, content = 'application/json', problems = [] }: Call) {
   const failing = [...(body === undefined ? [] : BODY_PROBLEMS), ...problems, 429];
   return {
     method,
@@ -95,7 +121,7 @@ function pathOf({ method, path, summary, body, answer, status = 200, problems = 
       ...parametersOf(path),
     },
     responses: {
-      [status]: { description: summary, content: { 'application/json': { schema: answer } } },
+      [status]: { description: summary, content: { [content]: { schema: answer } } },
       ...Object.fromEntries(
         failing.map((code) => [code, { description: 'Problem', content: { 'application/problem+json': { schema: wire.problem } } }]),
       ),

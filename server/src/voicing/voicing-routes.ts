@@ -1,0 +1,106 @@
+import {
+  type Barre,
+  checkInstrument,
+  FAMILIES,
+  type Family,
+  type Fingering,
+  findVoicings,
+  fingerings,
+  type Instrument,
+  parseChord,
+  parseTuning,
+  printChord,
+  printNote,
+  STANDARD_GUITAR,
+  type Tuning,
+  type Voicing,
+} from '@aurora/core';
+import { type VoicingsAnswer, voicingsRequest } from '@aurora/wire';
+import { Router } from 'express';
+import { HttpFault } from '../http-fault.ts';
+import { bodyOf, required } from '../validate.ts';
+
+const DEFAULT_MAX_FRET = 15;
+const DEFAULT_LIMIT = 500;
+
+/** `/voicings`: a thin handler over the core's search. */
+export function voicingRoutes(): Router {
+  const routes = Router();
+
+  routes.post('/voicings', (request, response) => {
+    const {
+      symbol,
+      tuning,
+      maxFret = DEFAULT_MAX_FRET,
+      capo = 0,
+      families,
+      without = [],
+      limit = DEFAULT_LIMIT,
+    } = bodyOf(request, voicingsRequest);
+    const chord = required(parseChord(symbol.trim()), 'symbol');
+    const strings = tuning === undefined ? STANDARD_GUITAR.tuning : readTuning(tuning);
+    const instrument = required(checkInstrument({ ...STANDARD_GUITAR, tuning: strings, capo, frets: 24, comfortFret: 24 }), 'tuning');
+    const wanted = families === undefined ? {} : { families: families.flatMap(readFamily) };
+    const { voicings, leftOut, partial } = findVoicings(chord, instrument, { ...wanted, maxFret: Math.max(maxFret, capo), without });
+    const answer: VoicingsAnswer = {
+      symbol: printChord(chord),
+      tuning: [...strings],
+      capo,
+      voicings: voicings.slice(0, limit).map((voicing) => describe(voicing, instrument, wanted.families)),
+      total: voicings.length,
+      leftOut: [...leftOut],
+      partial,
+    };
+    response.json(answer);
+  });
+
+  return routes;
+}
+
+function readTuning(strings: readonly (number | string)[]): Tuning {
+  const names = strings.filter((string) => typeof string === 'string');
+  if (names.length === 0) return strings as readonly number[];
+  if (names.length < strings.length) throw new HttpFault('invalid', 'tuning: write all strings as notes or all as numbers.');
+  return required(parseTuning(names.join(' ')), 'tuning');
+}
+
+/** Families by name, however they are joined: `drop-2`, `drop 2`, `Drop2`; `barre` is both of them. */
+function readFamily(text: string, index: number): readonly Family[] {
+  const plain = text
+    .toLowerCase()
+    .replace(/[^a-z0-9]/g, '')
+    .replace(/s$/, '');
+  if (plain === 'barre') return ['barre-6', 'barre-5'];
+  const family = FAMILIES.find((name) => name.replace('-', '') === plain || `${name.replace('-', '')}triad` === plain);
+  if (family !== undefined) return [family];
+  const message = `There is no family “${text}”. The families are: ${FAMILIES.join(', ')}.`;
+  throw new HttpFault('invalid', message, { errors: [{ message, path: `families.${index}` }] });
+}
+
+function describe(voicing: Voicing, instrument: Instrument, wanted: readonly Family[] | undefined): VoicingsAnswer['voicings'][number] {
+  const { frets, fingering, families, tones } = voicing;
+  return {
+    frets: [...frets],
+    fromCapo: frets.map((fret) => (fret === null ? null : fret - instrument.capo)),
+    fingers: fingering.fingers as (number | null)[],
+    barres: fingering.barres.map(barreOf),
+    fingerings: fingerings(frets, instrument).map(fingersOf),
+    family: families.find((family) => wanted?.includes(family)) ?? families[0],
+    families: [...families],
+    inversion: voicing.inversion,
+    difficulty: voicing.difficulty,
+    notes: tones.map(({ note }) => printNote(note)),
+    formula: tones.map(({ formula }) => formula),
+    omitted: [...voicing.omitted],
+    added: [...voicing.added],
+  };
+}
+
+/** Only the first way to hold a shape is answered with its barres, and it never uses the thumb. */
+function barreOf({ finger, fret, from, to }: Barre): VoicingsAnswer['voicings'][number]['barres'][number] {
+  return { finger: finger as number, fret, from, to };
+}
+
+function fingersOf({ fingers }: Fingering): VoicingsAnswer['voicings'][number]['fingerings'][number] {
+  return [...fingers];
+}
