@@ -57,7 +57,7 @@ export {
 } from './naming/naming.ts';
 export { type DiagramLook, type DotLabel, diagram } from './notation/diagram.ts';
 export { type Drawing, type Ink, PRINT_INKS, printSvg, type Shape } from './notation/drawing.ts';
-export { musicWidth, PAPERS, type Paper, type SheetLine, type StudySheet, studyPages } from './notation/study-sheet.ts';
+export { musicWidth, PAPERS, type Paper, type SheetLine, type StudySheet, stackedLines, studyPages } from './notation/study-sheet.ts';
 export {
   drawTab,
   layOutTab,

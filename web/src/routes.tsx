@@ -5,6 +5,7 @@ import { Shell } from './shell/Shell.tsx';
 
 const lazyHarmonize = async () => ({ Component: (await import('./harmonize/Harmonize.tsx')).Harmonize });
 const lazyChart = async () => ({ Component: (await import('./chart/ChartRoom.tsx')).ChartRoom });
+const lazyNeck = async () => ({ Component: (await import('./neck/room/NeckRoom.tsx')).NeckRoom });
 
 /** Where each room is. The open song is part of the address, so that a link opens it again. */
 export const router = createBrowserRouter([
@@ -17,9 +18,11 @@ export const router = createBrowserRouter([
       { index: true, Component: Shelf },
       { path: 'harmonize', lazy: lazyHarmonize },
       { path: 'chart', lazy: lazyChart },
+      { path: 'neck', lazy: lazyNeck },
       { path: 'songs/:songId', element: <Navigate to="chart" replace /> },
       { path: 'songs/:songId/harmonize', lazy: lazyHarmonize },
       { path: 'songs/:songId/chart', lazy: lazyChart },
+      { path: 'songs/:songId/neck', lazy: lazyNeck },
       { path: '*', Component: LostPage },
     ],
   },

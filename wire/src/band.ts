@@ -48,7 +48,7 @@ export const preferences = z
     theme: z.enum(['paper', 'night']),
     showNeck: z.boolean(),
     showWhy: z.boolean(),
-    neckLabels: z.enum(['notes', 'formula']),
+    neckLabels: z.enum(['notes', 'formula', 'fingers']),
     /** Loudness of the sound, 0 to 1. */
     volume: z.number().min(0).max(1),
     /** Whether chords are struck at once or note by note. */

@@ -73,3 +73,18 @@ function footOf({ foot }: StudySheet, page: number, pages: number, [width, heigh
   const number = pages > 1 ? [text(width - MARGIN, y, `${page + 1} / ${pages}`, { size: 9, anchor: 'end', ink: 'quiet' })] : [];
   return [text(MARGIN, y, foot, { size: 9, anchor: 'start', ink: 'quiet' }), ...number];
 }
+
+/** The lines one under the other without pages, as they are shown on a screen. */
+export function stackedLines(lines: readonly SheetLine[], instrument: Instrument, width: number, label: string): Drawing {
+  const strings = instrument.tuning.length;
+  const shapes: Shape[] = [];
+  let y = 0;
+  for (const { system, over, overHeight } of lines) {
+    shapes.push(
+      ...over.map((shape) => moved(shape, 0, y)),
+      ...drawTab(system, strings, 'TAB').map((shape) => moved(shape, 0, y + overHeight)),
+    );
+    y += overHeight + tabHeight(strings) + LINE_GAP;
+  }
+  return { width, height: y, label, shapes };
+}

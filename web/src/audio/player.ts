@@ -69,6 +69,17 @@ export async function play(id: string, steps: readonly PlayStep[], beatsPerMinut
   }
 }
 
+/** Lets a note be heard in passing, as when a dot is pointed at; silent until something was played on purpose. */
+export function hearOver(midi: number): void {
+  if (usePlayer.getState().playing !== null) return;
+  void instrument?.then(({ tone, strings }) =>
+    strings.triggerAttackRelease(frequencyOf(midi), PASSING_SECONDS, tone.now(), PASSING_VELOCITY),
+  );
+}
+
+const PASSING_SECONDS = 0.7;
+const PASSING_VELOCITY = 0.5;
+
 /** Silence. */
 export function stop(): void {
   for (const timer of timers) window.clearTimeout(timer);

@@ -1,153 +1,217 @@
-import { type Chord, type Naming, STANDARD_TUNING } from '@aurora/core';
-import { ChevronDown } from 'lucide-react';
-import { play } from '../audio/player.ts';
+import {
+  type Chord,
+  difficultyWord,
+  FAMILY_NAMES,
+  type Family,
+  type Instrument,
+  inversionWord,
+  type Naming,
+  printFrets,
+} from '@aurora/core';
+import { ChevronDown, ChevronLeft, ChevronRight, Maximize2 } from 'lucide-react';
+import type { ReactNode } from 'react';
+import { Link, useParams } from 'react-router';
+import { usePlaying } from '../api/members.ts';
+import { lensSearch, useLens } from '../lens/lens-store.ts';
 import { LetterSymbol } from '../notation/ChordSymbol.tsx';
 import { letterView } from '../notation/symbol-view.ts';
 import { Choice } from '../ui/Choice.tsx';
 import { Hint } from '../ui/Hint.tsx';
-import { fretX, LAST_FRET, NECK, type NeckDot, neckDots, POSITION_DOTS, spaceX, stringY } from './neck-view.ts';
+import { NeckBoard } from './NeckBoard.tsx';
+import { useNeck } from './neck-store.ts';
+import { type NeckLabels, shapeDots, toneDots } from './neck-view.ts';
+import { type ShapeWalk, useShapeWalk } from './use-shape-walk.ts';
 
 interface NeckDockProps {
   readonly chord: Chord | null;
-  readonly capo: number;
   readonly naming: Naming;
-  readonly labels: 'notes' | 'formula';
-  readonly onLabels: (labels: 'notes' | 'formula') => void;
+  readonly labels: NeckLabels;
+  readonly onLabels: (labels: NeckLabels) => void;
   readonly onFold: () => void;
 }
 
-/** The neck along the bottom of every room: all tones of whatever is selected. */
-export function NeckDock({ chord, capo, naming, labels, onLabels, onFold }: NeckDockProps) {
+/** Frets drawn where the player never goes higher. */
+const FEWEST_SHOWN = 15;
+
+/** The neck along the bottom of every room: all tones of whatever is selected, or one shape of it. */
+export function NeckDock({ chord, naming, labels, onLabels, onFold }: NeckDockProps) {
+  const { instrument } = usePlaying();
+  const { show } = useNeck();
+  const walk = useShapeWalk(show === 'shape' ? chord : null, instrument);
+  const { songId } = useParams();
+  const search = useLens(lensSearch);
+  const lastFret = Math.min(instrument.frets, Math.max(FEWEST_SHOWN, instrument.comfortFret));
+  const shape = show === 'shape' ? walk.shape : null;
+  const dots = dotsOf({ chord, instrument, walk, lastFret, labels, naming, show });
   return (
-    <section aria-label="Neck" className="flex items-stretch gap-2 border-t border-edge bg-sheet py-2 pr-3 pl-5 max-lg:flex-col">
-      <div className="flex w-[150px] shrink-0 flex-col justify-between gap-1 max-lg:w-auto max-lg:flex-row-reverse max-lg:items-center">
-        <div className="flex items-start justify-between max-lg:flex-1 max-lg:items-center max-lg:gap-3">
-          <h2 className="text-[13px] leading-snug font-medium text-quiet">
+    <section
+      aria-label="Neck"
+      onKeyDown={walk.onKeyDown}
+      className="flex items-stretch gap-3 border-t border-edge bg-sheet py-2 pr-3 pl-5 max-lg:flex-col"
+    >
+      <div className="flex w-[250px] shrink-0 flex-col justify-between gap-1 max-lg:w-auto max-lg:flex-row max-lg:flex-wrap max-lg:items-center">
+        <div className="flex items-center gap-1">
+          <h2 className="min-w-0 flex-1 text-[13px] leading-snug font-medium text-quiet">
             {chord === null ? (
               'Select a chord to see it on the neck'
             ) : (
-              <>
-                <LetterSymbol view={letterView(chord, naming)} className="mr-2 text-2xl leading-tight font-bold text-ink lg:block" />
-                as it sounds{capo > 0 ? `, capo ${capo}` : ''}
-              </>
+              <DockTitle chord={chord} naming={naming} walk={walk} shown={shape !== null} />
             )}
           </h2>
+          <Hint text="Open the neck" keys="N">
+            <Link
+              to={{ pathname: songId === undefined ? '/neck' : `/songs/${songId}/neck`, search }}
+              aria-label="Open the neck"
+              className="grid size-11 shrink-0 place-items-center rounded-lg hover:bg-wash"
+            >
+              <Maximize2 size={18} />
+            </Link>
+          </Hint>
           <Hint text="Fold the neck away" keys="n">
             <button
               type="button"
               aria-label="Fold the neck away"
               onClick={onFold}
-              className="-mt-1 grid size-11 shrink-0 place-items-center rounded-lg hover:bg-wash"
+              className="grid size-11 shrink-0 place-items-center rounded-lg hover:bg-wash"
             >
               <ChevronDown size={20} />
             </button>
           </Hint>
         </div>
-        <Choice label="What the dots show" value={labels} options={LABEL_CHOICES} onChange={onLabels} />
+        <div className="flex items-center gap-2">
+          <Choice label="What the neck shows" value={show} options={SHOW_CHOICES} onChange={(next) => useNeck.setState({ show: next })} />
+          <label className="sr-only" htmlFor="neck-labels">
+            What the dots show
+          </label>
+          <select
+            id="neck-labels"
+            value={labels}
+            onChange={(event) => onLabels(event.target.value as NeckLabels)}
+            className="min-h-11 min-w-0 flex-1 rounded-lg border border-edge bg-raised px-2 text-[15px] font-semibold"
+          >
+            <option value="notes">Notes</option>
+            <option value="formula">Formula</option>
+            {show === 'shape' && <option value="fingers">Fingers</option>}
+          </select>
+        </div>
+        {show === 'shape' && <ShapeStepper walk={walk} />}
       </div>
-      {/* biome-ignore lint/a11y/noNoninteractiveTabindex: where the neck is wider than the window, the keyboard must be able to scroll it */}
-      <section aria-label="Frets" tabIndex={0} className="min-w-0 flex-1 overflow-x-auto">
-        <svg
-          viewBox={`0 0 ${NECK.width} ${NECK.height}`}
+      <Scroll>
+        <NeckBoard
+          instrument={instrument}
+          lastFret={lastFret}
+          dots={dots}
+          muted={shape === null ? [] : mutedIn(shape.frets)}
+          barres={shape === null ? [] : (walk.fingering?.barres ?? [])}
+          label={`${instrument.name} neck`}
+          sideways={show === 'tones'}
           className="h-auto max-h-[176px] w-full min-w-[920px] lg:min-w-[540px]"
-          role="group"
-          aria-label="Guitar neck, standard tuning"
-        >
-          <Wood capo={capo} />
-          {chord !== null &&
-            neckDots(chord, capo, labels, naming).map((dot) => <Dot key={`${dot.tone.string}-${dot.tone.fret}`} dot={dot} />)}
-        </svg>
-      </section>
+        />
+      </Scroll>
     </section>
   );
 }
 
-const LABEL_CHOICES = [
-  ['notes', 'Notes'],
-  ['formula', 'Formula'],
+const SHOW_CHOICES = [
+  ['tones', 'All notes'],
+  ['shape', 'Shape'],
 ] as const;
 
-function Wood({ capo }: { readonly capo: number }) {
-  const bottom = stringY(6);
+function DockTitle({
+  chord,
+  naming,
+  walk,
+  shown,
+}: {
+  readonly chord: Chord;
+  readonly naming: Naming;
+  readonly walk: ShapeWalk;
+  readonly shown: boolean;
+}) {
+  const { shape } = walk;
   return (
-    <g aria-hidden="true">
-      <rect x={NECK.nut} y={NECK.top - 11} width={fretX(LAST_FRET) - NECK.nut} height={bottom - NECK.top + 22} rx={3} fill="var(--wood)" />
-      {POSITION_DOTS.map(({ fret, double }) =>
-        (double ? [stringY(2) + NECK.gap / 2, stringY(4) + NECK.gap / 2] : [stringY(3) + NECK.gap / 2]).map((y) => (
-          <circle key={`${fret}-${y}`} cx={spaceX(fret)} cy={y} r={5} fill="var(--fretwire)" />
-        )),
+    <>
+      <LetterSymbol view={letterView(chord, naming)} className="mr-2 text-2xl leading-tight font-bold text-ink" />
+      {shown && shape !== null ? (
+        <span className="whitespace-nowrap">
+          {printFrets(shape.frets)} · {difficultyWord(shape.difficulty)}
+        </span>
+      ) : (
+        'as it sounds'
       )}
-      {Array.from({ length: LAST_FRET + 1 }, (_, fret) => (
-        <line
-          key={fretX(fret)}
-          x1={fretX(fret)}
-          x2={fretX(fret)}
-          y1={NECK.top - 11}
-          y2={bottom + 11}
-          stroke={fret === 0 ? 'var(--ink)' : 'var(--fretwire)'}
-          strokeWidth={fret === 0 ? 6 : 2}
-        />
-      ))}
-      {STANDARD_TUNING.map((open, index) => (
-        <line
-          key={open}
-          x1={NECK.nut}
-          x2={fretX(LAST_FRET)}
-          y1={stringY(6 - index)}
-          y2={stringY(6 - index)}
-          stroke="var(--string)"
-          strokeWidth={3 - index * 0.4}
-        />
-      ))}
-      {Array.from({ length: LAST_FRET }, (_, index) => (
-        <text
-          key={spaceX(index + 1)}
-          x={spaceX(index + 1)}
-          y={bottom + 26}
-          textAnchor="middle"
-          fontSize="12"
-          fontWeight={600}
-          fill="var(--quiet)"
-        >
-          {index + 1}
-        </text>
-      ))}
-      {capo > 0 && (
-        <rect x={spaceX(capo) - 7} y={NECK.top - 14} width={14} height={bottom - NECK.top + 28} rx={7} fill="var(--ink)" opacity={0.82} />
-      )}
-    </g>
+    </>
   );
 }
 
-/** Roots are filled squares, other tones open circles: told apart without colour. */
-function Dot({ dot }: { readonly dot: NeckDot }) {
-  const { tone, x, y, label, name } = dot;
-  const hear = () => void play(`neck-${tone.string}-${tone.fret}`, [{ midi: [tone.midi], beats: 2 }], 90);
+/** Back and on through the shapes, and the families to choose from. */
+function ShapeStepper({ walk }: { readonly walk: ShapeWalk }) {
+  const { family, inversion } = useNeck();
+  const { left, at, shape } = walk;
   return (
-    <g
-      role="button"
-      tabIndex={-1}
-      aria-label={name}
-      onClick={hear}
-      onKeyDown={(event) => event.key === 'Enter' && hear()}
-      className="cursor-pointer"
-    >
-      {tone.root ? (
-        <rect x={x - 11.5} y={y - 10.5} width={23} height={21} rx={5} fill="var(--accent)" stroke="var(--sheet)" strokeWidth={1.5} />
-      ) : (
-        <circle cx={x} cy={y} r={10.5} fill="var(--raised)" stroke="var(--ink)" strokeWidth={1.6} />
-      )}
-      <text
-        x={x}
-        y={y + 4.4}
-        textAnchor="middle"
-        fontSize="12.5"
-        fontWeight={700}
-        fill={tone.root ? 'var(--on-accent)' : 'var(--ink)'}
-        className="music-glyph"
+    <div className="flex items-center gap-1">
+      <Hint text="The shape before" keys="←">
+        <button type="button" aria-label="The shape before" onClick={() => walk.go(-1)} className={STEP} disabled={left.length < 2}>
+          <ChevronLeft size={19} />
+        </button>
+      </Hint>
+      <span role="status" className="min-w-[4.6rem] text-center text-[13px] leading-tight font-semibold">
+        {left.length === 0 ? (walk.busy ? 'looking…' : 'none') : `${at + 1} of ${left.length}`}
+        {shape !== null && <span className="block font-medium text-quiet">{inversionWord(shape.inversion)}</span>}
+      </span>
+      <Hint text="The next shape" keys="→">
+        <button type="button" aria-label="The next shape" onClick={() => walk.go(1)} className={STEP} disabled={left.length < 2}>
+          <ChevronRight size={19} />
+        </button>
+      </Hint>
+      <label className="sr-only" htmlFor="dock-family">
+        Family
+      </label>
+      <select
+        id="dock-family"
+        value={family ?? ''}
+        title={inversion === null ? 'Family (f)' : `Family (f); only ${inversionWord(inversion)} (i)`}
+        onChange={(event) => useNeck.setState({ family: event.target.value === '' ? null : (event.target.value as Family) })}
+        className="min-h-10 min-w-0 flex-1 rounded-lg border border-edge bg-raised px-1 text-[14px] font-semibold"
       >
-        {label}
-      </text>
-    </g>
+        <option value="">All families</option>
+        {walk.families.map(([name, count]) => (
+          <option key={name} value={name}>
+            {FAMILY_NAMES[name]} ({count})
+          </option>
+        ))}
+      </select>
+    </div>
   );
+}
+
+const STEP = 'grid size-10 shrink-0 place-items-center rounded-lg border border-edge bg-raised hover:border-accent disabled:opacity-45';
+
+function Scroll({ children }: { readonly children: ReactNode }) {
+  return (
+    // biome-ignore lint/a11y/noNoninteractiveTabindex: where the neck is wider than the window, the keyboard must be able to scroll it
+    <section aria-label="Frets" tabIndex={0} className="min-w-0 flex-1 overflow-x-auto">
+      {children}
+    </section>
+  );
+}
+
+interface DotSource {
+  readonly chord: Chord | null;
+  readonly instrument: Instrument;
+  readonly walk: ShapeWalk;
+  readonly lastFret: number;
+  readonly labels: NeckLabels;
+  readonly naming: Naming;
+  readonly show: 'tones' | 'shape';
+}
+
+function dotsOf({ chord, instrument, walk, lastFret, labels, naming, show }: DotSource) {
+  if (chord === null) return [];
+  if (show === 'tones') return toneDots(chord, instrument, lastFret, { labels: labels === 'fingers' ? 'notes' : labels, naming });
+  return walk.shape === null || walk.fingering === null ? [] : shapeDots(walk.shape, walk.fingering, { labels, naming });
+}
+
+/** Muted strings of a shape, 1 the thinnest. */
+export function mutedIn(frets: readonly (number | null)[]): readonly number[] {
+  return frets.flatMap((fret, index) => (fret === null ? [frets.length - index] : []));
 }

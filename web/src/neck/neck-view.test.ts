@@ -1,25 +1,50 @@
-import { parseChord, requireValue } from '@aurora/core';
+import { DEFAULT_NAMING, findVoicings, parseChord, printFrets, requireValue, STANDARD_GUITAR, type Voicing } from '@aurora/core';
 import { expect, test } from '@jest/globals';
-import { fretX, LAST_FRET, neckDots, stringY } from './neck-view.ts';
+import { type NeckDot, neckGeometry, nextDot, shapeDots, toneDots } from './neck-view.ts';
 
 const chord = (text: string) => requireValue(parseChord(text));
+const look = (labels: 'notes' | 'formula' | 'fingers') => ({ labels, naming: DEFAULT_NAMING });
+const neck = neckGeometry(STANDARD_GUITAR, 22);
 
-test('frets grow narrower up the neck', () => {
-  const widths = Array.from({ length: LAST_FRET }, (_, fret) => fretX(fret + 1) - fretX(fret));
+test('frets grow narrower up the neck and stay wide enough for a dot', () => {
+  const widths = Array.from({ length: 22 }, (_, fret) => neck.fretX(fret + 1) - neck.fretX(fret));
   expect([...widths].sort((a, b) => b - a)).toEqual(widths);
+  expect(widths.at(-1)).toBeGreaterThan(23);
 });
 
-test('string 1 is drawn on top', () => expect(stringY(1)).toBeLessThan(stringY(6)));
+test('string 1 is drawn on top; for the left hand the nut is at the right', () => {
+  expect(neck.stringY(1)).toBeLessThan(neck.stringY(6));
+  const mirrored = neckGeometry({ ...STANDARD_GUITAR, leftHanded: true }, 22);
+  expect(mirrored.spaceX(0)).toBeGreaterThan(mirrored.spaceX(12));
+  expect(mirrored.spaceX(5)).toBeCloseTo(neck.width - neck.spaceX(5));
+});
 
 test('dots carry notes or the formula, the root marked R', () => {
-  const labels = (kind: 'notes' | 'formula') => neckDots(chord('Ebm'), 0, kind).map(({ label }) => label);
-  expect(new Set(labels('notes'))).toEqual(new Set(['E♭', 'G♭', 'B♭']));
-  expect(new Set(labels('formula'))).toEqual(new Set(['R', '♭3', '5']));
+  const labels = (kind: 'notes' | 'formula') => new Set(toneDots(chord('Ebm'), STANDARD_GUITAR, 15, look(kind)).map(({ label }) => label));
+  expect(labels('notes')).toEqual(new Set(['E♭', 'G♭', 'B♭']));
+  expect(labels('formula')).toEqual(new Set(['R', '♭3', '5']));
 });
 
 test('a dot says its note, what it is, and where', () => {
-  const names = neckDots(chord('C/Bb'), 0, 'notes').map(({ name }) => name);
+  const names = toneDots(chord('C/Bb'), STANDARD_GUITAR, 15, look('notes')).map(({ name }) => name);
   expect(names).toContain('E, 3, string 6, open');
   expect(names).toContain('C, root, string 5, fret 3');
   expect(names).toContain('B♭, bass, string 5, fret 1');
+});
+
+test('a shape carries its fingers and says them', () => {
+  const shape = findVoicings(chord('C'), STANDARD_GUITAR).voicings.find(({ frets }) => printFrets(frets) === 'x32010') as Voicing;
+  const dots = shapeDots(shape, shape.fingering, look('fingers'));
+  expect(dots.map(({ label }) => label)).toEqual(['3', '2', '', '1', '']);
+  expect(dots.map(({ name }) => name)).toContain('C, root, string 5, fret 3, finger 3');
+});
+
+test('arrows go to the nearest dot that way, and stay at the edge', () => {
+  const dot = (string: number, fret: number): NeckDot => ({ string, fret, midi: 0, root: false, label: '', name: '' });
+  const [here, up, right, far] = [dot(3, 5), dot(2, 5), dot(3, 7), dot(1, 12)];
+  const dots = [here, up, right, far];
+  expect(nextDot(dots, here, 'right')).toBe(right);
+  expect(nextDot(dots, here, 'up')).toBe(up);
+  expect(nextDot(dots, here, 'left')).toBe(here);
+  expect(nextDot(dots, right, 'right')).toBe(far);
 });

@@ -1,55 +1,159 @@
-import { type Chord, chordOnNeck, DEFAULT_NAMING, type Naming, type NeckTone, nameNote, STANDARD_TUNING, withGlyphs } from '@aurora/core';
+import {
+  type Chord,
+  chordOnNeck,
+  type Finger,
+  type Fingering,
+  type Instrument,
+  type Naming,
+  nameNote,
+  type RunNote,
+  type Voicing,
+  withGlyphs,
+} from '@aurora/core';
 
-export const LAST_FRET = 15;
 /** Frets until half of the drawn string is used up; 12 on the instrument. */
 const HALVING = 17.8;
-const DOTTED_FRETS = [3, 5, 7, 9, 12, 15];
+const BOARD = { width: 1100, nut: 46, top: 16, open: 22, end: 14, room: 105, widest: 30 } as const;
+/** Under the strings: fret numbers, and those from the capo. */
+const NUMBERS = 31;
+const CAPO_NUMBERS = 15;
 
-/** Measures of the drawing, in its own units. */
-export const NECK = { width: 1100, height: 152, nut: 46, top: 16, gap: 21, open: 22 } as const;
+/** Where things lie on the drawn neck, in its own units. */
+export interface NeckGeometry {
+  readonly width: number;
+  readonly height: number;
+  readonly strings: number;
+  readonly lastFret: number;
+  /** Height of a string; string 1, the thinnest, is drawn on top. */
+  readonly stringY: (string: number) => number;
+  /** Where fret wire lies. */
+  readonly fretX: (fret: number) => number;
+  /** Middle of the space a finger goes to; open strings sound before the nut. */
+  readonly spaceX: (fret: number) => number;
+}
 
+/**
+ * The neck of an instrument. Frets grow narrower toward the body, though less than on the
+ * instrument, so that dots high up keep their room. For the left hand it is mirrored.
+ */
+export function neckGeometry({ tuning, leftHanded, capo }: Instrument, lastFret: number): NeckGeometry {
+  const strings = tuning.length;
+  const gap = Math.min(BOARD.widest, BOARD.room / Math.max(1, strings - 1));
+  const mirrored = (x: number) => (leftHanded ? BOARD.width - x : x);
+  const wire = (fret: number) => {
+    const share = (1 - 2 ** (-fret / HALVING)) / (1 - 2 ** (-lastFret / HALVING));
+    return BOARD.nut + share * (BOARD.width - BOARD.nut - BOARD.end);
+  };
+  return {
+    width: BOARD.width,
+    height: BOARD.top + gap * (strings - 1) + NUMBERS + (capo > 0 ? CAPO_NUMBERS : 0),
+    strings,
+    lastFret,
+    stringY: (string) => BOARD.top + (string - 1) * gap,
+    fretX: (fret) => mirrored(wire(fret)),
+    spaceX: (fret) => mirrored(fret === 0 ? BOARD.open : (wire(fret - 1) + wire(fret)) / 2),
+  };
+}
+
+/** What stands in the dots. */
+export type NeckLabels = 'notes' | 'formula' | 'fingers';
+
+/** One dot on the neck. */
 export interface NeckDot {
-  readonly tone: NeckTone;
-  readonly x: number;
-  readonly y: number;
+  readonly string: number;
+  readonly fret: number;
+  readonly midi: number;
+  readonly root: boolean;
   readonly label: string;
   /** What a screen reader says of it. */
   readonly name: string;
 }
 
-/**
- * Where fret wire `fret` lies. Frets grow narrower up the neck, though less than on the instrument,
- * so that dots past the twelfth fret keep their room.
- */
-export function fretX(fret: number): number {
-  const share = (1 - 2 ** (-fret / HALVING)) / (1 - 2 ** (-LAST_FRET / HALVING));
-  return NECK.nut + share * (NECK.width - NECK.nut - 14);
-}
-
-/** Height of a string; string 1, the thinnest, is drawn on top. */
-export function stringY(string: number): number {
-  return NECK.top + (string - 1) * NECK.gap;
-}
-
-/** Middle of the space a finger goes to; open strings sound before the nut. */
-export function spaceX(fret: number): number {
-  return fret === 0 ? NECK.open : (fretX(fret - 1) + fretX(fret)) / 2;
-}
-
 /** Every tone of the chord as a dot, open strings at the nut or at the capo. */
-export function neckDots(chord: Chord, capo: number, labels: 'notes' | 'formula', naming: Naming = DEFAULT_NAMING): readonly NeckDot[] {
-  return chordOnNeck(chord, STANDARD_TUNING, capo, LAST_FRET).map((tone) => {
-    const note = nameNote(tone.note, naming.notes);
-    const formula = withGlyphs(tone.formula);
+export function toneDots(chord: Chord, instrument: Instrument, lastFret: number, { labels, naming }: DotLook): readonly NeckDot[] {
+  return chordOnNeck(chord, instrument.tuning, instrument.capo, lastFret).map(({ string, fret, midi, note, formula, root }) => {
+    const named = { note: nameNote(note, naming.notes), formula: withGlyphs(formula) };
     return {
-      tone,
-      x: spaceX(tone.fret),
-      y: stringY(tone.string),
-      label: labels === 'notes' ? note : formula === '1' ? 'R' : formula === 'bass' ? 'B' : formula,
-      name: `${note}, ${tone.root ? 'root' : formula}, string ${tone.string}, ${tone.fret === 0 ? 'open' : `fret ${tone.fret}`}`,
+      string,
+      fret,
+      midi,
+      root,
+      label: labels === 'notes' ? named.note : numberLabel(named.formula),
+      name: dotName(named.note, root ? 'root' : named.formula, string, fret),
     };
   });
 }
 
-/** The frets that carry a position dot, and how many dots. */
-export const POSITION_DOTS = DOTTED_FRETS.map((fret) => ({ fret, double: fret === 12 }));
+interface DotLook {
+  readonly labels: NeckLabels;
+  readonly naming: Naming;
+}
+
+/** The sounding strings of a shape, with the fingers that press them when that is what is wanted. */
+export function shapeDots({ tones, frets }: Voicing, fingering: Fingering, { labels, naming }: DotLook): readonly NeckDot[] {
+  return tones.map(({ string, fret, midi, note, formula }) => {
+    const finger = fingering.fingers[frets.length - string] ?? 0;
+    const root = formula === '1';
+    const named: Readonly<Record<NeckLabels, string>> = {
+      notes: nameNote(note, naming.notes),
+      formula: withGlyphs(formula),
+      fingers: finger === 0 ? '' : String(finger),
+    };
+    const name = `${dotName(named.notes, root ? 'root' : named.formula, string, fret)}${heldBy(finger)}`;
+    return { string, fret, midi, root, label: labels === 'formula' ? numberLabel(named.formula) : named[labels], name };
+  });
+}
+
+function heldBy(finger: Finger): string {
+  if (finger === 0) return '';
+  return finger === 'T' ? ', thumb' : `, finger ${finger}`;
+}
+
+/** The places a run passes through, each once. */
+export function runDots(notes: readonly RunNote[], root: number | null, { labels, naming }: DotLook): readonly NeckDot[] {
+  const places = new Map<string, NeckDot>();
+  for (const { string, fret, midi, note, number, finger } of notes) {
+    const isRoot = note === root;
+    const label = labels === 'notes' ? nameNote(note, naming.notes) : labels === 'formula' ? withGlyphs(number) : String(finger || '');
+    const name = dotName(nameNote(note, naming.notes), isRoot ? 'root' : withGlyphs(number), string, fret);
+    places.set(`${string}:${fret}`, { string, fret, midi, root: isRoot, label, name });
+  }
+  return [...places.values()];
+}
+
+/** A tapped place, named by what sounds there. */
+export function tapDots(
+  frets: readonly (number | null)[],
+  tuning: readonly number[],
+  nameOf: (midi: number) => string,
+): readonly NeckDot[] {
+  return frets.flatMap((fret, index): readonly NeckDot[] => {
+    if (fret === null) return [];
+    const [string, midi] = [tuning.length - index, (tuning[index] as number) + fret];
+    return [{ string, fret, midi, root: false, label: nameOf(midi), name: dotName(nameOf(midi), 'tapped', string, fret) }];
+  });
+}
+
+function numberLabel(formula: string): string {
+  if (formula === '1') return 'R';
+  return formula === 'bass' ? 'B' : formula;
+}
+
+function dotName(note: string, what: string, string: number, fret: number): string {
+  return `${note}, ${what}, string ${string}, ${fret === 0 ? 'open' : `fret ${fret}`}`;
+}
+
+/** The next dot in a direction, nearest first; the same one when there is none. */
+export function nextDot(dots: readonly NeckDot[], from: NeckDot, direction: 'left' | 'right' | 'up' | 'down'): NeckDot {
+  const ahead = dots.filter((dot) => {
+    if (direction === 'left') return dot.fret < from.fret;
+    if (direction === 'right') return dot.fret > from.fret;
+    return direction === 'up' ? dot.string < from.string : dot.string > from.string;
+  });
+  const along = direction === 'left' || direction === 'right';
+  const far = (dot: NeckDot) => {
+    const [frets, strings] = [Math.abs(dot.fret - from.fret), Math.abs(dot.string - from.string)];
+    return along ? frets + 3 * strings : frets + 4 * strings;
+  };
+  return ahead.reduce((nearest, dot) => (nearest === from || far(dot) < far(nearest) ? dot : nearest), from);
+}

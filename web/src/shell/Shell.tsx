@@ -1,11 +1,11 @@
 import { chordMidi, parseKey } from '@aurora/core';
 import { lazy, Suspense, useEffect, useState } from 'react';
-import { Outlet, useLocation, useParams } from 'react-router';
+import { Outlet, useLocation, useNavigate, useParams } from 'react-router';
 import { usePreferences } from '../api/preferences.ts';
 import { useBand, useSong } from '../api/songs.ts';
 import { play, setStrum, setVolume, usePlayer } from '../audio/player.ts';
 import { stepKey } from '../lens/key-view.ts';
-import { keyInForce, useLens } from '../lens/lens-store.ts';
+import { keyInForce, lensSearch, useLens } from '../lens/lens-store.ts';
 import { useLensAddress } from '../lens/use-lens-address.ts';
 import { Button } from '../ui/Button.tsx';
 import { OpenSheet } from './OpenSheet.tsx';
@@ -29,8 +29,10 @@ const CHORD_TEMPO = 80;
 export function Shell() {
   useLensAddress();
   const { songId } = useParams();
-  // the shelf has no chords to look at
-  const companions = useLocation().pathname !== '/';
+  const navigate = useNavigate();
+  const { pathname } = useLocation();
+  // the shelf has no chords to look at, and the neck's own room is the neck
+  const companions = pathname !== '/' && !pathname.endsWith('/neck');
   const { preferences, change } = usePreferences();
   const [menuOpen, setMenuOpen] = useState(false);
   const { selection, reader, naming } = useLens();
@@ -46,6 +48,8 @@ export function Shell() {
 
   const hear = () => selection !== null && void play('selection', [{ midi: chordMidi(selection.chord), beats: CHORD_BEATS }], CHORD_TEMPO);
   const turnTheme = () => change({ theme: preferences.theme === 'paper' ? 'night' : 'paper' });
+  const openNeck = () =>
+    void navigate({ pathname: songId === undefined ? '/neck' : `/songs/${songId}/neck`, search: lensSearch(useLens.getState()) });
   const foldNeck = () => change({ showNeck: !preferences.showNeck });
   const foldWhy = () => change({ showWhy: !preferences.showWhy });
   const { setKey } = useLens.getState();
@@ -59,6 +63,7 @@ export function Shell() {
     '\\': () => setKey(null),
     ' ': hear,
     n: foldNeck,
+    N: openNeck,
     w: foldWhy,
     d: turnTheme,
   });
@@ -97,7 +102,6 @@ export function Shell() {
           <Suspense>
             <NeckDock
               chord={selection?.chord ?? null}
-              capo={reader.reader.capo}
               naming={naming}
               labels={preferences.neckLabels}
               onLabels={(neckLabels) => change({ neckLabels })}

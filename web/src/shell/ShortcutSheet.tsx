@@ -2,13 +2,13 @@ import { KeyCap } from '../ui/Hint.tsx';
 import { Sheet } from '../ui/Sheet.tsx';
 import { SHORTCUTS } from './shortcuts.ts';
 
-const PLACES = ['Everywhere', 'Harmonize', 'Chart'] as const;
+const PLACES = ['Everywhere', 'Harmonize', 'Chart', 'Neck'] as const;
 
 /** Every key and what it does. */
 export function ShortcutSheet({ open, onOpenChange }: { readonly open: boolean; readonly onOpenChange: (open: boolean) => void }) {
   return (
     <Sheet title="Keys" open={open} onOpenChange={onOpenChange}>
-      <div className="grid gap-8 md:grid-cols-3">
+      <div className="grid gap-8 md:grid-cols-2">
         {PLACES.map((place) => (
           <section key={place}>
             <h3 className="mb-2 font-semibold text-accent">{place}</h3>

@@ -2,7 +2,7 @@
 export interface Shortcut {
   readonly keys: string;
   readonly does: string;
-  readonly where: 'Everywhere' | 'Harmonize' | 'Chart';
+  readonly where: 'Everywhere' | 'Harmonize' | 'Chart' | 'Neck';
 }
 
 export const SHORTCUTS: readonly Shortcut[] = [
@@ -12,6 +12,7 @@ export const SHORTCUTS: readonly Shortcut[] = [
   { keys: '\\', does: 'Back to the home key', where: 'Everywhere' },
   { keys: 'Space', does: 'Hear the selected chord', where: 'Everywhere' },
   { keys: 'n', does: 'Fold the neck away, or back', where: 'Everywhere' },
+  { keys: 'N', does: 'Open the neck in a room of its own', where: 'Everywhere' },
   { keys: 'w', does: 'Fold the why away, or back', where: 'Everywhere' },
   { keys: 'd', does: 'Paper or Night', where: 'Everywhere' },
   { keys: 'm', does: 'What things are called', where: 'Everywhere' },
@@ -26,4 +27,9 @@ export const SHORTCUTS: readonly Shortcut[] = [
   { keys: 'Enter', does: 'Add the selected chord to the progression', where: 'Harmonize' },
   { keys: '← →', does: 'Walk the chords of the chart', where: 'Chart' },
   { keys: 'e', does: 'Write: into the text and back with Esc', where: 'Chart' },
+  { keys: '← →', does: 'Walk the shapes, or the dots', where: 'Neck' },
+  { keys: 'f', does: 'The next family of shapes', where: 'Neck' },
+  { keys: 'i', does: 'The next inversion', where: 'Neck' },
+  { keys: 's', does: 'All notes, or one shape', where: 'Neck' },
+  { keys: '1 – 6', does: 'Shapes, key, path, runs, name it, instrument', where: 'Neck' },
 ];

@@ -3,3 +3,9 @@ export async function sayFault(text: string): Promise<void> {
   const { toast } = await import('sonner');
   toast.error(text);
 }
+
+/** Tells of something that went well and cannot be seen where one looks. */
+export async function sayDone(text: string): Promise<void> {
+  const { toast } = await import('sonner');
+  toast.success(text);
+}

@@ -1,25 +1,32 @@
-import { nameNote, nameStep, printScaleNumber, STANDARD_TUNING, scaleOnString } from '@aurora/core';
+import { nameNote, nameStep, plainNote, positionDots, printScaleNumber, scaleOnString } from '@aurora/core';
 import { useState } from 'react';
-import { fretX, LAST_FRET, NECK, POSITION_DOTS, spaceX } from '../../neck/neck-view.ts';
+import { usePlaying } from '../../api/members.ts';
+import { neckGeometry } from '../../neck/neck-view.ts';
 import { Choice } from '../../ui/Choice.tsx';
 import type { PanelProps } from './panel.ts';
 
 const LINE = 44;
-const FOLDS = [12, 13, 14, 15];
+const LAST_FRET = 15;
+const FEWEST = 12;
 
 /** The roots of the key along one string, so that the pattern of steps is seen; past the last fret an octave back. */
 export function OneString({ sounding, naming }: PanelProps) {
-  const [string, setString] = useState('5');
+  const { instrument } = usePlaying();
+  const { tuning } = instrument;
+  const [chosen, setChosen] = useState('5');
   const [last, setLast] = useState(LAST_FRET);
-  const notes = scaleOnString(sounding, STANDARD_TUNING[STANDARD_TUNING.length - Number(string)] as number, last);
+  const string = Number(chosen) <= tuning.length ? chosen : '1';
+  const neck = neckGeometry(instrument, LAST_FRET);
+  const { fretX, spaceX } = neck;
+  const notes = scaleOnString(sounding, tuning[tuning.length - Number(string)] as number, last);
   return (
     <div>
       <div className="mb-3 flex flex-wrap items-center gap-4">
         <Choice
           label="String"
           value={string}
-          options={['6', '5', '4', '3', '2', '1'].map((name) => [name, `String ${name}`] as const)}
-          onChange={setString}
+          options={tuning.map((_, index) => [String(tuning.length - index), `String ${tuning.length - index}`] as const)}
+          onChange={setChosen}
         />
         <label className="flex items-center gap-2">
           Last fret
@@ -28,7 +35,7 @@ export function OneString({ sounding, naming }: PanelProps) {
             onChange={(event) => setLast(Number(event.target.value))}
             className="min-h-11 rounded-lg border border-edge bg-raised px-2"
           >
-            {FOLDS.map((fret) => (
+            {Array.from({ length: LAST_FRET - FEWEST + 1 }, (_, step) => FEWEST + step).map((fret) => (
               <option key={fret}>{fret}</option>
             ))}
           </select>
@@ -36,12 +43,18 @@ export function OneString({ sounding, naming }: PanelProps) {
       </div>
       <div className="overflow-x-auto">
         <svg
-          viewBox={`0 0 ${NECK.width} 112`}
+          viewBox={`0 0 ${neck.width} 112`}
           className="w-full min-w-[680px]"
           role="img"
           aria-label={`On string ${string}: ${notes.map(({ note, fret }) => `${nameNote(note, naming.notes)} at fret ${fret}`).join(', ')}`}
         >
-          <rect x={NECK.nut} y={LINE - 16} width={fretX(LAST_FRET) - NECK.nut} height={32} fill="var(--wood)" />
+          <rect
+            x={Math.min(fretX(0), fretX(LAST_FRET))}
+            y={LINE - 16}
+            width={Math.abs(fretX(LAST_FRET) - fretX(0))}
+            height={32}
+            fill="var(--wood)"
+          />
           {Array.from({ length: LAST_FRET + 1 }, (_, fret) => (
             <line
               key={fretX(fret)}
@@ -53,10 +66,10 @@ export function OneString({ sounding, naming }: PanelProps) {
               strokeWidth={fret === 0 ? 6 : 2}
             />
           ))}
-          {POSITION_DOTS.map(({ fret }) => (
+          {positionDots(instrument.dots, LAST_FRET).map(({ fret }) => (
             <circle key={fret} cx={spaceX(fret)} cy={LINE + 26} r={3.5} fill="var(--fretwire)" />
           ))}
-          <line x1={NECK.nut} x2={fretX(LAST_FRET)} y1={LINE} y2={LINE} stroke="var(--string)" strokeWidth={3} />
+          <line x1={fretX(0)} x2={fretX(LAST_FRET)} y1={LINE} y2={LINE} stroke="var(--string)" strokeWidth={3} />
           {notes.map(({ note, degree, fret, folded, step }, place) => {
             const x = spaceX(fret);
             const next = notes[place + 1];
@@ -105,7 +118,7 @@ export function OneString({ sounding, naming }: PanelProps) {
         </svg>
       </div>
       <p className="text-quiet">
-        As it sounds, in standard tuning.{' '}
+        As it sounds, on a string tuned to {nameNote(plainNote(tuning[tuning.length - Number(string)] as number), naming.notes)}.{' '}
         {notes.some(({ folded }) => folded) ? 'Dashed notes are taken an octave lower, twelve frets back.' : ''}
       </p>
     </div>

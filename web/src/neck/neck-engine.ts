@@ -1,0 +1,77 @@
+import type { Chord, Family, Instrument, Key, KeyShapesWish, Path, PathChord, PathLimits, Voicing, VoicingWish } from '@aurora/core';
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
+import { proxy, type Remote, wrap } from 'comlink';
+import type { NeckWorker } from './neck-worker.ts';
+
+let remote: Remote<NeckWorker> | null = null;
+
+/** The worker, started when it is first needed. */
+function engine(): Remote<NeckWorker> {
+  remote ??= wrap<NeckWorker>(new Worker(new URL('./neck-worker.ts', import.meta.url), { type: 'module' }));
+  return remote;
+}
+
+const FOREVER = { staleTime: Number.POSITIVE_INFINITY, gcTime: 5 * 60_000, retry: false } as const;
+
+/** All shapes of a chord on an instrument, best first; what was found before stays while the next is looked for. */
+export function useShapes(chord: Chord | null, instrument: Instrument, wish: VoicingWish = {}) {
+  return useQuery({
+    queryKey: ['shapes', chord, instrument, wish],
+    queryFn: () => engine().search(chord as Chord, instrument, wish),
+    enabled: chord !== null,
+    placeholderData: keepPreviousData,
+    ...FOREVER,
+  });
+}
+
+/** Easier versions of a shape that add or leave out notes of the key. */
+export function useColours(voicing: Voicing | null, key: Key, instrument: Instrument) {
+  return useQuery({
+    queryKey: ['colours', voicing?.chord, voicing?.frets, key, instrument],
+    queryFn: () => engine().colours(voicing as Voicing, key, instrument),
+    enabled: voicing !== null,
+    ...FOREVER,
+  });
+}
+
+/** Where a key's chords are wanted: up the neck, or in one position. */
+export type KeyPlace =
+  | { readonly kind: 'along'; readonly wish: KeyShapesWish }
+  | { readonly kind: 'position'; readonly family: Family; readonly position: number };
+
+/** The key's seven chords as shapes. */
+export function useKeyShapes(key: Key, place: KeyPlace, instrument: Instrument) {
+  return useQuery({
+    queryKey: ['key-shapes', key, place, instrument],
+    queryFn: () =>
+      place.kind === 'along'
+        ? engine().along(key, place.wish, instrument)
+        : engine().inPosition(key, place.family, place.position, instrument),
+    placeholderData: keepPreviousData,
+    ...FOREVER,
+  });
+}
+
+let jobs = 0;
+
+/** A path being looked for. */
+export interface PathJob {
+  /** Null when it was stopped. */
+  readonly done: Promise<Path | null>;
+  readonly stop: () => void;
+}
+
+/** Starts looking for a path; progress is told from 0 to 1. */
+export function startPath(
+  chords: readonly PathChord[],
+  limits: PathLimits,
+  instrument: Instrument,
+  onProgress: (share: number) => void,
+): PathJob {
+  jobs += 1;
+  const job = jobs;
+  return {
+    done: engine().path(job, { chords, limits, instrument }, proxy(onProgress)),
+    stop: () => void engine().stop(job),
+  };
+}

@@ -1,0 +1,151 @@
+import {
+  type Chord,
+  type ChordCandidate,
+  COMMON_COST,
+  type Frets,
+  nameChord,
+  nameFrets,
+  nameNote,
+  noteName,
+  numberChord,
+  printFrets,
+  printNumber,
+  soundingMidi,
+} from '@aurora/core';
+import { useQueryClient } from '@tanstack/react-query';
+import { Plus, Undo2, Volume2, X } from 'lucide-react';
+import { useState } from 'react';
+import { useParams } from 'react-router';
+import { ApiFault } from '../../api/client.ts';
+import { saveSong, songKey, songsKey, useBand, useSong } from '../../api/songs.ts';
+import { play } from '../../audio/player.ts';
+import { useProgression } from '../../harmonize/progression-store.ts';
+import { keyInForce, useLens } from '../../lens/lens-store.ts';
+import { Button } from '../../ui/Button.tsx';
+import { sayDone, sayFault } from '../../ui/say.ts';
+import { tapDots } from '../neck-view.ts';
+import { RoomNeck } from './RoomNeck.tsx';
+import type { RoomPartProps } from './room-part.ts';
+import { withBarAdded } from './song-chords.ts';
+
+const MOST_NAMES = 6;
+const BEATS = 3;
+const TEMPO = 80;
+
+/** Tap what you hold and learn what it is; then put it into the song. */
+export function NamePart({ instrument, naming }: RoomPartProps) {
+  const key = keyInForce(useLens());
+  const silent: Frets = instrument.tuning.map(() => null);
+  const [past, setPast] = useState<readonly Frets[]>([]);
+  const [held, setHeld] = useState<Frets>(silent);
+  const frets = held.length === instrument.tuning.length ? held : silent;
+  const names = nameFrets(frets, instrument, key);
+  const hold = (next: Frets) => {
+    setPast([...past, frets]);
+    setHeld(next);
+  };
+  const tap = (string: number, fret: number) => {
+    const index = instrument.tuning.length - string;
+    hold(frets.map((before, at) => (at === index ? (before === fret ? null : fret) : before)));
+    void play('tap', [{ midi: [(instrument.tuning[index] as number) + fret], beats: 1 }], TEMPO);
+  };
+  const sounding = soundingMidi(frets, instrument.tuning).filter((midi): midi is number => midi !== null);
+  const add = useAddChord();
+  return (
+    <div className="flex flex-col gap-3">
+      <RoomNeck
+        instrument={instrument}
+        dots={tapDots(frets, instrument.tuning, (midi) => nameNote(noteName(midi, key), naming.notes))}
+        frets={sounding.length === 0 ? null : frets}
+        onTap={tap}
+      >
+        <span>Tap the frets you hold, and the nut for open strings.</span>
+        <b>{sounding.length === 0 ? '' : printFrets(frets)}</b>
+        <span className="ml-auto flex gap-1">
+          <Button look="bare" disabled={sounding.length === 0} onClick={() => void play('held', [{ midi: sounding, beats: BEATS }], TEMPO)}>
+            <Volume2 size={17} /> Hear
+          </Button>
+          <Button
+            look="bare"
+            disabled={past.length === 0}
+            onClick={() => {
+              setHeld(past.at(-1) ?? silent);
+              setPast(past.slice(0, -1));
+            }}
+          >
+            <Undo2 size={17} /> Undo
+          </Button>
+          <Button look="bare" disabled={sounding.length === 0} onClick={() => hold(silent)}>
+            <X size={17} /> Clear
+          </Button>
+        </span>
+      </RoomNeck>
+      <section aria-label="Names" role="status">
+        {names.length === 0 ? (
+          <p className="py-3 text-quiet">Its names appear here, the likeliest in {nameNote(key.tonic, naming.notes)} first.</p>
+        ) : (
+          <Names names={names.slice(0, MOST_NAMES)} naming={naming} onAdd={add} />
+        )}
+      </section>
+    </div>
+  );
+}
+
+function Names({
+  names,
+  naming,
+  onAdd,
+}: {
+  readonly names: readonly ChordCandidate[];
+  readonly naming: RoomPartProps['naming'];
+  readonly onAdd: (chord: Chord) => void;
+}) {
+  const common = (names[0]?.cost ?? 0) <= COMMON_COST;
+  return (
+    <>
+      {!common && <p className="font-semibold">No common chord fits these notes. The nearest names:</p>}
+      <ol className="flex flex-col gap-1">
+        {names.map(({ chord, missing }, index) => (
+          <li key={`${chord.root} ${chord.formula} ${chord.bass}`} className="flex min-h-12 items-center gap-4 border-b border-hairline">
+            <b className={`music-glyph ${index === 0 ? 'text-3xl' : 'text-xl'}`}>{nameChord(chord, naming)}</b>
+            {missing.length > 0 && (
+              <span className="text-quiet">without {missing.map((note) => nameNote(note, naming.notes)).join(' and ')}</span>
+            )}
+            <Button className="ml-auto" onClick={() => onAdd(chord)} aria-label={`Add ${nameChord(chord, naming)} to the song`}>
+              <Plus size={17} /> Add to the song
+            </Button>
+          </li>
+        ))}
+      </ol>
+    </>
+  );
+}
+
+/** Adds a chord at the end of the open song, or to the progression gathered in Harmonize. */
+function useAddChord(): (chord: Chord) => void {
+  const { songId } = useParams();
+  const bandId = useBand().data?.id ?? '';
+  const song = useSong(songId).data;
+  const queries = useQueryClient();
+  const { add } = useProgression();
+  return (chord) => {
+    const { tonic } = keyInForce(useLens.getState());
+    if (songId === undefined) {
+      add([printNumber(numberChord(chord, tonic))]);
+      void sayDone('Added to the progression in Harmonize.');
+      return;
+    }
+    if (song === undefined || localStorage.getItem(`aurora-draft-${song.id}`) !== null) {
+      void sayFault('This song has changes that are not saved yet. Open its chart first; nothing was changed.');
+      return;
+    }
+    saveSong(bandId, song.id, withBarAdded(song.source, chord, tonic), song.revision).then(
+      (saved) => {
+        queries.setQueryData(songKey(bandId, saved.id), saved);
+        void queries.invalidateQueries({ queryKey: songsKey(bandId) });
+        void sayDone(`Added as the last bar of ${saved.title || 'the song'}.`);
+      },
+      (error: unknown) => void sayFault(error instanceof ApiFault ? error.message : 'The song could not be saved; nothing was changed.'),
+    );
+  };
+}

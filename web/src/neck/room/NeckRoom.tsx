@@ -1,0 +1,147 @@
+import { type Chord, faultWords, harmonize, type Key, type Naming, nameKey, parseChord } from '@aurora/core';
+import { Tabs } from 'radix-ui';
+import { type ComponentType, useEffect, useState } from 'react';
+import { usePlaying } from '../../api/members.ts';
+import { usePreferences } from '../../api/preferences.ts';
+import { keyInForce, useLens } from '../../lens/lens-store.ts';
+import { LetterSymbol } from '../../notation/ChordSymbol.tsx';
+import { letterView } from '../../notation/symbol-view.ts';
+import { type KeyMap, useShortcuts } from '../../shell/use-shortcuts.ts';
+import { AnsweringField } from '../../ui/AnsweringField.tsx';
+import { Choice } from '../../ui/Choice.tsx';
+import { useNeck } from '../neck-store.ts';
+import { useShapeWalk } from '../use-shape-walk.ts';
+import { InstrumentPart } from './InstrumentPart.tsx';
+import { KeyPart } from './KeyPart.tsx';
+import { NamePart } from './NamePart.tsx';
+import { PathPart } from './PathPart.tsx';
+import { RunsPart } from './RunsPart.tsx';
+import { ROOM_PARTS, type RoomPartName, type RoomPartProps } from './room-part.ts';
+import { ShapesPart } from './ShapesPart.tsx';
+
+const BODIES: Readonly<Record<RoomPartName, ComponentType<RoomPartProps>>> = {
+  shapes: ShapesPart,
+  key: KeyPart,
+  path: PathPart,
+  runs: RunsPart,
+  name: NamePart,
+  instrument: InstrumentPart,
+};
+
+const LABEL_CHOICES = [
+  ['fingers', 'Fingers'],
+  ['formula', 'Formula'],
+  ['notes', 'Notes'],
+] as const;
+
+/** The neck in a room of its own: shapes, the key, a path through a song, runs, names for what is tapped. */
+export function NeckRoom() {
+  const lens = useLens();
+  const sounding = keyInForce(lens);
+  const { instrument } = usePlaying();
+  const { preferences, change } = usePreferences();
+  const [part, setPart] = useState<RoomPartName>('shapes');
+  const chord = lens.selection?.chord ?? (harmonize(sounding, 'triad')[0] as { chord: Chord }).chord;
+  const heardIn = lens.selection?.heardIn ?? sounding;
+  const walk = useShapeWalk(chord, instrument);
+  useEffect(() => useNeck.setState({ show: 'shape' }), []);
+  useShortcuts(Object.fromEntries(ROOM_PARTS.map(([name], place) => [String(place + 1), () => setPart(name)])) as KeyMap);
+  const props: RoomPartProps = { chord, heardIn, instrument, naming: lens.naming, labels: preferences.neckLabels, walk };
+  return (
+    // biome-ignore lint/a11y/noStaticElementInteractions: in this room the keys of the neck work everywhere
+    <div className="mx-auto flex max-w-[1240px] flex-col gap-2 px-5 py-3" onKeyDown={part === 'shapes' ? walk.onKeyDown : undefined}>
+      <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
+        <ChordChooser sounding={sounding} chord={chord} naming={lens.naming} />
+        <div className="ml-auto">
+          <Choice
+            label="What the dots show"
+            value={preferences.neckLabels}
+            options={LABEL_CHOICES}
+            onChange={(neckLabels) => change({ neckLabels })}
+          />
+        </div>
+      </div>
+      <Tabs.Root value={part} onValueChange={(name) => setPart(name as RoomPartName)}>
+        <Tabs.List aria-label="The neck" className="flex flex-wrap gap-x-1 border-b border-edge">
+          {ROOM_PARTS.map(([name, label], place) => (
+            <Tabs.Trigger
+              key={name}
+              value={name}
+              className="min-h-11 border-b-[3px] border-transparent px-2.5 text-[15px] font-semibold text-quiet hover:text-ink data-[state=active]:border-accent data-[state=active]:text-ink"
+            >
+              {label}
+              <span aria-hidden="true" className="ml-1 align-super text-[11px] text-quiet">
+                {place + 1}
+              </span>
+            </Tabs.Trigger>
+          ))}
+        </Tabs.List>
+        {ROOM_PARTS.map(([name]) => {
+          const Body = BODIES[name];
+          return (
+            <Tabs.Content key={name} value={name} className="py-3">
+              {part === name && <Body {...props} />}
+            </Tabs.Content>
+          );
+        })}
+      </Tabs.Root>
+    </div>
+  );
+}
+
+interface ChordChooserProps {
+  readonly sounding: Key;
+  readonly chord: Chord;
+  readonly naming: Naming;
+}
+
+/** The seven chords of the key, and any other by its name. */
+function ChordChooser({ sounding, chord, naming }: ChordChooserProps) {
+  const [depth, setDepth] = useState<'triad' | 'seventh'>(() => (hasSeventh(chord) ? 'seventh' : 'triad'));
+  const [text, setText] = useState('');
+  const { select } = useLens();
+  const typed = text.trim() === '' ? null : parseChord(text.trim());
+  useEffect(() => {
+    const read = parseChord(text.trim());
+    if (read.ok) select({ chord: read.value, heardIn: sounding });
+  }, [text, sounding, select]);
+  return (
+    <>
+      <Choice label="Chords of the key" value={depth} options={DEPTH_CHOICES} onChange={setDepth} />
+      <div role="group" aria-label={`Chords of ${nameKey(sounding, naming)}`} className="flex flex-wrap gap-1">
+        {harmonize(sounding, depth).map(({ chord: of, number }) => (
+          <button
+            key={number.degree}
+            type="button"
+            aria-pressed={of.root === chord.root && of.formula === chord.formula && chord.bass === null}
+            onClick={() => {
+              setText('');
+              select({ chord: of, heardIn: sounding });
+            }}
+            className="min-h-11 min-w-11 rounded-lg border border-edge bg-raised px-2.5 font-bold aria-pressed:border-accent aria-pressed:bg-accent aria-pressed:text-on-accent"
+          >
+            <LetterSymbol view={letterView(of, naming)} />
+          </button>
+        ))}
+      </div>
+      <div className="w-44">
+        <AnsweringField
+          label="Any other chord"
+          value={text}
+          placeholder="any chord: D/F#"
+          fault={typed === null || typed.ok ? null : faultWords(typed.fault)}
+          onChange={setText}
+        />
+      </div>
+    </>
+  );
+}
+
+const DEPTH_CHOICES = [
+  ['triad', 'Triads'],
+  ['seventh', 'Sevenths'],
+] as const;
+
+function hasSeventh({ formula }: Chord): boolean {
+  return harmonize({ tonic: 0, scale: 'major' }, 'seventh').some(({ chord }) => chord.formula === formula);
+}

@@ -1,0 +1,122 @@
+import type { Family, Instrument, PathLimits } from '@aurora/core';
+import { Choice } from '../../ui/Choice.tsx';
+
+interface PathLimitsFormProps {
+  readonly limits: PathLimits;
+  readonly instrument: Instrument;
+  readonly onChange: (limits: PathLimits) => void;
+}
+
+/** What a path is looked for under at first: the chords of the campfire. */
+export const FIRST_LIMITS: PathLimits = {
+  families: ['open', 'barre-6', 'barre-5'],
+  lowestFret: 0,
+  highestFret: 10,
+  mostDifficult: 7,
+  top: 'smooth',
+  holdCommon: true,
+  rootLowest: true,
+  rootless: false,
+};
+
+/** Groups of families a player would name in one breath. */
+const GROUPS: readonly (readonly [label: string, families: readonly Family[] | null])[] = [
+  ['Open and barre', ['open', 'barre-6', 'barre-5']],
+  ['Triads', ['triad']],
+  ['Spread triads', ['spread']],
+  ['Shells', ['shell', 'triad']],
+  ['Drop-2', ['drop-2', 'triad']],
+  ['Drop-2 and drop-3', ['drop-2', 'drop-3', 'shell', 'triad']],
+  ['Everything', null],
+];
+
+const TOPS = [
+  ['free', 'free'],
+  ['smooth', 'smooth'],
+  ['kept', 'kept'],
+] as const;
+
+/** What a player asks of the path. */
+export function PathLimitsForm({ limits, instrument, onChange }: PathLimitsFormProps) {
+  const change = (part: Partial<PathLimits>) => onChange({ ...limits, ...part });
+  const group = GROUPS.findIndex(([, families]) => JSON.stringify(families) === JSON.stringify(limits.families));
+  const fret = (value: string) => Math.min(instrument.frets, Math.max(0, Number(value)));
+  return (
+    <fieldset className="flex flex-wrap items-center gap-x-5 gap-y-2">
+      <legend className="sr-only">Limits of the path</legend>
+      <label className={ROW}>
+        Shapes
+        <select value={group} onChange={(event) => change({ families: GROUPS[Number(event.target.value)]?.[1] ?? null })} className={FIELD}>
+          {GROUPS.map(([label], index) => (
+            <option key={label} value={index}>
+              {label}
+            </option>
+          ))}
+        </select>
+      </label>
+      <label className={ROW}>
+        Frets
+        <input
+          type="number"
+          aria-label="Lowest fret"
+          min={0}
+          max={limits.highestFret}
+          value={limits.lowestFret}
+          onChange={(event) => change({ lowestFret: Math.min(fret(event.target.value), limits.highestFret) })}
+          className={`${FIELD} w-[4.2rem]`}
+        />
+        to
+        <input
+          type="number"
+          aria-label="Highest fret"
+          min={limits.lowestFret}
+          max={instrument.frets}
+          value={limits.highestFret}
+          onChange={(event) => change({ highestFret: Math.max(fret(event.target.value), limits.lowestFret) })}
+          className={`${FIELD} w-[4.2rem]`}
+        />
+      </label>
+      <label className={ROW}>
+        Hardest
+        <input
+          type="range"
+          min={2}
+          max={10}
+          step={0.5}
+          value={limits.mostDifficult}
+          aria-valuetext={`${limits.mostDifficult} of 10`}
+          onChange={(event) => change({ mostDifficult: Number(event.target.value) })}
+          className="w-24 accent-accent"
+        />
+        <span className="w-7 font-semibold">{limits.mostDifficult}</span>
+      </label>
+      <span className={ROW}>
+        Top note
+        <Choice label="Top note" value={limits.top} options={TOPS} onChange={(top) => change({ top })} />
+      </span>
+      <Tick label="hold shared notes" on={limits.holdCommon} onTick={(holdCommon) => change({ holdCommon })} />
+      <Tick
+        label="root lowest"
+        on={limits.rootLowest}
+        onTick={(rootLowest) => change({ rootLowest, rootless: !rootLowest && limits.rootless })}
+      />
+      <Tick
+        label="bass plays the root"
+        on={limits.rootless}
+        onTick={(rootless) => change({ rootless, rootLowest: !rootless && limits.rootLowest })}
+      />
+    </fieldset>
+  );
+}
+
+const ROW = 'flex min-h-11 items-center gap-2';
+const FIELD = 'min-h-11 rounded-lg border border-edge bg-raised px-2 font-semibold';
+
+function Tick({ label, on, onTick }: { readonly label: string; readonly on: boolean; readonly onTick: (on: boolean) => void }) {
+  return (
+    <label className={ROW}>
+      <input type="checkbox" checked={on} onChange={(event) => onTick(event.target.checked)} className="size-5 accent-accent" />
+      {label}
+    </label>
+  );
+}

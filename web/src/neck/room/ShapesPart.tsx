@@ -1,0 +1,141 @@
+import { diagram, difficultyWord, FAMILY_NAMES, inversionWord, nameNote, printFrets, printSvg, withGlyphs } from '@aurora/core';
+import { FileDown, Volume2 } from 'lucide-react';
+import { useState } from 'react';
+import { LetterSymbol } from '../../notation/ChordSymbol.tsx';
+import { letterView, symbolText } from '../../notation/symbol-view.ts';
+import { Button } from '../../ui/Button.tsx';
+import { useNeck } from '../neck-store.ts';
+import { shapeDots, toneDots } from '../neck-view.ts';
+import { fileName, saveFile } from '../sheet/save-file.ts';
+import { hearShape } from '../use-shape-walk.ts';
+import { DiagramCard } from './DiagramCard.tsx';
+import { RoomNeck } from './RoomNeck.tsx';
+import type { RoomPartProps } from './room-part.ts';
+import { ShapeDetails } from './ShapeDetails.tsx';
+
+const FIRST_SHOWN = 24;
+
+/** Every playable shape of the chord: narrowed, walked through, held, heard, kept as a picture. */
+export function ShapesPart({ chord, heardIn, instrument, naming, labels, walk }: RoomPartProps) {
+  const { show } = useNeck();
+  const [shown, setShown] = useState(FIRST_SHOWN);
+  const { shape, fingering, left } = walk;
+  const title = symbolText(letterView(chord, naming));
+  const one = show === 'shape' && shape !== null && fingering !== null;
+  const dots = one
+    ? shapeDots(shape, fingering, { labels, naming })
+    : toneDots(chord, instrument, instrument.frets, { labels: labels === 'fingers' ? 'notes' : labels, naming });
+  const save = () => {
+    if (shape === null || fingering === null) return;
+    const drawing = diagram(shape, fingering, instrument, {
+      labels,
+      leftHanded: instrument.leftHanded,
+      title,
+      nameNote: (note) => nameNote(note, naming.notes),
+    });
+    saveFile(fileName(`${title} ${printFrets(shape.frets)}`, 'svg'), new Blob([printSvg(drawing)], { type: 'image/svg+xml' }));
+  };
+  return (
+    <div className="flex flex-col gap-3">
+      <RoomNeck instrument={instrument} dots={dots} frets={one ? shape.frets : null} barres={one ? fingering.barres : []} sideways={!one}>
+        <LetterSymbol view={letterView(chord, naming)} className="text-3xl leading-none font-bold" />
+        {one ? (
+          <>
+            <b data-testid="shape">{printFrets(shape.frets)}</b>
+            <span>{shape.families.map((family) => FAMILY_NAMES[family]).join(', ')}</span>
+            <span>{inversionWord(shape.inversion)}</span>
+            <span>
+              {difficultyWord(shape.difficulty)} <span className="text-quiet">({shape.difficulty})</span>
+            </span>
+            {shape.omitted.length > 0 && <span>without {shape.omitted.map(withGlyphs).join(' and ')}</span>}
+            <span className="ml-auto flex gap-1">
+              <Button look="bare" onClick={() => hearShape(shape)}>
+                <Volume2 size={17} /> Hear
+              </Button>
+              <Button look="bare" onClick={save}>
+                <FileDown size={17} /> SVG
+              </Button>
+            </span>
+          </>
+        ) : (
+          <span>every place its notes lie</span>
+        )}
+      </RoomNeck>
+      <Filters walk={walk} />
+      <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_22rem]">
+        <section aria-label="Shapes">
+          {left.length === 0 && !walk.busy && (
+            <p className="py-4">No shape of {title} is left here. Choose another family or inversion; press f and i to go round.</p>
+          )}
+          <div className="grid grid-cols-[repeat(auto-fill,minmax(112px,1fr))] gap-2">
+            {left.slice(0, shown).map((voicing) => (
+              <DiagramCard
+                key={voicing.frets.join()}
+                voicing={voicing}
+                instrument={instrument}
+                naming={naming}
+                labels={labels}
+                chosen={voicing === shape}
+                onChoose={() => walk.choose(voicing)}
+              />
+            ))}
+          </div>
+          {left.length > shown && (
+            <Button className="mt-3" onClick={() => setShown(shown + 2 * FIRST_SHOWN)}>
+              More: {left.length - shown} left
+            </Button>
+          )}
+          {walk.partial && <p className="mt-2 text-quiet">The search was cut short on these strings: there are more shapes than these.</p>}
+          {walk.leftOut.length > 0 && (
+            <p className="mt-2">
+              This chord has more notes than the {instrument.tuning.length} strings hold. Left out:{' '}
+              {walk.leftOut.map(withGlyphs).join(', ')}.
+            </p>
+          )}
+        </section>
+        {shape !== null && <ShapeDetails voicing={shape} heardIn={heardIn} instrument={instrument} naming={naming} walk={walk} />}
+      </div>
+    </div>
+  );
+}
+
+function Filters({ walk }: Pick<RoomPartProps, 'walk'>) {
+  const { family, inversion } = useNeck();
+  const chip =
+    'min-h-11 rounded-full border border-edge bg-raised px-3.5 text-[15px] font-semibold aria-pressed:border-accent aria-pressed:bg-accent aria-pressed:text-on-accent';
+  return (
+    <div className="flex flex-wrap items-center gap-x-6 gap-y-2">
+      <div role="group" aria-label="Family" className="flex flex-wrap gap-1.5">
+        <button type="button" className={chip} aria-pressed={family === null} onClick={() => useNeck.setState({ family: null })}>
+          All {walk.all.length}
+        </button>
+        {walk.families.map(([name, count]) => (
+          <button
+            key={name}
+            type="button"
+            className={chip}
+            aria-pressed={family === name}
+            onClick={() => useNeck.setState({ family: name })}
+          >
+            {FAMILY_NAMES[name]} {count}
+          </button>
+        ))}
+      </div>
+      <label className="flex items-center gap-2">
+        Lowest note
+        <select
+          value={inversion ?? ''}
+          onChange={(event) => useNeck.setState({ inversion: event.target.value === '' ? null : Number(event.target.value) })}
+          className="min-h-11 rounded-lg border border-edge bg-raised px-2 font-semibold"
+        >
+          <option value="">any</option>
+          {walk.inversions.map((place) => (
+            <option key={place} value={place}>
+              {inversionWord(place)}
+            </option>
+          ))}
+        </select>
+      </label>
+    </div>
+  );
+}

@@ -1,0 +1,90 @@
+import { type Fingering, type Naming, nameNote, type PathChord, type PathStep, stayingFingers } from '@aurora/core';
+import { Lock, LockOpen } from 'lucide-react';
+import { Button } from '../../ui/Button.tsx';
+import { DiagramCard } from './DiagramCard.tsx';
+import type { RoomPartProps } from './room-part.ts';
+
+/** What one chord of a path is settled to: its shape, or the note on top. */
+export type Settled = Pick<PathChord, 'melody' | 'locked'>;
+
+interface StepDetailsProps extends Pick<RoomPartProps, 'instrument' | 'naming' | 'labels'> {
+  readonly step: PathStep;
+  readonly before: PathStep | undefined;
+  /** How the chord before and this one are held. */
+  readonly holds: readonly [Fingering | null, Fingering | null];
+  readonly settled: Settled;
+  readonly onSettle: (change: Partial<Settled>) => void;
+  readonly notes: readonly number[];
+}
+
+/** One step of the path: what stays, what else there is, and what is kept whatever comes. */
+export function StepDetails({ step, before, holds, settled, onSettle, instrument, naming, labels, notes }: StepDetailsProps) {
+  const { voicing, alternatives } = step;
+  const [heldBefore, heldNow] = holds;
+  const staying =
+    before?.voicing && voicing && heldBefore && heldNow
+      ? stayingFingers({ fingering: heldBefore, frets: before.voicing.frets }, { fingering: heldNow, frets: voicing.frets })
+      : [];
+  return (
+    <section aria-label="This chord" className="rounded-xl border border-hairline bg-sheet px-4 py-3">
+      <div className="mb-2 flex flex-wrap items-center gap-4">
+        {voicing !== null && (
+          <Button
+            aria-pressed={settled.locked !== null}
+            onClick={() => onSettle({ locked: settled.locked === null ? voicing.frets : null })}
+          >
+            {settled.locked === null ? <LockOpen size={17} /> : <Lock size={17} />}
+            {settled.locked === null ? 'Keep this shape' : 'Let it go'}
+          </Button>
+        )}
+        <MelodyNote settled={settled} onSettle={onSettle} notes={notes} naming={naming} />
+        {staying.length > 0 && (
+          <p>
+            {staying.length === 1 ? 'Finger' : 'Fingers'} {staying.join(' and ')} {staying.length === 1 ? 'stays' : 'stay'} down from the
+            chord before.
+          </p>
+        )}
+      </div>
+      {alternatives.length > 0 && <h3 className="text-sm font-semibold text-quiet">Instead, and how much more the whole path moves</h3>}
+      <div className="mt-1 flex flex-wrap gap-2">
+        {alternatives.map(({ voicing: other, extra }) => (
+          <div key={other.frets.join()} className="flex flex-col items-center">
+            <DiagramCard
+              voicing={other}
+              instrument={instrument}
+              naming={naming}
+              labels={labels}
+              onChoose={() => onSettle({ locked: other.frets })}
+            />
+            <span className="text-[13px] text-quiet">+{Math.round(extra * 10) / 10}</span>
+          </div>
+        ))}
+      </div>
+    </section>
+  );
+}
+
+function MelodyNote({
+  settled,
+  onSettle,
+  notes,
+  naming,
+}: Pick<StepDetailsProps, 'settled' | 'onSettle' | 'notes'> & { readonly naming: Naming }) {
+  return (
+    <label className="flex items-center gap-2">
+      Note on top
+      <select
+        value={settled.melody ?? ''}
+        onChange={(event) => onSettle({ melody: event.target.value === '' ? null : Number(event.target.value) })}
+        className="min-h-11 rounded-lg border border-edge bg-raised px-2 font-semibold"
+      >
+        <option value="">any</option>
+        {notes.map((note) => (
+          <option key={note} value={note}>
+            {nameNote(note, naming.notes)}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+}

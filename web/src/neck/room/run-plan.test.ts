@@ -1,0 +1,29 @@
+import { DEFAULT_NAMING, parseChord, parseKey, requireValue, STANDARD_GUITAR } from '@aurora/core';
+import { expect, test } from '@jest/globals';
+import { FIRST_PLAN, planRun, type RunPlan, runSteps } from './run-plan.ts';
+
+const plan = (over: Partial<RunPlan>, symbol = 'Cmaj7', home = 'G') =>
+  planRun(
+    { ...FIRST_PLAN, ...over },
+    { chord: requireValue(parseChord(symbol)), key: requireValue(parseKey(home)), instrument: STANDARD_GUITAR, naming: DEFAULT_NAMING },
+  );
+
+test.each<[Partial<RunPlan>, string]>([
+  [{}, 'G major'],
+  [{ from: 'chord' }, 'G major from C, over Cmaj7'],
+  [{ kind: 'arpeggio', scope: 'chord' }, 'Cmaj7, note by note'],
+  [{ kind: 'arpeggio', scope: 'triads' }, 'G: triads, note by note'],
+  [{ kind: 'sweep', position: 5 }, 'Cmaj7: two-shape sweep'],
+])('%j is called %s and has notes', (over, title) => {
+  const planned = plan(over);
+  expect(planned.title).toBe(title);
+  expect(planned.run.notes.length).toBeGreaterThan(7);
+});
+
+test('played with four clicks before and a click on every whole beat, none between', () => {
+  const steps = runSteps(plan({ back: false }).run.notes);
+  expect(steps[0]).toEqual({ midi: [], beats: 4, click: true });
+  expect(steps.slice(1, 6).map(({ click }) => click)).toEqual([true, false, true, false, true]);
+  const triplets = runSteps(plan({ kind: 'sweep', position: 2 }, 'Am').run.notes);
+  expect(triplets.slice(1).map(({ click }) => click)).toEqual(Array.from({ length: 12 }, (_, index) => index % 3 === 0));
+});

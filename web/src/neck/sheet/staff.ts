@@ -1,0 +1,203 @@
+import { accidentals, type Key, letterStep, type Note, type Shape, type TabEvent, type TabSystem } from '@aurora/core';
+import bravuraUrl from '@vexflow-fonts/bravura/bravura.otf?url';
+
+type VexFlow = typeof import('vexflow/core');
+type OpenType = typeof import('opentype.js');
+type MusicFont = import('opentype.js').Font;
+
+/** The engraver and its font, fetched once when a staff is first wanted. */
+interface Engraver {
+  readonly vex: VexFlow;
+  readonly font: MusicFont;
+}
+
+let engraver: Promise<Engraver> | null = null;
+
+async function openEngraver(): Promise<Engraver> {
+  const [vex, opentype, file] = await Promise.all([
+    import('vexflow/core'),
+    import('opentype.js') as Promise<OpenType>,
+    fetch(bravuraUrl).then((answer) => answer.arrayBuffer()),
+  ]);
+  await vex.Font.load('Bravura', bravuraUrl);
+  vex.VexFlow.setFonts('Bravura');
+  return { vex, font: opentype.parse(file) };
+}
+
+/** The engraver, once it is there. */
+export function loadEngraver(): Promise<Engraver> {
+  engraver ??= openEngraver();
+  return engraver;
+}
+
+export interface StaffLook {
+  /** The key whose signature stands at the start. */
+  readonly key: Key;
+  /** Basses are written in the bass clef. Both sound an octave lower than written. */
+  readonly clef: 'treble' | 'bass';
+}
+
+/** How much room a staff takes over its tab, ledger lines for the low strings included. */
+export const STAFF_ROOM: number = 112;
+const STAFF_TOP = -6;
+const WRITTEN_OCTAVE = 12;
+
+/** One line of music on a staff, its notes standing over those of the tab. */
+export function drawStaff({ vex, font }: Engraver, system: TabSystem, look: StaffLook): readonly Shape[] {
+  const host = document.createElement('div');
+  const right = system.barLines.at(-1) as number;
+  const context = new vex.Renderer(host, vex.Renderer.Backends.SVG).resize(right + 2, 2 * STAFF_ROOM).getContext();
+  const stave = new vex.Stave(0, STAFF_TOP, right, { leftBar: false, rightBar: false });
+  stave.addClef(look.clef, 'default', '8vb').addKeySignature(signatureOf(look.key)).setContext(context).draw();
+  const placed = system.events.map(({ event, x }) => ({ note: staveNote(vex, event, look.clef), x, event }));
+  const voice = new vex.Voice({ numBeats: 4, beatValue: 4 }).setMode(vex.Voice.Mode.SOFT).addTickables(placed.map(({ note }) => note));
+  vex.Accidental.applyAccidentals([voice], signatureOf(look.key));
+  for (const { note, x } of placed) {
+    note.setStave(stave);
+    const tick = new vex.TickContext();
+    tick
+      .addTickable(note)
+      .preFormat()
+      .setX(x - stave.getNoteStartX() - HEAD_HALF);
+  }
+  const beams = beamsOf(vex, placed);
+  for (const { note } of placed) note.setContext(context).draw();
+  for (const beam of beams) beam.setContext(context).draw();
+  const bars = system.barLines.map((x): Shape => barLine(x, stave.getYForLine(0), stave.getYForLine(4)));
+  return [...shapesOf(host, font), ...bars];
+}
+
+/** A note head is about this wide; it is centred over the fret of the tab. */
+const HEAD_HALF = 6;
+
+function barLine(x: number, top: number, bottom: number): Shape {
+  return { kind: 'line', x1: x, y1: top, x2: x, y2: bottom, width: 1, ink: 'ink' };
+}
+
+function staveNote(vex: VexFlow, { marks, beats }: TabEvent, clef: 'treble' | 'bass') {
+  const sorted = [...marks].sort((a, b) => a.midi - b.midi);
+  const { duration, dots } = durationOf(beats);
+  const note = new vex.StaveNote({
+    clef,
+    keys: sorted.map(({ midi, note: spelled }) => keyName(spelled, midi)),
+    duration,
+    dots,
+    autoStem: true,
+  });
+  if (dots > 0) vex.Dot.buildAndAttach([note], { all: true });
+  return note;
+}
+
+/** `f#/4`: the letter with the octave it is written in. */
+function keyName(note: Note, midi: number): string {
+  const signs = accidentals(note);
+  const octave = Math.floor((midi + WRITTEN_OCTAVE - signs) / 12) - 1;
+  return `${'cdefgab'[letterStep(note)]}${(signs < 0 ? 'b' : '#').repeat(Math.abs(signs))}/${octave}`;
+}
+
+const DURATIONS: readonly (readonly [beats: number, duration: string, dots: number])[] = [
+  [4, 'w', 0],
+  [3, 'h', 1],
+  [2, 'h', 0],
+  [1.5, 'q', 1],
+  [1, 'q', 0],
+  [0.5, '8', 0],
+  [1 / 3, '8', 0],
+];
+
+/** The longest written note that is no longer than this; an eighth of a triplet is an eighth. */
+function durationOf(beats: number): { readonly duration: string; readonly dots: number } {
+  const [, duration = '8', dots = 0] = DURATIONS.find(([length]) => length <= beats + EPSILON) ?? [];
+  return { duration, dots };
+}
+
+const EPSILON = 1e-6;
+
+/** Eighths within a beat share a beam: two, or three as a triplet. */
+function beamsOf(vex: VexFlow, placed: readonly { readonly note: InstanceType<VexFlow['StaveNote']>; readonly event: TabEvent }[]) {
+  const beams: InstanceType<VexFlow['Beam']>[] = [];
+  let group: InstanceType<VexFlow['StaveNote']>[] = [];
+  let filled = 0;
+  const close = () => {
+    if (group.length > 1) beams.push(new vex.Beam(group, true));
+    group = [];
+    filled = 0;
+  };
+  for (const { note, event } of placed) {
+    if (event.beats > 0.5 + EPSILON) {
+      close();
+      continue;
+    }
+    group.push(note);
+    filled += event.beats;
+    if (filled >= 1 - EPSILON) close();
+  }
+  close();
+  return beams;
+}
+
+const MAJOR_KEYS = ['Cb', 'Gb', 'Db', 'Ab', 'Eb', 'Bb', 'F', 'C', 'G', 'D', 'A', 'E', 'B', 'F#', 'C#'];
+
+/** Fifths from a mode's tonic to the major key with its signature; scales without one of their own stand as minor or major. */
+const TO_MAJOR: Partial<Record<Key['scale'], number>> = {
+  dorian: -2,
+  phrygian: -4,
+  lydian: 1,
+  mixolydian: -1,
+  'natural minor': -3,
+  'harmonic minor': -3,
+  'melodic minor': -3,
+  locrian: -5,
+};
+
+/** The name of the major key whose signature is written; none past seven signs. */
+function signatureOf({ tonic, scale }: Key): string {
+  return MAJOR_KEYS[tonic + (TO_MAJOR[scale] ?? 0) + 7] ?? 'C';
+}
+
+/** What the engraver drew, as plain marks; its music glyphs become outlines, so that no page needs the font. */
+function shapesOf(host: HTMLElement, font: MusicFont): readonly Shape[] {
+  return [...host.querySelectorAll('path, rect, text')].flatMap((element): readonly Shape[] => {
+    if (element.tagName === 'text') return glyphs(element, font);
+    return element.tagName === 'rect' ? [rectOf(element)] : outline(element);
+  });
+}
+
+function outline(element: Element): readonly Shape[] {
+  const d = absolute(element.getAttribute('d') ?? '');
+  if (d === '') return [];
+  const filled = inherited(element, 'fill') !== 'none';
+  const stroke = inherited(element, 'stroke') === 'none' ? null : 'ink';
+  return [{ kind: 'path', d, fill: filled ? 'ink' : null, stroke, width: filled ? 0.3 : Number(inherited(element, 'stroke-width') ?? 1) }];
+}
+
+function rectOf(element: Element): Shape {
+  const at = (name: string) => Number(element.getAttribute(name) ?? 0);
+  return { kind: 'rect', x: at('x'), y: at('y'), width: at('width'), height: at('height'), radius: 0, fill: 'ink' };
+}
+
+function glyphs(element: Element, font: MusicFont): readonly Shape[] {
+  const size = pixels(inherited(element, 'font-size') ?? '30');
+  const [x, y] = ['x', 'y'].map((name) => Number(element.getAttribute(name) ?? 0)) as [number, number];
+  const d = font.getPath(element.textContent ?? '', x, y, size).toPathData(2);
+  return d === '' ? [] : [{ kind: 'path', d, fill: 'ink', stroke: null, width: 0 }];
+}
+
+/** Sizes stand in points or pixels. */
+function pixels(size: string): number {
+  const value = Number.parseFloat(size);
+  return size.endsWith('pt') ? (value * 4) / 3 : value;
+}
+
+function inherited(element: Element, name: string): string | null {
+  for (let at: Element | null = element; at !== null; at = at.parentElement) {
+    const value = at.getAttribute(name);
+    if (value !== null) return value;
+  }
+  return null;
+}
+
+/** Paths come absolute from the engraver; anything else is left out rather than drawn wrong. */
+function absolute(d: string): string {
+  return /^[MLQCZ\d\s.,e-]*$/.test(d) ? d : '';
+}
