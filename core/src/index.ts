@@ -56,9 +56,10 @@ export {
   numberSchool,
 } from './naming/naming.ts';
 export { type DiagramLook, type DotLabel, diagram } from './notation/diagram.ts';
-export { type Drawing, type Ink, PRINT_INKS, printSvg, type Shape } from './notation/drawing.ts';
+export { type Drawing, type Ink, moved, PRINT_INKS, printSvg, type Shape, scaled } from './notation/drawing.ts';
 export { musicWidth, PAPERS, type Paper, type SheetLine, type StudySheet, stackedLines, studyPages } from './notation/study-sheet.ts';
 export {
+  drawDiagrams,
   drawTab,
   layOutTab,
   type PlacedEvent,

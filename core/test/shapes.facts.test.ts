@@ -115,7 +115,7 @@ Cm7 xx1313 drop-2 1 xx1314
 Cm7 xx5546 drop-2 2 xx2314
 Cm7 xx8888 drop-2 3 xx1111
 Cm7b5 x-x-10-11-11-11 drop-2 0 xx1222
-Cm7b5 xx1312 drop-2 1 xx1413
+Cm7b5 xx1312 drop-2 1 xx1312
 Cm7b5 xx4546 drop-2 2 xx1214
 Cm7b5 xx8878 drop-2 3 xx2314
 Cdim7 xx1212 drop-2 1 xx1324

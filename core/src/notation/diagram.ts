@@ -16,7 +16,7 @@ export interface DiagramLook {
   readonly nameNote: (note: number) => string;
 }
 
-const BOX = { top: 34, left: 20, string: 14, fret: 17, fewest: 4, dot: 6.2, bottom: 8 } as const;
+const BOX = { titled: 34, untitled: 18, left: 20, string: 14, fret: 17, fewest: 4, dot: 6.2, bottom: 8 } as const;
 
 /**
  * A shape as a grid: strings upright with the thickest at the left (at the right for the left
@@ -30,14 +30,16 @@ export function diagram(voicing: Voicing, fingering: Fingering, instrument: Inst
   const first = high <= capo + BOX.fewest ? capo + 1 : low;
   const rows = Math.max(BOX.fewest, high - first + 1);
   const strings = frets.length;
+  const top = look.title === '' ? BOX.untitled : BOX.titled;
   const columnX = (index: number) => BOX.left + (look.leftHanded ? strings - 1 - index : index) * BOX.string;
-  const rowY = (fret: number) => BOX.top + (fret - first + 0.5) * BOX.fret;
+  const rowY = (fret: number) => top + (fret - first + 0.5) * BOX.fret;
   const right = BOX.left + (strings - 1) * BOX.string;
-  const bottom = BOX.top + rows * BOX.fret;
-  const shapes: Shape[] = [text(BOX.left + ((strings - 1) * BOX.string) / 2, 13, look.title, { size: 12, face: 'bold' })];
-  for (let index = 0; index < strings; index += 1) shapes.push(line(columnX(index), BOX.top, columnX(index), bottom));
-  for (let row = 0; row <= rows; row += 1) shapes.push(line(BOX.left, BOX.top + row * BOX.fret, right, BOX.top + row * BOX.fret));
-  if (first === capo + 1) shapes.push(line(BOX.left - 0.5, BOX.top, right + 0.5, BOX.top, 3.2, 'ink'));
+  const bottom = top + rows * BOX.fret;
+  const middle = BOX.left + ((strings - 1) * BOX.string) / 2;
+  const shapes: Shape[] = look.title === '' ? [] : [text(middle, 13, look.title, { size: 12, face: 'bold' })];
+  for (let index = 0; index < strings; index += 1) shapes.push(line(columnX(index), top, columnX(index), bottom));
+  for (let row = 0; row <= rows; row += 1) shapes.push(line(BOX.left, top + row * BOX.fret, right, top + row * BOX.fret));
+  if (first === capo + 1) shapes.push(line(BOX.left - 0.5, top, right + 0.5, top, 3.2, 'ink'));
   if (first > 1) shapes.push(text(BOX.left - 8, rowY(first) + 3.5, String(first), { size: 10, anchor: 'end', face: 'bold', ink: 'quiet' }));
   for (const { finger, fret, from, to } of fingering.barres) {
     if (finger === 'T') continue;
@@ -46,8 +48,8 @@ export function diagram(voicing: Voicing, fingering: Fingering, instrument: Inst
   }
   frets.forEach((fret, index) => {
     const x = columnX(index);
-    if (fret === null) shapes.push(text(x, BOX.top - 5, '×', { size: 11, ink: 'quiet' }));
-    else if (fret === capo) shapes.push(...openMark(x, toneOn(voicing, strings - index), look));
+    if (fret === null) shapes.push(text(x, top - 5, '×', { size: 11, ink: 'quiet' }));
+    else if (fret === capo) shapes.push(...openMark(x, top, toneOn(voicing, strings - index), look));
     else
       shapes.push(
         ...dot(
@@ -80,10 +82,10 @@ function labelOf(tone: VoicingTone, finger: number | 'T' | null, { labels, nameN
   return tone.formula === '1' ? 'R' : withGlyphs(tone.formula);
 }
 
-function openMark(x: number, tone: VoicingTone, look: DiagramLook): readonly Shape[] {
+function openMark(x: number, top: number, tone: VoicingTone, look: DiagramLook): readonly Shape[] {
   if (look.labels !== 'fingers')
-    return [text(x, BOX.top - 6, labelOf(tone, 0, look), { size: 8.5, face: tone.formula === '1' ? 'bold' : 'text' })];
-  const y = BOX.top - 9;
+    return [text(x, top - 6, labelOf(tone, 0, look), { size: 8.5, face: tone.formula === '1' ? 'bold' : 'text' })];
+  const y = top - 9;
   if (tone.formula === '1') return [{ kind: 'rect', x: x - 3.6, y: y - 3.6, width: 7.2, height: 7.2, radius: 1, fill: 'accent' }];
   return [{ kind: 'circle', x, y, radius: 3.6, fill: null, stroke: 'ink', width: 1.1 }];
 }

@@ -83,6 +83,16 @@ export function moved(shape: Shape, dx: number, dy: number): Shape {
   }
 }
 
+/** The drawing smaller or larger; only drawings without paths are scaled. */
+export function scaled({ width, height, label, shapes }: Drawing, by: number): Drawing {
+  return { width: width * by, height: height * by, label, shapes: shapes.map((shape) => scaledShape(shape, by)) };
+}
+
+function scaledShape(shape: Shape, by: number): Shape {
+  const entries = Object.entries(shape).map(([name, value]) => [name, typeof value === 'number' ? value * by : value]);
+  return Object.fromEntries(entries) as Shape;
+}
+
 /** Moves a path of absolute M, L, Q, C and Z commands, the only ones drawings use. */
 function movedPath(d: string, dx: number, dy: number): string {
   let place = 0;

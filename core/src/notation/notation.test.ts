@@ -87,7 +87,7 @@ describe('tab', () => {
 
   test('shapes are stacked on their strings under their names', () => {
     const voicing = shape('C', 'x32010');
-    const [system] = layOutTab(shapeEvents([{ voicing, fingering: voicing.fingering, name: 'C' }], 4), 4, 507);
+    const [system] = layOutTab(shapeEvents([{ voicing, fingering: voicing.fingering, name: 'C', diagram: null }], 4), 4, 507);
     const drawn = drawTab(system as never, 6, 'TAB');
     expect(words(drawn)).toEqual(expect.arrayContaining(['C', 'T', 'A', 'B', '3', '2', '0', '1']));
     expect(drawn.filter((mark) => mark.kind === 'line' && mark.y1 === mark.y2)).toHaveLength(6);

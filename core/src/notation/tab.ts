@@ -1,6 +1,6 @@
 import type { Run, Slur, Stroke } from '../run/run.ts';
 import type { Fingering, Voicing } from '../voicing/voicing.ts';
-import { line, type Shape, text } from './drawing.ts';
+import { type Drawing, line, moved, type Shape, text } from './drawing.ts';
 
 /** Something that sounds at one moment: a note of a run or a whole shape. */
 export interface TabEvent {
@@ -8,6 +8,8 @@ export interface TabEvent {
   /** What stands over it, such as a chord's name; empty for nothing. */
   readonly label: string;
   readonly marks: readonly TabMark[];
+  /** A diagram over it, which then also has its name; null for none. */
+  readonly diagram: Drawing | null;
   readonly stroke: Stroke | null;
   readonly slur: Slur | null;
   readonly shift: boolean;
@@ -29,20 +31,27 @@ export function runEvents(run: Run, nameOf: (chord: number) => string): readonly
     beats: note.beats,
     label: note.chord >= 0 && run.notes[index - 1]?.chord !== note.chord ? nameOf(note.chord) : '',
     marks: [{ string: note.string, fret: note.fret, finger: String(note.finger), midi: note.midi, note: note.note }],
+    diagram: null,
     stroke: note.stroke,
     slur: note.slur,
     shift: note.shift,
   }));
 }
 
+/** A shape with its name, and its diagram where one is wanted. */
+export interface NamedShape {
+  readonly voicing: Voicing;
+  readonly fingering: Fingering;
+  readonly name: string;
+  readonly diagram: Drawing | null;
+}
+
 /** Shapes one after another, each held for so many beats. */
-export function shapeEvents(
-  shapes: readonly { readonly voicing: Voicing; readonly fingering: Fingering; readonly name: string }[],
-  beats: number,
-): readonly TabEvent[] {
-  return shapes.map(({ voicing, fingering, name }) => ({
+export function shapeEvents(shapes: readonly NamedShape[], beats: number): readonly TabEvent[] {
+  return shapes.map(({ voicing, fingering, name, diagram }) => ({
     beats,
-    label: name,
+    label: diagram === null ? name : '',
+    diagram,
     marks: voicing.tones.map(({ string, fret, midi, note }) => ({
       string,
       fret,
@@ -69,6 +78,8 @@ export interface TabSystem {
   readonly events: readonly PlacedEvent[];
   readonly barLines: readonly number[];
   readonly bars: number;
+  /** Whether the music ends here. */
+  readonly last: boolean;
 }
 
 const LEAD = 46;
@@ -83,7 +94,7 @@ export function layOutTab(events: readonly TabEvent[], beatsPerBar: number, widt
   let row: (readonly Omit<PlacedEvent, 'x'>[])[] = [];
   let used = LEAD;
   const close = (last: boolean) => {
-    if (row.length > 0) systems.push(spread(row, used, last ? Math.min(width, Math.max(used, LAST_SHARE * width)) : width));
+    if (row.length > 0) systems.push({ ...spread(row, used, last ? Math.min(width, Math.max(used, LAST_SHARE * width)) : width), last });
     row = [];
     used = LEAD;
   };
@@ -99,9 +110,15 @@ export function layOutTab(events: readonly TabEvent[], beatsPerBar: number, widt
 
 const LAST_SHARE = 0.6;
 
-function naturalWidth(bar: readonly unknown[]): number {
-  return Math.max(FEWEST_BAR, BAR_PAD * 2 + EVENT_WIDTH * bar.length);
+function naturalWidth(bar: readonly Pick<PlacedEvent, 'event'>[]): number {
+  const events = bar.reduce(
+    (sum, { event }) => sum + Math.max(EVENT_WIDTH, LETTER_WIDTH * event.label.length, event.diagram?.width ?? 0),
+    0,
+  );
+  return Math.max(FEWEST_BAR, BAR_PAD * 2 + events);
 }
+
+const LETTER_WIDTH = 8;
 
 /** Bars of at most so many beats; a bar is closed as soon as it is full. */
 function barsOf(events: readonly TabEvent[], beatsPerBar: number): readonly (readonly Omit<PlacedEvent, 'x'>[])[] {
@@ -121,7 +138,7 @@ function barsOf(events: readonly TabEvent[], beatsPerBar: number): readonly (rea
 /** Thirds of a beat do not add up exactly. */
 const EPSILON = 1e-6;
 
-function spread(row: readonly (readonly Omit<PlacedEvent, 'x'>[])[], used: number, width: number): TabSystem {
+function spread(row: readonly (readonly Omit<PlacedEvent, 'x'>[])[], used: number, width: number): Omit<TabSystem, 'last'> {
   const stretch = (width - LEAD) / (used - LEAD);
   const barLines = [0];
   const events: PlacedEvent[] = [];
@@ -161,7 +178,7 @@ export function drawTab(system: TabSystem, strings: number, name: string): reado
   const shapes: Shape[] = [];
   for (let string = 1; string <= strings; string += 1) shapes.push(line(0, y(string), right, y(string), 0.7));
   for (const x of system.barLines) shapes.push(line(x, y(1), x, bottom, 1, 'ink'));
-  shapes.push(line(right - 2.5, y(1), right - 2.5, bottom, 0.8, 'ink'));
+  if (system.last) shapes.push(line(right - 2.5, y(1), right - 2.5, bottom, 0.8, 'ink'));
   [...name].forEach((letter, index) => {
     shapes.push(text(10, (y(1) + bottom) / 2 + 4 + (index - (name.length - 1) / 2) * 12, letter, { size: 12, face: 'bold', ink: 'quiet' }));
   });
@@ -205,4 +222,13 @@ function drawSlur(from: number, to: number, slur: Slur): readonly Shape[] {
     { kind: 'path', d: `M ${from} ${y} Q ${middle} ${y - 9} ${to} ${y}`, fill: null, stroke: 'ink', width: 1 },
     text(middle, y - 7, SLUR_LETTER[slur], { size: 7, face: 'bold' }),
   ];
+}
+
+/** The diagrams over a line, and how much room they take; none when no event has one. */
+export function drawDiagrams({ events }: TabSystem): { readonly shapes: readonly Shape[]; readonly height: number } {
+  const height = Math.max(0, ...events.map(({ event }) => event.diagram?.height ?? 0));
+  const shapes = events.flatMap(({ event: { diagram }, x }) =>
+    diagram === null ? [] : diagram.shapes.map((shape) => moved(shape, x - diagram.width / 2, height - diagram.height)),
+  );
+  return { shapes, height };
 }

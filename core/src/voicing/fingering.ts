@@ -14,8 +14,9 @@ const FINGERS: readonly PressingFinger[] = [1, 2, 3, 4];
 /** More ways than this to hold one shape help nobody. */
 const MOST_FINGERINGS = 8;
 const MOST_THUMBED = 2;
-/** Ways that cost this much more than the easiest are not ways. */
-const WORST_MARGIN = 4.5;
+/** Ways that cost so much more than the easiest are not ways; with other barres, or the thumb, a little more is worth showing. */
+const WORST_MARGIN = 1.5;
+const WORST_OTHERWISE = 4.5;
 
 /**
  * Every sensible way to hold the shape, easiest first; none when four fingers and a thumb cannot.
@@ -31,7 +32,14 @@ export function fingerings(frets: Frets, instrument: Instrument): readonly Finge
   const withThumb =
     thumbed === null ? [] : solve({ frets, instrument, presses: pressesOf(frets, capo), thumb: thumbed }).slice(0, MOST_THUMBED);
   const rest = [...plain.slice(1), ...withThumb].sort((a, b) => a.cost - b.cost);
-  return [best, ...rest.filter(({ cost }) => cost <= best.cost + WORST_MARGIN)].slice(0, MOST_FINGERINGS);
+  return [best, ...rest.filter((way) => way.cost <= best.cost + (isOtherwise(way, best) ? WORST_OTHERWISE : WORST_MARGIN))].slice(
+    0,
+    MOST_FINGERINGS,
+  );
+}
+
+function isOtherwise(way: Fingering, best: Fingering): boolean {
+  return way.barres.length !== best.barres.length || way.fingers.includes('T');
 }
 
 /** The easiest way to hold the shape without the thumb; undefined when there is none. */

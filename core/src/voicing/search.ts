@@ -136,7 +136,7 @@ class Search {
     const structural = structuralFamilies(shape);
     if (!this.#rules.accepts(heard, structural, sounding)) return;
     if (structural.length === 0 && !this.#isFistful(gaps, lowest.tone)) return;
-    if (structural.includes('open') && this.#leavesOutTreble()) return;
+    if (structural.includes('open') && this.#mutesForNothing()) return;
     if (this.#isWished(structural)) this.#add(shape, structural, lowest.tone);
   }
 
@@ -158,11 +158,13 @@ class Search {
     return this.#held.some((spot) => spot?.fret === this.#instrument.capo);
   }
 
-  /** Whether a thin string is kept quiet although open it would belong: nobody goes to that trouble. */
-  #leavesOutTreble(): boolean {
-    const last = this.#held.length - 1;
-    const spot = this.#spots[last]?.[0];
-    return this.#held[last] === null && spot?.fret === this.#instrument.capo && spot.tone.place !== null;
+  /** Whether a string above the lowest is kept quiet although open it would belong: nobody goes to that trouble. */
+  #mutesForNothing(): boolean {
+    const first = this.#held.findIndex((spot) => spot !== null);
+    return this.#held.some((held, string) => {
+      const open = this.#spots[string]?.[0];
+      return string > first && held === null && open?.fret === this.#instrument.capo && open.tone.place !== null;
+    });
   }
 
   #soundingStrings(): readonly SoundingString[] {

@@ -15,6 +15,8 @@ interface NeckBoardProps {
   readonly label: string;
   /** Whether left and right go from dot to dot; otherwise they are left to whoever is around the neck. */
   readonly sideways?: boolean;
+  /** Whether the strings lie further apart, where there is room. */
+  readonly roomy?: boolean;
   /** Makes every place on the neck one to tap. */
   readonly onTap?: (string: number, fret: number) => void;
   readonly className?: string;
@@ -39,10 +41,11 @@ export function NeckBoard({
   sounding = null,
   label,
   sideways = true,
+  roomy = false,
   onTap,
   className,
 }: NeckBoardProps) {
-  const neck = neckGeometry(instrument, lastFret);
+  const neck = neckGeometry(instrument, lastFret, roomy);
   return (
     <svg viewBox={`0 0 ${neck.width} ${neck.height}`} className={className} role="group" aria-label={label}>
       <Wood neck={neck} instrument={instrument} />

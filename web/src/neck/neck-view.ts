@@ -13,7 +13,7 @@ import {
 
 /** Frets until half of the drawn string is used up; 12 on the instrument. */
 const HALVING = 17.8;
-const BOARD = { width: 1100, nut: 46, top: 16, open: 22, end: 14, room: 105, widest: 30 } as const;
+const BOARD = { width: 1100, nut: 46, top: 16, open: 22, end: 14, room: 105, roomy: 140, widest: 36 } as const;
 /** Under the strings: fret numbers, and those from the capo. */
 const NUMBERS = 31;
 const CAPO_NUMBERS = 15;
@@ -34,11 +34,11 @@ export interface NeckGeometry {
 
 /**
  * The neck of an instrument. Frets grow narrower toward the body, though less than on the
- * instrument, so that dots high up keep their room. For the left hand it is mirrored.
+ * instrument, so that dots high up keep their room. For the left hand it is mirrored; `roomy` has its strings further apart.
  */
-export function neckGeometry({ tuning, leftHanded, capo }: Instrument, lastFret: number): NeckGeometry {
+export function neckGeometry({ tuning, leftHanded, capo }: Instrument, lastFret: number, roomy = false): NeckGeometry {
   const strings = tuning.length;
-  const gap = Math.min(BOARD.widest, BOARD.room / Math.max(1, strings - 1));
+  const gap = Math.min(BOARD.widest, (roomy ? BOARD.roomy : BOARD.room) / Math.max(1, strings - 1));
   const mirrored = (x: number) => (leftHanded ? BOARD.width - x : x);
   const wire = (fret: number) => {
     const share = (1 - 2 ** (-fret / HALVING)) / (1 - 2 ** (-lastFret / HALVING));

@@ -20,11 +20,23 @@ interface DiagramCardProps {
   readonly labels: DotLabel;
   readonly title?: string;
   readonly chosen?: boolean;
+  /** Larger, where there are few. */
+  readonly large?: boolean;
   readonly onChoose: () => void;
 }
 
 /** A shape as a diagram one can choose. */
-export function DiagramCard({ voicing, fingering, instrument, naming, labels, title = '', chosen = false, onChoose }: DiagramCardProps) {
+export function DiagramCard({
+  voicing,
+  fingering,
+  instrument,
+  naming,
+  labels,
+  title = '',
+  chosen = false,
+  large = false,
+  onChoose,
+}: DiagramCardProps) {
   const held = fingering ?? voicing.fingering;
   const drawing = diagram(voicing, held, instrument, {
     labels,
@@ -40,7 +52,7 @@ export function DiagramCard({ voicing, fingering, instrument, naming, labels, ti
       onClick={onChoose}
       className="flex flex-col items-center rounded-xl border border-hairline bg-raised px-1 pt-1 pb-1.5 hover:border-accent aria-pressed:border-accent aria-pressed:shadow-[inset_0_0_0_2px_var(--accent)]"
     >
-      <DrawingView drawing={drawing} className="h-[118px] w-auto" decorative />
+      <DrawingView drawing={drawing} className={large ? 'h-[176px] w-auto max-w-full' : 'h-[118px] w-auto'} decorative />
       <span className="text-[12px] leading-tight font-medium text-quiet">{printFrets(voicing.frets)}</span>
     </button>
   );

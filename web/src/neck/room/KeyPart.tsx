@@ -27,6 +27,7 @@ import { Choice } from '../../ui/Choice.tsx';
 import { type KeyPlace, useKeyShapes, useShapes } from '../neck-engine.ts';
 import { shapeDots } from '../neck-view.ts';
 import { StudySheet } from '../sheet/StudySheet.tsx';
+import { sheetDiagram } from '../sheet/sheet-diagram.ts';
 import { hearShape } from '../use-shape-walk.ts';
 import { DiagramCard } from './DiagramCard.tsx';
 import { RoomNeck } from './RoomNeck.tsx';
@@ -65,8 +66,11 @@ export function KeyPart({ instrument, naming, labels }: RoomPartProps) {
       title: name,
       facts: `${kind === 'along' ? 'Up the neck' : `Position ${position}`}. ${instrument.name}, ${printTuning(instrument.tuning)}${instrument.capo > 0 ? `, capo ${instrument.capo}` : ''}.`,
       events: shapeEvents(
-        held.map(({ voicing, fingering }) => ({ voicing, fingering, name: symbolText(letterView(voicing.chord, naming)) })),
-        2,
+        held.map(({ voicing, fingering }) => {
+          const title = symbolText(letterView(voicing.chord, naming));
+          return { voicing, fingering, name: title, diagram: sheetDiagram(voicing, fingering, instrument, { title, naming }) };
+        }),
+        4,
       ),
       beatsPerBar: 4,
       instrument,
@@ -109,6 +113,7 @@ export function KeyPart({ instrument, naming, labels }: RoomPartProps) {
                 labels={labels}
                 title={symbolText(letterView(shape.chord, naming))}
                 chosen={shape === current}
+                large
                 onChoose={() => {
                   setAt(index);
                   hearShape(shape.voicing as Voicing);
@@ -159,6 +164,7 @@ function Missing({
           naming={naming}
           labels={labels}
           title={title}
+          large
           onChoose={() => hearShape(instead)}
         />
       )}

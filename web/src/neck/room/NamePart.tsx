@@ -11,6 +11,7 @@ import {
   printFrets,
   printNumber,
   soundingMidi,
+  type Voicing,
 } from '@aurora/core';
 import { useQueryClient } from '@tanstack/react-query';
 import { Plus, Undo2, Volume2, X } from 'lucide-react';
@@ -33,7 +34,7 @@ const BEATS = 3;
 const TEMPO = 80;
 
 /** Tap what you hold and learn what it is; then put it into the song. */
-export function NamePart({ instrument, naming }: RoomPartProps) {
+export function NamePart({ instrument, naming, walk }: RoomPartProps) {
   const key = keyInForce(useLens());
   const silent: Frets = instrument.tuning.map(() => null);
   const [past, setPast] = useState<readonly Frets[]>([]);
@@ -82,7 +83,15 @@ export function NamePart({ instrument, naming }: RoomPartProps) {
       </RoomNeck>
       <section aria-label="Names" role="status">
         {names.length === 0 ? (
-          <p className="py-3 text-quiet">Its names appear here, the likeliest in {nameNote(key.tonic, naming.notes)} first.</p>
+          <>
+            <p className="py-3 text-quiet">
+              Its names appear here, the likeliest in {nameNote(key.tonic, naming.notes)} first. Tap a place again to take it away. With the
+              keyboard: Tab to the neck, arrows to a place, Enter to tap.
+            </p>
+            {walk.shape !== null && (
+              <Button onClick={() => hold((walk.shape as Voicing).frets)}>Start from the last shape, {printFrets(walk.shape.frets)}</Button>
+            )}
+          </>
         ) : (
           <Names names={names.slice(0, MOST_NAMES)} naming={naming} onAdd={add} />
         )}

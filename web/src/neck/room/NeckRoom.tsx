@@ -34,6 +34,15 @@ const LABEL_CHOICES = [
   ['notes', 'Notes'],
 ] as const;
 
+/** The parts that are about one chord. */
+const NEEDS_CHORD: readonly RoomPartName[] = ['shapes', 'runs'];
+const HEADINGS: Readonly<Partial<Record<RoomPartName, string>>> = {
+  key: 'The whole key as shapes',
+  path: 'A song with the least movement',
+  name: 'What is this chord?',
+  instrument: 'Who plays, and on what',
+};
+
 /** The neck in a room of its own: shapes, the key, a path through a song, runs, names for what is tapped. */
 export function NeckRoom() {
   const lens = useLens();
@@ -50,8 +59,12 @@ export function NeckRoom() {
   return (
     // biome-ignore lint/a11y/noStaticElementInteractions: in this room the keys of the neck work everywhere
     <div className="mx-auto flex max-w-[1240px] flex-col gap-2 px-5 py-3" onKeyDown={part === 'shapes' ? walk.onKeyDown : undefined}>
-      <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
-        <ChordChooser sounding={sounding} chord={chord} naming={lens.naming} />
+      <div className="flex min-h-12 flex-wrap items-center gap-x-4 gap-y-2">
+        {NEEDS_CHORD.includes(part) ? (
+          <ChordChooser sounding={sounding} chord={chord} naming={lens.naming} />
+        ) : (
+          <h2 className="font-numeral text-xl font-bold">{HEADINGS[part]}</h2>
+        )}
         <div className="ml-auto">
           <Choice
             label="What the dots show"

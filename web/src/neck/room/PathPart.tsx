@@ -24,6 +24,7 @@ import { letterView, symbolText } from '../../notation/symbol-view.ts';
 import { Button } from '../../ui/Button.tsx';
 import { shapeDots } from '../neck-view.ts';
 import { StudySheet } from '../sheet/StudySheet.tsx';
+import { sheetDiagram } from '../sheet/sheet-diagram.ts';
 import type { Study } from '../sheet/use-study.ts';
 import { hearShape } from '../use-shape-walk.ts';
 import { DiagramCard } from './DiagramCard.tsx';
@@ -36,7 +37,6 @@ import { type ChordSource, useChordSource } from './use-chord-source.tsx';
 import { type PathState, usePath } from './use-path.ts';
 
 const FREE: Settled = { melody: null, locked: null };
-const SHEET_BEATS = 2;
 const BAR_BEATS = 4;
 
 /** One shape for every chord of the song with the least movement, under the player's limits. */
@@ -152,7 +152,7 @@ function PathNeck({ step, hold, path, instrument, naming, labels }: PathNeckProp
       <b className="text-xl">{voicing === null ? 'A path through the song' : symbolText(letterView(voicing.chord, naming))}</b>
       {voicing !== null && <span>{printFrets(voicing.frets)}</span>}
       {step !== undefined && <span className="text-quiet">{costWords(step.cost)}</span>}
-      {path !== null && <span className="ml-auto font-semibold">movement in all: {path.total}</span>}
+      {path !== null && <span className="ml-auto font-semibold">movement in all: {oneDecimal(path.total)}</span>}
     </RoomNeck>
   );
 }
@@ -187,6 +187,10 @@ function NothingFits({ title, chosen, onChoose }: { readonly title: string; read
   );
 }
 
+function oneDecimal(value: number): string {
+  return value.toFixed(1);
+}
+
 function hearPath(steps: readonly PathStep[], { chords, tempo }: ChordSource): void {
   const played = steps.map(({ voicing }, index) => ({
     midi: voicing?.tones.map(({ midi }) => midi) ?? [],
@@ -218,15 +222,16 @@ interface StudySource {
 
 function studyOf({ source, steps, holds, total, instrument, naming, key }: StudySource): Study {
   const capo = instrument.capo > 0 ? `, capo ${instrument.capo}` : '';
-  const shapes = steps.flatMap(({ voicing }, index) =>
-    voicing === null
-      ? []
-      : [{ voicing, fingering: holds[index] ?? voicing.fingering, name: symbolText(letterView(voicing.chord, naming)) }],
-  );
+  const shapes = steps.flatMap(({ voicing }, index) => {
+    if (voicing === null) return [];
+    const fingering = holds[index] ?? voicing.fingering;
+    const name = symbolText(letterView(voicing.chord, naming));
+    return [{ voicing, fingering, name, diagram: sheetDiagram(voicing, fingering, instrument, { title: name, naming }) }];
+  });
   return {
     title: `${source.title}: a path`,
-    facts: `${instrument.name}, ${printTuning(instrument.tuning)}${capo}. Movement in all: ${total}.`,
-    events: shapeEvents(shapes, SHEET_BEATS),
+    facts: `${instrument.name}, ${printTuning(instrument.tuning)}${capo}. Movement in all: ${oneDecimal(total)}.`,
+    events: shapeEvents(shapes, BAR_BEATS),
     beatsPerBar: BAR_BEATS,
     instrument,
     key,

@@ -42,6 +42,7 @@ export function RoomNeck({
           sounding={sounding}
           label={`${instrument.name} neck`}
           sideways={sideways}
+          roomy
           {...(onTap === undefined ? {} : { onTap })}
           className="h-auto w-full min-w-[900px]"
         />

@@ -107,7 +107,7 @@ function Filters({ walk }: Pick<RoomPartProps, 'walk'>) {
     <div className="flex flex-wrap items-center gap-x-6 gap-y-2">
       <div role="group" aria-label="Family" className="flex flex-wrap gap-1.5">
         <button type="button" className={chip} aria-pressed={family === null} onClick={() => useNeck.setState({ family: null })}>
-          All {walk.all.length}
+          All <span className="ml-1 font-normal">{walk.all.length}</span>
         </button>
         {walk.families.map(([name, count]) => (
           <button
@@ -117,7 +117,7 @@ function Filters({ walk }: Pick<RoomPartProps, 'walk'>) {
             aria-pressed={family === name}
             onClick={() => useNeck.setState({ family: name })}
           >
-            {FAMILY_NAMES[name]} {count}
+            {FAMILY_NAMES[name]} <span className="ml-1 font-normal">{count}</span>
           </button>
         ))}
       </div>

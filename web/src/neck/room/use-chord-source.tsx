@@ -4,9 +4,11 @@ import { useParams } from 'react-router';
 import { useSong } from '../../api/songs.ts';
 import { readBarsTyped, useProgression } from '../../harmonize/progression-store.ts';
 import { AnsweringField } from '../../ui/AnsweringField.tsx';
+import { Button } from '../../ui/Button.tsx';
 import { chordsPlayed, type SongChord } from './song-chords.ts';
 
 const TEMPO = 84;
+const EXAMPLE = '1maj7 6-7 2-7 57';
 
 export interface ChordSource {
   readonly title: string;
@@ -41,7 +43,14 @@ export function useChordSource(key: Key): ChordSource {
           fault={typed !== null && 'fault' in typed ? typed.fault : null}
           onChange={setText}
         />
-        {chords.length === 0 && <p className="mt-1 text-quiet">No chords yet: type some here, or open the neck from a song.</p>}
+        {chords.length === 0 && (
+          <p className="mt-1 text-quiet">
+            No chords yet: type some here, or open the neck from a song.{' '}
+            <Button look="bare" onClick={() => setText(EXAMPLE)}>
+              Try {EXAMPLE}
+            </Button>
+          </p>
+        )}
       </div>
     ),
   };

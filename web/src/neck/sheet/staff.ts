@@ -55,10 +55,8 @@ export function drawStaff({ vex, font }: Engraver, system: TabSystem, look: Staf
   for (const { note, x } of placed) {
     note.setStave(stave);
     const tick = new vex.TickContext();
-    tick
-      .addTickable(note)
-      .preFormat()
-      .setX(x - stave.getNoteStartX() - HEAD_HALF);
+    tick.addTickable(note).preFormat().setX(0);
+    tick.setX(x - HEAD_HALF - note.getAbsoluteX());
   }
   const beams = beamsOf(vex, placed);
   for (const { note } of placed) note.setContext(context).draw();
@@ -157,7 +155,7 @@ function signatureOf({ tonic, scale }: Key): string {
 
 /** What the engraver drew, as plain marks; its music glyphs become outlines, so that no page needs the font. */
 function shapesOf(host: HTMLElement, font: MusicFont): readonly Shape[] {
-  return [...host.querySelectorAll('path, rect, text')].flatMap((element): readonly Shape[] => {
+  return [...host.querySelectorAll('path, rect:not([opacity="0"]), text')].flatMap((element): readonly Shape[] => {
     if (element.tagName === 'text') return glyphs(element, font);
     return element.tagName === 'rect' ? [rectOf(element)] : outline(element);
   });

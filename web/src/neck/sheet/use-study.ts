@@ -1,8 +1,10 @@
 import {
   type Drawing,
+  drawDiagrams,
   type Instrument,
   type Key,
   layOutTab,
+  moved,
   musicWidth,
   type Paper,
   type SheetLine,
@@ -54,11 +56,12 @@ export function useStudyLines(study: Study, width: number, staff: boolean) {
   const { events, beatsPerBar, instrument, key } = study;
   const lines = useMemo((): readonly SheetLine[] => {
     const clef = (instrument.tuning[0] as number) < LOWEST_TREBLE && instrument.tuning.length < 6 ? 'bass' : 'treble';
-    return layOutTab(events, beatsPerBar, width).map((system) =>
-      staff && staffing !== null
-        ? { system, over: staffing.drawStaff(staffing.engraver, system, { key, clef }), overHeight: staffing.STAFF_ROOM }
-        : { system, over: [], overHeight: 0 },
-    );
+    return layOutTab(events, beatsPerBar, width).map((system) => {
+      const { shapes, height } = drawDiagrams(system);
+      if (!staff || staffing === null) return { system, over: shapes, overHeight: height };
+      const music = staffing.drawStaff(staffing.engraver, system, { key, clef }).map((shape) => moved(shape, 0, height));
+      return { system, over: [...shapes, ...music], overHeight: height + staffing.STAFF_ROOM };
+    });
   }, [events, beatsPerBar, width, instrument, key, staff, staffing]);
   return { lines, waiting: staff && staffing === null && !failed, failed };
 }
