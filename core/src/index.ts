@@ -108,6 +108,7 @@ export {
   type Finger,
   type Fingering,
   type Frets,
+  fromCapo,
   positionOf,
   printFrets,
   soundingMidi,

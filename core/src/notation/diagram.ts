@@ -21,7 +21,7 @@ const BOX = { titled: 34, untitled: 18, left: 20, string: 14, fret: 17, fewest: 
 /**
  * A shape as a grid: strings upright with the thickest at the left (at the right for the left
  * hand), frets across, the nut or the capo heavy on top, the first fret's number beside it
- * otherwise. Roots are square, other tones round; muted strings crossed, open ones ringed.
+ * otherwise, counted from the capo. Roots are square, other tones round; muted strings crossed, open ones ringed.
  */
 export function diagram(voicing: Voicing, fingering: Fingering, instrument: Instrument, look: DiagramLook): Drawing {
   const { frets } = voicing;
@@ -40,7 +40,8 @@ export function diagram(voicing: Voicing, fingering: Fingering, instrument: Inst
   for (let index = 0; index < strings; index += 1) shapes.push(line(columnX(index), top, columnX(index), bottom));
   for (let row = 0; row <= rows; row += 1) shapes.push(line(BOX.left, top + row * BOX.fret, right, top + row * BOX.fret));
   if (first === capo + 1) shapes.push(line(BOX.left - 0.5, top, right + 0.5, top, 3.2, 'ink'));
-  if (first > 1) shapes.push(text(BOX.left - 8, rowY(first) + 3.5, String(first), { size: 10, anchor: 'end', face: 'bold', ink: 'quiet' }));
+  if (first > capo + 1)
+    shapes.push(text(BOX.left - 8, rowY(first) + 3.5, String(first - capo), { size: 10, anchor: 'end', face: 'bold', ink: 'quiet' }));
   for (const { finger, fret, from, to } of fingering.barres) {
     if (finger === 'T') continue;
     const [x1, x2] = [columnX(from), columnX(to)];

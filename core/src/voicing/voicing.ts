@@ -103,10 +103,15 @@ export function soundingMidi(frets: Frets, tuning: Tuning): readonly (number | n
   return frets.map((fret, index) => (fret === null ? null : (tuning[index] as number) + fret));
 }
 
-/** The shape as players write it, lowest string first: `x32010`, or `10-12-x` with two-figure frets. */
-export function printFrets(frets: Frets): string {
-  const written = frets.map((fret) => (fret === null ? 'x' : String(fret)));
+/** The shape as players write it, lowest string first and counted from the capo: `x32010`, or `10-12-x` with two-figure frets. */
+export function printFrets(frets: Frets, capo = 0): string {
+  const written = fromCapo(frets, capo).map((fret) => (fret === null ? 'x' : String(fret)));
   return written.join(written.some((fret) => fret.length > 1) ? '-' : '');
+}
+
+/** The same frets counted from the capo, as its player thinks of them. */
+export function fromCapo(frets: Frets, capo: number): Frets {
+  return frets.map((fret) => (fret === null ? null : fret - capo));
 }
 
 /** The position of the hand: the lowest pressed fret; the capo's when nothing is pressed. */

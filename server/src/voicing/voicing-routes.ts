@@ -6,6 +6,7 @@ import {
   type Fingering,
   findVoicings,
   fingerings,
+  fromCapo,
   type Instrument,
   parseChord,
   parseTuning,
@@ -81,7 +82,7 @@ function describe(voicing: Voicing, instrument: Instrument, wanted: readonly Fam
   const { frets, fingering, families, tones } = voicing;
   return {
     frets: [...frets],
-    fromCapo: frets.map((fret) => (fret === null ? null : fret - instrument.capo)),
+    fromCapo: [...fromCapo(frets, instrument.capo)],
     fingers: fingering.fingers as (number | null)[],
     barres: fingering.barres.map(barreOf),
     fingerings: fingerings(frets, instrument).map(fingersOf),

@@ -55,7 +55,7 @@ export function NeckDock({ chord, naming, labels, onLabels, onFold }: NeckDockPr
             {chord === null ? (
               'Select a chord to see it on the neck'
             ) : (
-              <DockTitle chord={chord} naming={naming} walk={walk} shown={shape !== null} />
+              <DockTitle chord={chord} naming={naming} walk={walk} shown={shape !== null} capo={instrument.capo} />
             )}
           </h2>
           <Hint text="Open the neck" keys="N">
@@ -122,11 +122,13 @@ function DockTitle({
   naming,
   walk,
   shown,
+  capo,
 }: {
   readonly chord: Chord;
   readonly naming: Naming;
   readonly walk: ShapeWalk;
   readonly shown: boolean;
+  readonly capo: number;
 }) {
   const { shape } = walk;
   return (
@@ -134,7 +136,7 @@ function DockTitle({
       <LetterSymbol view={letterView(chord, naming)} className="mr-2 text-2xl leading-tight font-bold text-ink" />
       {shown && shape !== null ? (
         <span className="whitespace-nowrap">
-          {printFrets(shape.frets)} · {difficultyWord(shape.difficulty)}
+          {printFrets(shape.frets, capo)} · {difficultyWord(shape.difficulty)}
         </span>
       ) : (
         'as it sounds'
@@ -173,7 +175,7 @@ function ShapeStepper({ walk }: { readonly walk: ShapeWalk }) {
         onChange={(event) => useNeck.setState({ family: event.target.value === '' ? null : (event.target.value as Family) })}
         className="min-h-10 min-w-0 flex-1 rounded-lg border border-edge bg-raised px-1 text-[14px] font-semibold"
       >
-        <option value="">All families</option>
+        <option value="">All shapes</option>
         {walk.families.map(([name, count]) => (
           <option key={name} value={name}>
             {FAMILY_NAMES[name]} ({count})

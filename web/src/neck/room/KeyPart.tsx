@@ -273,7 +273,7 @@ function KeyNeck({ current, next, instrument, naming, labels }: KeyNeckProps) {
       barres={voicing?.fingering.barres ?? []}
     >
       <b className="text-xl">{current === undefined ? '' : symbolText(letterView(current.chord, naming))}</b>
-      {voicing !== null && <span>{printFrets(voicing.frets)}</span>}
+      {voicing !== null && <span>{printFrets(voicing.frets, instrument.capo)}</span>}
       {voicing !== null && next?.voicing && (
         <span className="text-quiet">
           to {symbolText(letterView(next.chord, naming))}:{' '}

@@ -61,7 +61,7 @@ export function NamePart({ instrument, naming, walk }: RoomPartProps) {
         onTap={tap}
       >
         <span>Tap the frets you hold, and the nut for open strings.</span>
-        <b>{sounding.length === 0 ? '' : printFrets(frets)}</b>
+        <b>{sounding.length === 0 ? '' : printFrets(frets, instrument.capo)}</b>
         <span className="ml-auto flex gap-1">
           <Button look="bare" disabled={sounding.length === 0} onClick={() => void play('held', [{ midi: sounding, beats: BEATS }], TEMPO)}>
             <Volume2 size={17} /> Hear
@@ -89,7 +89,9 @@ export function NamePart({ instrument, naming, walk }: RoomPartProps) {
               keyboard: Tab to the neck, arrows to a place, Enter to tap.
             </p>
             {walk.shape !== null && (
-              <Button onClick={() => hold((walk.shape as Voicing).frets)}>Start from the last shape, {printFrets(walk.shape.frets)}</Button>
+              <Button onClick={() => hold((walk.shape as Voicing).frets)}>
+                Start from the last shape, {printFrets(walk.shape.frets, instrument.capo)}
+              </Button>
             )}
           </>
         ) : (

@@ -150,7 +150,7 @@ function PathNeck({ step, hold, path, instrument, naming, labels }: PathNeckProp
       barres={hold?.barres ?? []}
     >
       <b className="text-xl">{voicing === null ? 'A path through the song' : symbolText(letterView(voicing.chord, naming))}</b>
-      {voicing !== null && <span>{printFrets(voicing.frets)}</span>}
+      {voicing !== null && <span>{printFrets(voicing.frets, instrument.capo)}</span>}
       {step !== undefined && <span className="text-quiet">{costWords(step.cost)}</span>}
       {path !== null && <span className="ml-auto font-semibold">movement in all: {oneDecimal(path.total)}</span>}
     </RoomNeck>

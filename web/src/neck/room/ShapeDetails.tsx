@@ -47,7 +47,8 @@ export function ShapeDetails({ voicing, heardIn, instrument, naming, walk }: Sha
           {comfort.instead !== null && (
             <>
               {' '}
-              Best instead: <Pick onPick={() => walk.choose(comfort.instead as Voicing)} frets={comfort.instead.frets} />
+              Best instead:{' '}
+              <Pick capo={instrument.capo} onPick={() => walk.choose(comfort.instead as Voicing)} frets={comfort.instead.frets} />
             </>
           )}
         </p>
@@ -57,9 +58,21 @@ export function ShapeDetails({ voicing, heardIn, instrument, naming, walk }: Sha
       </Group>
       <Group title="Easier and fuller">
         <li>
-          Next easier: {easier === null ? 'this is the easiest here' : <Pick onPick={() => walk.choose(easier)} frets={easier.frets} />}
+          Next easier:{' '}
+          {easier === null ? (
+            'this is the easiest here'
+          ) : (
+            <Pick capo={instrument.capo} onPick={() => walk.choose(easier)} frets={easier.frets} />
+          )}
         </li>
-        <li>Next fuller: {fuller === null ? 'nothing fuller here' : <Pick onPick={() => walk.choose(fuller)} frets={fuller.frets} />}</li>
+        <li>
+          Next fuller:{' '}
+          {fuller === null ? (
+            'nothing fuller here'
+          ) : (
+            <Pick capo={instrument.capo} onPick={() => walk.choose(fuller)} frets={fuller.frets} />
+          )}
+        </li>
       </Group>
       <Group title="Easier by colour">
         {colours.data === undefined && <li className="text-quiet">looking…</li>}
@@ -75,25 +88,25 @@ export function ShapeDetails({ voicing, heardIn, instrument, naming, walk }: Sha
                 hearShape(other);
               }}
             >
-              <b>{symbolText(letterView(other.chord, naming))}</b> {printFrets(other.frets)}
+              <b>{symbolText(letterView(other.chord, naming))}</b> {printFrets(other.frets, instrument.capo)}
             </button>{' '}
             {colourWords(added, left)}
           </li>
         ))}
       </Group>
-      <Changes title="A string left ringing" changes={leftRinging(voicing, instrument, heardIn)} naming={naming} />
-      <Changes title="One voice an octave up" changes={voiceUp(voicing, instrument, heardIn)} naming={naming} />
-      <Changes title="A new bass under it" changes={newBasses(voicing, instrument, heardIn)} naming={naming} />
+      <Changes title="A string left ringing" changes={leftRinging(voicing, instrument, heardIn)} capo={instrument.capo} naming={naming} />
+      <Changes title="One voice an octave up" changes={voiceUp(voicing, instrument, heardIn)} capo={instrument.capo} naming={naming} />
+      <Changes title="A new bass under it" changes={newBasses(voicing, instrument, heardIn)} capo={instrument.capo} naming={naming} />
     </aside>
   );
 }
 
 const LINK = 'min-h-9 rounded-md px-1 text-left font-semibold text-accent underline decoration-2 underline-offset-4 hover:bg-wash';
 
-function Pick({ frets, onPick }: { readonly frets: Voicing['frets']; readonly onPick: () => void }) {
+function Pick({ frets, capo, onPick }: { readonly frets: Voicing['frets']; readonly capo: number; readonly onPick: () => void }) {
   return (
     <button type="button" className={LINK} onClick={onPick}>
-      {printFrets(frets)}
+      {printFrets(frets, capo)}
     </button>
   );
 }
@@ -129,7 +142,17 @@ function Holds({ voicing, instrument, walk }: Pick<ShapeDetailsProps, 'voicing' 
 const MOST_CHANGES = 8;
 
 /** What the shape is called with one string changed; changes nobody has a name for are left out. */
-function Changes({ title, changes, naming }: { readonly title: string; readonly changes: readonly Reshaped[]; readonly naming: Naming }) {
+function Changes({
+  title,
+  changes,
+  capo,
+  naming,
+}: {
+  readonly title: string;
+  readonly changes: readonly Reshaped[];
+  readonly capo: number;
+  readonly naming: Naming;
+}) {
   const named = changes.filter(({ name }) => name !== null).slice(0, MOST_CHANGES);
   if (named.length === 0) return null;
   return (
@@ -138,7 +161,7 @@ function Changes({ title, changes, naming }: { readonly title: string; readonly 
         <li key={frets.join()}>
           {nameNote(note, naming.notes)} on string {string}:{' '}
           <b className="music-glyph">{name === null ? '' : nameChord(name.chord, naming)}</b>{' '}
-          <span className="text-quiet">{printFrets(frets)}</span>
+          <span className="text-quiet">{printFrets(frets, capo)}</span>
         </li>
       ))}
     </Group>

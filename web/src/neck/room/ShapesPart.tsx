@@ -33,7 +33,10 @@ export function ShapesPart({ chord, heardIn, instrument, naming, labels, walk }:
       title,
       nameNote: (note) => nameNote(note, naming.notes),
     });
-    saveFile(fileName(`${title} ${printFrets(shape.frets)}`, 'svg'), new Blob([printSvg(drawing)], { type: 'image/svg+xml' }));
+    saveFile(
+      fileName(`${title} ${printFrets(shape.frets, instrument.capo)}`, 'svg'),
+      new Blob([printSvg(drawing)], { type: 'image/svg+xml' }),
+    );
   };
   return (
     <div className="flex flex-col gap-3">
@@ -41,7 +44,8 @@ export function ShapesPart({ chord, heardIn, instrument, naming, labels, walk }:
         <LetterSymbol view={letterView(chord, naming)} className="text-3xl leading-none font-bold" />
         {one ? (
           <>
-            <b data-testid="shape">{printFrets(shape.frets)}</b>
+            <b data-testid="shape">{printFrets(shape.frets, instrument.capo)}</b>
+            {instrument.capo > 0 && <span>from the capo, {printFrets(shape.frets)} from the nut</span>}
             <span>{shape.families.map((family) => FAMILY_NAMES[family]).join(', ')}</span>
             <span>{inversionWord(shape.inversion)}</span>
             <span>
@@ -62,7 +66,7 @@ export function ShapesPart({ chord, heardIn, instrument, naming, labels, walk }:
         )}
       </RoomNeck>
       <Filters walk={walk} />
-      <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_22rem]">
+      <div className="flex flex-col-reverse gap-4 lg:grid lg:grid-cols-[minmax(0,1fr)_22rem] lg:items-start">
         <section aria-label="Shapes">
           {left.length === 0 && !walk.busy && (
             <p className="py-4">No shape of {title} is left here. Choose another family or inversion; press f and i to go round.</p>

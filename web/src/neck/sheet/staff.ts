@@ -38,16 +38,31 @@ export interface StaffLook {
 }
 
 /** How much room a staff takes over its tab, ledger lines for the low strings included. */
-export const STAFF_ROOM: number = 112;
+const STAFF_ROOM = 112;
 const STAFF_TOP = -6;
+/** Sounding F4 is written on the top line of a treble clef, two octaves lower on that of a bass clef. */
+const TOP_LINE = { treble: 65, bass: 45 } as const;
+const HALF_STEP_POINTS = 2.9;
+const FREE_ABOVE = 28;
+
+/** Room for ledger lines above, where notes go high. */
+function headroom({ events }: TabSystem, clef: StaffLook['clef']): number {
+  const highest = Math.max(0, ...events.flatMap(({ event }) => event.marks.map(({ midi }) => midi)));
+  return Math.max(0, (highest - TOP_LINE[clef]) * HALF_STEP_POINTS - FREE_ABOVE);
+}
 const WRITTEN_OCTAVE = 12;
 
-/** One line of music on a staff, its notes standing over those of the tab. */
-export function drawStaff({ vex, font }: Engraver, system: TabSystem, look: StaffLook): readonly Shape[] {
+/** One line of music on a staff, its notes standing over those of the tab, and the room it takes. */
+export function drawStaff(
+  { vex, font }: Engraver,
+  system: TabSystem,
+  look: StaffLook,
+): { readonly shapes: readonly Shape[]; readonly height: number } {
+  const above = headroom(system, look.clef);
   const host = document.createElement('div');
   const right = system.barLines.at(-1) as number;
-  const context = new vex.Renderer(host, vex.Renderer.Backends.SVG).resize(right + 2, 2 * STAFF_ROOM).getContext();
-  const stave = new vex.Stave(0, STAFF_TOP, right, { leftBar: false, rightBar: false });
+  const context = new vex.Renderer(host, vex.Renderer.Backends.SVG).resize(right + 2, above + 2 * STAFF_ROOM).getContext();
+  const stave = new vex.Stave(0, STAFF_TOP + above, right, { leftBar: false, rightBar: false });
   stave.addClef(look.clef, 'default', '8vb').addKeySignature(signatureOf(look.key)).setContext(context).draw();
   const placed = system.events.map(({ event, x }) => ({ note: staveNote(vex, event, look.clef), x, event }));
   const voice = new vex.Voice({ numBeats: 4, beatValue: 4 }).setMode(vex.Voice.Mode.SOFT).addTickables(placed.map(({ note }) => note));
@@ -58,11 +73,11 @@ export function drawStaff({ vex, font }: Engraver, system: TabSystem, look: Staf
     tick.addTickable(note).preFormat().setX(0);
     tick.setX(x - HEAD_HALF - note.getAbsoluteX());
   }
-  const beams = beamsOf(vex, placed);
+  const { beams, triplets } = groupsOf(vex, placed);
   for (const { note } of placed) note.setContext(context).draw();
-  for (const beam of beams) beam.setContext(context).draw();
+  for (const drawn of [...beams, ...triplets]) drawn.setContext(context).draw();
   const bars = system.barLines.map((x): Shape => barLine(x, stave.getYForLine(0), stave.getYForLine(4)));
-  return [...shapesOf(host, font), ...bars];
+  return { shapes: [...shapesOf(host, font), ...bars], height: STAFF_ROOM + above };
 }
 
 /** A note head is about this wide; it is centred over the fret of the tab. */
@@ -111,18 +126,23 @@ function durationOf(beats: number): { readonly duration: string; readonly dots: 
 
 const EPSILON = 1e-6;
 
+type StaffNote = InstanceType<VexFlow['StaveNote']>;
+const EIGHTH = 0.5;
+
 /** Eighths within a beat share a beam: two, or three as a triplet. */
-function beamsOf(vex: VexFlow, placed: readonly { readonly note: InstanceType<VexFlow['StaveNote']>; readonly event: TabEvent }[]) {
+function groupsOf(vex: VexFlow, placed: readonly { readonly note: StaffNote; readonly event: TabEvent }[]) {
   const beams: InstanceType<VexFlow['Beam']>[] = [];
-  let group: InstanceType<VexFlow['StaveNote']>[] = [];
+  const triplets: InstanceType<VexFlow['Tuplet']>[] = [];
+  let group: StaffNote[] = [];
   let filled = 0;
   const close = () => {
     if (group.length > 1) beams.push(new vex.Beam(group, true));
+    if (group.length === 3 && filled <= 1 + EPSILON) triplets.push(new vex.Tuplet(group, { bracketed: false }));
     group = [];
     filled = 0;
   };
   for (const { note, event } of placed) {
-    if (event.beats > 0.5 + EPSILON) {
+    if (event.beats > EIGHTH + EPSILON) {
       close();
       continue;
     }
@@ -131,7 +151,7 @@ function beamsOf(vex: VexFlow, placed: readonly { readonly note: InstanceType<Ve
     if (filled >= 1 - EPSILON) close();
   }
   close();
-  return beams;
+  return { beams, triplets };
 }
 
 const MAJOR_KEYS = ['Cb', 'Gb', 'Db', 'Ab', 'Eb', 'Bb', 'F', 'C', 'G', 'D', 'A', 'E', 'B', 'F#', 'C#'];

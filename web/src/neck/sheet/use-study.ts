@@ -24,7 +24,7 @@ export interface Study {
   readonly key: Key;
 }
 
-type Staffing = Pick<typeof import('./staff.ts'), 'drawStaff' | 'STAFF_ROOM'> & {
+type Staffing = Pick<typeof import('./staff.ts'), 'drawStaff'> & {
   readonly engraver: Awaited<ReturnType<typeof import('./staff.ts').loadEngraver>>;
 };
 
@@ -38,7 +38,7 @@ function useEngraver(wanted: boolean): { readonly staffing: Staffing | null; rea
     if (!wanted || staffing !== null) return;
     let here = true;
     import('./staff.ts')
-      .then(async ({ drawStaff, STAFF_ROOM, loadEngraver }) => ({ drawStaff, STAFF_ROOM, engraver: await loadEngraver() }))
+      .then(async ({ drawStaff, loadEngraver }) => ({ drawStaff, engraver: await loadEngraver() }))
       .then(
         (ready) => here && setStaffing(ready),
         () => here && setFailed(true),
@@ -59,8 +59,8 @@ export function useStudyLines(study: Study, width: number, staff: boolean) {
     return layOutTab(events, beatsPerBar, width).map((system) => {
       const { shapes, height } = drawDiagrams(system);
       if (!staff || staffing === null) return { system, over: shapes, overHeight: height };
-      const music = staffing.drawStaff(staffing.engraver, system, { key, clef }).map((shape) => moved(shape, 0, height));
-      return { system, over: [...shapes, ...music], overHeight: height + staffing.STAFF_ROOM };
+      const music = staffing.drawStaff(staffing.engraver, system, { key, clef });
+      return { system, over: [...shapes, ...music.shapes.map((shape) => moved(shape, 0, height))], overHeight: height + music.height };
     });
   }, [events, beatsPerBar, width, instrument, key, staff, staffing]);
   return { lines, waiting: staff && staffing === null && !failed, failed };
