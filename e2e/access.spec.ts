@@ -2,6 +2,7 @@ import { DEFAULT_PREFERENCES } from '../wire/src/index.ts';
 import { expect, expectAccessible, openSong, test } from './pages.ts';
 
 const PANELS = ['Why', 'Moves', 'Compare', 'All keys', 'Modes', 'Homes', 'String', 'Build up'];
+const NECK_PARTS = ['Shapes', 'Key', 'Path', 'Runs', 'Name it', 'Instrument'];
 const SIZES = [
   { width: 1280, height: 800 },
   { width: 820, height: 1180 },
@@ -23,7 +24,7 @@ for (const viewport of SIZES) {
       });
 
       test('every screen is accessible, and none is wider than its window', async ({ page }) => {
-        test.setTimeout(240_000);
+        test.setTimeout(420_000);
         const screens = [
           async () => void (await page.goto('/')),
           async () => {
@@ -34,6 +35,11 @@ for (const viewport of SIZES) {
           ...(themeOfPanels(viewport.width) === theme ? PANELS : []).map((name) => async () => {
             await page.goto('/harmonize?key=Bb');
             await page.getByRole('tab', { name }).click();
+          }),
+          ...(themeOfPanels(viewport.width) === theme ? NECK_PARTS : []).map((name) => async () => {
+            await page.goto('/neck?key=Eb&reader=capo-1');
+            await page.getByRole('tab', { name }).click();
+            if (name === 'Path') await page.getByRole('button', { name: /^Try/ }).click();
           }),
           async () => {
             await openSong(page, 'Harbor Wall');

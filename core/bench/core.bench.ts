@@ -3,15 +3,19 @@ import { Chord as TonalChord, Key as TonalKey } from 'tonal';
 import {
   chordNotes,
   DEPTHS,
+  findPath,
+  findVoicings,
   harmonize,
   identify,
   isSpellable,
   parseChord,
+  printChord,
   printNote,
   readChart,
   renderChart,
   requireValue,
   SCALE_NAMES,
+  STANDARD_GUITAR,
 } from '../src/index.ts';
 
 const ROUNDS = 9;
@@ -79,3 +83,32 @@ function compare(what: string, count: number, ours: () => void, theirs: () => vo
 console.log(`chord symbols parsed: ${Math.round((symbols.length / parsing) * 1000).toLocaleString('en')} a second`);
 console.log(`parse and project a chart of ${bars} bars: ${reading.toFixed(2)} ms (goal: under 2 ms)`);
 for (const ratio of ratios) console.log(ratio);
+
+// the neck: one chord over fifteen frets, and a path of 32 bars with two chords in every other one
+const shapes = ['C', 'Ebmaj7', 'F#m7b5', 'C13', 'Dm11'].map((symbol) => requireValue(parseChord(symbol)));
+for (const chord of shapes) {
+  const searching = median(5, () => void findVoicings(chord, STANDARD_GUITAR, { maxFret: 15 }));
+  const { voicings } = findVoicings(chord, STANDARD_GUITAR, { maxFret: 15 });
+  console.log(`every shape of ${printChord(chord)} over 15 frets (${voicings.length}): ${searching.toFixed(1)} ms (goal: under 30 ms)`);
+}
+const eight = 'Cmaj7 A7 Dm7 G7 Em7 A7b9 Dm7 G7 Gm7 C7 Fmaj7 Bb7'.split(' ');
+const progression = Array.from({ length: 4 }, () => eight)
+  .flat()
+  .map((symbol) => ({ chord: requireValue(parseChord(symbol)), melody: null, locked: null }));
+const LIMITS = {
+  lowestFret: 0,
+  highestFret: 12,
+  mostDifficult: 7,
+  top: 'smooth',
+  holdCommon: true,
+  rootLowest: false,
+  rootless: false,
+} as const;
+for (const [what, families] of [
+  ['drop-2, drop-3 and shells', ['drop-2', 'drop-3', 'shell']],
+  ['open and barre', ['open', 'barre-6', 'barre-5']],
+  ['every family', null],
+] as const) {
+  const solving = median(1, () => void findPath(progression, { ...LIMITS, families }, STANDARD_GUITAR));
+  console.log(`the path of 32 bars, ${progression.length} chords, ${what}: ${solving.toFixed(0)} ms (goal: under 300 ms)`);
+}

@@ -2,7 +2,7 @@
 export type Ink = 'ink' | 'quiet' | 'line' | 'accent' | 'on-accent' | 'paper';
 
 /** Text, heavier text, or large numerals. */
-export type Face = 'text' | 'bold';
+type Face = 'text' | 'bold';
 
 /** One mark on the paper. Lengths are points, 72 to the inch; y grows downward. */
 export type Shape =

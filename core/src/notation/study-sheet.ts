@@ -24,7 +24,7 @@ export interface StudySheet {
 export const PAPERS = { A4: [595, 842], Letter: [612, 792] } as const;
 export type Paper = keyof typeof PAPERS;
 
-export const MARGIN = 44;
+const MARGIN = 44;
 const TITLE_ROOM = 58;
 const LINE_GAP = 16;
 const FOOT_ROOM = 24;

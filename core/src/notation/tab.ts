@@ -15,7 +15,7 @@ export interface TabEvent {
   readonly shift: boolean;
 }
 
-export interface TabMark {
+interface TabMark {
   /** 1 is the thinnest string. */
   readonly string: number;
   /** Counted from the nut. */

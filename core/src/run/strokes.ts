@@ -20,7 +20,7 @@ export function withStrokes(notes: readonly Fingered[], picking: Picking): reado
 const MOST_SLURRED = 5;
 
 /** The slur that leads from one note to the next on the same string; null where it must be struck. */
-export function slurFrom(before: Fingered | undefined, note: Fingered): Slur | null {
+function slurFrom(before: Fingered | undefined, note: Fingered): Slur | null {
   if (before === undefined || before.string !== note.string || before.chord !== note.chord) return null;
   const frets = Math.abs(note.fret - before.fret);
   if (frets === 0 || frets > MOST_SLURRED) return null;

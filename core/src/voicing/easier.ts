@@ -23,7 +23,10 @@ export function neighboursOf(voicing: Voicing, all: readonly Voicing[], instrume
   const place = positionOf(voicing.frets, instrument.capo);
   const lowest = voicing.tones[0]?.formula;
   const near = all.filter(
-    (other) => other.tones[0]?.formula === lowest && Math.abs(positionOf(other.frets, instrument.capo) - place) <= NEARBY_FRETS,
+    (other) =>
+      other.tones[0]?.formula === lowest &&
+      Math.abs(positionOf(other.frets, instrument.capo) - place) <= NEARBY_FRETS &&
+      movedStrings(voicing, other) <= MOST_MOVED,
   );
   const easier = near.filter(
     (other) => other.difficulty <= voicing.difficulty - NOTICEABLE && innerMutes(other.frets) <= innerMutes(voicing.frets),
@@ -47,6 +50,13 @@ function heard({ tones }: Voicing): number {
 const STEP_DOWN = 0.3;
 const MOVED = 2.5;
 const SILENCED = 0.7;
+
+/** A shape with more strings pressed elsewhere is another shape, not a version of this one. */
+const MOST_MOVED = 2;
+
+function movedStrings(from: Voicing, to: Voicing): number {
+  return from.frets.filter((fret, string) => fret !== null && to.frets[string] !== null && fret !== to.frets[string]).length;
+}
 
 /** Keeping the hand counts for most: a moved finger weighs more than a string that falls silent, a new string nothing. */
 function changes(from: Voicing, to: Voicing): number {

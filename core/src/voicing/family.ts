@@ -19,7 +19,6 @@ export interface SoundingString {
 }
 
 const OCTAVE = 12;
-const FOURTHS = [5, 6];
 /** Open shapes reach this far above the nut or the capo. */
 const OPEN_FRETS = 4;
 const FEWEST_OPEN = 4;
@@ -85,8 +84,13 @@ function dropFamily(frets: Frets, [a = 0, b = 0, c = 0, d = 0]: readonly number[
   return lifted < c && gap <= 1 ? ['drop-3'] : [];
 }
 
-export function isQuartal(pitches: readonly number[]): boolean {
-  return pitches.slice(1).every((midi, index) => FOURTHS.includes(midi - (pitches[index] as number)));
+function isQuartal(pitches: readonly number[]): boolean {
+  return pitches.slice(1).every((midi, index) => isFourth(midi - (pitches[index] as number)));
+}
+
+/** A perfect fourth or an augmented one, in half steps. */
+export function isFourth(semitones: number): boolean {
+  return semitones === 5 || semitones === 6;
 }
 
 /**

@@ -105,7 +105,6 @@ function fits(
   { index, finger }: { readonly index: number; readonly finger: PressingFinger },
 ): boolean {
   const { fret, string } = presses[index] as Press;
-  const mates = presses.filter((press) => press.fret === fret).length;
   for (let before = 0; before < index; before += 1) {
     const other = fingers[before] as PressingFinger;
     const press = presses[before] as Press;
@@ -113,9 +112,15 @@ function fits(
       if (other >= finger || !canReach(finger - other, reach(press.fret, fret, instrument.scaleLength))) return false;
     } else if (other === finger) {
       if (!canLie({ finger, fret, from: press.string, to: string }, frets, instrument.capo)) return false;
-    } else if (other > finger && mates > MOST_CROSSED) return false;
+    } else if (other > finger && matesOf(presses, fret) > MOST_CROSSED) return false;
   }
   return true;
+}
+
+function matesOf(presses: readonly Press[], fret: number): number {
+  let mates = 0;
+  for (const press of presses) if (press.fret === fret) mates += 1;
+  return mates;
 }
 
 /** On one fret, two fingers may stand crossed, not more. */
@@ -138,12 +143,20 @@ function assess(problem: Problem, presses: readonly Press[], assigned: readonly 
 }
 
 function barresOf(presses: readonly Press[], assigned: readonly PressingFinger[]): readonly Barre[] {
-  return FINGERS.flatMap((finger): Barre[] => {
-    const held = presses.filter((_, index) => assigned[index] === finger);
-    if (held.length < 2) return [];
-    const strings = held.map(({ string }) => string);
-    return [{ finger, fret: (held[0] as Press).fret, from: Math.min(...strings), to: Math.max(...strings) }];
-  });
+  const barres: Barre[] = [];
+  for (const finger of FINGERS) {
+    let count = 0;
+    let [fret, from, to] = [0, Number.POSITIVE_INFINITY, -1];
+    presses.forEach((press, index) => {
+      if (assigned[index] !== finger) return;
+      count += 1;
+      fret = press.fret;
+      from = Math.min(from, press.string);
+      to = Math.max(to, press.string);
+    });
+    if (count > 1) barres.push({ finger, fret, from, to });
+  }
+  return barres;
 }
 
 /** Nothing under a barre may be open, muted or pressed behind it; before the little finger there is no other left. */

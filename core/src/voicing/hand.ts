@@ -15,7 +15,7 @@ const MOST_FRET_SPAN = 4;
 export const MOST_INNER_MUTES = 2;
 
 /** Where a fret lies, in millimetres from the nut: twelve frets halve the string. */
-export function fretPosition(fret: number, scaleLength: number): number {
+function fretPosition(fret: number, scaleLength: number): number {
   return scaleLength * (1 - (OPEN_SHARE[fret] as number));
 }
 

@@ -23,13 +23,13 @@ export interface Hold {
   readonly reasons: readonly HoldReason[];
 }
 
-/** The ways to hold a shape, easiest first, each with its reasons; `next` is the shape played after it. */
+/** The ways to hold a shape that something speaks for, easiest first; `next` is the shape played after it. */
 export function holdsOf(voicing: Voicing, instrument: Instrument, next: Voicing | null = null): readonly Hold[] {
   const ways = fingerings(voicing.frets, instrument);
   const best = ways[0];
   if (best === undefined) return [];
   const nextWays = next === null ? [] : fingerings(next.frets, instrument);
-  return ways.map((fingering, place) => ({
+  const holds = ways.map((fingering, place) => ({
     fingering,
     reasons: [
       ...(place === 0 ? [{ kind: 'easiest' } as const] : []),
@@ -39,6 +39,7 @@ export function holdsOf(voicing: Voicing, instrument: Instrument, next: Voicing 
       ...(next === null ? [] : stayReasons(fingering, voicing.frets, nextWays, next.frets)),
     ],
   }));
+  return holds.filter(({ reasons }) => reasons.length > 0);
 }
 
 function comparedReasons(fingering: Fingering, best: Fingering): readonly HoldReason[] {

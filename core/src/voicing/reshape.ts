@@ -96,6 +96,6 @@ function describe(frets: Frets, index: number, voicing: Voicing, { instrument, k
 }
 
 /** Whether four fingers can hold it. */
-export function isHoldable(frets: Frets, instrument: Instrument): boolean {
+function isHoldable(frets: Frets, instrument: Instrument): boolean {
   return fitsHand(frets, instrument.capo, instrument.scaleLength) && easiestFingering(frets, instrument) !== undefined;
 }

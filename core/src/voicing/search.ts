@@ -1,6 +1,6 @@
 import type { Chord } from '../chord/chord.ts';
 import type { Instrument } from '../fretboard/instrument.ts';
-import { barreFamily, isQuartal, type Shape, type SoundingString, structuralFamilies } from './family.ts';
+import { barreFamily, isFourth, type Shape, type SoundingString, structuralFamilies } from './family.ts';
 import { easiestFingering } from './fingering.ts';
 import { difficultyOf, innerMutes, MOST_INNER_MUTES, pressedSpan, reach, spansHand } from './hand.ts';
 import { type ToneRules, toneRules } from './tone-rules.ts';
@@ -31,6 +31,8 @@ export interface VoicingSearch {
 const MOST_TRIED = 400_000;
 const FEWEST_SOUNDING = 3;
 const FEWEST_LOOSE = 4;
+/** Chords of more tones than this are not turned over. */
+const MOST_TURNED = 4;
 /** Fourths on more strings than this belong to no one chord. */
 const MOST_QUARTAL = 5;
 
@@ -125,9 +127,8 @@ class Search {
     if (sounding < this.#fewest(FEWEST_SOUNDING) && sounding < this.#instrument.tuning.length) return;
     const { whole } = this.#rules;
     const thin = (heard & whole) !== whole;
-    if (thin && sounding > MOST_QUARTAL) return;
+    if (thin && !this.#isShellOrFourths()) return;
     const strings = this.#soundingStrings();
-    if (thin && sounding > FEWEST_SOUNDING && !isQuartal(strings.map(({ midi }) => midi))) return;
     if (!isInOrder(strings, this.#instrument.capo, this.#held)) return;
     const lowest = strings.reduce((low, string) => (string.midi < low.midi ? string : low));
     if (this.#rules.bass !== null && lowest.tone.chroma !== this.#rules.bass) return;
@@ -145,8 +146,24 @@ class Search {
     const { sounding, low } = this.#hand;
     if (sounding < this.#fewest(FEWEST_LOOSE) || low === 0) return false;
     const rooted = this.#rules.bass !== null || lowest.place === 0;
+    // of ninths and beyond players know shapes on the root; turned over they are other chords
+    if (!rooted && this.#rules.chordTones > MOST_TURNED && !this.#wish.without?.includes('root')) return false;
     if (gaps > 0) return gaps === 1 && sounding === FEWEST_LOOSE && rooted && !this.#rings();
     return rooted || !this.#rings();
+  }
+
+  /** Whether a hand that lacks tones may still be a shell or a stack of fourths: asked first, as most hands are neither. */
+  #isShellOrFourths(): boolean {
+    const { heard, sounding } = this.#hand;
+    if (sounding === FEWEST_SOUNDING && (heard & ~this.#rules.shell) === 0) return true;
+    if (sounding > MOST_QUARTAL) return false;
+    let before: number | null = null;
+    for (const spot of this.#held) {
+      if (spot === null) continue;
+      if (before !== null && !isFourth(spot.midi - before)) return false;
+      before = spot.midi;
+    }
+    return true;
   }
 
   /** A power chord has two tones, and two strings are enough for it. */

@@ -15,6 +15,8 @@ export interface ToneRules {
   readonly fewest: number;
   /** The tones of a shape that is no shell and no stack of fourths. */
   readonly whole: number;
+  /** The tones a shell is made of. */
+  readonly shell: number;
   /** Whether the tones heard make the chord in a shape of these families. */
   readonly accepts: (heard: number, families: readonly Family[], sounding: number) => boolean;
   /** Names of tones that never fit, because the instrument has fewer strings. */
@@ -64,6 +66,7 @@ export function toneRules(chord: Chord, strings: number, wish: Wish): ToneRules 
     bass: chord.bass === null ? null : chroma(chord.bass),
     fewest: needed & openNeeded & shellNeeded & (wish.families?.includes('quartal') === false ? -1 : quartalNeeded),
     whole: openNeeded,
+    shell: shellNeeded,
     leftOut,
     accepts: (heard, families, sounding) => {
       if (families.includes('shell')) return (heard & borrowed) === 0;

@@ -1,4 +1,4 @@
-import { type Chord, FAMILIES, type Family, type Fingering, fingerings, type Instrument, type Voicing } from '@aurora/core';
+import { type Chord, FAMILIES, type Family, type Fingering, holdsOf, type Instrument, type Voicing } from '@aurora/core';
 import type { KeyboardEvent } from 'react';
 import { play } from '../audio/player.ts';
 import { useShapes } from './neck-engine.ts';
@@ -44,7 +44,7 @@ export function useShapeWalk(chord: Chord | null, instrument: Instrument): Shape
   const mine = chosen?.of === of ? chosen : null;
   const at = Math.max(0, mine === null ? 0 : left.findIndex(({ frets }) => frets.join() === mine.frets.join()));
   const shape = left[at] ?? null;
-  const ways = shape === null ? [] : fingerings(shape.frets, instrument);
+  const ways = shape === null ? [] : holdsOf(shape, instrument);
   const families = familiesIn(all, FAMILIES);
   const inversions = inversionsIn(all);
   const choose = (voicing: Voicing, hold = 0) => {
@@ -75,7 +75,7 @@ export function useShapeWalk(chord: Chord | null, instrument: Instrument): Shape
     inversions,
     at,
     shape,
-    fingering: ways[mine?.hold ?? 0] ?? shape?.fingering ?? null,
+    fingering: ways[mine?.hold ?? 0]?.fingering ?? shape?.fingering ?? null,
     partial: found.data?.partial ?? false,
     leftOut: found.data?.leftOut ?? [],
     busy: found.isFetching,

@@ -59,6 +59,6 @@ export function DiagramCard({
 }
 
 /** The frets as they are said: `muted, 3, 2, open, 1, open`. */
-export function spokenFrets({ frets }: Pick<Voicing, 'frets'>): string {
+function spokenFrets({ frets }: Pick<Voicing, 'frets'>): string {
   return `frets ${frets.map((fret) => (fret === null ? 'muted' : fret === 0 ? 'open' : fret)).join(', ')}`;
 }

@@ -175,27 +175,29 @@ interface NumberRowProps {
 function NumberRow({ label, value, range: [low, high], onChange }: NumberRowProps) {
   const [typed, setTyped] = useState<string | null>(null);
   return (
-    <Row label={label}>
-      <input
-        type="number"
-        min={low}
-        max={high}
-        value={typed ?? value}
-        aria-invalid={typed !== null}
-        onChange={(event) => {
-          const wanted = Number(event.target.value);
-          const fits = event.target.value !== '' && wanted >= low && wanted <= high;
-          setTyped(fits ? null : event.target.value);
-          if (fits) onChange(wanted);
-        }}
-        onBlur={() => setTyped(null)}
-        className={`${FIELD} aria-invalid:border-alarm`}
-      />
+    <div>
+      <Row label={label}>
+        <input
+          type="number"
+          min={low}
+          max={high}
+          value={typed ?? value}
+          aria-invalid={typed !== null}
+          onChange={(event) => {
+            const wanted = Number(event.target.value);
+            const fits = event.target.value !== '' && wanted >= low && wanted <= high;
+            setTyped(fits ? null : event.target.value);
+            if (fits) onChange(wanted);
+          }}
+          onBlur={() => setTyped(null)}
+          className={`${FIELD} aria-invalid:border-alarm`}
+        />
+      </Row>
       {typed !== null && (
         <span role="alert" className="text-sm font-semibold text-alarm">
           {low} to {high}
         </span>
       )}
-    </Row>
+    </div>
   );
 }

@@ -81,22 +81,24 @@ export function NamePart({ instrument, naming, walk }: RoomPartProps) {
           </Button>
         </span>
       </RoomNeck>
-      <section aria-label="Names" role="status">
-        {names.length === 0 ? (
-          <>
-            <p className="py-3 text-quiet">
-              Its names appear here, the likeliest in {nameNote(key.tonic, naming.notes)} first. Tap a place again to take it away. With the
-              keyboard: Tab to the neck, arrows to a place, Enter to tap.
-            </p>
-            {walk.shape !== null && (
-              <Button onClick={() => hold((walk.shape as Voicing).frets)}>
-                Start from the last shape, {printFrets(walk.shape.frets, instrument.capo)}
-              </Button>
-            )}
-          </>
-        ) : (
-          <Names names={names.slice(0, MOST_NAMES)} naming={naming} onAdd={add} />
-        )}
+      <section aria-label="Names">
+        <div role="status">
+          {names.length === 0 ? (
+            <>
+              <p className="py-3 text-quiet">
+                Its names appear here, the likeliest in {nameNote(key.tonic, naming.notes)} first. Tap a place again to take it away. With
+                the keyboard: Tab to the neck, arrows to a place, Enter to tap.
+              </p>
+              {walk.shape !== null && (
+                <Button onClick={() => hold((walk.shape as Voicing).frets)}>
+                  Start from the last shape, {printFrets(walk.shape.frets, instrument.capo)}
+                </Button>
+              )}
+            </>
+          ) : (
+            <Names names={likely(names)} naming={naming} onAdd={add} />
+          )}
+        </div>
       </section>
     </div>
   );
@@ -130,6 +132,11 @@ function Names({
       </ol>
     </>
   );
+}
+
+/** The names in common use; the nearest one when there is none. */
+function likely(names: readonly ChordCandidate[]): readonly ChordCandidate[] {
+  return names.filter(({ cost }, place) => place === 0 || cost <= COMMON_COST).slice(0, MOST_NAMES);
 }
 
 /** Adds a chord at the end of the open song, or to the progression gathered in Harmonize. */

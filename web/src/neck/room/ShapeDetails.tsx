@@ -131,7 +131,7 @@ function Holds({ voicing, instrument, walk }: Pick<ShapeDetailsProps, 'voicing' 
           onClick={() => walk.choose(voicing, place)}
           className="flex min-h-9 w-full items-baseline gap-2 rounded-md px-1 text-left hover:bg-wash aria-pressed:bg-wash"
         >
-          <b className="tracking-wider">{fingering.fingers.map((finger) => finger ?? 'x').join(' ')}</b>
+          <b className="tracking-wider whitespace-nowrap">{fingering.fingers.map((finger) => finger ?? 'x').join(' ')}</b>
           <span className="text-quiet">{[...new Set(reasons.map(holdWords))].join('; ')}</span>
         </button>
       </li>

@@ -17,7 +17,7 @@ test.each<[Partial<RunPlan>, string]>([
 ])('%j is called %s and has notes', (over, title) => {
   const planned = plan(over);
   expect(planned.title).toBe(title);
-  expect(planned.run.notes.length).toBeGreaterThan(7);
+  expect(planned.run.notes.length).toBeGreaterThanOrEqual(4);
 });
 
 test('played with four clicks before and a click on every whole beat, none between', () => {

@@ -137,7 +137,8 @@ function groupsOf(vex: VexFlow, placed: readonly { readonly note: StaffNote; rea
   let filled = 0;
   const close = () => {
     if (group.length > 1) beams.push(new vex.Beam(group, true));
-    if (group.length === 3 && filled <= 1 + EPSILON) triplets.push(new vex.Tuplet(group, { bracketed: false }));
+    if (group.length === 3 && filled <= 1 + EPSILON)
+      triplets.push(new vex.Tuplet(group, { bracketed: false, location: group[0]?.getStemDirection() ?? 1 }));
     group = [];
     filled = 0;
   };
