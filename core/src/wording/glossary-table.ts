@@ -143,6 +143,42 @@ export const GLOSSARY_TABLE: readonly GlossaryEntry[] = [
     example: 'With capo 2 the shape of {b7} sounds {1}.',
   },
   {
+    term: 'voicing',
+    also: ['shape', 'grip'],
+    sentence: 'A choice of which notes of a chord sound, in which order, and where on the neck.',
+    example: '{1} with its 3 lowest and {1} with its 5 lowest are two voicings of one chord.',
+  },
+  {
+    term: 'barre',
+    also: ['barré', 'bar chord'],
+    sentence: 'One finger laid over several strings, so that a shape can be moved up the neck.',
+    example: 'Moved up two frets, a barre shape of {1} is a chord on {=2}.',
+  },
+  {
+    term: 'shell',
+    also: ['root-3-7', 'guide tones'],
+    sentence: 'Root, third and seventh alone: enough to tell the chord.',
+    example: 'The shell of {57} leaves out its fifth, {=2}.',
+  },
+  {
+    term: 'spread triad',
+    also: ['open triad'],
+    sentence: 'A triad whose middle note is taken out to another octave.',
+    example: '{=1} {=5} {=3} instead of {=1} {=3} {=5}.',
+  },
+  {
+    term: 'drop-2',
+    also: ['drop two'],
+    sentence: 'A close four-note chord whose second note from the top is taken down an octave.',
+    example: '{=1} {=3} {=5} {=7} becomes {=5} {=1} {=3} {=7}.',
+  },
+  {
+    term: 'drop-3',
+    also: ['drop three', 'root-7-3-5'],
+    sentence: 'A close four-note chord whose third note from the top is taken down an octave.',
+    example: '{=1} {=3} {=5} {=7} becomes {=3} {=1} {=5} {=7}.',
+  },
+  {
     term: 'number chart',
     also: ['numbers', 'chord numbers'],
     sentence: 'A song written as degrees instead of letters, so that it reads in every key.',

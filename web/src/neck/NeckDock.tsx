@@ -15,6 +15,7 @@ import { usePlaying } from '../api/members.ts';
 import { lensSearch, useLens } from '../lens/lens-store.ts';
 import { LetterSymbol } from '../notation/ChordSymbol.tsx';
 import { letterView } from '../notation/symbol-view.ts';
+import { neckPath } from '../shell/rooms.ts';
 import { Choice } from '../ui/Choice.tsx';
 import { Hint } from '../ui/Hint.tsx';
 import { NeckBoard } from './NeckBoard.tsx';
@@ -60,7 +61,7 @@ export function NeckDock({ chord, naming, labels, onLabels, onFold }: NeckDockPr
           </h2>
           <Hint text="Open the neck" keys="N">
             <Link
-              to={{ pathname: songId === undefined ? '/neck' : `/songs/${songId}/neck`, search }}
+              to={{ pathname: neckPath(songId), search }}
               aria-label="Open the neck"
               className="grid size-11 shrink-0 place-items-center rounded-lg hover:bg-wash"
             >

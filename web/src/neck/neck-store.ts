@@ -7,6 +7,8 @@ export interface ShapeChoice {
   readonly family: Family | null;
   /** Null for any. */
   readonly inversion: number | null;
+  /** Tones that may be left to somebody else. */
+  readonly without: readonly ('root' | 'fifth')[];
 }
 
 interface NeckState extends ShapeChoice {
@@ -16,7 +18,7 @@ interface NeckState extends ShapeChoice {
   readonly chosen: { readonly of: string; readonly frets: Frets; readonly hold: number } | null;
 }
 
-export const useNeck = create<NeckState>()(() => ({ show: 'tones', family: null, inversion: null, chosen: null }));
+export const useNeck = create<NeckState>()(() => ({ show: 'tones', family: null, inversion: null, without: [], chosen: null }));
 
 /** Shows a shape, held in the given way counted from the easiest. */
 export function chooseShape(of: string, frets: Frets, hold = 0): void {

@@ -36,8 +36,8 @@ export function hearShape({ tones, frets }: Voicing): void {
 
 /** What the dock and the room share: which shape of the selected chord is looked at. */
 export function useShapeWalk(chord: Chord | null, instrument: Instrument): ShapeWalk {
-  const { show, family, inversion, chosen } = useNeck();
-  const found = useShapes(chord, instrument, { maxFret: instrument.comfortFret });
+  const { show, family, inversion, without, chosen } = useNeck();
+  const found = useShapes(chord, instrument, { maxFret: instrument.comfortFret, without });
   const all = chord === null ? [] : (found.data?.voicings ?? []);
   const left = shapesLeft(all, { family, inversion });
   const of = chord === null ? '' : placeName(chord, instrument);

@@ -5,7 +5,7 @@ import { useSongs } from '../api/songs.ts';
 import { circleKeys } from '../lens/key-view.ts';
 import { lensSearch, useLens } from '../lens/lens-store.ts';
 import { READER_CHOICES } from '../lens/reader-view.ts';
-import { type Room, rooms } from './rooms.ts';
+import { neckPath, rooms } from './rooms.ts';
 import { openSheet } from './sheet-store.ts';
 
 interface CommandMenuProps {
@@ -28,7 +28,7 @@ export function CommandMenu({ open, onOpenChange, songId }: CommandMenuProps) {
     onOpenChange(false);
     action();
   };
-  const openRoom = (room: Room) => choose(() => void navigate({ pathname: room.path, search: search() }));
+  const openPath = (pathname: string) => choose(() => void navigate({ pathname, search: search() }));
   const openSong = (id: string) =>
     choose(() => void navigate({ pathname: `/songs/${id}/chart`, search: lensSearch({ key: null, reader: useLens.getState().reader }) }));
   return (
@@ -46,8 +46,11 @@ export function CommandMenu({ open, onOpenChange, songId }: CommandMenuProps) {
       <Command.List className="max-h-[56vh] overflow-auto p-2">
         <Command.Empty className="px-3 py-6 text-quiet">Nothing by that name.</Command.Empty>
         <Command.Group heading="Rooms" className={GROUP}>
+          <Command.Item value="room neck fretboard voicings shapes" onSelect={openPath(neckPath(songId))} className={ITEM}>
+            The neck
+          </Command.Item>
           {rooms(songId).map((room) => (
-            <Command.Item key={room.path} value={`room ${room.name}`} onSelect={openRoom(room)} className={ITEM}>
+            <Command.Item key={room.path} value={`room ${room.name}`} onSelect={openPath(room.path)} className={ITEM}>
               {room.name}
             </Command.Item>
           ))}

@@ -10,6 +10,7 @@ import { useLensAddress } from '../lens/use-lens-address.ts';
 import { Button } from '../ui/Button.tsx';
 import { OpenSheet } from './OpenSheet.tsx';
 import { Rail } from './Rail.tsx';
+import { neckPath } from './rooms.ts';
 import { openSheet } from './sheet-store.ts';
 import { TopBar } from './TopBar.tsx';
 import { useShortcuts } from './use-shortcuts.ts';
@@ -48,8 +49,7 @@ export function Shell() {
 
   const hear = () => selection !== null && void play('selection', [{ midi: chordMidi(selection.chord), beats: CHORD_BEATS }], CHORD_TEMPO);
   const turnTheme = () => change({ theme: preferences.theme === 'paper' ? 'night' : 'paper' });
-  const openNeck = () =>
-    void navigate({ pathname: songId === undefined ? '/neck' : `/songs/${songId}/neck`, search: lensSearch(useLens.getState()) });
+  const openNeck = () => void navigate({ pathname: neckPath(songId), search: lensSearch(useLens.getState()) });
   const foldNeck = () => change({ showNeck: !preferences.showNeck });
   const foldWhy = () => change({ showWhy: !preferences.showWhy });
   const { setKey } = useLens.getState();

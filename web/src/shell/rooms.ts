@@ -16,3 +16,8 @@ export function rooms(songId: string | undefined): readonly Room[] {
     { name: 'Chart', path: `${song}/chart`, icon: Rows4 },
   ];
 }
+
+/** Where the neck has a room of its own: it is opened from every other room. */
+export function neckPath(songId: string | undefined): string {
+  return songId === undefined ? '/neck' : `/songs/${songId}/neck`;
+}

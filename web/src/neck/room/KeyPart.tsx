@@ -32,6 +32,7 @@ import { hearShape } from '../use-shape-walk.ts';
 import { DiagramCard } from './DiagramCard.tsx';
 import { RoomNeck } from './RoomNeck.tsx';
 import type { RoomPartProps } from './room-part.ts';
+import { TempoField } from './TempoField.tsx';
 
 const KEY_FAMILIES: readonly Family[] = ['barre-6', 'barre-5', 'triad', 'spread', 'shell', 'drop-2', 'drop-3', 'quartal'];
 const CHORD_BEATS = 2;
@@ -51,6 +52,7 @@ export function KeyPart({ instrument, naming, labels }: RoomPartProps) {
   const [at, setAt] = useState(0);
   const [sheet, setSheet] = useState(false);
   const [staff, setStaff] = useState(true);
+  const [tempo, setTempo] = useState(TEMPO);
   const playing = usePlayer((state) => state.playing === 'key-shapes');
   const step = usePlayer((state) => state.step);
   const sets = stringSets(family, instrument.tuning.length);
@@ -84,14 +86,15 @@ export function KeyPart({ instrument, naming, labels }: RoomPartProps) {
       : void play(
           'key-shapes',
           held.map(({ voicing }) => ({ midi: voicing.tones.map(({ midi }) => midi), beats: CHORD_BEATS, click: true })),
-          TEMPO,
+          tempo,
         );
   return (
     <div className="flex flex-col gap-3">
       <KeyNeck current={current} next={playing ? undefined : next} instrument={instrument} naming={naming} labels={labels} />
       <div className="flex flex-wrap items-center gap-3">
         <KeyFields wish={wish} sets={sets} instrument={instrument} onChange={(part) => setWish({ ...wish, ...part })} />
-        <span className="ml-auto flex gap-2">
+        <span className="ml-auto flex items-center gap-2">
+          <TempoField tempo={tempo} onTempo={setTempo} />
           <Button onClick={hear} disabled={held.length === 0}>
             {playing ? <Square size={17} /> : <Play size={17} />} {playing ? 'Stop' : 'Hear them'}
           </Button>

@@ -44,11 +44,12 @@ export function PathPart({ instrument, naming, labels }: RoomPartProps) {
   const key = keyInForce(useLens());
   const source = useChordSource(key);
   const [limits, setLimits] = useState<PathLimits>(FIRST_LIMITS);
-  const [settled, setSettled] = useState<ReadonlyMap<number, Settled>>(new Map());
+  const [settled, setSettled] = useState<ReadonlyMap<string, Settled>>(new Map());
   const [at, setAt] = useState(0);
   const [sheet, setSheet] = useState(false);
   const [staff, setStaff] = useState(false);
-  const chords = source.chords.map(({ chord }, index): PathChord => ({ chord, ...(settled.get(index) ?? FREE) }));
+  const settledAt = (index: number) => settled.get(placeOf(index, source)) ?? FREE;
+  const chords = source.chords.map(({ chord }, index): PathChord => ({ chord, ...settledAt(index) }));
   const search = usePath(chords, limits, instrument);
   const steps = useMemo(() => (search.path?.steps.length === chords.length ? search.path.steps : []), [search.path, chords.length]);
   const holds = useMemo(() => holdsOfSteps(steps, instrument), [steps, instrument]);
@@ -110,7 +111,7 @@ export function PathPart({ instrument, naming, labels }: RoomPartProps) {
               )}
               <span className="text-center text-[12px] text-quiet">
                 bar {of.bar}
-                {settled.get(index)?.locked ? ', kept' : ''}
+                {settledAt(index).locked === null ? '' : ', kept'}
               </span>
             </li>
           );
@@ -120,9 +121,10 @@ export function PathPart({ instrument, naming, labels }: RoomPartProps) {
         <StepDetails
           step={step}
           before={steps[at - 1]}
+          next={steps[at + 1]?.voicing ?? null}
           holds={[holds[at - 1] ?? null, holds[at] ?? null]}
-          settled={settled.get(at) ?? FREE}
-          onSettle={(change) => setSettled(new Map([...settled, [at, { ...(settled.get(at) ?? FREE), ...change }]]))}
+          settled={settledAt(at)}
+          onSettle={(change) => setSettled(new Map([...settled, [placeOf(at, source), { ...settledAt(at), ...change }]]))}
           instrument={instrument}
           naming={naming}
           labels={labels}
@@ -189,6 +191,11 @@ function NothingFits({ title, chosen, onChoose }: { readonly title: string; read
 
 function oneDecimal(value: number): string {
   return value.toFixed(1);
+}
+
+/** What is settled belongs to a chord at its place: with other chords it is forgotten, not forced on them. */
+function placeOf(index: number, { chords }: ChordSource): string {
+  return JSON.stringify([index, chords[index]?.chord]);
 }
 
 function hearPath(steps: readonly PathStep[], { chords, tempo }: ChordSource): void {

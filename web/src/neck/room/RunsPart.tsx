@@ -13,6 +13,7 @@ import { useStudyLines } from '../sheet/use-study.ts';
 import { RoomNeck } from './RoomNeck.tsx';
 import type { RoomPartProps } from './room-part.ts';
 import { COUNT_IN_STEPS, FIRST_PLAN, planRun, type RunKind, type RunPlan, runSteps, SWEEP_SETS } from './run-plan.ts';
+import { TempoField } from './TempoField.tsx';
 
 const KINDS: readonly (readonly [RunKind, string])[] = [
   ['scale', 'Scale'],
@@ -20,8 +21,6 @@ const KINDS: readonly (readonly [RunKind, string])[] = [
   ['sweep', 'Sweep'],
 ];
 const SCREEN_WIDTH = 860;
-const SLOWEST = 30;
-const FASTEST = 240;
 const FIELD = 'min-h-11 rounded-lg border border-edge bg-raised px-2 font-semibold';
 const ROW = 'flex min-h-11 items-center gap-2';
 
@@ -75,17 +74,7 @@ export function RunsPart({ chord, instrument, naming, labels }: RoomPartProps) {
         >
           {playing ? <Square size={17} /> : <Play size={17} />} {playing ? 'Stop' : 'Play with a click'}
         </Button>
-        <label className={ROW}>
-          Tempo
-          <input
-            type="number"
-            min={SLOWEST}
-            max={FASTEST}
-            value={tempo}
-            onChange={(event) => setTempo(Math.min(FASTEST, Math.max(SLOWEST, Number(event.target.value) || SLOWEST)))}
-            className={`${FIELD} w-20`}
-          />
-        </label>
+        <TempoField tempo={tempo} onTempo={setTempo} />
         <StaffSwitch staff={staff} onStaff={setStaff} />
         <Button onClick={() => setSheet(true)} disabled={run.notes.length === 0}>
           <NotebookText size={17} /> Study sheet

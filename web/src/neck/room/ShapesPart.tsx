@@ -1,12 +1,26 @@
-import { diagram, difficultyWord, FAMILY_NAMES, inversionWord, nameNote, printFrets, printSvg, withGlyphs } from '@aurora/core';
-import { FileDown, Volume2 } from 'lucide-react';
-import { useState } from 'react';
+import {
+  diagram,
+  difficultyWord,
+  FAMILY_NAMES,
+  inversionWord,
+  nameNote,
+  printFrets,
+  printSvg,
+  printTuning,
+  shapeEvents,
+  type Voicing,
+  withGlyphs,
+} from '@aurora/core';
+import { FileDown, NotebookText, Volume2 } from 'lucide-react';
+import { useMemo, useState } from 'react';
 import { LetterSymbol } from '../../notation/ChordSymbol.tsx';
 import { letterView, symbolText } from '../../notation/symbol-view.ts';
 import { Button } from '../../ui/Button.tsx';
 import { useNeck } from '../neck-store.ts';
 import { shapeDots, toneDots } from '../neck-view.ts';
+import { StudySheet } from '../sheet/StudySheet.tsx';
 import { fileName, saveFile } from '../sheet/save-file.ts';
+import { sheetDiagram } from '../sheet/sheet-diagram.ts';
 import { hearShape } from '../use-shape-walk.ts';
 import { DiagramCard } from './DiagramCard.tsx';
 import { RoomNeck } from './RoomNeck.tsx';
@@ -17,7 +31,9 @@ const FIRST_SHOWN = 24;
 
 /** Every playable shape of the chord: narrowed, walked through, held, heard, kept as a picture. */
 export function ShapesPart({ chord, heardIn, instrument, naming, labels, walk }: RoomPartProps) {
-  const { show } = useNeck();
+  const { show, family } = useNeck();
+  const [sheet, setSheet] = useState(false);
+  const [staff, setStaff] = useState(true);
   const [shown, setShown] = useState(FIRST_SHOWN);
   const { shape, fingering, left } = walk;
   const title = symbolText(letterView(chord, naming));
@@ -25,6 +41,23 @@ export function ShapesPart({ chord, heardIn, instrument, naming, labels, walk }:
   const dots = one
     ? shapeDots(shape, fingering, { labels, naming })
     : toneDots(chord, instrument, instrument.frets, { labels: labels === 'fingers' ? 'notes' : labels, naming });
+  const study = useMemo(
+    () => ({
+      title: family === null ? `${title}: shapes` : `${title}: ${FAMILY_NAMES[family].toLowerCase()}`,
+      facts: `${instrument.name}, ${printTuning(instrument.tuning)}${instrument.capo > 0 ? `, capo ${instrument.capo}` : ''}.`,
+      events: shapeEvents(
+        sheetShapes(left, shape).map((voicing) => {
+          const held = voicing === shape && fingering !== null ? fingering : voicing.fingering;
+          return { voicing, fingering: held, name: title, diagram: sheetDiagram(voicing, held, instrument, { title, naming }) };
+        }),
+        4,
+      ),
+      beatsPerBar: 4,
+      instrument,
+      key: heardIn,
+    }),
+    [title, family, instrument, left, shape, fingering, naming, heardIn],
+  );
   const save = () => {
     if (shape === null || fingering === null) return;
     const drawing = diagram(shape, fingering, instrument, {
@@ -58,6 +91,9 @@ export function ShapesPart({ chord, heardIn, instrument, naming, labels, walk }:
               </Button>
               <Button look="bare" onClick={save}>
                 <FileDown size={17} /> SVG
+              </Button>
+              <Button look="bare" onClick={() => setSheet(true)}>
+                <NotebookText size={17} /> Study sheet
               </Button>
             </span>
           </>
@@ -99,12 +135,21 @@ export function ShapesPart({ chord, heardIn, instrument, naming, labels, walk }:
         </section>
         {shape !== null && <ShapeDetails voicing={shape} heardIn={heardIn} instrument={instrument} naming={naming} walk={walk} />}
       </div>
+      {sheet && <StudySheet study={study} staff={staff} onStaff={setStaff} onClose={() => setSheet(false)} />}
     </div>
   );
 }
 
+const MOST_ON_SHEET = 12;
+
+/** The chosen shape first, then the best of those left. */
+function sheetShapes(left: readonly Voicing[], chosen: Voicing | null): readonly Voicing[] {
+  const others = left.filter((voicing) => voicing !== chosen);
+  return (chosen === null ? others : [chosen, ...others]).slice(0, MOST_ON_SHEET);
+}
+
 function Filters({ walk }: Pick<RoomPartProps, 'walk'>) {
-  const { family, inversion } = useNeck();
+  const { family, inversion, without } = useNeck();
   const chip =
     'min-h-11 rounded-full border border-edge bg-raised px-3.5 text-[15px] font-semibold aria-pressed:border-accent aria-pressed:bg-accent aria-pressed:text-on-accent';
   return (
@@ -140,6 +185,19 @@ function Filters({ walk }: Pick<RoomPartProps, 'walk'>) {
           ))}
         </select>
       </label>
+      {(['root', 'fifth'] as const).map((tone) => (
+        <label key={tone} className="flex min-h-11 items-center gap-2">
+          <input
+            type="checkbox"
+            checked={without.includes(tone)}
+            onChange={(event) =>
+              useNeck.setState({ without: event.target.checked ? [...without, tone] : without.filter((other) => other !== tone) })
+            }
+            className="size-5 accent-accent"
+          />
+          {tone === 'root' ? 'the bass has the root' : 'the fifth may go'}
+        </label>
+      ))}
     </div>
   );
 }

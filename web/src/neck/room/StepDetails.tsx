@@ -1,4 +1,14 @@
-import { type Fingering, type Naming, nameNote, type PathChord, type PathStep, stayingFingers } from '@aurora/core';
+import {
+  type Fingering,
+  holdsOf,
+  holdWords,
+  type Naming,
+  nameNote,
+  type PathChord,
+  type PathStep,
+  stayingFingers,
+  type Voicing,
+} from '@aurora/core';
 import { Lock, LockOpen } from 'lucide-react';
 import { Button } from '../../ui/Button.tsx';
 import { DiagramCard } from './DiagramCard.tsx';
@@ -10,6 +20,8 @@ export type Settled = Pick<PathChord, 'melody' | 'locked'>;
 interface StepDetailsProps extends Pick<RoomPartProps, 'instrument' | 'naming' | 'labels'> {
   readonly step: PathStep;
   readonly before: PathStep | undefined;
+  /** The shape after it, for which fingers may stay. */
+  readonly next: Voicing | null;
   /** How the chord before and this one are held. */
   readonly holds: readonly [Fingering | null, Fingering | null];
   readonly settled: Settled;
@@ -18,7 +30,7 @@ interface StepDetailsProps extends Pick<RoomPartProps, 'instrument' | 'naming' |
 }
 
 /** One step of the path: what stays, what else there is, and what is kept whatever comes. */
-export function StepDetails({ step, before, holds, settled, onSettle, instrument, naming, labels, notes }: StepDetailsProps) {
+export function StepDetails({ step, before, next, holds, settled, onSettle, instrument, naming, labels, notes }: StepDetailsProps) {
   const { voicing, alternatives } = step;
   const [heldBefore, heldNow] = holds;
   const staying =
@@ -45,6 +57,7 @@ export function StepDetails({ step, before, holds, settled, onSettle, instrument
           </p>
         )}
       </div>
+      {voicing !== null && <Holds voicing={voicing} next={next} held={heldNow} instrument={instrument} />}
       {alternatives.length > 0 && <h3 className="text-sm font-semibold text-quiet">Instead, and how much more the whole path moves</h3>}
       <div className="mt-1 flex flex-wrap gap-2">
         {alternatives.map(({ voicing: other, extra }) => (
@@ -61,6 +74,35 @@ export function StepDetails({ step, before, holds, settled, onSettle, instrument
         ))}
       </div>
     </section>
+  );
+}
+
+/** The ways to hold it, with the one the path takes marked, and what speaks for each. */
+function Holds({
+  voicing,
+  next,
+  held,
+  instrument,
+}: {
+  readonly voicing: Voicing;
+  readonly next: Voicing | null;
+  readonly held: Fingering | null;
+} & Pick<StepDetailsProps, 'instrument'>) {
+  return (
+    <ul aria-label="Fingers" className="mb-3 text-[15px]">
+      {holdsOf(voicing, instrument, next).map(({ fingering, reasons }) => {
+        const taken = fingering.fingers.join() === held?.fingers.join();
+        return (
+          <li key={fingering.fingers.join()} className={`flex gap-3 rounded-md px-1 py-0.5 ${taken ? 'bg-wash' : ''}`}>
+            <b className="tracking-wider whitespace-nowrap">{fingering.fingers.map((finger) => finger ?? 'x').join(' ')}</b>
+            <span className="text-quiet">
+              {taken ? 'taken: ' : ''}
+              {[...new Set(reasons.map(holdWords))].join('; ')}
+            </span>
+          </li>
+        );
+      })}
+    </ul>
   );
 }
 
