@@ -85,52 +85,54 @@ export function PathPart({ instrument, naming, labels }: RoomPartProps) {
       <PathLimitsForm limits={limits} instrument={instrument} onChange={setLimits} />
       <SearchState search={search} />
       {source.chords.length >= MOST_CHORDS && <p>Only the first {MOST_CHORDS} chords are taken.</p>}
-      <ol aria-label="The path" className="grid grid-cols-[repeat(auto-fill,minmax(104px,1fr))] gap-2">
-        {steps.map(({ voicing }, index) => {
-          const of = source.chords[index] as SongChord;
-          const title = symbolText(letterView(of.chord, naming));
-          return (
-            // biome-ignore lint/suspicious/noArrayIndexKey: a chord of a song has no name but its place
-            <li key={index} className="flex flex-col">
-              {voicing === null ? (
-                <NothingFits title={title} chosen={index === at} onChoose={() => setAt(index)} />
-              ) : (
-                <DiagramCard
-                  voicing={voicing}
-                  fingering={holds[index] ?? voicing.fingering}
-                  instrument={instrument}
-                  naming={naming}
-                  labels={labels}
-                  title={title}
-                  chosen={index === shown}
-                  onChoose={() => {
-                    setAt(index);
-                    hearShape(voicing);
-                  }}
-                />
-              )}
-              <span className="text-center text-[12px] text-quiet">
-                bar {of.bar}
-                {settledAt(index).locked === null ? '' : ', kept'}
-              </span>
-            </li>
-          );
-        })}
-      </ol>
-      {step !== undefined && (
-        <StepDetails
-          step={step}
-          before={steps[at - 1]}
-          next={steps[at + 1]?.voicing ?? null}
-          holds={[holds[at - 1] ?? null, holds[at] ?? null]}
-          settled={settledAt(at)}
-          onSettle={(change) => setSettled(new Map([...settled, [placeOf(at, source), { ...settledAt(at), ...change }]]))}
-          instrument={instrument}
-          naming={naming}
-          labels={labels}
-          notes={topNotes(source.chords[at] as SongChord, key)}
-        />
-      )}
+      <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_23rem]">
+        <ol aria-label="The path" className="grid max-lg:order-last grid-cols-[repeat(auto-fill,minmax(104px,1fr))] gap-2">
+          {steps.map(({ voicing }, index) => {
+            const of = source.chords[index] as SongChord;
+            const title = symbolText(letterView(of.chord, naming));
+            return (
+              // biome-ignore lint/suspicious/noArrayIndexKey: a chord of a song has no name but its place
+              <li key={index} className="flex flex-col">
+                {voicing === null ? (
+                  <NothingFits title={title} chosen={index === at} onChoose={() => setAt(index)} />
+                ) : (
+                  <DiagramCard
+                    voicing={voicing}
+                    fingering={holds[index] ?? voicing.fingering}
+                    instrument={instrument}
+                    naming={naming}
+                    labels={labels}
+                    title={title}
+                    chosen={index === shown}
+                    onChoose={() => {
+                      setAt(index);
+                      hearShape(voicing);
+                    }}
+                  />
+                )}
+                <span className="text-center text-[12px] text-quiet">
+                  bar {of.bar}
+                  {settledAt(index).locked === null ? '' : ', kept'}
+                </span>
+              </li>
+            );
+          })}
+        </ol>
+        {step !== undefined && (
+          <StepDetails
+            step={step}
+            before={steps[at - 1]}
+            next={steps[at + 1]?.voicing ?? null}
+            holds={[holds[at - 1] ?? null, holds[at] ?? null]}
+            settled={settledAt(at)}
+            onSettle={(change) => setSettled(new Map([...settled, [placeOf(at, source), { ...settledAt(at), ...change }]]))}
+            instrument={instrument}
+            naming={naming}
+            labels={labels}
+            notes={topNotes(source.chords[at] as SongChord, key)}
+          />
+        )}
+      </div>
       {sheet && <StudySheet study={study} staff={staff} onStaff={setStaff} onClose={() => setSheet(false)} />}
     </div>
   );
