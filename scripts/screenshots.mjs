@@ -65,6 +65,55 @@ const PICTURES = [
       await page.getByRole('heading', { name: 'Aurora Ridge' }).click();
     },
   },
+  {
+    name: 'neck-shapes',
+    path: '/neck?key=C',
+    act: async (page) => {
+      await page.getByLabel('Any other chord').fill('F');
+      await page.getByRole('button', { name: /^Barre, root on 6/ }).click();
+      await page.getByRole('radio', { name: 'Fingers' }).click();
+      await page.getByRole('button', { name: /^frets 1, 3, 3, 2, 1, 1,/ }).click();
+      await page.getByText('leaves out').first().or(page.getByText('adds').first()).waitFor();
+    },
+  },
+  {
+    name: 'neck-key',
+    path: '/neck?key=G',
+    act: async (page) => {
+      await page.getByRole('tab', { name: 'Key' }).click();
+      await page.getByRole('radio', { name: 'Formula' }).click();
+      await page.getByRole('button', { name: /^Em7/ }).click();
+    },
+  },
+  {
+    name: 'neck-path',
+    path: '/',
+    act: async (page) => {
+      await openAt(page, 'Harbor Wall', '0.0');
+      await page.getByRole('link', { name: 'Open the neck' }).click();
+      await page.getByRole('tab', { name: 'Path' }).click();
+      await page.getByRole('list', { name: 'The path' }).getByRole('button').nth(4).click();
+    },
+  },
+  {
+    name: 'neck-runs',
+    path: '/neck?key=Bb',
+    act: async (page) => {
+      await page.getByRole('tab', { name: 'Runs' }).click();
+      await page.getByRole('radio', { name: 'Arpeggios' }).click();
+      await page.getByLabel('Staff').check();
+      await page.getByText('Fetching the staff…').waitFor({ state: 'hidden' });
+    },
+  },
+  {
+    name: 'neck-sheet',
+    path: '/neck?key=Bb',
+    act: async (page) => {
+      await page.getByRole('tab', { name: 'Key' }).click();
+      await page.getByRole('button', { name: 'Study sheet' }).click();
+      await page.getByText('Fetching the staff…').waitFor({ state: 'hidden' });
+    },
+  },
   { name: 'chart', path: '/', act: (page) => openAt(page, 'Harbor Wall', '8.0') },
   { name: 'chart-tablet', path: '/', size: TABLET, act: (page) => openAt(page, 'Low Tide Waltz', '9.0') },
   {

@@ -1,6 +1,16 @@
-import { DEFAULT_NAMING, findVoicings, parseChord, printFrets, requireValue, STANDARD_GUITAR, type Voicing } from '@aurora/core';
+import {
+  DEFAULT_NAMING,
+  findVoicings,
+  parseChord,
+  parseKey,
+  printFrets,
+  requireValue,
+  STANDARD_GUITAR,
+  scaleRun,
+  type Voicing,
+} from '@aurora/core';
 import { expect, test } from '@jest/globals';
-import { type NeckDot, neckGeometry, nextDot, shapeDots, toneDots } from './neck-view.ts';
+import { type NeckDot, neckGeometry, nextDot, runDots, shapeDots, tapDots, toneDots } from './neck-view.ts';
 
 const chord = (text: string) => requireValue(parseChord(text));
 const look = (labels: 'notes' | 'formula' | 'fingers') => ({ labels, naming: DEFAULT_NAMING });
@@ -47,4 +57,22 @@ test('arrows go to the nearest dot that way, and stay at the edge', () => {
   expect(nextDot(dots, here, 'up')).toBe(up);
   expect(nextDot(dots, here, 'left')).toBe(here);
   expect(nextDot(dots, right, 'right')).toBe(far);
+});
+
+test('a run marks its places once, by number where there is one root, by name over several chords', () => {
+  const key = requireValue(parseKey('G'));
+  const wish = { layout: 'position', position: 2, string: 5, from: 1, picking: 'alternate', back: true } as const;
+  const { notes } = scaleRun(key, wish, STANDARD_GUITAR);
+  const places = new Set(notes.map(({ string, fret }) => `${string}:${fret}`));
+  expect(runDots(notes, 1, look('formula'))).toHaveLength(places.size);
+  expect(runDots(notes, 1, look('formula')).find(({ root }) => root)?.label).toBe('1');
+  expect(runDots(notes, null, look('formula')).map(({ label }) => label)).toContain('F♯');
+});
+
+test('tapped places say what sounds there', () => {
+  const dots = tapDots([null, 3, null, 0], [40, 45, 50, 55], (midi) => `note ${midi}`);
+  expect(dots.map(({ string, fret, midi, label }) => [string, fret, midi, label])).toEqual([
+    [3, 3, 48, 'note 48'],
+    [1, 0, 55, 'note 55'],
+  ]);
 });

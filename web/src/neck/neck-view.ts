@@ -112,9 +112,11 @@ function heldBy(finger: Finger): string {
 /** The places a run passes through, each once. */
 export function runDots(notes: readonly RunNote[], root: number | null, { labels, naming }: DotLook): readonly NeckDot[] {
   const places = new Map<string, NeckDot>();
+  // over several chords a place has several numbers, but one name
+  const by = root === null && labels === 'formula' ? 'notes' : labels;
   for (const { string, fret, midi, note, number, finger } of notes) {
     const isRoot = note === root;
-    const label = labels === 'notes' ? nameNote(note, naming.notes) : labels === 'formula' ? withGlyphs(number) : String(finger || '');
+    const label = by === 'notes' ? nameNote(note, naming.notes) : by === 'formula' ? withGlyphs(number) : String(finger || '');
     const name = dotName(nameNote(note, naming.notes), isRoot ? 'root' : withGlyphs(number), string, fret);
     places.set(`${string}:${fret}`, { string, fret, midi, root: isRoot, label, name });
   }
