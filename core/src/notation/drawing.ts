@@ -96,7 +96,8 @@ function scaledShape(shape: Shape, by: number): Shape {
 /** Moves a path of absolute M, L, Q, C and Z commands, the only ones drawings use. */
 function movedPath(d: string, dx: number, dy: number): string {
   let place = 0;
-  return d.replace(/[MLQCZ]|-?\d*\.?\d+(?:e-?\d+)?/g, (token) => {
+  const tokens = d.match(/[MLQCZ]|-?\d*\.?\d+(?:e-?\d+)?/g) ?? [];
+  const placed = tokens.map((token) => {
     if (/[MLQCZ]/.test(token)) {
       place = 0;
       return token;
@@ -104,6 +105,8 @@ function movedPath(d: string, dx: number, dy: number): string {
     place += 1;
     return rounded(Number(token) + (place % 2 === 1 ? dx : dy));
   });
+  // apart, because a number that was told from the one before by its minus may have lost it
+  return placed.join(' ');
 }
 
 function rounded(value: number): string {

@@ -130,17 +130,9 @@ function arriving(
   reached: Float64Array | undefined,
   between: Between,
 ): Float64Array {
-  const costs = new Float64Array(stage.length).fill(0);
-  if (before === undefined || reached === undefined) return costs.map((_, to) => (stage[to] as Standing).shape);
+  if (before === undefined || reached === undefined) return Float64Array.from(stage, ({ shape }) => shape);
   const table = between(before, stage);
-  return costs.map((_, to) => {
-    let least = Number.POSITIVE_INFINITY;
-    for (let from = 0; from < before.length; from += 1) {
-      const cost = (reached[from] as number) + (table[from * stage.length + to] as number);
-      if (cost < least) least = cost;
-    }
-    return least;
-  });
+  return Float64Array.from(stage, (_, to) => leastOver(reached, (from) => table[from * stage.length + to] as number));
 }
 
 /** The least cost of going on from each shape of a stage to the end. */
@@ -150,17 +142,19 @@ function leaving(
   rest: Float64Array | undefined,
   between: Between,
 ): Float64Array {
-  const costs = new Float64Array(stage.length).fill(0);
-  if (after === undefined || rest === undefined) return costs;
+  if (after === undefined || rest === undefined) return new Float64Array(stage.length);
   const table = between(stage, after);
-  return costs.map((_, from) => {
-    let least = Number.POSITIVE_INFINITY;
-    for (let to = 0; to < after.length; to += 1) {
-      const cost = (rest[to] as number) + (table[from * after.length + to] as number);
-      if (cost < least) least = cost;
-    }
-    return least;
-  });
+  return Float64Array.from(stage, (_, from) => leastOver(rest, (to) => table[from * after.length + to] as number));
+}
+
+/** The least of the known costs, each with its step added. */
+function leastOver(costs: Float64Array, step: (at: number) => number): number {
+  let least = Number.POSITIVE_INFINITY;
+  for (let at = 0; at < costs.length; at += 1) {
+    const cost = (costs[at] as number) + step(at);
+    if (cost < least) least = cost;
+  }
+  return least;
 }
 
 interface Solved {

@@ -137,6 +137,7 @@ class Search {
     const structural = structuralFamilies(shape);
     if (!this.#rules.accepts(heard, structural, sounding)) return;
     if (structural.length === 0 && !this.#isFistful(gaps, lowest.tone)) return;
+    if (structural.every((family) => family === 'open') && this.#isTurnedTooFar(lowest.tone)) return;
     if (structural.includes('open') && this.#mutesForNothing()) return;
     if (this.#isWished(structural)) this.#add(shape, structural, lowest.tone);
   }
@@ -146,8 +147,6 @@ class Search {
     const { sounding, low } = this.#hand;
     if (sounding < this.#fewest(FEWEST_LOOSE) || low === 0) return false;
     const rooted = this.#rules.bass !== null || lowest.place === 0;
-    // of ninths and beyond players know shapes on the root; turned over they are other chords
-    if (!rooted && this.#rules.chordTones > MOST_TURNED && !this.#wish.without?.includes('root')) return false;
     if (gaps > 0) return gaps === 1 && sounding === FEWEST_LOOSE && rooted && !this.#rings();
     return rooted || !this.#rings();
   }
@@ -173,6 +172,12 @@ class Search {
 
   #rings(): boolean {
     return this.#held.some((spot) => spot?.fret === this.#instrument.capo);
+  }
+
+  /** Of ninths and beyond players know shapes on the root; turned over they are other chords. */
+  #isTurnedTooFar(lowest: NamedTone): boolean {
+    const { bass, chordTones } = this.#rules;
+    return chordTones > MOST_TURNED && bass === null && lowest.place !== 0 && !this.#wish.without?.includes('root');
   }
 
   /** Whether a string above the lowest is kept quiet although open it would belong: nobody goes to that trouble. */
@@ -291,8 +296,9 @@ const FAMILY_MERIT: Partial<Record<Family, number>> = {
 };
 const FAR = 0.1;
 const HOLE = 0.6;
-/** A thin string not sounding in a shape that is strummed. */
+/** A string not sounding in a shape that is strummed: a thin one is missed more than a thick one. */
 const QUIET_TREBLE = 1.5;
+const QUIET_BASS = 0.7;
 const STRUMMED: readonly Family[] = ['open', 'barre-6', 'barre-5'];
 
 /** Best first; ties by the frets, so that the order never depends on chance. */
@@ -310,9 +316,15 @@ function demeritOf(voicing: Voicing): number {
   const inverted = asked || voicing.inversion === 0 ? 0 : INVERTED;
   const family = FAMILY_MERIT[voicing.families[0]] ?? 0;
   const far = FAR * Math.max(0, ...voicing.frets.map((fret) => fret ?? 0));
-  const last = voicing.frets.findLastIndex((fret) => fret !== null);
-  const quiet = STRUMMED.includes(voicing.families[0]) ? QUIET_TREBLE * (voicing.frets.length - 1 - last) : 0;
+  const quiet = STRUMMED.includes(voicing.families[0]) ? quietEdges(voicing.frets) : 0;
   return voicing.difficulty + inverted + family + far + quiet + THINNED * voicing.omitted.length + HOLE * innerMutes(voicing.frets);
+}
+
+/** Strings above and below a strummed shape that do not sound. */
+function quietEdges(frets: Frets): number {
+  const first = frets.findIndex((fret) => fret !== null);
+  const last = frets.findLastIndex((fret) => fret !== null);
+  return QUIET_BASS * first + QUIET_TREBLE * (frets.length - 1 - last);
 }
 
 function compareFrets(a: Frets, b: Frets): number {

@@ -1,6 +1,5 @@
 import { type Chord, chordMidi, type Key, printKey, printNumber, scaleMidi, writtenKey } from '@aurora/core';
 import { Layers, Play, Square } from 'lucide-react';
-import { Tabs } from 'radix-ui';
 import { type ComponentType, useEffect, useState } from 'react';
 import { usePreferences } from '../api/preferences.ts';
 import { type PlayStep, play, stop, usePlayer } from '../audio/player.ts';
@@ -10,6 +9,7 @@ import { type KeyMap, useShortcuts } from '../shell/use-shortcuts.ts';
 import { Button } from '../ui/Button.tsx';
 import { Choice } from '../ui/Choice.tsx';
 import { Hint } from '../ui/Hint.tsx';
+import { PartTabs } from '../ui/PartTabs.tsx';
 import { BUILD_CHOICES, type Build, type BuildName, buildName, buildOf, deepen, nextBuild } from './depth.ts';
 import { type ColumnView, columnsOf } from './harmonize-view.ts';
 import { ProgressionTray } from './ProgressionTray.tsx';
@@ -69,6 +69,7 @@ export function Harmonize() {
   });
   const props: PanelProps = { sounding, written, naming: lens.naming, build, columns, index };
 
+  const Body = BODIES[panel];
   return (
     <div className="mx-auto flex max-w-6xl flex-col gap-2.5 px-5 py-3">
       <div className="flex items-center gap-3 max-lg:flex-wrap">
@@ -115,30 +116,9 @@ export function Harmonize() {
           add([printNumber((columns[at] as ColumnView).number)]);
         }}
       />
-      <Tabs.Root value={panel} onValueChange={(name) => setPanel(name as PanelName)}>
-        <Tabs.List aria-label="What to look at" className="flex flex-wrap gap-x-1 border-b border-edge">
-          {PANELS.map(([name, label], place) => (
-            <Tabs.Trigger
-              key={name}
-              value={name}
-              className="min-h-11 border-b-[3px] border-transparent px-2.5 text-[15px] font-semibold text-quiet hover:text-ink data-[state=active]:border-accent data-[state=active]:text-ink"
-            >
-              {label}
-              <span aria-hidden="true" className="ml-1 align-super text-[11px] text-quiet">
-                {place + 1}
-              </span>
-            </Tabs.Trigger>
-          ))}
-        </Tabs.List>
-        {PANELS.map(([name]) => {
-          const Body = BODIES[name];
-          return (
-            <Tabs.Content key={name} value={name} className="py-4">
-              {panel === name && <Body {...props} />}
-            </Tabs.Content>
-          );
-        })}
-      </Tabs.Root>
+      <PartTabs label="What to look at" parts={PANELS} open={panel} onOpen={setPanel}>
+        <Body {...props} />
+      </PartTabs>
     </div>
   );
 }

@@ -30,6 +30,7 @@ import { StudySheet } from '../sheet/StudySheet.tsx';
 import { sheetDiagram } from '../sheet/sheet-diagram.ts';
 import { hearShape } from '../use-shape-walk.ts';
 import { DiagramCard } from './DiagramCard.tsx';
+import { FirstFretField } from './FirstFretField.tsx';
 import { RoomNeck } from './RoomNeck.tsx';
 import type { RoomPartProps } from './room-part.ts';
 import { TempoField } from './TempoField.tsx';
@@ -242,19 +243,7 @@ function KeyFields({ wish, sets, instrument, onChange }: KeyFieldsProps) {
           </select>
         </>
       ) : (
-        <label className="flex items-center gap-2">
-          First fret
-          <input
-            type="number"
-            min={instrument.capo}
-            max={instrument.comfortFret}
-            value={wish.position}
-            onChange={(event) =>
-              onChange({ position: Math.min(instrument.comfortFret, Math.max(instrument.capo, Number(event.target.value))) })
-            }
-            className={`${FIELD} w-20`}
-          />
-        </label>
+        <FirstFretField fret={wish.position} instrument={instrument} onFret={(position) => onChange({ position })} />
       )}
     </>
   );

@@ -1,5 +1,4 @@
 import { type Chord, faultWords, harmonize, type Key, type Naming, nameKey, parseChord } from '@aurora/core';
-import { Tabs } from 'radix-ui';
 import { type ComponentType, useEffect, useState } from 'react';
 import { usePlaying } from '../../api/members.ts';
 import { usePreferences } from '../../api/preferences.ts';
@@ -9,6 +8,7 @@ import { letterView } from '../../notation/symbol-view.ts';
 import { type KeyMap, useShortcuts } from '../../shell/use-shortcuts.ts';
 import { AnsweringField } from '../../ui/AnsweringField.tsx';
 import { Choice } from '../../ui/Choice.tsx';
+import { PartTabs } from '../../ui/PartTabs.tsx';
 import { useNeck } from '../neck-store.ts';
 import { useShapeWalk } from '../use-shape-walk.ts';
 import { InstrumentPart } from './InstrumentPart.tsx';
@@ -56,6 +56,7 @@ export function NeckRoom() {
   useEffect(() => useNeck.setState({ show: 'shape' }), []);
   useShortcuts(Object.fromEntries(ROOM_PARTS.map(([name], place) => [String(place + 1), () => setPart(name)])) as KeyMap);
   const props: RoomPartProps = { chord, heardIn, instrument, naming: lens.naming, labels: preferences.neckLabels, walk };
+  const Body = BODIES[part];
   return (
     // biome-ignore lint/a11y/noStaticElementInteractions: in this room the keys of the neck work everywhere
     <div className="mx-auto flex max-w-[1240px] flex-col gap-2 px-5 py-3" onKeyDown={part === 'shapes' ? walk.onKeyDown : undefined}>
@@ -74,30 +75,9 @@ export function NeckRoom() {
           />
         </div>
       </div>
-      <Tabs.Root value={part} onValueChange={(name) => setPart(name as RoomPartName)}>
-        <Tabs.List aria-label="The neck" className="flex flex-wrap gap-x-1 border-b border-edge">
-          {ROOM_PARTS.map(([name, label], place) => (
-            <Tabs.Trigger
-              key={name}
-              value={name}
-              className="min-h-11 border-b-[3px] border-transparent px-2.5 text-[15px] font-semibold text-quiet hover:text-ink data-[state=active]:border-accent data-[state=active]:text-ink"
-            >
-              {label}
-              <span aria-hidden="true" className="ml-1 align-super text-[11px] text-quiet">
-                {place + 1}
-              </span>
-            </Tabs.Trigger>
-          ))}
-        </Tabs.List>
-        {ROOM_PARTS.map(([name]) => {
-          const Body = BODIES[name];
-          return (
-            <Tabs.Content key={name} value={name} className="py-3">
-              {part === name && <Body {...props} />}
-            </Tabs.Content>
-          );
-        })}
-      </Tabs.Root>
+      <PartTabs label="The neck" parts={ROOM_PARTS} open={part} onOpen={setPart}>
+        <Body {...props} />
+      </PartTabs>
     </div>
   );
 }

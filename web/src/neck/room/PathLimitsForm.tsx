@@ -1,5 +1,6 @@
 import type { Family, Instrument, PathLimits } from '@aurora/core';
 import { Choice } from '../../ui/Choice.tsx';
+import { Tick } from '../../ui/Tick.tsx';
 
 interface PathLimitsFormProps {
   readonly limits: PathLimits;
@@ -111,12 +112,3 @@ export function PathLimitsForm({ limits, instrument, onChange }: PathLimitsFormP
 
 const ROW = 'flex min-h-11 items-center gap-2';
 const FIELD = 'min-h-11 rounded-lg border border-edge bg-raised px-2 font-semibold';
-
-function Tick({ label, on, onTick }: { readonly label: string; readonly on: boolean; readonly onTick: (on: boolean) => void }) {
-  return (
-    <label className={ROW}>
-      <input type="checkbox" checked={on} onChange={(event) => onTick(event.target.checked)} className="size-5 accent-accent" />
-      {label}
-    </label>
-  );
-}

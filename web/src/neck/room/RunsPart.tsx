@@ -6,10 +6,12 @@ import { keyInForce, useLens } from '../../lens/lens-store.ts';
 import { letterView, symbolText } from '../../notation/symbol-view.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Choice.tsx';
+import { Tick } from '../../ui/Tick.tsx';
 import { runDots } from '../neck-view.ts';
 import { DrawingView } from '../sheet/DrawingView.tsx';
-import { StaffSwitch, StudySheet } from '../sheet/StudySheet.tsx';
+import { StudySheet } from '../sheet/StudySheet.tsx';
 import { useStudyLines } from '../sheet/use-study.ts';
+import { FirstFretField } from './FirstFretField.tsx';
 import { RoomNeck } from './RoomNeck.tsx';
 import type { RoomPartProps } from './room-part.ts';
 import { COUNT_IN_STEPS, FIRST_PLAN, planRun, type RunKind, type RunPlan, runSteps, SWEEP_SETS } from './run-plan.ts';
@@ -22,7 +24,6 @@ const KINDS: readonly (readonly [RunKind, string])[] = [
 ];
 const SCREEN_WIDTH = 860;
 const FIELD = 'min-h-11 rounded-lg border border-edge bg-raised px-2 font-semibold';
-const ROW = 'flex min-h-11 items-center gap-2';
 
 /** Scales, arpeggios and sweeps as tab and staff, on the neck, with a click, and on paper. */
 export function RunsPart({ chord, instrument, naming, labels }: RoomPartProps) {
@@ -75,7 +76,7 @@ export function RunsPart({ chord, instrument, naming, labels }: RoomPartProps) {
           {playing ? <Square size={17} /> : <Play size={17} />} {playing ? 'Stop' : 'Play with a click'}
         </Button>
         <TempoField tempo={tempo} onTempo={setTempo} />
-        <StaffSwitch staff={staff} onStaff={setStaff} />
+        <Tick label="Staff" on={staff} onTick={setStaff} />
         <Button onClick={() => setSheet(true)} disabled={run.notes.length === 0}>
           <NotebookText size={17} /> Study sheet
         </Button>
@@ -125,7 +126,7 @@ function ScaleFields({ plan, instrument, onChange }: FieldsProps) {
           ))}
         </Select>
       ) : (
-        <FirstFret plan={plan} instrument={instrument} onChange={onChange} />
+        <FirstFretField fret={plan.position} instrument={instrument} onFret={(position) => onChange({ position })} />
       )}
       <Select label="Starts on" value={plan.from} onChange={(value) => onChange({ from: value as RunPlan['from'] })}>
         <option value="key">from the key’s 1</option>
@@ -155,7 +156,9 @@ function ArpeggioFields({ plan, instrument, onChange }: FieldsProps) {
           </option>
         ))}
       </Select>
-      {plan.strings === null && <FirstFret plan={plan} instrument={instrument} onChange={onChange} />}
+      {plan.strings === null && (
+        <FirstFretField fret={plan.position} instrument={instrument} onFret={(position) => onChange({ position })} />
+      )}
       <Tick label="up one, down the next" on={plan.turning} onTick={(turning) => onChange({ turning })} />
       <Tick label="to the octave" on={plan.octave} onTick={(octave) => onChange({ octave })} />
       <Tick label="with a scale fragment" on={plan.fragment} onTick={(fragment) => onChange({ fragment })} />
@@ -174,26 +177,8 @@ function SweepFields({ plan, instrument, onChange }: FieldsProps) {
           </option>
         ))}
       </Select>
-      <FirstFret plan={plan} instrument={instrument} onChange={onChange} />
+      <FirstFretField fret={plan.position} instrument={instrument} onFret={(position) => onChange({ position })} />
     </>
-  );
-}
-
-function FirstFret({ plan, instrument, onChange }: FieldsProps) {
-  return (
-    <label className={ROW}>
-      First fret
-      <input
-        type="number"
-        min={instrument.capo}
-        max={instrument.comfortFret}
-        value={plan.position}
-        onChange={(event) =>
-          onChange({ position: Math.min(instrument.comfortFret, Math.max(instrument.capo, Number(event.target.value))) })
-        }
-        className={`${FIELD} w-[4.6rem]`}
-      />
-    </label>
   );
 }
 
@@ -215,14 +200,5 @@ function Select({ label, value, onChange, children }: SelectProps) {
     <select aria-label={label} value={value} onChange={(event) => onChange(event.target.value)} className={FIELD}>
       {children}
     </select>
-  );
-}
-
-function Tick({ label, on, onTick }: { readonly label: string; readonly on: boolean; readonly onTick: (on: boolean) => void }) {
-  return (
-    <label className={ROW}>
-      <input type="checkbox" checked={on} onChange={(event) => onTick(event.target.checked)} className="size-5 accent-accent" />
-      {label}
-    </label>
   );
 }

@@ -16,6 +16,7 @@ import { useMemo, useState } from 'react';
 import { LetterSymbol } from '../../notation/ChordSymbol.tsx';
 import { letterView, symbolText } from '../../notation/symbol-view.ts';
 import { Button } from '../../ui/Button.tsx';
+import { Tick } from '../../ui/Tick.tsx';
 import { useNeck } from '../neck-store.ts';
 import { shapeDots, toneDots } from '../neck-view.ts';
 import { StudySheet } from '../sheet/StudySheet.tsx';
@@ -186,17 +187,12 @@ function Filters({ walk }: Pick<RoomPartProps, 'walk'>) {
         </select>
       </label>
       {(['root', 'fifth'] as const).map((tone) => (
-        <label key={tone} className="flex min-h-11 items-center gap-2">
-          <input
-            type="checkbox"
-            checked={without.includes(tone)}
-            onChange={(event) =>
-              useNeck.setState({ without: event.target.checked ? [...without, tone] : without.filter((other) => other !== tone) })
-            }
-            className="size-5 accent-accent"
-          />
-          {tone === 'root' ? 'the bass has the root' : 'the fifth may go'}
-        </label>
+        <Tick
+          key={tone}
+          label={tone === 'root' ? 'the bass has the root' : 'the fifth may go'}
+          on={without.includes(tone)}
+          onTick={(on) => useNeck.setState({ without: on ? [...without, tone] : without.filter((other) => other !== tone) })}
+        />
       ))}
     </div>
   );

@@ -7,6 +7,7 @@ import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Choice.tsx';
 import { Sheet } from '../../ui/Sheet.tsx';
 import { sayFault } from '../../ui/say.ts';
+import { Tick } from '../../ui/Tick.tsx';
 import { DrawingView } from './DrawingView.tsx';
 import { fileName, pdfOf, saveFile } from './save-file.ts';
 import { type Study, useStudyPages } from './use-study.ts';
@@ -46,7 +47,7 @@ export function StudySheet({ study, staff, onStaff, onClose }: StudySheetProps) 
     <Sheet title="Study sheet" open onOpenChange={onClose}>
       <div className="mb-4 flex flex-wrap items-center gap-3">
         <Choice label="Paper" value={paper} options={PAPER_CHOICES} onChange={setPaper} />
-        <StaffSwitch staff={staff} onStaff={onStaff} />
+        <Tick label="Staff" on={staff} onTick={onStaff} />
         <Button look="strong" onClick={() => window.print()} disabled={waiting}>
           <Printer size={17} /> Print
         </Button>
@@ -66,15 +67,6 @@ export function StudySheet({ study, staff, onStaff, onClose }: StudySheetProps) 
       </div>
       <PrintedPages pages={pages} paper={paper} />
     </Sheet>
-  );
-}
-
-export function StaffSwitch({ staff, onStaff }: { readonly staff: boolean; readonly onStaff: (staff: boolean) => void }) {
-  return (
-    <label className="flex min-h-11 items-center gap-2 font-semibold">
-      <input type="checkbox" checked={staff} onChange={(event) => onStaff(event.target.checked)} className="size-5 accent-accent" />
-      Staff
-    </label>
   );
 }
 

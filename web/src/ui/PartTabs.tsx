@@ -1,0 +1,36 @@
+import { Tabs } from 'radix-ui';
+import type { ReactNode } from 'react';
+
+interface PartTabsProps<Name extends string> {
+  readonly label: string;
+  readonly parts: readonly (readonly [name: Name, label: string])[];
+  readonly open: Name;
+  readonly onOpen: (name: Name) => void;
+  /** The open part. */
+  readonly children: ReactNode;
+}
+
+/** Parts of a room, one open at a time; the digit that opens each stands beside its name. */
+export function PartTabs<Name extends string>({ label, parts, open, onOpen, children }: PartTabsProps<Name>) {
+  return (
+    <Tabs.Root value={open} onValueChange={(name) => onOpen(name as Name)}>
+      <Tabs.List aria-label={label} className="flex flex-wrap gap-x-1 border-b border-edge">
+        {parts.map(([name, text], place) => (
+          <Tabs.Trigger
+            key={name}
+            value={name}
+            className="min-h-11 border-b-[3px] border-transparent px-2.5 text-[15px] font-semibold text-quiet hover:text-ink data-[state=active]:border-accent data-[state=active]:text-ink"
+          >
+            {text}
+            <span aria-hidden="true" className="ml-1 align-super text-[11px] text-quiet">
+              {place + 1}
+            </span>
+          </Tabs.Trigger>
+        ))}
+      </Tabs.List>
+      <Tabs.Content key={open} value={open} className="py-3">
+        {children}
+      </Tabs.Content>
+    </Tabs.Root>
+  );
+}
