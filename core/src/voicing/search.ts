@@ -145,7 +145,9 @@ class Search {
   /** What is no known structure must at least be a hand full: four strings side by side, and the root lowest where open strings ring. */
   #isFistful(gaps: number, lowest: NamedTone): boolean {
     const { sounding, low } = this.#hand;
-    if (sounding < this.#fewest(FEWEST_LOOSE) || low === 0) return false;
+    if (sounding < this.#fewest(FEWEST_LOOSE)) return false;
+    // open strings alone are an open chord or nothing, but for power chords on low tunings
+    if (low === 0 && this.#rules.chordTones >= FEWEST_SOUNDING) return false;
     const rooted = this.#rules.bass !== null || lowest.place === 0;
     if (gaps > 0) return gaps === 1 && sounding === FEWEST_LOOSE && rooted && !this.#rings();
     return rooted || !this.#rings();
