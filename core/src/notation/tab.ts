@@ -111,11 +111,14 @@ export function layOutTab(events: readonly TabEvent[], beatsPerBar: number, widt
 const LAST_SHARE = 0.6;
 
 function naturalWidth(bar: readonly Pick<PlacedEvent, 'event'>[]): number {
-  const events = bar.reduce(
-    (sum, { event }) => sum + Math.max(EVENT_WIDTH, LETTER_WIDTH * event.label.length, event.diagram?.width ?? 0),
-    0,
-  );
+  const events = bar.reduce((sum, { event }) => sum + eventWidth(event), 0);
   return Math.max(FEWEST_BAR, BAR_PAD * 2 + events);
+}
+
+/** Names of shapes need room of their own; one over a run stands over the notes that follow. */
+function eventWidth({ marks, label, diagram }: TabEvent): number {
+  const name = marks.length > 1 ? LETTER_WIDTH * label.length : 0;
+  return Math.max(EVENT_WIDTH, name, diagram?.width ?? 0);
 }
 
 const LETTER_WIDTH = 8;

@@ -40,7 +40,7 @@ export function RunsPart({ chord, instrument, naming, labels }: RoomPartProps) {
   const study = useMemo(
     () => ({
       title,
-      facts: `♩ = ${tempo}. ${instrument.name}, ${printTuning(instrument.tuning)}${instrument.capo > 0 ? `, capo ${instrument.capo}` : ''}.`,
+      facts: `Tempo ${tempo}. ${instrument.name}, ${printTuning(instrument.tuning)}${instrument.capo > 0 ? `, capo ${instrument.capo}` : ''}.`,
       events: runEvents(run, (index) => {
         const of = run.chords[index];
         return of === undefined ? '' : symbolText(letterView(of, naming));
