@@ -160,6 +160,20 @@ C13 8-x-8-9-10-x other 0 1x234x
 G13 3x345x other 0 1x234x
 Cdim7 x3424x drop-2 0 x2314x
 F xx3211 other 0 xx3211
+D/F# 2x0232 open 1 Tx0132
+C/G 3x2010 open 2 3x2010
+Am/G 3x2210 open null 4x2310
+G/F 1x0003 open null 1x0003
+F/G 3x3211 other null 3x4211
+Dm/F xx3231 other 1 xx3241
+Gsus4 3x0013 open 0 3x0014
+Fmaj7#11 xx3200 open 0 xx3200
+Am7 x02213 open 0 x02314
+A7 x02223 open 0 x01112
+Em7 022033 open 0 012034
+Eadd9 024100 open 0 024100
+Bm7b5 x20201 open 0 x20301
+E7#9 076780 other 0 021340
 `;
 
 interface Row {

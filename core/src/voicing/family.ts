@@ -9,6 +9,8 @@ export interface Shape {
   readonly sounding: readonly SoundingString[];
   /** How many tones the chord has. */
   readonly chordTones: number;
+  /** Whether the root is lowest, or the bass the symbol asks for. */
+  readonly rooted: boolean;
 }
 
 export interface SoundingString {
@@ -49,12 +51,12 @@ function mixesOpenAndHigh({ frets, capo }: Shape): boolean {
 }
 
 /** At least four strings, one of them open, all within the first frets. */
-function isOpen({ frets, capo, sounding }: Shape): boolean {
+function isOpen({ frets, capo, sounding, rooted }: Shape): boolean {
   return (
     sounding.length >= FEWEST_OPEN &&
     frets.includes(capo) &&
     frets.every((fret) => fret === null || fret <= capo + OPEN_FRETS) &&
-    innerMutes(frets) <= (sounding.length > FEWEST_OPEN && sounding[0]?.tone.place === 0 ? 1 : 0)
+    innerMutes(frets) <= (sounding.length > FEWEST_OPEN && rooted ? 1 : 0)
   );
 }
 

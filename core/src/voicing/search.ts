@@ -3,6 +3,7 @@ import type { Instrument } from '../fretboard/instrument.ts';
 import { barreFamily, isFourth, type Shape, type SoundingString, structuralFamilies } from './family.ts';
 import { easiestFingering } from './fingering.ts';
 import { difficultyOf, innerMutes, MOST_INNER_MUTES, pressedSpan, reach, spansHand } from './hand.ts';
+import { bestFirst } from './merit.ts';
 import { type ToneRules, toneRules } from './tone-rules.ts';
 import type { Family, Frets, NamedTone, Voicing } from './voicing.ts';
 
@@ -45,8 +46,7 @@ export function findVoicings(chord: Chord, instrument: Instrument, wish: Voicing
   const rules = toneRules(chord, instrument.tuning.length, wish);
   const search = new Search(chord, instrument, rules, wish);
   search.run();
-  const ranked = search.found.map((voicing) => ({ voicing, demerit: demeritOf(voicing) })).sort(byMerit);
-  return { voicings: ranked.map(({ voicing }) => voicing), partial: search.tried >= MOST_TRIED, leftOut: rules.leftOut };
+  return { voicings: bestFirst(search.found), partial: search.tried >= MOST_TRIED, leftOut: rules.leftOut };
 }
 
 /** One place on one string: a fret, what sounds there, and which tone that is. */
@@ -122,35 +122,54 @@ class Search {
     return spansHand(hand.low, hand.high, this.#instrument.scaleLength);
   }
 
+  /** Keeps the hand as it is, if it is a shape of the chord that anybody would want. */
   #keep(): void {
-    const { heard, sounding, gaps } = this.#hand;
-    if (sounding < this.#fewest(FEWEST_SOUNDING) && sounding < this.#instrument.tuning.length) return;
-    const { whole } = this.#rules;
-    const thin = (heard & whole) !== whole;
-    if (thin && !this.#isShellOrFourths()) return;
+    if (!this.#canBeChord()) return;
     const strings = this.#soundingStrings();
     if (!isInOrder(strings, this.#instrument.capo, this.#held)) return;
     const lowest = strings.reduce((low, string) => (string.midi < low.midi ? string : low));
     if (this.#rules.bass !== null && lowest.tone.chroma !== this.#rules.bass) return;
     const frets: Frets = this.#held.map((spot) => (spot === null ? null : spot.fret));
-    const shape: Shape = { frets, capo: this.#instrument.capo, sounding: strings, chordTones: this.#rules.chordTones };
+    const rooted = this.#rules.bass !== null || lowest.tone.place === 0;
+    const shape: Shape = { frets, capo: this.#instrument.capo, sounding: strings, chordTones: this.#rules.chordTones, rooted };
     const structural = structuralFamilies(shape);
-    if (!this.#rules.accepts(heard, structural, sounding)) return;
-    if (structural.length === 0 && !this.#isFistful(gaps, lowest.tone)) return;
-    if (structural.every((family) => family === 'open') && this.#isTurnedTooFar(lowest.tone)) return;
-    if (structural.includes('open') && this.#mutesForNothing()) return;
+    if (!this.#rules.accepts(this.#hand.heard, structural, this.#hand.sounding) || this.#isNoShape(structural, rooted)) return;
     if (this.#isWished(structural)) this.#add(shape, structural, lowest.tone);
   }
 
+  /** Whether enough sounds at all: asked first, as most hands fail here. */
+  #canBeChord(): boolean {
+    const { heard, sounding } = this.#hand;
+    if (sounding < this.#fewest(FEWEST_SOUNDING) && sounding < this.#instrument.tuning.length) return false;
+    const { whole } = this.#rules;
+    return (heard & whole) === whole || this.#isShellOrFourths();
+  }
+
+  /** The chord's tones in a hand nobody would play them with. */
+  #isNoShape(structural: readonly Family[], rooted: boolean): boolean {
+    if (structural.length === 0 && !this.#isFistful(this.#hand.gaps, rooted)) return true;
+    if (structural.every((family) => family === 'open') && !rooted && this.#isTurnedTooFar()) return true;
+    return structural.includes('open') && this.#mutesForNothing();
+  }
+
   /** What is no known structure must at least be a hand full: four strings side by side, and the root lowest where open strings ring. */
-  #isFistful(gaps: number, lowest: NamedTone): boolean {
+  #isFistful(gaps: number, rooted: boolean): boolean {
     const { sounding, low } = this.#hand;
     if (sounding < this.#fewest(FEWEST_LOOSE)) return false;
     // open strings alone are an open chord or nothing, but for power chords on low tunings
     if (low === 0 && this.#rules.chordTones >= FEWEST_SOUNDING) return false;
-    const rooted = this.#rules.bass !== null || lowest.place === 0;
-    if (gaps > 0) return gaps === 1 && sounding === FEWEST_LOOSE && rooted && !this.#rings();
-    return rooted || !this.#rings();
+    if (gaps === 0) return rooted || !this.#rings();
+    return gaps === 1 && rooted && !this.#rings() && (sounding === FEWEST_LOOSE || (this.#isWalked() && this.#mutesBesideBass()));
+  }
+
+  /** Chords of which one holds the bass and what is above it: over another bass, or of four tones and more. */
+  #isWalked(): boolean {
+    return this.#rules.bass !== null || this.#rules.chordTones > FEWEST_SOUNDING;
+  }
+
+  /** The finger on the lowest string easily keeps the next one quiet. */
+  #mutesBesideBass(): boolean {
+    return this.#held[this.#held.findIndex((spot) => spot !== null) + 1] === null;
   }
 
   /** Whether a hand that lacks tones may still be a shell or a stack of fourths: asked first, as most hands are neither. */
@@ -177,17 +196,16 @@ class Search {
   }
 
   /** Of ninths and beyond players know shapes on the root; turned over they are other chords. */
-  #isTurnedTooFar(lowest: NamedTone): boolean {
-    const { bass, chordTones } = this.#rules;
-    return chordTones > MOST_TURNED && bass === null && lowest.place !== 0 && !this.#wish.without?.includes('root');
+  #isTurnedTooFar(): boolean {
+    return this.#rules.chordTones > MOST_TURNED && !this.#wish.without?.includes('root');
   }
 
-  /** Whether a string above the lowest is kept quiet although open it would belong: nobody goes to that trouble. */
+  /** Whether a string is kept quiet although open it would belong; only beside the bass is that no trouble. */
   #mutesForNothing(): boolean {
     const first = this.#held.findIndex((spot) => spot !== null);
     return this.#held.some((held, string) => {
       const open = this.#spots[string]?.[0];
-      return string > first && held === null && open?.fret === this.#instrument.capo && open.tone.place !== null;
+      return string > first + 1 && held === null && open?.fret === this.#instrument.capo && open.tone.place !== null;
     });
   }
 
@@ -282,57 +300,4 @@ function countBits(value: number): number {
   let count = 0;
   for (let rest = value; rest !== 0; rest &= rest - 1) count += 1;
   return count;
-}
-
-const INVERTED = 2.4;
-const THINNED = 0.8;
-/** By family, most wanted first; what is in no list stands in the middle. */
-const FAMILY_MERIT: Partial<Record<Family, number>> = {
-  open: -1,
-  'barre-6': -2,
-  'barre-5': -2,
-  triad: 1.2,
-  spread: 1.6,
-  shell: 1,
-  other: 1.6,
-};
-const FAR = 0.1;
-const HOLE = 0.6;
-/** A string not sounding in a shape that is strummed: a thin one is missed more than a thick one. */
-const QUIET_TREBLE = 1.5;
-const QUIET_BASS = 0.7;
-const STRUMMED: readonly Family[] = ['open', 'barre-6', 'barre-5'];
-
-/** Best first; ties by the frets, so that the order never depends on chance. */
-function byMerit(a: Ranked, b: Ranked): number {
-  return a.demerit - b.demerit || compareFrets(a.voicing.frets, b.voicing.frets);
-}
-
-interface Ranked {
-  readonly voicing: Voicing;
-  readonly demerit: number;
-}
-
-function demeritOf(voicing: Voicing): number {
-  const asked = voicing.chord.bass !== null;
-  const inverted = asked || voicing.inversion === 0 ? 0 : INVERTED;
-  const family = FAMILY_MERIT[voicing.families[0]] ?? 0;
-  const far = FAR * Math.max(0, ...voicing.frets.map((fret) => fret ?? 0));
-  const quiet = STRUMMED.includes(voicing.families[0]) ? quietEdges(voicing.frets) : 0;
-  return voicing.difficulty + inverted + family + far + quiet + THINNED * voicing.omitted.length + HOLE * innerMutes(voicing.frets);
-}
-
-/** Strings above and below a strummed shape that do not sound. */
-function quietEdges(frets: Frets): number {
-  const first = frets.findIndex((fret) => fret !== null);
-  const last = frets.findLastIndex((fret) => fret !== null);
-  return QUIET_BASS * first + QUIET_TREBLE * (frets.length - 1 - last);
-}
-
-function compareFrets(a: Frets, b: Frets): number {
-  for (let string = 0; string < a.length; string += 1) {
-    const difference = (a[string] ?? -1) - (b[string] ?? -1);
-    if (difference !== 0) return difference;
-  }
-  return 0;
 }

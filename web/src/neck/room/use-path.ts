@@ -1,6 +1,6 @@
 import type { Instrument, Path, PathChord, PathLimits } from '@aurora/core';
-import { useEffect, useState } from 'react';
-import { type PathJob, startPath } from '../neck-engine.ts';
+import { useEffect, useRef, useState } from 'react';
+import { startPath } from '../neck-engine.ts';
 
 export interface PathState {
   readonly path: Path | null;
@@ -18,8 +18,9 @@ export function usePath(chords: readonly PathChord[], limits: PathLimits, instru
   const [path, setPath] = useState<Path | null>(null);
   const [progress, setProgress] = useState<number | null>(null);
   const [stopped, setStopped] = useState(false);
-  const [job, setJob] = useState<PathJob | null>(null);
   const [round, setRound] = useState(0);
+  /** Ends the search that is on; words of a search that has ended come too late and are not heard. */
+  const end = useRef<() => void>(() => undefined);
   const asked = JSON.stringify([chords, limits, instrument, round]);
   // biome-ignore lint/correctness/useExhaustiveDependencies: `asked` stands for the values, which are new objects at every drawing
   useEffect(() => {
@@ -27,20 +28,15 @@ export function usePath(chords: readonly PathChord[], limits: PathLimits, instru
       setPath(null);
       return;
     }
-    let started: PathJob | null = null;
     const timer = window.setTimeout(() => {
       setStopped(false);
       setProgress(0);
-      started = startPath(chords, limits, instrument, setProgress);
-      setJob(started);
-      void started.done.then((found) => {
-        setProgress(null);
-        if (found !== null) setPath(found);
-      });
+      end.current = search(chords, limits, instrument, { onProgress: setProgress, onFound: setPath });
     }, PAUSE_MS);
     return () => {
       window.clearTimeout(timer);
-      started?.stop();
+      end.current();
+      setProgress(null);
     };
   }, [asked]);
   return {
@@ -48,10 +44,30 @@ export function usePath(chords: readonly PathChord[], limits: PathLimits, instru
     progress,
     stopped,
     stop: () => {
-      job?.stop();
+      end.current();
       setStopped(true);
       setProgress(null);
     },
     again: () => setRound(round + 1),
+  };
+}
+
+interface Listener {
+  readonly onProgress: (share: number | null) => void;
+  readonly onFound: (path: Path) => void;
+}
+
+/** Starts a search and gives what ends it. */
+function search(chords: readonly PathChord[], limits: PathLimits, instrument: Instrument, { onProgress, onFound }: Listener): () => void {
+  let live = true;
+  const job = startPath(chords, limits, instrument, (share) => live && onProgress(share));
+  void job.done.then((found) => {
+    if (!live) return;
+    onProgress(null);
+    if (found !== null) onFound(found);
+  });
+  return () => {
+    live = false;
+    job.stop();
   };
 }

@@ -1,0 +1,60 @@
+import { innerMutes } from './hand.ts';
+import type { Family, Frets, Voicing } from './voicing.ts';
+
+const INVERTED = 2.4;
+const THINNED = 0.8;
+/** By family, most wanted first; what is in no list stands in the middle. */
+const FAMILY_MERIT: Partial<Record<Family, number>> = {
+  open: -1,
+  'barre-6': -2,
+  'barre-5': -2,
+  triad: 1.2,
+  spread: 1.6,
+  shell: 1,
+  other: 1.6,
+};
+const FAR = 0.1;
+const HOLE = 0.6;
+/** A string not sounding in a shape that is strummed: a thin one is missed more than a thick one. */
+const QUIET_TREBLE = 1.5;
+const QUIET_BASS = 0.7;
+const STRUMMED: readonly Family[] = ['open', 'barre-6', 'barre-5'];
+
+/** Best first: root lowest before inversions, whole before thinned out, easy before hard; ties by the frets, so that the order never depends on chance. */
+export function bestFirst(voicings: readonly Voicing[]): readonly Voicing[] {
+  const ranked = voicings.map((voicing) => ({ voicing, demerit: demeritOf(voicing) }));
+  return ranked.sort(byMerit).map(({ voicing }) => voicing);
+}
+
+function byMerit(a: Ranked, b: Ranked): number {
+  return a.demerit - b.demerit || compareFrets(a.voicing.frets, b.voicing.frets);
+}
+
+interface Ranked {
+  readonly voicing: Voicing;
+  readonly demerit: number;
+}
+
+function demeritOf(voicing: Voicing): number {
+  const asked = voicing.chord.bass !== null;
+  const inverted = asked || voicing.inversion === 0 ? 0 : INVERTED;
+  const family = FAMILY_MERIT[voicing.families[0]] ?? 0;
+  const far = FAR * Math.max(0, ...voicing.frets.map((fret) => fret ?? 0));
+  const quiet = STRUMMED.includes(voicing.families[0]) ? quietEdges(voicing.frets) : 0;
+  return voicing.difficulty + inverted + family + far + quiet + THINNED * voicing.omitted.length + HOLE * innerMutes(voicing.frets);
+}
+
+/** Strings above and below a strummed shape that do not sound. */
+function quietEdges(frets: Frets): number {
+  const first = frets.findIndex((fret) => fret !== null);
+  const last = frets.findLastIndex((fret) => fret !== null);
+  return QUIET_BASS * first + QUIET_TREBLE * (frets.length - 1 - last);
+}
+
+function compareFrets(a: Frets, b: Frets): number {
+  for (let string = 0; string < a.length; string += 1) {
+    const difference = (a[string] ?? -1) - (b[string] ?? -1);
+    if (difference !== 0) return difference;
+  }
+  return 0;
+}
