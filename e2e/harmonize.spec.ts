@@ -1,4 +1,5 @@
 import type { Page } from '@playwright/test';
+import { DEFAULT_PREFERENCES } from '../wire/src/index.ts';
 import { expect, test } from './pages.ts';
 
 const stage = (page: Page) => page.getByRole('group', { name: 'The chords of the key' });
@@ -102,8 +103,7 @@ test('names follow the band’s school everywhere, and are remembered', async ({
   let kept: Record<string, unknown> = {};
   await page.route('**/preferences', async (route) => {
     const sent = route.request().method() === 'PATCH' ? (route.request().postDataJSON() as Record<string, unknown>) : {};
-    const response = await page.request.get(route.request().url());
-    kept = { ...(await response.json()), ...kept, ...sent };
+    kept = { ...DEFAULT_PREFERENCES, ...kept, ...sent };
     await route.fulfill({ json: kept });
   });
   await page.goto('/harmonize?key=Bb');

@@ -79,6 +79,21 @@ test('with a capo shapes are counted from it, and the sounding frets stay in sig
   await expect(page.getByText('from the capo, 133211 from the nut')).toBeVisible();
 });
 
+test('the chord keeps its place when the key changes, typed letters are let go', async ({ page }) => {
+  await openNeck(page, '?key=C');
+  const title = neck(page).locator('.sr-only').first();
+  await page.getByRole('button', { name: /^A minor$/ }).click();
+  await expect(title).toHaveText('A minor');
+  await page.keyboard.press(']');
+  await expect(title).toHaveText('B flat minor');
+  await page.getByLabel('Any other chord').fill('G7');
+  await expect(title).toHaveText('G 7');
+  await page.getByRole('heading', { name: 'Aurora Ridge' }).click();
+  await page.keyboard.press('[');
+  await expect(title).toHaveText(/^(F sharp|G flat) 7$/);
+  await expect(page.getByLabel('Any other chord')).toHaveValue('');
+});
+
 test('a chord that cannot be is answered; one with more notes than strings says what is left out', async ({ page }) => {
   await openNeck(page);
   const typed = page.getByLabel('Any other chord');

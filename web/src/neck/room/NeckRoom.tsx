@@ -1,5 +1,5 @@
-import { type Chord, faultWords, harmonize, type Key, type Naming, nameKey, parseChord } from '@aurora/core';
-import { type ComponentType, useEffect, useState } from 'react';
+import { type Chord, faultWords, harmonize, type Key, type Naming, nameKey, parseChord, transposeChord } from '@aurora/core';
+import { type ComponentType, useEffect, useRef, useState } from 'react';
 import { usePlaying } from '../../api/members.ts';
 import { usePreferences } from '../../api/preferences.ts';
 import { keyInForce, useLens } from '../../lens/lens-store.ts';
@@ -53,6 +53,7 @@ export function NeckRoom() {
   const chord = lens.selection?.chord ?? (harmonize(sounding, 'triad')[0] as { chord: Chord }).chord;
   const heardIn = lens.selection?.heardIn ?? sounding;
   const walk = useShapeWalk(chord, instrument);
+  useChordFollowsKey(sounding);
   useEffect(() => useNeck.setState({ show: 'shape' }), []);
   useShortcuts(Object.fromEntries(ROOM_PARTS.map(([name], place) => [String(place + 1), () => setPart(name)])) as KeyMap);
   const props: RoomPartProps = { chord, heardIn, instrument, naming: lens.naming, labels: preferences.neckLabels, walk };
@@ -88,16 +89,32 @@ interface ChordChooserProps {
   readonly naming: Naming;
 }
 
+/** A chord keeps its place in the key when the key changes: the singer says “down a step”, and the shape follows. */
+function useChordFollowsKey(sounding: Key): void {
+  const before = useRef(sounding);
+  useEffect(() => {
+    const fifths = sounding.tonic - before.current.tonic;
+    before.current = sounding;
+    const { selection, select } = useLens.getState();
+    if (fifths === 0 || selection === null) return;
+    const { chord, heardIn } = selection;
+    select({ chord: transposeChord(chord, fifths), heardIn: { ...heardIn, tonic: heardIn.tonic + fifths } });
+  }, [sounding]);
+}
+
 /** The seven chords of the key, and any other by its name. */
 function ChordChooser({ sounding, chord, naming }: ChordChooserProps) {
   const [depth, setDepth] = useState<'triad' | 'seventh'>(() => (hasSeventh(chord) ? 'seventh' : 'triad'));
   const [text, setText] = useState('');
   const { select } = useLens();
   const typed = text.trim() === '' ? null : parseChord(text.trim());
-  useEffect(() => {
-    const read = parseChord(text.trim());
+  // biome-ignore lint/correctness/useExhaustiveDependencies: in another key the letters typed before stand for another chord
+  useEffect(() => setText(''), [sounding]);
+  const write = (next: string) => {
+    setText(next);
+    const read = parseChord(next.trim());
     if (read.ok) select({ chord: read.value, heardIn: sounding });
-  }, [text, sounding, select]);
+  };
   return (
     <>
       <Choice label="Chords of the key" value={depth} options={DEPTH_CHOICES} onChange={setDepth} />
@@ -123,7 +140,7 @@ function ChordChooser({ sounding, chord, naming }: ChordChooserProps) {
           value={text}
           placeholder="any chord: D/F#"
           fault={typed === null || typed.ok ? null : faultWords(typed.fault)}
-          onChange={setText}
+          onChange={write}
         />
       </div>
     </>
