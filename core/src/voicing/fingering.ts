@@ -16,7 +16,7 @@ const MOST_FINGERINGS = 8;
 const MOST_THUMBED = 2;
 /** Ways that cost so much more than the easiest are not ways; with other barres, or the thumb, a little more is worth showing. */
 const WORST_MARGIN = 1.5;
-const WORST_OTHERWISE = 4.5;
+const WORST_OTHERWISE = 3;
 
 /**
  * Every sensible way to hold the shape, easiest first; none when four fingers and a thumb cannot.

@@ -86,7 +86,7 @@ export function PathPart({ instrument, naming, labels }: RoomPartProps) {
       <SearchState search={search} />
       {source.chords.length >= MOST_CHORDS && <p>Only the first {MOST_CHORDS} chords are taken.</p>}
       <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_23rem]">
-        <ol aria-label="The path" className="grid max-lg:order-last grid-cols-[repeat(auto-fill,minmax(104px,1fr))] gap-2">
+        <ol aria-label="The path" className="grid grid-cols-[repeat(auto-fill,minmax(104px,1fr))] gap-2">
           {steps.map(({ voicing }, index) => {
             const of = source.chords[index] as SongChord;
             const title = symbolText(letterView(of.chord, naming));
