@@ -50,7 +50,7 @@ export function NeckDock({ chord, naming, labels, onLabels, onFold }: NeckDockPr
       onKeyDown={walk.onKeyDown}
       className="flex items-stretch gap-3 border-t border-edge bg-sheet py-2 pr-3 pl-5 max-lg:flex-col"
     >
-      <div className="flex w-[250px] shrink-0 flex-col justify-between gap-1 max-lg:w-auto max-lg:flex-row max-lg:flex-wrap max-lg:items-center">
+      <div className="flex w-[268px] shrink-0 flex-col justify-between gap-1 max-lg:w-auto max-lg:flex-row max-lg:flex-wrap max-lg:items-center">
         <div className="flex items-center gap-1">
           <h2 className="min-w-0 flex-1 text-[13px] leading-snug font-medium text-quiet">
             {chord === null ? (
@@ -88,7 +88,7 @@ export function NeckDock({ chord, naming, labels, onLabels, onFold }: NeckDockPr
             id="neck-labels"
             value={labels}
             onChange={(event) => onLabels(event.target.value as NeckLabels)}
-            className="min-h-11 min-w-0 flex-1 rounded-lg border border-edge bg-raised px-2 text-[15px] font-semibold"
+            className="min-h-11 min-w-0 flex-1 rounded-lg border border-edge bg-raised px-1 text-[14px] font-semibold"
           >
             <option value="notes">Notes</option>
             <option value="formula">Formula</option>
