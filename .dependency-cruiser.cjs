@@ -9,6 +9,8 @@ const NOUNS = [
   'naming',
   'harmony',
   'chart',
+  'progression',
+  'analysis',
   'fretboard',
   'voicing',
   'run',

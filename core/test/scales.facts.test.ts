@@ -21,6 +21,11 @@ const SEMITONES: Readonly<Record<ScaleName, readonly number[]>> = {
   'dorian b2': [0, 1, 3, 5, 7, 9, 10],
   'mixolydian b6': [0, 2, 4, 5, 7, 8, 10],
   'locrian #2': [0, 2, 3, 5, 6, 8, 10],
+  'locrian #6': [0, 1, 3, 5, 6, 9, 10],
+  'ionian #5': [0, 2, 4, 5, 8, 9, 11],
+  'dorian #4': [0, 2, 3, 6, 7, 9, 10],
+  'lydian #2': [0, 3, 4, 6, 7, 9, 11],
+  'altered bb7': [0, 1, 3, 4, 6, 8, 9],
 };
 
 /** The seventh chord on each degree, as teaching tables give them. */
@@ -42,6 +47,11 @@ const SEVENTHS: Readonly<Record<ScaleName, string>> = {
   'dorian b2': 'm7 maj7#5 7 7 m7b5 m7b5 m(maj7)',
   'mixolydian b6': '7 m7b5 m7b5 m(maj7) m7 maj7#5 7',
   'locrian #2': 'm7b5 m7b5 m(maj7) m7 maj7#5 7 7',
+  'locrian #6': 'm7b5 maj7#5 m7 7 maj7 dim7 m(maj7)',
+  'ionian #5': 'maj7#5 m7 7 maj7 dim7 m(maj7) m7b5',
+  'dorian #4': 'm7 7 maj7 dim7 m(maj7) m7b5 maj7#5',
+  'lydian #2': 'maj7 dim7 m(maj7) m7b5 maj7#5 m7 7',
+  'altered bb7': 'dim7 m(maj7) m7b5 maj7#5 m7 7 maj7',
 };
 
 describe.each(SCALE_NAMES)('%s', (scale) => {

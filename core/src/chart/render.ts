@@ -39,7 +39,7 @@ export function renderChart(reading: ChartReading, tonic: Note, view: ChordView)
 
 function chordPrinter(letters: Letters, view: ChordView): (chord: NumberChord, stretch: number) => string {
   if (view === 'numbers') return printNumber;
-  if (view === 'roman') return printRoman;
+  if (view === 'roman') return (chord) => printRoman(chord);
   return (chord, stretch) => printChord(letters.chordIn(chord, stretch));
 }
 

@@ -20,9 +20,29 @@ export const SCALE_TABLE = {
   'dorian b2': '1 b2 b3 4 5 6 b7',
   'mixolydian b6': '1 2 3 4 5 b6 b7',
   'locrian #2': '1 2 b3 4 b5 b6 b7',
+  'locrian #6': '1 b2 b3 4 b5 6 b7',
+  'ionian #5': '1 2 3 4 #5 6 7',
+  'dorian #4': '1 2 b3 #4 5 6 b7',
+  'lydian #2': '1 #2 3 #4 5 6 7',
+  'altered bb7': '1 b2 b3 b4 b5 b6 bb7',
 } as const;
 
 export type ScaleName = keyof typeof SCALE_TABLE;
+
+/**
+ * Scales that are played over a chord but make no key: they have six or eight notes, so thirds do
+ * not stack on them. `diminished` starts with a whole step, as over a diminished seventh chord.
+ */
+export const FREE_SCALE_TABLE = {
+  diminished: '1 2 b3 4 b5 b6 6 7',
+  'half-whole diminished': '1 b2 #2 3 #4 5 6 b7',
+  'whole tone': '1 2 3 #4 #5 b7',
+  blues: '1 b3 4 b5 5 b7',
+  'major blues': '1 2 b3 3 5 6',
+} as const;
+
+/** Any scale that may be played over a chord. */
+export type ChordScaleName = ScaleName | keyof typeof FREE_SCALE_TABLE;
 
 /** Other names players use for the same scales. */
 export const SCALE_ALIASES: Readonly<Record<string, ScaleName>> = {
@@ -45,4 +65,10 @@ export const SCALE_ALIASES: Readonly<Record<string, ScaleName>> = {
   'locrian natural 2': 'locrian #2',
   'locrian ♮2': 'locrian #2',
   'aeolian b5': 'locrian #2',
+  'locrian natural 6': 'locrian #6',
+  'locrian ♮6': 'locrian #6',
+  'ionian augmented': 'ionian #5',
+  'dorian #11': 'dorian #4',
+  'superlocrian bb7': 'altered bb7',
+  'altered diminished': 'altered bb7',
 };

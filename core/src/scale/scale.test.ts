@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { intervalSemitones } from '../interval/interval.ts';
-import { findScale, isMinorScale, SCALE_NAMES, scaleIntervals, scaleSteps } from './scale.ts';
+import { chordScaleIntervals, findScale, isMinorScale, SCALE_NAMES, scaleIntervals, scaleSteps } from './scale.ts';
 import { SCALE_ALIASES } from './scale-table.ts';
 
 const SEMITONES = { W: 2, H: 1, 'W+H': 3 } as const;
@@ -24,6 +24,11 @@ describe('scales', () => {
     ['dorian b2', 'H W W W W H W'],
     ['mixolydian b6', 'W W H W H W W'],
     ['locrian #2', 'W H W H W W W'],
+    ['locrian #6', 'H W W H W+H H W'],
+    ['ionian #5', 'W W H W+H H W H'],
+    ['dorian #4', 'W H W+H H W H W'],
+    ['lydian #2', 'W+H H W H W W H'],
+    ['altered bb7', 'H W H W W H W+H'],
   ] as const)('%s: %s', (name, steps) => expect(scaleSteps(name).join(' ')).toBe(steps));
 
   test.each(SCALE_NAMES)('%s climbs an octave on seven letters', (name) => {
@@ -51,7 +56,18 @@ describe('scales', () => {
     melodic.forEach((mode, by) => {
       expect(scaleSteps(mode)).toEqual(turned(scaleSteps('melodic minor'), by));
     });
-    expect(scaleSteps('phrygian dominant')).toEqual(turned(scaleSteps('harmonic minor'), 4));
+    const harmonic = [
+      'harmonic minor',
+      'locrian #6',
+      'ionian #5',
+      'dorian #4',
+      'phrygian dominant',
+      'lydian #2',
+      'altered bb7',
+    ] as const;
+    harmonic.forEach((mode, by) => {
+      expect(scaleSteps(mode)).toEqual(turned(scaleSteps('harmonic minor'), by));
+    });
   });
 
   test('every other name leads to a scale, and nothing else does', () => {
@@ -69,6 +85,19 @@ describe('scales', () => {
       'lydian dominant',
       'lydian augmented',
       'mixolydian b6',
+      'ionian #5',
+      'lydian #2',
     ]);
+  });
+
+  test.each([
+    ['diminished', [0, 2, 3, 5, 6, 8, 9, 11]],
+    ['half-whole diminished', [0, 1, 3, 4, 6, 7, 9, 10]],
+    ['whole tone', [0, 2, 4, 6, 8, 10]],
+    ['blues', [0, 3, 5, 6, 7, 10]],
+    ['major blues', [0, 2, 3, 4, 7, 9]],
+    ['altered bb7', [0, 1, 3, 4, 6, 8, 9]],
+  ] as const)('%s in half steps', (name, semitones) => {
+    expect(chordScaleIntervals(name).map(intervalSemitones)).toEqual(semitones);
   });
 });

@@ -1,7 +1,7 @@
 import { mod } from '../fault.ts';
 import { type Interval, intervalSemitones } from '../interval/interval.ts';
 import { findScaleNumber } from '../interval/interval-text.ts';
-import { SCALE_ALIASES, SCALE_TABLE, type ScaleName } from './scale-table.ts';
+import { type ChordScaleName, FREE_SCALE_TABLE, SCALE_ALIASES, SCALE_TABLE, type ScaleName } from './scale-table.ts';
 
 /** A step between neighbouring scale notes: whole, half, or a whole and a half. */
 export type Step = 'W' | 'H' | 'W+H';
@@ -15,6 +15,18 @@ const INTERVALS = new Map<ScaleName, readonly Interval[]>(
 /** The seven intervals of a scale above its tonic, ascending, the tonic first. */
 export function scaleIntervals(scale: ScaleName): readonly Interval[] {
   return INTERVALS.get(scale) as readonly Interval[];
+}
+
+const FREE_INTERVALS = new Map<string, readonly Interval[]>(
+  Object.entries(FREE_SCALE_TABLE).map(([name, numbers]) => [
+    name,
+    numbers.split(' ').map((number) => findScaleNumber(number) as Interval),
+  ]),
+);
+
+/** The intervals of any scale played over a chord, ascending; six to eight of them. */
+export function chordScaleIntervals(scale: ChordScaleName): readonly Interval[] {
+  return FREE_INTERVALS.get(scale) ?? scaleIntervals(scale as ScaleName);
 }
 
 /** The seven steps of a scale, the last one leading back up to the tonic. */

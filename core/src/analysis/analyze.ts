@@ -1,0 +1,366 @@
+import type { Chord } from '../chord/chord.ts';
+import { type Degree, type NumberChord, numberChord } from '../degree/degree.ts';
+import { printRoman } from '../degree/roman-text.ts';
+import type { HarmonicFunction } from '../harmony/function-table.ts';
+import { functionOfDegree } from '../harmony/harmonize.ts';
+import type { Key } from '../key/key.ts';
+import { chroma } from '../pitch/note.ts';
+import { type Progression, readProgression } from '../progression/progression.ts';
+import type { Analysis, AnalysisWish, AnalyzedChord, Hearing, Lead, LocalPart, RankedKey, Region, WithoutOptional } from './analysis.ts';
+import { localRoman } from './applied-roman.ts';
+import { findBluesForms } from './blues-form.ts';
+import { scalesFor } from './chord-scales.ts';
+import { type ChordFacts, factsOf } from './facts.ts';
+import { degreeOf, type Home, homeMode, isTarget, MINORS, stepOf } from './home.ts';
+import { judgeHome, type KeyCandidate, rankHomes, type SongFacts } from './key-finding.ts';
+import { closesSong, findLoops } from './loops.ts';
+import { type Override, type ReadingOverride, readOverrides, type RegionOverride } from './override-text.ts';
+import { findPatterns } from './patterns.ts';
+import type { Claim, Reading } from './reading.ts';
+import { keyOfHome } from './region-key.ts';
+import { findRegions, type HomeRegion } from './regions.ts';
+import { groundOf, ridgePoint } from './ridge.ts';
+import { claimsOn } from './rules.ts';
+import { momentsOf, type Scene, sceneIn } from './scene.ts';
+import { findTwoFives, type TwoFive } from './two-fives.ts';
+
+/** Reads and analyzes chart text or plain chords. Any text gives an analysis, an empty one at least. */
+export function analyzeText(source: string, wish: AnalysisWish = {}): Analysis {
+  return analyze(readProgression(source), wish);
+}
+
+/**
+ * Analyzes a progression: its keys ranked, its regions, and for every chord exactly one reading
+ * with number, Roman numeral, function and scales. The same input always gives the same answer.
+ */
+export function analyze(progression: Progression, wish: AnalysisWish = {}): Analysis {
+  const overrides = readOverrides(progression);
+  const heard = hear(progression, wish, overrides);
+  const optional = progression.chords.some((chord) => chord.optional);
+  return { ...describe(progression, heard, wish, overrides), withoutOptional: optional ? withoutOptional(progression, wish, heard) : [] };
+}
+
+/** What the rules make of a progression, before it is told. */
+interface Heard {
+  readonly song: SongFacts;
+  readonly candidates: readonly KeyCandidate[];
+  readonly lead: Lead;
+  readonly regions: readonly HeardRegion[];
+  readonly scenes: readonly Scene[];
+  readonly claims: readonly (readonly Claim[])[];
+  readonly loops: ReturnType<typeof findLoops>;
+  readonly blues: ReturnType<typeof findBluesForms>;
+  readonly twoFives: readonly TwoFive[];
+}
+
+interface HeardRegion extends HomeRegion {
+  readonly key: Key;
+  readonly by: Region['by'];
+}
+
+function hear(progression: Progression, wish: AnalysisWish, overrides: readonly Override[]): Heard {
+  const chords = sharedFacts(progression.chords.map(({ chord }) => chord));
+  const loops = findLoops(chords);
+  const blues = findBluesForms(chords.map((facts, index) => ({ facts, bar: progression.chords[index]?.bar ?? 0 })));
+  const song: SongFacts = { chords, moments: momentsOf(chords), closes: closesSong(chords, loops), bluesTonic: blues[0]?.tonic ?? null };
+  const pinned = wish.key ?? (progression.keyGiven ? progression.keys[0] : undefined);
+  const ranked = rankHomes(song);
+  const given = pinned === undefined ? null : judgeHome(song, homeOfKey(pinned));
+  const candidates = given === null ? ranked : [given, ...ranked.filter(({ home }) => !isSameHome(home, given.home))];
+  const regions = nameRegions(song, forcedRegions(progression, wish, overrides, findRegions(chords, candidates, given), song), pinned);
+  const scenes = chords.map((_, index) => {
+    const region = regions.find(({ from, to }) => index >= from && index <= to) as HeardRegion;
+    return sceneIn(song.moments[index] as Scene, region.candidate.home, region.candidate.blues);
+  });
+  const home = regions[0]?.candidate;
+  const inOrder = home === undefined ? candidates : [home, ...candidates.filter((candidate) => candidate !== home)];
+  return {
+    song,
+    candidates: inOrder,
+    lead: leadOf(chords, inOrder, regions, given),
+    regions,
+    scenes,
+    claims: scenes.map(claimsOn),
+    loops,
+    blues,
+    twoFives: findTwoFives(chords),
+  };
+}
+
+/** The same chord is taken apart once. */
+function sharedFacts(chords: readonly Chord[]): readonly ChordFacts[] {
+  const known = new Map<string, ChordFacts>();
+  return chords.map((chord) => {
+    const name = `${chord.root} ${chord.formula} ${chord.bass}`;
+    const facts = known.get(name) ?? factsOf(chord);
+    known.set(name, facts);
+    return facts;
+  });
+}
+
+function homeOfKey(key: Key): Home {
+  return { tonic: chroma(key.tonic), mode: homeMode(key.scale) };
+}
+
+function isSameHome(a: Home, b: Home): boolean {
+  const family = ({ mode }: Home) => (MINORS.includes(mode.scale) ? 'minor' : mode.scale);
+  return a.tonic === b.tonic && family(a) === family(b);
+}
+
+const CLEAR_GAP = 0.75;
+const CLEAR_RELATIVE_GAP = 1.6;
+
+function leadOf(
+  chords: readonly ChordFacts[],
+  [best, ...others]: readonly KeyCandidate[],
+  regions: readonly HomeRegion[],
+  given: KeyCandidate | null,
+): Lead {
+  if (given !== null) return 'given';
+  if (chords.length === 0 || best === undefined) return 'none';
+  // a key the song moves to later is no second home
+  const second = others.find((candidate) => !regions.some((region) => region.candidate === candidate));
+  if (second === undefined) return 'clear';
+  // relative keys share their notes: only cadences and the ends of the song tell them apart
+  const gap = isRelative(best.home, second.home) ? CLEAR_RELATIVE_GAP : CLEAR_GAP;
+  return second.total - best.total < gap ? 'two-homes' : 'clear';
+}
+
+function isRelative(a: Home, b: Home): boolean {
+  const signature = ({ tonic, mode }: Home) => (mode.minor ? tonic + 3 : tonic) % 12;
+  return a.mode.minor !== b.mode.minor && signature(a) === signature(b);
+}
+
+// ---------------------------------------------------------------------------------------- regions
+
+interface MarkedRegion extends HomeRegion {
+  readonly by: Region['by'];
+  /** The key as somebody wrote it; null for one that was found. */
+  readonly written: Key | null;
+}
+
+/** The keys that the chart names, or the player, put in place of what was found. */
+function forcedRegions(
+  progression: Progression,
+  wish: AnalysisWish,
+  overrides: readonly Override[],
+  found: readonly HomeRegion[],
+  song: SongFacts,
+): readonly MarkedRegion[] {
+  const byChart = wish.key === undefined && progression.keyGiven && progression.keys.length > 1;
+  const said = overrides.filter((override): override is RegionOverride => override.kind === 'region' && override.fits);
+  if (!byChart && said.length === 0) return found.map((region) => ({ ...region, by: 'rules', written: null }));
+  const marks = progression.chords.map(({ bar, stretch }, index) => {
+    const player = said.find(({ firstBar, lastBar }) => bar >= firstBar - 1 && bar <= lastBar - 1);
+    if (player !== undefined) return { by: 'player' as const, key: player.key };
+    if (byChart) return { by: 'chart' as const, key: progression.keys[stretch] as Key };
+    return { by: 'rules' as const, region: found.find(({ from, to }) => index >= from && index <= to) as HomeRegion };
+  });
+  const nameOf = (mark: (typeof marks)[number]) =>
+    mark.by === 'rules' ? `rules ${found.indexOf(mark.region)}` : `${mark.by} ${mark.key.tonic} ${mark.key.scale}`;
+  const starts = marks.flatMap((mark, index) => (index > 0 && nameOf(marks[index - 1] as typeof mark) === nameOf(mark) ? [] : [index]));
+  return starts.map((from, order) => {
+    const mark = marks[from] as (typeof marks)[number];
+    const to = (starts[order + 1] ?? marks.length) - 1;
+    if (mark.by === 'rules') {
+      const { pivot } = mark.region;
+      return { ...mark.region, from, to, pivot: pivot !== null && pivot >= from && pivot <= to ? pivot : null, by: mark.by, written: null };
+    }
+    return { candidate: judgeHome(song, homeOfKey(mark.key)), from, to, pivot: null, confirmedAt: null, by: mark.by, written: mark.key };
+  });
+}
+
+function nameRegions(song: SongFacts, regions: readonly MarkedRegion[], pinned: Key | undefined): readonly HeardRegion[] {
+  return regions.map((region, index) => {
+    const found = () => keyOfHome(region.candidate.home, song.chords.slice(region.from, region.to + 1));
+    const atHome = pinned !== undefined && isSameHome(region.candidate.home, homeOfKey(pinned));
+    const key = region.written ?? (atHome && (index === 0 || region.by === 'rules') ? pinned : found());
+    return { ...region, key };
+  });
+}
+
+// ---------------------------------------------------------------------------------------- telling
+
+function describe(progression: Progression, heard: Heard, wish: AnalysisWish, overrides: readonly Override[]): Omit<Analysis, 'withoutOptional'> {
+  const hearing = wish.hearing ?? 'local';
+  const regions = heard.regions.map((region, index) => tellRegion(region, heard.regions[index - 1], heard.song));
+  const chords = heard.scenes.map((_, index) => tellChord(index, heard, hearing, wish, overrides));
+  const homeKey = regions[0]?.key;
+  return {
+    progression,
+    hearing,
+    lead: heard.lead,
+    keys: rankedKeys(heard, homeKey),
+    regions,
+    chords,
+    patterns: findPatterns({
+      chords: heard.scenes.map(({ here, home, line }, index) => ({
+        facts: here,
+        home,
+        tonic: regionAt(heard, index).key.tonic,
+        endsPhrase: progression.chords[index]?.endsPhrase ?? false,
+        inLine: line === 'inside',
+      })),
+      twoFives: heard.twoFives,
+      loops: heard.loops,
+      blues: heard.blues,
+      hearing,
+    }),
+    ridge: chords.map(({ reading, function: role }, index) => {
+      const { here, home } = heard.scenes[index] as Scene;
+      const ground = homeKey === undefined ? 0 : groundOf(regionAt(heard, index).key, homeKey);
+      return ridgePoint({ facts: here, home, function: role, resolution: reading.resolution, ground });
+    }),
+    overrides,
+  };
+}
+
+function regionAt({ regions }: Heard, index: number): HeardRegion {
+  return regions.find(({ from, to }) => index >= from && index <= to) as HeardRegion;
+}
+
+function tellRegion({ key, from, to, pivot, confirmedAt, by }: HeardRegion, before: HeardRegion | undefined, song: SongFacts): Region {
+  const shared = pivot === null || before === undefined ? null : (song.chords[pivot] as ChordFacts).chord;
+  return {
+    key,
+    from,
+    to,
+    by,
+    confirmedAt,
+    pivot: shared === null ? null : { index: pivot as number, numberBefore: numberChord(shared, (before as HeardRegion).key.tonic) },
+  };
+}
+
+const BEST_SCORE = 100;
+const SCORE_PER_COST = 12;
+const MOST_KEYS = 6;
+
+/** The best keys with scores that fall with what they cost above the best. */
+function rankedKeys({ candidates, song, lead, regions }: Heard, homeKey: Key | undefined): readonly RankedKey[] {
+  if (homeKey === undefined || song.chords.length === 0) return [];
+  const least = Math.min(...candidates.map(({ total }) => total));
+  return candidates.slice(0, MOST_KEYS).map((candidate, index) => ({
+    key: index === 0 && candidate === regions[0]?.candidate ? homeKey : keyOfHome(candidate.home, song.chords),
+    score: Math.max(0, Math.round(BEST_SCORE - SCORE_PER_COST * (candidate.total - least))),
+    reasons: index === 0 && lead === 'given' ? [{ code: 'given' }, ...candidate.reasons] : candidate.reasons,
+  }));
+}
+
+const MOST_OTHERS = 2;
+
+function tellChord(index: number, heard: Heard, hearing: Hearing, wish: AnalysisWish, overrides: readonly Override[]): AnalyzedChord {
+  const scene = heard.scenes[index] as Scene;
+  const region = regionAt(heard, index);
+  const claims = heard.claims[index] as readonly Claim[];
+  const override = overrides.find((said): said is ReadingOverride => said.kind === 'reading' && said.index === index) ?? null;
+  const claim = chosenClaim(claims, override);
+  const number = numberChord(scene.here.chord, region.key.tonic);
+  const reading = tellReading(claim, scene);
+  const local = hearing === 'local' ? localPart(index, heard) : null;
+  const next = scene.after;
+  return {
+    chord: scene.here.chord,
+    number,
+    region: heard.regions.indexOf(region),
+    roman: hearing === 'local' ? localRoman({ chord: scene.here.chord, number, reading, local }) : printRoman(number),
+    function: functionOf(claim, scene),
+    reading,
+    others: otherReadings(claims, claim, scene),
+    local,
+    scales: scalesFor({
+      facts: scene.here,
+      claim,
+      home: scene.home,
+      key: region.key,
+      step: scene.step,
+      next: next?.chord ?? null,
+      nextFacts: next,
+      local: local === null || local.part === 'five' ? null : local.part,
+      melody: wish.melody?.get(index) ?? null,
+    }),
+    override,
+  };
+}
+
+/** The player's word stands above the rules; what a rule knows about that reading is kept with it. */
+function chosenClaim(claims: readonly Claim[], override: ReadingOverride | null): Claim {
+  const best = claims[0] as Claim;
+  if (override === null) return best;
+  return claims.find(({ kind }) => kind === override.reading) ?? { kind: override.reading, rule: 'player', cost: best.cost };
+}
+
+function otherReadings(claims: readonly Claim[], chosen: Claim, scene: Scene): readonly Reading[] {
+  const kinds = new Set<string>([chosen.kind, 'unexplained']);
+  const others: Reading[] = [];
+  for (const claim of claims) {
+    if (kinds.has(claim.kind) || others.length === MOST_OTHERS) continue;
+    kinds.add(claim.kind);
+    others.push(tellReading(claim, scene));
+  }
+  return others;
+}
+
+function tellReading({ target, ...claim }: Claim, scene: Scene): Reading {
+  return { ...claim, target: target === undefined ? null : targetChord(target, scene) };
+}
+
+/** The plain triad aimed at. In minor the 5 is major unless a minor one is what follows. */
+function targetChord(step: number, { home, after, nextStep }: Scene): NumberChord {
+  const degree = degreeOf(home, step);
+  const minorFive = step === 7 && home.mode.minor && nextStep === 7 && after?.class === 'minor';
+  const formula = minorFive ? homeMode('phrygian').triads[7] : home.mode.triads[step];
+  return { degree, formula: formula as number, bass: null };
+}
+
+/** The chord's part in a ii–V–I whose goal is a degree of the key other than its tonic. */
+function localPart(index: number, heard: Heard): LocalPart | null {
+  const found = heard.twoFives.find(({ two, five, one }) => index === two || index === five || index === one);
+  const scene = heard.scenes[index] as Scene;
+  if (found === undefined) return null;
+  const step = stepOf(scene.home, found.goal);
+  const fiveIsOwn = heard.scenes[found.five]?.own === true;
+  if (step === 0 || !isTarget(scene.home, step) || (fiveIsOwn && found.one === null)) return null;
+  const target = targetChord(step, scene);
+  if (index === found.two) return { part: 'two', target };
+  if (index === found.five) return { part: 'five', target };
+  return scene.here.class === 'dominant' ? null : { part: 'one', target };
+}
+
+/** What the chord does: by its degree at home, by what it points at away from it. */
+function functionOf({ kind }: Claim, { step, home, here }: Scene): HarmonicFunction | 'other' {
+  switch (kind) {
+    case 'secondary-dominant':
+    case 'secondary-leading-tone':
+    case 'tritone-substitute':
+    case 'backdoor-dominant':
+      return 'dominant';
+    case 'related-two':
+    case 'neapolitan':
+    case 'augmented-sixth':
+      return 'subdominant';
+    case 'passing-diminished':
+    case 'common-tone-diminished':
+    case 'chromatic-mediant':
+    case 'unexplained':
+      return 'other';
+    default:
+      return diminishedFunction(here, step) ?? functionOfDegree(degreeOf(home, step) as Degree);
+  }
+}
+
+/** A diminished chord that holds the leading tone pulls home, whatever its root. */
+function diminishedFunction({ symmetric }: ChordFacts, step: number): HarmonicFunction | undefined {
+  return symmetric && (step + 1) % 3 === 0 ? 'dominant' : undefined;
+}
+
+/** What changes when the players leave the optional chords out. */
+function withoutOptional(progression: Progression, wish: AnalysisWish, heard: Heard): readonly WithoutOptional[] {
+  const kept = progression.chords.flatMap((chord, index) => (chord.optional ? [] : [{ chord, index }]));
+  const home = heard.regions[0]?.key;
+  const thinner = hear({ ...progression, chords: kept.map(({ chord }) => chord) }, home === undefined ? wish : { ...wish, key: home }, []);
+  return kept.flatMap(({ index }, at) => {
+    const [before, now] = [heard.claims[index]?.[0] as Claim, thinner.claims[at]?.[0] as Claim];
+    const same = before.kind === now.kind && before.target === now.target && before.resolution === now.resolution;
+    return same ? [] : [{ index, reading: tellReading(now, thinner.scenes[at] as Scene) }];
+  });
+}

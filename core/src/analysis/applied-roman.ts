@@ -1,0 +1,46 @@
+import type { Chord } from '../chord/chord.ts';
+import { numberChord } from '../degree/degree.ts';
+import type { NumberChord } from '../degree/degree.ts';
+import { type Inversions, printRoman } from '../degree/roman-text.ts';
+import type { LocalPart } from './analysis.ts';
+import type { Reading } from './reading.ts';
+
+/** What a Roman numeral is written from. */
+export interface RomanQuestion {
+  readonly chord: Chord;
+  readonly number: NumberChord;
+  readonly reading: Reading;
+  readonly local: LocalPart | null;
+}
+
+/**
+ * The Roman numeral under the local hearing: chords that lean on another degree are written over
+ * it, `V7/ii`, `ii7/IV`, `vii°7/vi`, `subV7/I`. An applied chord with a bass of its own is figured.
+ */
+export function localRoman(question: RomanQuestion, inversions: Inversions = 'slash'): string {
+  const { chord, number, reading, local } = question;
+  const target = local?.part === 'two' ? local.target : reading.target;
+  if (target === null || !isApplied(question)) return printRoman(number, inversions);
+  const onTarget = `/${printRoman(target)}`;
+  const within = numberChord(chord, chord.root - number.degree + target.degree);
+  const print = (degree: number) => printRoman({ ...within, degree, bass: within.bass }, 'figures');
+  switch (reading.kind) {
+    case 'secondary-dominant':
+      return `${print(FIVE)}${onTarget}`;
+    case 'tritone-substitute':
+      return `sub${printRoman({ degree: FIVE, formula: number.formula, bass: null })}${onTarget}`;
+    case 'secondary-leading-tone':
+      return `${print(SEVEN)}${onTarget}`;
+    default:
+      return `${print(TWO)}${onTarget}`;
+  }
+}
+
+const FIVE = 1;
+const SEVEN = 5;
+const TWO = 2;
+const APPLIED: readonly string[] = ['secondary-dominant', 'tritone-substitute', 'secondary-leading-tone', 'related-two'];
+
+function isApplied({ reading, local }: RomanQuestion): boolean {
+  return APPLIED.includes(reading.kind) || local?.part === 'two';
+}

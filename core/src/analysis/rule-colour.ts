@@ -1,0 +1,89 @@
+import type { ScaleName } from '../scale/scale-table.ts';
+import type { ChordFacts } from './facts.ts';
+import { type Home, isOwn, modeFacts, stepOf } from './home.ts';
+import { promiseTo } from './promise.ts';
+import type { Claim } from './reading.ts';
+import type { Scene } from './scene.ts';
+
+/**
+ * Where a key borrows from, nearest first. The parallel major or minor comes before the modes: it
+ * is the one with the same tonic that everybody knows.
+ */
+const PARALLELS: Readonly<Record<'major' | 'minor', readonly (readonly [ScaleName, number])[]>> = {
+  major: [
+    ['natural minor', 1.2],
+    ['harmonic minor', 1.25],
+    ['melodic minor', 1.3],
+    ['mixolydian', 1.3],
+    ['dorian', 1.35],
+    ['lydian', 1.4],
+    ['harmonic major', 1.45],
+    ['phrygian', 1.5],
+    ['major', 1.2],
+  ],
+  minor: [
+    ['major', 1.1],
+    ['natural minor', 1.2],
+    ['harmonic minor', 1.2],
+    ['melodic minor', 1.3],
+    ['dorian', 1.25],
+    ['mixolydian', 1.4],
+    ['phrygian', 1.4],
+    ['harmonic major', 1.45],
+    ['lydian', 1.5],
+    ['locrian', 1.6],
+  ],
+};
+
+const LEADING_TONE = 11;
+const OWN_FIVE_COST = 0.4;
+const PULLING_MORE = 0.3;
+
+/** A chord that belongs to another scale on the same tonic. */
+export function borrowedChord(scene: Scene): Claim | null {
+  const { here, home, step, own } = scene;
+  if (own) return null;
+  const sources = sourcesOf(home, here);
+  const nearest = sources[0];
+  if (nearest === undefined) return null;
+  const claim: Claim = { kind: 'borrowed', rule: 'borrowed', cost: costOf(scene, nearest[1]), sources: sources.map(([scale]) => scale) };
+  return step === 7 && here.class === 'dominant' ? { ...claim, ...promiseTo(scene, 0) } : claim;
+}
+
+/** The key's own 5 with colours from the parallel key stays its 5, as long as the key has the leading tone. */
+function costOf({ here, home, step }: Scene, cost: number): number {
+  const leads = home.mode.degrees[LEADING_TONE] !== undefined;
+  if (step === 7 && here.class === 'dominant' && leads) return OWN_FIVE_COST;
+  return here.class === 'dominant' ? cost + PULLING_MORE : cost;
+}
+
+/** The parallel scales that hold every tone of the chord; the three minors are asked one by one. */
+function sourcesOf(home: Home, facts: ChordFacts): readonly (readonly [ScaleName, number])[] {
+  return PARALLELS[home.mode.minor ? 'minor' : 'major'].filter(
+    ([scale]) => scale !== home.mode.scale && isOwn({ tonic: home.tonic, mode: modeFacts(scale) }, facts),
+  );
+}
+
+const CADENTIAL = 1.1;
+const FLAT_TWO = 1.45;
+
+/** ♭2 as a major chord, on its way to the 5. */
+export function neapolitan({ here, home, step, nextStep, after, own }: Scene): Claim | null {
+  if (step !== 1 || here.class !== 'major' || own) return null;
+  const toFive = nextStep === 7 || nextStep === 11 || (nextStep === 0 && after !== null && (after.bass - home.tonic + 12) % 12 === 7);
+  if (!toFive && here.seventh) return null;
+  return { kind: 'neapolitan', rule: 'neapolitan', cost: toFive ? CADENTIAL : FLAT_TWO };
+}
+
+const MEDIANT_COST = 1.9;
+const NEIGHBOUR_MEDIANT_COST = 2.1;
+const THIRDS = new Set([3, 4, 8, 9]);
+
+/** A major or minor chord a third away from the tonic, or from the chord before it, with changed notes. */
+export function chromaticMediant({ here, home, step, before, own }: Scene): Claim | null {
+  if ((here.class !== 'major' && here.class !== 'minor') || own) return null;
+  const ofTonic = THIRDS.has(step);
+  const ofNeighbour = before !== null && before.class === here.class && THIRDS.has(stepOf({ ...home, tonic: before.root }, here.root));
+  if (!ofTonic && !ofNeighbour) return null;
+  return { kind: 'chromatic-mediant', rule: 'mediant', cost: ofTonic ? MEDIANT_COST : NEIGHBOUR_MEDIANT_COST };
+}

@@ -1,0 +1,63 @@
+import { MINORS, ownsTone, rotated } from './home.ts';
+import type { Claim } from './reading.ts';
+import type { Scene } from './scene.ts';
+import { promiseTo } from './promise.ts';
+
+const RAISED_SIXTH = 9;
+const RAISED_SIXTH_COST = 0.3;
+const DOMINANT_STEP = 7;
+const LEADING_STEP = 11;
+
+/** Every tone is the key's own. The 6 of melodic minor costs a little: it belongs to Dorian as well. */
+export function ownChord(scene: Scene): Claim | null {
+  if (!scene.own) return null;
+  const raised = MINORS.includes(scene.home.mode.scale) && (rotated(scene.here.mask, scene.home.tonic) & (1 << RAISED_SIXTH)) !== 0;
+  const claim: Claim = { kind: 'diatonic', rule: 'own-chord', cost: raised ? RAISED_SIXTH_COST : 0 };
+  return isOwnDominant(scene) ? { ...claim, ...promiseTo(scene, 0) } : claim;
+}
+
+/** The 5 with a major third, or the diminished chord on the leading tone. */
+function isOwnDominant({ step, here }: Scene): boolean {
+  if (step === DOMINANT_STEP) return here.class === 'dominant' || here.class === 'major' || here.class === 'augmented';
+  return step === LEADING_STEP && (here.class === 'diminished' || here.class === 'half-diminished');
+}
+
+const COLOUR_COST = 0.6;
+
+/** Third, fifth and seventh are the key's; only what is stacked or altered on top leaves it. */
+export function colouredChord(scene: Scene): Claim | null {
+  const { here, home, step, own } = scene;
+  const shell = here.class === 'dominant' && step === DOMINANT_STEP ? [4, -2] : [-3, 4, 1, -6, -2, 5].filter((tone) => here.tones.includes(tone));
+  const degree = home.mode.degrees[step];
+  const fits = degree !== undefined && shell.every((tone) => here.tones.includes(tone) && ownsTone(home, degree, tone));
+  const onTop = here.tones.length > shell.length + 1;
+  if (!fits || !onTop || own) return null;
+  const claim: Claim = { kind: 'diatonic', rule: 'coloured-chord', cost: COLOUR_COST };
+  return isOwnDominant(scene) ? { ...claim, ...promiseTo(scene, 0) } : claim;
+}
+
+const PEDAL_GAIN = -0.05;
+const PEDAL_COST = 1.25;
+
+/** The bass holds a note that is not the chord's: chord and bass are read apart. */
+export function pedalChord({ overPedal, own }: Scene): Claim | null {
+  if (!overPedal) return null;
+  return { kind: 'pedal', rule: 'pedal', cost: own ? PEDAL_GAIN : PEDAL_COST };
+}
+
+const LINE_GAIN = -0.1;
+const LINE_COST = 1.5;
+
+/** One voice walks by half steps while the chord is held. */
+export function lineChord({ line, home, step }: Scene): Claim | null {
+  if (line !== 'inside') return null;
+  const cost = home.mode.triads[step] === undefined ? LINE_COST : LINE_GAIN;
+  return { kind: 'line-cliche', rule: 'line-cliche', cost };
+}
+
+const UNEXPLAINED_COST = 3.5;
+
+/** Nothing else spoke. */
+export function unexplainedChord(): Claim {
+  return { kind: 'unexplained', rule: 'unexplained', cost: UNEXPLAINED_COST };
+}

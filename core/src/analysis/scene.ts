@@ -1,0 +1,152 @@
+import { mod } from '../fault.ts';
+import { type ChordFacts, canPull } from './facts.ts';
+import { type Home, isOwn } from './home.ts';
+
+/** A chord with what stands around it, apart from any key. */
+export interface Moment {
+  readonly here: ChordFacts;
+  /** The chord before it, other than itself. */
+  readonly before: ChordFacts | null;
+  /** The next chord that is another one; more of the same dominant is passed over. */
+  readonly after: ChordFacts | null;
+  readonly afterThat: ChordFacts | null;
+  /** Its place in a line that one voice walks under or over a held chord: first, inside, none. */
+  readonly line: 'first' | 'inside' | 'none';
+  /** Whether its bass is held from a neighbour and is no tone of the chord. */
+  readonly overPedal: boolean;
+}
+
+/** A moment heard in a home. Steps are half steps above its tonic. */
+export interface Scene extends Moment {
+  readonly home: Home;
+  /** Whether the home is a blues: its 1 and 4 are dominant sevenths at rest. */
+  readonly blues: boolean;
+  /** Whether every tone is the home's own. */
+  readonly own: boolean;
+  readonly step: number;
+  readonly nextStep: number | null;
+}
+
+/** The moments of a progression. Equal neighbourhoods share one value, so that they are judged once. */
+export function momentsOf(chords: readonly ChordFacts[]): readonly Moment[] {
+  const lines = findLines(chords);
+  const known = new Map<string, Moment>();
+  const ids = new Map(chords.map((facts) => [facts, 0]));
+  [...ids.keys()].forEach((facts, id) => {
+    ids.set(facts, id);
+  });
+  const idOf = (facts: ChordFacts | null) => (facts === null ? -1 : ids.get(facts));
+  return chords.map((here, index) => {
+    const before = neighbour(chords, index, -1);
+    const next = neighbour(chords, index, 1);
+    const afterThat = next === null ? null : neighbour(chords, next.index, 1);
+    const moment: Moment = {
+      here,
+      before: before?.facts ?? null,
+      after: next?.facts ?? null,
+      afterThat: afterThat?.facts ?? null,
+      line: lines[index] ?? 'none',
+      overPedal: isOverPedal(chords, index),
+    };
+    const key = [here, moment.before, moment.after, moment.afterThat].map(idOf).join() + moment.line + moment.overPedal;
+    const same = known.get(key);
+    if (same === undefined) known.set(key, moment);
+    return same ?? moment;
+  });
+}
+
+/** The moment heard in a home. */
+export function sceneIn(moment: Moment, home: Home, blues: boolean): Scene {
+  return {
+    ...moment,
+    home,
+    blues,
+    own: isOwn(home, moment.here),
+    step: mod(moment.here.root - home.tonic, 12),
+    nextStep: moment.after === null ? null : mod(moment.after.root - home.tonic, 12),
+  };
+}
+
+interface Neighbour {
+  readonly facts: ChordFacts;
+  readonly index: number;
+}
+
+function neighbour(chords: readonly ChordFacts[], from: number, by: 1 | -1): Neighbour | null {
+  const here = chords[from] as ChordFacts;
+  for (let index = from + by; index >= 0 && index < chords.length; index += by) {
+    const facts = chords[index] as ChordFacts;
+    if (!isMoreOfTheSame(here, facts)) return { facts, index };
+  }
+  return null;
+}
+
+/** The same chord again, or another colour of the same dominant (G7sus4 to G7, G to G13). */
+function isMoreOfTheSame(here: ChordFacts, other: ChordFacts): boolean {
+  if (here === other) return true;
+  if (here.root !== other.root) return false;
+  if (here.class === other.class && here.bass === other.bass) return true;
+  const pulling = canPull(here) || here.class === 'suspended';
+  return pulling && (other.class === 'dominant' || other.class === 'suspended' || other.class === 'augmented');
+}
+
+function isOverPedal(chords: readonly ChordFacts[], index: number): boolean {
+  const here = chords[index] as ChordFacts;
+  if (!here.foreignBass) return false;
+  return chords[index - 1]?.bass === here.bass || chords[index + 1]?.bass === here.bass;
+}
+
+const LINE_LENGTH = 3;
+
+/** Marks runs on one root in which a voice moves by half steps in one direction, three chords or more. */
+export function findLines(chords: readonly ChordFacts[]): readonly Moment['line'][] {
+  const marks: Moment['line'][] = chords.map(() => 'none');
+  for (let from = 0; from < chords.length; ) {
+    const length = Math.max(lineFrom(chords, from, 11), lineFrom(chords, from, 1));
+    if (length < LINE_LENGTH) {
+      from += 1;
+      continue;
+    }
+    marks[from] = 'first';
+    for (let index = from + 1; index < from + length; index += 1) marks[index] = 'inside';
+    if (resolvesAway(chords, from + length - 1)) marks[from + length - 1] = 'none';
+    from += length;
+  }
+  return marks;
+}
+
+/** How many chords from here on hold the root while one voice moves by half steps (1 up, 11 down). */
+function lineFrom(chords: readonly ChordFacts[], from: number, by: 1 | 11): number {
+  const first = chords[from] as ChordFacts;
+  let longest = 0;
+  for (let tone = 0; tone < 12; tone += 1) {
+    if ((sounding(first) & (1 << tone)) === 0) continue;
+    longest = Math.max(longest, walkLine(chords, from, tone, by));
+  }
+  return longest;
+}
+
+function walkLine(chords: readonly ChordFacts[], from: number, start: number, by: 1 | 11): number {
+  const root = (chords[from] as ChordFacts).root;
+  let tone = start;
+  let length = 1;
+  for (let index = from + 1; index < chords.length; index += 1) {
+    const next = chords[index] as ChordFacts;
+    const moved = (tone + by) % 12;
+    const isNew = (sounding(chords[index - 1] as ChordFacts) & (1 << moved)) === 0;
+    if (next.root !== root || !isNew || (sounding(next) & (1 << moved)) === 0) break;
+    tone = moved;
+    length += 1;
+  }
+  return length;
+}
+
+function sounding(facts: ChordFacts): number {
+  return facts.mask | (1 << facts.bass);
+}
+
+/** A dominant at the end of a line that falls a fifth is heard as a dominant. */
+function resolvesAway(chords: readonly ChordFacts[], index: number): boolean {
+  const here = chords[index] as ChordFacts;
+  return here.class === 'dominant' && chords[index + 1]?.root === (here.root + 5) % 12;
+}
