@@ -1,5 +1,12 @@
 // The one public list of the core, grouped by noun. It reads as a glossary, in order of understanding.
 
+export type { Analysis, AnalysisWish, AnalyzedChord, Hearing, Lead, LocalPart, RankedKey, Region } from './analysis/analysis.ts';
+export { analyze, analyzeText } from './analysis/analyze.ts';
+export type { ChordScale } from './analysis/chord-scales.ts';
+export { type Override, sayReading, sayRegion, takeBack } from './analysis/override-text.ts';
+export type { Pattern, PatternKind } from './analysis/pattern.ts';
+export { READING_KINDS, type Reading, type ReadingKind, type Resolution } from './analysis/reading.ts';
+export type { RidgePoint } from './analysis/ridge.ts';
 export { type BarChord, type BarRemark, type KeyStretch, printBarToken, type Section, type WrittenBar } from './chart/bars.ts';
 export type { Meter, Place, Problem, Severity } from './chart/chart.ts';
 export { parseChart, printChart } from './chart/chart-text.ts';
@@ -72,14 +79,15 @@ export {
 } from './notation/tab.ts';
 export { accidentals, chroma, isEnharmonic, letterStep, type Note, simplest } from './pitch/note.ts';
 export { type AccidentalStyle, parseNote, printAccidentals, printNote, withGlyphs } from './pitch/note-text.ts';
+export { type Progression, type ProgressionChord, readProgression, type UnreadChord } from './progression/progression.ts';
 export { CONCERT_READER, type Reader, TRANSPOSITION_SEMITONES, type Transposition, writtenChord, writtenKey } from './reader/reader.ts';
 export { type ArpeggioWish, arpeggioRun } from './run/arpeggio.ts';
 export type { Run, RunNote } from './run/run.ts';
 export { type ScaleLayout, type ScaleRunWish, scaleRun } from './run/scale-run.ts';
 export type { Picking } from './run/strokes.ts';
 export { type SweepWish, sweepRun } from './run/sweep.ts';
-export { isMinorScale, SCALE_NAMES, type Step, scaleIntervals, scaleSteps } from './scale/scale.ts';
-export type { ScaleName } from './scale/scale-table.ts';
+export { chordScaleIntervals, isMinorScale, SCALE_NAMES, type Step, scaleIntervals, scaleSteps } from './scale/scale.ts';
+export type { ChordScaleName, ScaleName } from './scale/scale-table.ts';
 
 export { chordMidi, scaleMidi } from './sound/sounding.ts';
 export { type Colour, type Comfort, comfortOf, easierByColour, type Neighbours, neighboursOf } from './voicing/easier.ts';
@@ -115,6 +123,18 @@ export {
   type Voicing,
   type VoicingTone,
 } from './voicing/voicing.ts';
+export {
+  chordScaleName,
+  keyReasonWords,
+  leadWords,
+  PATTERN_NAMES,
+  patternWords,
+  READING_NAMES,
+  RESOLUTION_NAMES,
+  readingWords,
+  regionWords,
+  scaleWords,
+} from './wording/analysis-words.ts';
 export { circleWords } from './wording/circle-words.ts';
 export { faultWords } from './wording/fault-words.ts';
 export { explainTerm, GLOSSARY, type Term } from './wording/glossary.ts';

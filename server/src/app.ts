@@ -4,6 +4,7 @@ import { rateLimit } from 'express-rate-limit';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
+import { analysisRoutes } from './analysis/analysis-routes.ts';
 import { bandRoutes } from './band/band-routes.ts';
 import { chartRoutes } from './chart/chart-routes.ts';
 import type { Pool } from './db/pool.ts';
@@ -67,7 +68,7 @@ function apiRoutes({ pool, rateLimit: limit }: AppDeps): express.Router {
   routes.use('/v1/bands', bandRoutes(pool));
   routes.use('/v1/charts', limited, chartRoutes());
   routes.use('/v1/sheets', limited, sheetRoutes());
-  routes.use('/v1', limited, theoryRoutes(), voicingRoutes());
+  routes.use('/v1', limited, theoryRoutes(), analysisRoutes(), voicingRoutes());
   return routes;
 }
 

@@ -1,5 +1,6 @@
 // What travels between the browser and the server: one schema for each request and answer.
 
+export { type AnalyzeAnswer, type AnalyzeRequest, analyzeAnswer, analyzeRequest } from './analysis.ts';
 export {
   type Band,
   band,

@@ -14,14 +14,14 @@ import { type ChordFacts, factsOf } from './facts.ts';
 import { degreeOf, type Home, homeMode, isTarget, MINORS, stepOf } from './home.ts';
 import { judgeHome, type KeyCandidate, rankHomes, type SongFacts } from './key-finding.ts';
 import { closesSong, findLoops } from './loops.ts';
-import { type Override, type ReadingOverride, readOverrides, type RegionOverride } from './override-text.ts';
+import { type Override, type ReadingOverride, type RegionOverride, readOverrides } from './override-text.ts';
 import { findPatterns } from './patterns.ts';
 import type { Claim, Reading } from './reading.ts';
 import { keyOfHome } from './region-key.ts';
 import { findRegions, type HomeRegion } from './regions.ts';
 import { groundOf, ridgePoint } from './ridge.ts';
 import { claimsOn } from './rules.ts';
-import { momentsOf, type Scene, sceneIn } from './scene.ts';
+import { type Moment, momentsOf, type Scene, sceneIn } from './scene.ts';
 import { findTwoFives, type TwoFive } from './two-fives.ts';
 
 /** Reads and analyzes chart text or plain chords. Any text gives an analysis, an empty one at least. */
@@ -46,11 +46,15 @@ interface Heard {
   readonly candidates: readonly KeyCandidate[];
   readonly lead: Lead;
   readonly regions: readonly HeardRegion[];
+  /** Index of the region of every chord. */
+  readonly regionOf: readonly number[];
   readonly scenes: readonly Scene[];
   readonly claims: readonly (readonly Claim[])[];
   readonly loops: ReturnType<typeof findLoops>;
   readonly blues: ReturnType<typeof findBluesForms>;
   readonly twoFives: readonly TwoFive[];
+  /** The ii–V each chord has a part in, the first one it is in. */
+  readonly twoFiveOf: ReadonlyMap<number, TwoFive>;
 }
 
 interface HeardRegion extends HomeRegion {
@@ -68,10 +72,10 @@ function hear(progression: Progression, wish: AnalysisWish, overrides: readonly 
   const given = pinned === undefined ? null : judgeHome(song, homeOfKey(pinned));
   const candidates = given === null ? ranked : [given, ...ranked.filter(({ home }) => !isSameHome(home, given.home))];
   const regions = nameRegions(song, forcedRegions(progression, wish, overrides, findRegions(chords, candidates, given), song), pinned);
-  const scenes = chords.map((_, index) => {
-    const region = regions.find(({ from, to }) => index >= from && index <= to) as HeardRegion;
-    return sceneIn(song.moments[index] as Scene, region.candidate.home, region.candidate.blues);
-  });
+  const regionOf = regions.flatMap(({ from, to }, region) => Array.from({ length: to - from + 1 }, () => region));
+  const scenes = sharedScenes(song, regions, regionOf);
+  const claims = new Map([...new Set(scenes)].map((scene) => [scene, claimsOn(scene)]));
+  const twoFives = findTwoFives(chords);
   const home = regions[0]?.candidate;
   const inOrder = home === undefined ? candidates : [home, ...candidates.filter((candidate) => candidate !== home)];
   return {
@@ -79,12 +83,33 @@ function hear(progression: Progression, wish: AnalysisWish, overrides: readonly 
     candidates: inOrder,
     lead: leadOf(chords, inOrder, regions, given),
     regions,
+    regionOf,
     scenes,
-    claims: scenes.map(claimsOn),
+    claims: scenes.map((scene) => claims.get(scene) as readonly Claim[]),
     loops,
     blues,
-    twoFives: findTwoFives(chords),
+    twoFives,
+    twoFiveOf: partsOf(twoFives),
   };
+}
+
+function partsOf(twoFives: readonly TwoFive[]): ReadonlyMap<number, TwoFive> {
+  const parts = new Map<number, TwoFive>();
+  for (const found of twoFives)
+    for (const index of [found.two, found.five, found.one]) if (index !== null && !parts.has(index)) parts.set(index, found);
+  return parts;
+}
+
+/** The scene of every chord; the same moment in the same region is one value. */
+function sharedScenes({ moments }: SongFacts, regions: readonly HeardRegion[], regionOf: readonly number[]): readonly Scene[] {
+  const known = regions.map(() => new Map<Moment, Scene>());
+  return moments.map((moment, index) => {
+    const region = regionOf[index] as number;
+    const { home, blues } = (regions[region] as HeardRegion).candidate;
+    const scene = known[region]?.get(moment) ?? sceneIn(moment, home, blues);
+    known[region]?.set(moment, scene);
+    return scene;
+  });
 }
 
 /** The same chord is taken apart once. */
@@ -181,7 +206,12 @@ function nameRegions(song: SongFacts, regions: readonly MarkedRegion[], pinned: 
 
 // ---------------------------------------------------------------------------------------- telling
 
-function describe(progression: Progression, heard: Heard, wish: AnalysisWish, overrides: readonly Override[]): Omit<Analysis, 'withoutOptional'> {
+function describe(
+  progression: Progression,
+  heard: Heard,
+  wish: AnalysisWish,
+  overrides: readonly Override[],
+): Omit<Analysis, 'withoutOptional'> {
   const hearing = wish.hearing ?? 'local';
   const regions = heard.regions.map((region, index) => tellRegion(region, heard.regions[index - 1], heard.song));
   const chords = heard.scenes.map((_, index) => tellChord(index, heard, hearing, wish, overrides));
@@ -215,8 +245,8 @@ function describe(progression: Progression, heard: Heard, wish: AnalysisWish, ov
   };
 }
 
-function regionAt({ regions }: Heard, index: number): HeardRegion {
-  return regions.find(({ from, to }) => index >= from && index <= to) as HeardRegion;
+function regionAt({ regions, regionOf }: Heard, index: number): HeardRegion {
+  return regions[regionOf[index] as number] as HeardRegion;
 }
 
 function tellRegion({ key, from, to, pivot, confirmedAt, by }: HeardRegion, before: HeardRegion | undefined, song: SongFacts): Region {
@@ -261,7 +291,7 @@ function tellChord(index: number, heard: Heard, hearing: Hearing, wish: Analysis
   return {
     chord: scene.here.chord,
     number,
-    region: heard.regions.indexOf(region),
+    region: heard.regionOf[index] as number,
     roman: hearing === 'local' ? localRoman({ chord: scene.here.chord, number, reading, local }) : printRoman(number),
     function: functionOf(claim, scene),
     reading,
@@ -314,7 +344,7 @@ function targetChord(step: number, { home, after, nextStep }: Scene): NumberChor
 
 /** The chord's part in a ii–V–I whose goal is a degree of the key other than its tonic. */
 function localPart(index: number, heard: Heard): LocalPart | null {
-  const found = heard.twoFives.find(({ two, five, one }) => index === two || index === five || index === one);
+  const found = heard.twoFiveOf.get(index);
   const scene = heard.scenes[index] as Scene;
   if (found === undefined) return null;
   const step = stepOf(scene.home, found.goal);

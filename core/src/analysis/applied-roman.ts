@@ -1,6 +1,6 @@
 import type { Chord } from '../chord/chord.ts';
-import { numberChord } from '../degree/degree.ts';
 import type { NumberChord } from '../degree/degree.ts';
+import { numberChord } from '../degree/degree.ts';
 import { type Inversions, printRoman } from '../degree/roman-text.ts';
 import type { LocalPart } from './analysis.ts';
 import type { Reading } from './reading.ts';

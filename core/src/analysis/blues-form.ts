@@ -48,7 +48,12 @@ export function findBluesForms(chords: readonly ChordInBar[]): readonly BluesFor
   return forms;
 }
 
-function formAt(chords: readonly ChordInBar[], heads: ReadonlyMap<number, number>, bars: readonly number[], at: number): BluesForm | undefined {
+function formAt(
+  chords: readonly ChordInBar[],
+  heads: ReadonlyMap<number, number>,
+  bars: readonly number[],
+  at: number,
+): BluesForm | undefined {
   const headOf = (bar: number) => chords[heads.get(bars[at + bar] as number) as number] as ChordInBar;
   const tonic = headOf(0).facts.root;
   for (let bar = 0; bar < BARS; bar += 1) {

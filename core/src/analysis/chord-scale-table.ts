@@ -46,7 +46,10 @@ export const DOMINANT_SCALES: readonly ChordScaleName[] = ['mixolydian', 'altere
 /** What an alteration written on a dominant asks for first. */
 export const WRITTEN_SCALES: readonly (readonly [readonly string[], readonly ChordScaleName[]])[] = [
   [['b9', '13'], ['half-whole diminished']],
-  [['b9', '#9'], ['altered', 'half-whole diminished']],
+  [
+    ['b9', '#9'],
+    ['altered', 'half-whole diminished'],
+  ],
   [['#9'], ['altered', 'half-whole diminished']],
   [['b9'], ['altered', 'phrygian dominant', 'half-whole diminished']],
   [['b13'], ['altered', 'phrygian dominant', 'mixolydian b6']],

@@ -46,7 +46,12 @@ export interface ScaleQuestion {
 export function scalesFor(question: ScaleQuestion): readonly ChordScale[] {
   const { facts, melody } = question;
   const role = roleOf(question);
-  const found: Candidate[] = [...writtenScales(question, role), ...roleScales(question, role), ...targetScales(question), ...besideScales(question, role)];
+  const found: Candidate[] = [
+    ...writtenScales(question, role),
+    ...roleScales(question, role),
+    ...targetScales(question),
+    ...besideScales(question, role),
+  ];
   const fitting = found.filter((candidate) => fitsChord(candidate, facts) && holdsMelody(candidate, melody));
   const parent: Candidate = { tonic: question.key.tonic, scale: parentScale(question), reason: 'parent' };
   const chosen = firstOfEach(fitting).slice(0, MOST_SCALES);
@@ -150,7 +155,8 @@ function firstOfEach(candidates: readonly Candidate[]): readonly Candidate[] {
 }
 
 function hasSameNotes(a: Candidate, b: Candidate): boolean {
-  const notes = ({ tonic, scale }: Candidate) => chordScaleIntervals(scale).reduce((mask, interval) => mask | (1 << chroma(tonic + interval)), 0);
+  const notes = ({ tonic, scale }: Candidate) =>
+    chordScaleIntervals(scale).reduce((mask, interval) => mask | (1 << chroma(tonic + interval)), 0);
   return notes(a) === notes(b);
 }
 
@@ -169,7 +175,15 @@ function describe({ tonic, scale, reason }: Candidate, role: ScaleRole, { facts,
 
 // ------------------------------------------------------------------------------------------ roles
 
-const MAJOR_ROLES: Readonly<Record<number, ScaleRole>> = { 0: 'one', 2: 'two', 4: 'three', 5: 'four', 7: 'to-major', 9: 'six', 11: 'seven' };
+const MAJOR_ROLES: Readonly<Record<number, ScaleRole>> = {
+  0: 'one',
+  2: 'two',
+  4: 'three',
+  5: 'four',
+  7: 'to-major',
+  9: 'six',
+  11: 'seven',
+};
 const MINOR_ROLES: Readonly<Record<number, ScaleRole>> = {
   0: 'minor-one',
   2: 'minor-two',
@@ -184,8 +198,8 @@ const MINOR_ROLES: Readonly<Record<number, ScaleRole>> = {
 function roleOf(question: ScaleQuestion): ScaleRole {
   const { claim, facts, local } = question;
   if (local === 'two') return facts.class === 'half-diminished' ? 'minor-two' : 'two';
-  if (local === 'one') return facts.class === 'minor' ? 'local-minor-one' : facts.class === 'minor-major' ? 'minor-major' : 'one';
   if (facts.class === 'minor-major') return 'minor-major';
+  if (local === 'one') return facts.class === 'minor' ? 'local-minor-one' : 'one';
   if (facts.class === 'augmented') return facts.seventh ? 'augmented-major' : 'augmented';
   switch (claim.kind) {
     case 'blues-dominant':

@@ -1,6 +1,5 @@
 import { type Formula, formulaOf } from '../chord/formula.ts';
 import type { Degree } from '../degree/degree.ts';
-import { mod } from '../fault.ts';
 import type { Interval } from '../interval/interval.ts';
 import { chroma } from '../pitch/note.ts';
 import { isMinorScale, scaleIntervals } from '../scale/scale.ts';
@@ -99,18 +98,30 @@ export interface Home {
 
 /** Half steps from the home's tonic up to a root. */
 export function stepOf(home: Home, root: number): number {
-  return mod(root - home.tonic, 12);
+  return (root - home.tonic + 12) % 12;
 }
 
 /**
  * Whether every tone of the chord is the home's own. Spelled tones are compared, so that A♭m is not
  * taken for part of C minor; only a full diminished chord may be spelled from any of its notes.
  */
-export function isOwn(home: Home, facts: ChordFacts): boolean {
-  if ((rotated(facts.mask, home.tonic) & ~home.mode.mask) !== 0) return false;
+export function isOwn({ tonic, mode }: Home, facts: ChordFacts): boolean {
+  return ownsChord(mode, tonic, facts);
+}
+
+/** The same for a scale on a tonic, given apart. */
+export function ownsChord(mode: ModeFacts, tonic: number, facts: ChordFacts): boolean {
+  if ((rotated(facts.mask, tonic) & ~mode.mask) !== 0) return false;
   if (facts.symmetric) return true;
-  const step = stepOf(home, facts.root);
-  return (SPELLINGS[step] as readonly Degree[]).some((degree) => facts.tones.every((tone) => home.mode.own[degree + tone + REACH]));
+  for (const degree of SPELLINGS[(facts.root - tonic + 12) % 12] as readonly Degree[]) {
+    if (ownsTones(mode, degree, facts.tones)) return true;
+  }
+  return false;
+}
+
+function ownsTones(mode: ModeFacts, degree: Degree, tones: readonly Interval[]): boolean {
+  for (const tone of tones) if (mode.own[degree + tone + REACH] !== true) return false;
+  return true;
 }
 
 /** Whether a chord of the home stands on that half step and can be aimed at: any but a diminished one. */

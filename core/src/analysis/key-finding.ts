@@ -5,6 +5,7 @@ import type { ChordFacts } from './facts.ts';
 import { type Home, homeMode, isOwn, rotated } from './home.ts';
 import { cadencesInto, isTonicChord, type KeyReason } from './key-evidence.ts';
 import { isBlues } from './rule-dominant.ts';
+import { ownCost } from './rule-own.ts';
 import { leastCost } from './rules.ts';
 import { type Moment, sceneIn } from './scene.ts';
 
@@ -92,15 +93,17 @@ const PARENT_STEPS: Partial<Record<ScaleName, number>> = { dorian: 2, phrygian: 
 export function judgeHome(song: SongFacts, home: Home): KeyCandidate {
   const { chords, moments } = song;
   const blues = isBlues(chords, home.tonic) && !home.mode.minor;
+  const own = new Map<ChordFacts, number | null>();
   const known = new Map<Moment, number>();
+  for (const facts of new Set(chords)) own.set(facts, isOwn(home, facts) ? ownCost(home, facts) : null);
   const costs = moments.map((moment) => {
-    const cost = known.get(moment) ?? leastCost(sceneIn(moment, home, blues));
+    const cost = known.get(moment) ?? costOf(moment, home, blues, own.get(moment.here) ?? null);
     known.set(moment, cost);
     return cost;
   });
   const { opening, ending, cadences, reasons } = evidenceFor(song, home, blues);
   const mean = costs.length === 0 ? 0 : costs.reduce((sum, cost) => sum + cost, 0) / costs.length;
-  const own = chords.filter((facts) => isOwn(home, facts)).length;
+  const covered = chords.filter((facts) => own.get(facts) !== null).length;
   const others = costs.filter((cost) => cost > 0 && cost < 3).length;
   return {
     home,
@@ -109,8 +112,18 @@ export function judgeHome(song: SongFacts, home: Home): KeyCandidate {
     opening,
     ending,
     total: CHORD_WEIGHT * mean + opening + ending + cadences,
-    reasons: [...reasons, { code: 'coverage', own, of: chords.length }, ...(others > 0 ? [{ code: 'explained' as const, others }] : [])],
+    reasons: [
+      ...reasons,
+      { code: 'coverage', own: covered, of: chords.length },
+      ...(others > 0 ? [{ code: 'explained' as const, others }] : []),
+    ],
   };
+}
+
+/** A chord of the key that stands in no line and over no pedal needs no rule asked. */
+function costOf(moment: Moment, home: Home, blues: boolean, own: number | null): number {
+  if (own !== null && moment.line === 'none' && !moment.overPedal) return own;
+  return leastCost(sceneIn(moment, home, blues));
 }
 
 interface Evidence {
@@ -139,7 +152,8 @@ function evidenceFor(song: SongFacts, home: Home, blues: boolean): Evidence {
   ];
   const gain = (holds: boolean, amount: number) => (holds ? -amount : 0);
   return {
-    opening: gain(opens, closes ? FIRST_GAIN : FIRST_IN_LOOP_GAIN) + gain(form, BLUES_GAIN) + gain(modal, -MODE_COST) + gain(absent, -ABSENT_COST),
+    opening:
+      gain(opens, closes ? FIRST_GAIN : FIRST_IN_LOOP_GAIN) + gain(form, BLUES_GAIN) + gain(modal, -MODE_COST) + gain(absent, -ABSENT_COST),
     ending: gain(ends, LAST_GAIN),
     cadences: -CADENCE_GAIN * Math.min(cadences, MOST_CADENCES),
     reasons: said.flatMap(([holds, reason]) => (holds ? [reason] : [])),

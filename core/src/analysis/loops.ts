@@ -24,6 +24,7 @@ export function findLoops(chords: readonly ChordFacts[]): readonly Loop[] {
 
 function loopFrom(chords: readonly ChordFacts[], from: number): Loop | undefined {
   for (let period = SHORTEST_PERIOD; period <= LONGEST_PERIOD; period += 1) {
+    if (chords[from] !== chords[from + period]) continue;
     let end = from + period;
     while (end < chords.length && chords[end] === chords[end - period]) end += 1;
     const rounds = Math.floor((end - from) / period);

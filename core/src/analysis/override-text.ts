@@ -87,11 +87,23 @@ function readRegion(name: string, value: string, { chart }: Progression): Region
   const key = parseKey(keyName);
   if (place === null || !key.ok) return undefined;
   const [firstBar, lastBar] = [Number(place[1]), Number(place[2])];
-  return { kind: 'region', firstBar, lastBar, key: key.value, note, fits: firstBar >= 1 && firstBar <= lastBar && lastBar <= chart.bars.length };
+  return {
+    kind: 'region',
+    firstBar,
+    lastBar,
+    key: key.value,
+    note,
+    fits: firstBar >= 1 && firstBar <= lastBar && lastBar <= chart.bars.length,
+  };
 }
 
 /** The chart text with the player's word on a chord; null takes it back. */
-export function sayReading(source: string, progression: Progression, index: number, said: { readonly reading: ReadingKind; readonly note: string } | null): string {
+export function sayReading(
+  source: string,
+  progression: Progression,
+  index: number,
+  said: { readonly reading: ReadingKind; readonly note: string } | null,
+): string {
   const numbers = progression.chords.map(({ number }) => printNumber(number));
   const chord = progression.chords[index];
   if (chord === undefined) return source;
@@ -103,7 +115,12 @@ export function sayReading(source: string, progression: Progression, index: numb
 }
 
 /** The chart text with the player's word on the key of some bars; null takes it back. */
-export function sayRegion(source: string, firstBar: number, lastBar: number, said: { readonly key: Key; readonly note: string } | null): string {
+export function sayRegion(
+  source: string,
+  firstBar: number,
+  lastBar: number,
+  said: { readonly key: Key; readonly note: string } | null,
+): string {
   const name = `region ${firstBar}-${lastBar}`;
   const cleared = withoutLine(source, name);
   return said === null ? cleared : withLine(cleared, name, `${printKey(said.key)}${noteText(said.note)}`);
@@ -111,7 +128,8 @@ export function sayRegion(source: string, firstBar: number, lastBar: number, sai
 
 /** The chart text without one thing the player said. */
 export function takeBack(source: string, override: Override): string {
-  const name = override.kind === 'reading' ? `reading ${override.bar}-${override.place}` : `region ${override.firstBar}-${override.lastBar}`;
+  const name =
+    override.kind === 'reading' ? `reading ${override.bar}-${override.place}` : `region ${override.firstBar}-${override.lastBar}`;
   return withoutLine(source, name);
 }
 

@@ -52,7 +52,9 @@ function pattern(kind: PatternKind, tonic: Note, from: number, to: number, minor
 }
 
 function bluesPatterns(question: PatternQuestion): readonly Found[] {
-  return question.blues.map(({ from, to }) => pattern('twelve-bar-blues', at(question, from).facts.chord.root, from, to, at(question, from).facts.class === 'minor'));
+  return question.blues.map(({ from, to }) =>
+    pattern('twelve-bar-blues', at(question, from).facts.chord.root, from, to, at(question, from).facts.class === 'minor'),
+  );
 }
 
 function loopPatterns(question: PatternQuestion): readonly Found[] {
@@ -162,5 +164,8 @@ function withTwins(found: readonly Found[], question: PatternQuestion): Pattern[
   names.forEach((name, index) => {
     groups.set(name, [...(groups.get(name) ?? []), (found[index] as Found).from]);
   });
-  return found.map((one, index) => ({ ...one, alsoAt: (groups.get(names[index] as string) as number[]).filter((from) => from !== one.from) }));
+  return found.map((one, index) => ({
+    ...one,
+    alsoAt: (groups.get(names[index] as string) as number[]).filter((from) => from !== one.from),
+  }));
 }

@@ -27,7 +27,11 @@ const BANNED = 1000;
  * keys, what the keys have speaking for them, and what every change of key costs is least in all.
  * A new key that no cadence confirms, or that hardly stays, is taken back and the way sought again.
  */
-export function findRegions(chords: readonly ChordFacts[], candidates: readonly KeyCandidate[], given: KeyCandidate | null): readonly HomeRegion[] {
+export function findRegions(
+  chords: readonly ChordFacts[],
+  candidates: readonly KeyCandidate[],
+  given: KeyCandidate | null,
+): readonly HomeRegion[] {
   if (chords.length === 0) return [];
   const costs = candidates.map((candidate) => pathCosts(chords, candidate));
   for (let round = 0; round < MOST_ROUNDS; round += 1) {
@@ -39,7 +43,10 @@ export function findRegions(chords: readonly ChordFacts[], candidates: readonly 
       for (let index = from; index <= to; index += 1) row[index] = BANNED;
     }
   }
-  return regionsOf(chords, chords.map(() => given ?? (candidates[0] as KeyCandidate)));
+  return regionsOf(
+    chords,
+    chords.map(() => given ?? (candidates[0] as KeyCandidate)),
+  );
 }
 
 /** What each chord costs on the way: a little less where a cadence closes, much less where the song opens or ends on the tonic. */

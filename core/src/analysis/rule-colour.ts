@@ -1,6 +1,5 @@
 import type { ScaleName } from '../scale/scale-table.ts';
-import type { ChordFacts } from './facts.ts';
-import { type Home, isOwn, modeFacts, stepOf } from './home.ts';
+import { type Home, type ModeFacts, modeFacts, ownsChord, stepOf } from './home.ts';
 import { promiseTo } from './promise.ts';
 import type { Claim } from './reading.ts';
 import type { Scene } from './scene.ts';
@@ -35,6 +34,20 @@ const PARALLELS: Readonly<Record<'major' | 'minor', readonly (readonly [ScaleNam
   ],
 };
 
+interface Parallel {
+  readonly mode: ModeFacts;
+  readonly cost: number;
+}
+
+const KNOWN = new Map<'major' | 'minor', readonly Parallel[]>();
+
+function parallelsOf({ mode }: Home): readonly Parallel[] {
+  const third = mode.minor ? 'minor' : 'major';
+  const parallels = KNOWN.get(third) ?? PARALLELS[third].map(([scale, cost]) => ({ mode: modeFacts(scale), cost }));
+  KNOWN.set(third, parallels);
+  return parallels;
+}
+
 const LEADING_TONE = 11;
 const OWN_FIVE_COST = 0.4;
 const PULLING_MORE = 0.3;
@@ -43,10 +56,11 @@ const PULLING_MORE = 0.3;
 export function borrowedChord(scene: Scene): Claim | null {
   const { here, home, step, own } = scene;
   if (own) return null;
-  const sources = sourcesOf(home, here);
+  const sources = parallelsOf(home).filter(({ mode }) => mode.scale !== home.mode.scale && ownsChord(mode, home.tonic, here));
   const nearest = sources[0];
   if (nearest === undefined) return null;
-  const claim: Claim = { kind: 'borrowed', rule: 'borrowed', cost: costOf(scene, nearest[1]), sources: sources.map(([scale]) => scale) };
+  const scales = sources.map(({ mode }) => mode.scale);
+  const claim: Claim = { kind: 'borrowed', rule: 'borrowed', cost: costOf(scene, nearest.cost), sources: scales };
   return step === 7 && here.class === 'dominant' ? { ...claim, ...promiseTo(scene, 0) } : claim;
 }
 
@@ -55,13 +69,6 @@ function costOf({ here, home, step }: Scene, cost: number): number {
   const leads = home.mode.degrees[LEADING_TONE] !== undefined;
   if (step === 7 && here.class === 'dominant' && leads) return OWN_FIVE_COST;
   return here.class === 'dominant' ? cost + PULLING_MORE : cost;
-}
-
-/** The parallel scales that hold every tone of the chord; the three minors are asked one by one. */
-function sourcesOf(home: Home, facts: ChordFacts): readonly (readonly [ScaleName, number])[] {
-  return PARALLELS[home.mode.minor ? 'minor' : 'major'].filter(
-    ([scale]) => scale !== home.mode.scale && isOwn({ tonic: home.tonic, mode: modeFacts(scale) }, facts),
-  );
 }
 
 const CADENTIAL = 1.1;

@@ -1,4 +1,4 @@
-import { canPull, type ChordFacts } from './facts.ts';
+import { type ChordFacts, canPull } from './facts.ts';
 import { isTarget } from './home.ts';
 import { promiseCost, promiseTo, resolutionTo } from './promise.ts';
 import type { Claim } from './reading.ts';
@@ -75,7 +75,12 @@ export function tritoneSubstitute(scene: Scene): Claim | null {
   if (here.class !== 'dominant' || !isTarget(home, target) || own) return null;
   const promise = promiseTo(scene, target);
   const kept = target === 0 ? SUBSTITUTE_KEPT : SUBSTITUTE_ELSEWHERE;
-  return { kind: 'tritone-substitute', rule: 'tritone-substitute', cost: promiseCost(promise.resolution, kept, SUBSTITUTE_BROKEN), ...promise };
+  return {
+    kind: 'tritone-substitute',
+    rule: 'tritone-substitute',
+    cost: promiseCost(promise.resolution, kept, SUBSTITUTE_BROKEN),
+    ...promise,
+  };
 }
 
 const FLAT_SEVEN = 10;

@@ -1,19 +1,25 @@
-import { MINORS, ownsTone, rotated } from './home.ts';
+import type { ChordFacts } from './facts.ts';
+import { type Home, MINORS, ownsTone, rotated } from './home.ts';
+import { promiseTo } from './promise.ts';
 import type { Claim } from './reading.ts';
 import type { Scene } from './scene.ts';
-import { promiseTo } from './promise.ts';
 
 const RAISED_SIXTH = 9;
 const RAISED_SIXTH_COST = 0.3;
 const DOMINANT_STEP = 7;
 const LEADING_STEP = 11;
 
-/** Every tone is the key's own. The 6 of melodic minor costs a little: it belongs to Dorian as well. */
+/** Every tone is the key's own. */
 export function ownChord(scene: Scene): Claim | null {
   if (!scene.own) return null;
-  const raised = MINORS.includes(scene.home.mode.scale) && (rotated(scene.here.mask, scene.home.tonic) & (1 << RAISED_SIXTH)) !== 0;
-  const claim: Claim = { kind: 'diatonic', rule: 'own-chord', cost: raised ? RAISED_SIXTH_COST : 0 };
+  const claim: Claim = { kind: 'diatonic', rule: 'own-chord', cost: ownCost(scene.home, scene.here) };
   return isOwnDominant(scene) ? { ...claim, ...promiseTo(scene, 0) } : claim;
+}
+
+/** What a chord of the key costs: nothing, but for the 6 of melodic minor, which belongs to Dorian as well. */
+export function ownCost({ mode, tonic }: Home, { mask }: ChordFacts): number {
+  const raised = MINORS.includes(mode.scale) && (rotated(mask, tonic) & (1 << RAISED_SIXTH)) !== 0;
+  return raised ? RAISED_SIXTH_COST : 0;
 }
 
 /** The 5 with a major third, or the diminished chord on the leading tone. */
@@ -27,7 +33,8 @@ const COLOUR_COST = 0.6;
 /** Third, fifth and seventh are the key's; only what is stacked or altered on top leaves it. */
 export function colouredChord(scene: Scene): Claim | null {
   const { here, home, step, own } = scene;
-  const shell = here.class === 'dominant' && step === DOMINANT_STEP ? [4, -2] : [-3, 4, 1, -6, -2, 5].filter((tone) => here.tones.includes(tone));
+  const shell =
+    here.class === 'dominant' && step === DOMINANT_STEP ? [4, -2] : [-3, 4, 1, -6, -2, 5].filter((tone) => here.tones.includes(tone));
   const degree = home.mode.degrees[step];
   const fits = degree !== undefined && shell.every((tone) => here.tones.includes(tone) && ownsTone(home, degree, tone));
   const onTop = here.tones.length > shell.length + 1;

@@ -1,6 +1,5 @@
-import { mod } from '../fault.ts';
 import { type ChordFacts, canPull } from './facts.ts';
-import { type Home, isOwn } from './home.ts';
+import { type Home, isOwn, stepOf } from './home.ts';
 
 /** A chord with what stands around it, apart from any key. */
 export interface Moment {
@@ -57,13 +56,19 @@ export function momentsOf(chords: readonly ChordFacts[]): readonly Moment[] {
 
 /** The moment heard in a home. */
 export function sceneIn(moment: Moment, home: Home, blues: boolean): Scene {
+  const { here, before, after, afterThat, line, overPedal } = moment;
   return {
-    ...moment,
+    here,
+    before,
+    after,
+    afterThat,
+    line,
+    overPedal,
     home,
     blues,
-    own: isOwn(home, moment.here),
-    step: mod(moment.here.root - home.tonic, 12),
-    nextStep: moment.after === null ? null : mod(moment.after.root - home.tonic, 12),
+    own: isOwn(home, here),
+    step: stepOf(home, here.root),
+    nextStep: after === null ? null : stepOf(home, after.root),
   };
 }
 

@@ -1,7 +1,7 @@
 import { failure, type Result, success } from '../fault.ts';
 import { type AccidentalStyle, printNote, scanNote } from '../pitch/note-text.ts';
 import { findScale, SCALE_NAMES } from '../scale/scale.ts';
-import { SCALE_ALIASES, type ScaleName } from '../scale/scale-table.ts';
+import { type ChordScaleName, SCALE_ALIASES, type ScaleName } from '../scale/scale-table.ts';
 import { isSpellable, type Key, simplestKey } from './key.ts';
 
 /** Reads `G`, `Em`, `Bb major`, `F# harmonic minor`, `D dorian`. Major when no scale is named. */
@@ -42,7 +42,7 @@ export function printKey(key: Key, style: AccidentalStyle = 'ascii'): string {
 }
 
 /** A scale's name, its accidentals as glyphs when asked: `locrian ♯2`. */
-export function printScale(scale: ScaleName, style: AccidentalStyle = 'ascii'): string {
+export function printScale(scale: ChordScaleName, style: AccidentalStyle = 'ascii'): string {
   if (style === 'ascii') return scale;
   return scale.replace(/#(?=\d)/, '♯').replace(/b(?=\d)/, '♭');
 }

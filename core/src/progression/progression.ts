@@ -77,7 +77,18 @@ export function readProgression(source: string): Progression {
     bar.chords.flatMap(({ chord, optional }, place): ProgressionChord[] => {
       if (chord === null) return [];
       const endsPhrase = place === bar.chords.length - 1 && phraseEnds(bar, chart.bars[index + 1]);
-      return [{ chord: letters.chordIn(chord, bar.stretch), number: chord, bar: index, place, stretch: bar.stretch, optional, endsPhrase, at: bar.at }];
+      return [
+        {
+          chord: letters.chordIn(chord, bar.stretch),
+          number: chord,
+          bar: index,
+          place,
+          stretch: bar.stretch,
+          optional,
+          endsPhrase,
+          at: bar.at,
+        },
+      ];
     }),
   );
   const keyGiven = chart.head.keyNamed || countOf(source, NUMBER_TOKEN) > countOf(source, LETTER_TOKEN);
@@ -91,7 +102,9 @@ const DASH = /(?<=\s)(?:[-–—→]|->|=>)(?=\s)/g;
 /** Commas and lone dashes or arrows between chords become spaces; every other character keeps its column. */
 function withoutSeparators(source: string): string {
   const lines = source.split(/(\r\n|\r|\n)/);
-  return lines.map((line) => (WORDS.test(line) ? line : line.replace(COMMA, ' ').replace(DASH, (dash) => ' '.repeat(dash.length)))).join('');
+  return lines
+    .map((line) => (WORDS.test(line) ? line : line.replace(COMMA, ' ').replace(DASH, (dash) => ' '.repeat(dash.length))))
+    .join('');
 }
 
 function countOf(source: string, pattern: RegExp): number {

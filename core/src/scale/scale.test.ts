@@ -56,15 +56,7 @@ describe('scales', () => {
     melodic.forEach((mode, by) => {
       expect(scaleSteps(mode)).toEqual(turned(scaleSteps('melodic minor'), by));
     });
-    const harmonic = [
-      'harmonic minor',
-      'locrian #6',
-      'ionian #5',
-      'dorian #4',
-      'phrygian dominant',
-      'lydian #2',
-      'altered bb7',
-    ] as const;
+    const harmonic = ['harmonic minor', 'locrian #6', 'ionian #5', 'dorian #4', 'phrygian dominant', 'lydian #2', 'altered bb7'] as const;
     harmonic.forEach((mode, by) => {
       expect(scaleSteps(mode)).toEqual(turned(scaleSteps('harmonic minor'), by));
     });

@@ -27,6 +27,13 @@ const CALLS: readonly Call[] = [
     body: wire.chordIdentifyRequest,
     answer: wire.chordIdentifyAnswer,
   },
+  {
+    method: 'post',
+    path: '/analyze',
+    summary: 'Keys, readings and scales of a progression',
+    body: wire.analyzeRequest,
+    answer: wire.analyzeAnswer,
+  },
   { method: 'post', path: '/charts/parse', summary: 'Read a chart text', body: wire.chartParseRequest, answer: wire.chartParseAnswer },
   {
     method: 'post',

@@ -1,0 +1,108 @@
+import {
+  type Analysis,
+  type AnalyzedChord,
+  analyze,
+  chordScaleName,
+  faultWords,
+  keyReasonWords,
+  makeKey,
+  parseNote,
+  parseScale,
+  printChord,
+  printNote,
+  printNumber,
+  type Reading,
+  type Region,
+  readingWords,
+  readProgression,
+  regionWords,
+  scaleWords,
+} from '@aurora/core';
+import { type AnalyzeAnswer, type AnalyzeRequest, analyzeRequest } from '@aurora/wire';
+import { Router } from 'express';
+import { HttpFault } from '../http-fault.ts';
+import { bodyOf, required } from '../validate.ts';
+
+/** Far more than any song has; beyond it the answer would take longer than anybody waits. */
+const MOST_CHORDS = 10_000;
+
+/** `/analyze`: keys, regions, readings, scales and patterns of a chart or of plain chords. */
+export function analysisRoutes(): Router {
+  const routes = Router();
+
+  routes.post('/analyze', (request, response) => {
+    response.json(analyzeFor(bodyOf(request, analyzeRequest)));
+  });
+
+  return routes;
+}
+
+function analyzeFor({ source, key, reading }: AnalyzeRequest): AnalyzeAnswer {
+  const progression = readProgression(source);
+  if (progression.chords.length > MOST_CHORDS) {
+    throw new HttpFault('invalid', `That is ${progression.chords.length} chords; ${MOST_CHORDS} are read at once. Send the song in parts.`);
+  }
+  return describeAnalysis(analyze(progression, { ...(key === undefined ? {} : { key: keyOf(key) }), hearing: reading ?? 'local' }));
+}
+
+function keyOf({ tonic, scale }: NonNullable<AnalyzeRequest['key']>) {
+  return required(makeKey(required(parseNote(tonic), 'key.tonic'), required(parseScale(scale), 'key.scale')), 'key');
+}
+
+function describeAnalysis(analysis: Analysis): AnalyzeAnswer {
+  const { lead, keys, regions, chords, patterns, progression } = analysis;
+  return {
+    lead,
+    keys: keys.map(({ key, score, reasons }) => ({ ...nameKey(key), score, reasons: reasons.map(keyReasonWords) })),
+    regions: regions.map((region, index) => describeRegion(region, regions[index - 1], chords)),
+    chords: chords.map((_, index) => describeChord(analysis, index)),
+    patterns: patterns.map(({ kind, tonic, from, to, minor }) => ({ kind, tonic: printNote(tonic), from, to, minor })),
+    unread: progression.unread.map(({ text, before, problem }) => ({ text, before, ...problem.at, message: faultWords(problem.fault) })),
+  };
+}
+
+function nameKey({ tonic, scale }: Region['key']) {
+  return { tonic: printNote(tonic), scale };
+}
+
+function describeRegion(region: Region, before: Region | undefined, chords: readonly AnalyzedChord[]): AnalyzeAnswer['regions'][number] {
+  const { key, from, to, pivot } = region;
+  return {
+    ...nameKey(key),
+    from,
+    to,
+    ...(pivot === null ? {} : { pivot: { index: pivot.index, numberBefore: printNumber(pivot.numberBefore) } }),
+    why: regionWords(region, before?.key ?? null, chords),
+  };
+}
+
+function describeChord(analysis: Analysis, index: number): AnalyzeAnswer['chords'][number] {
+  const { chord, number, roman, function: role, reading, others, scales, override } = analysis.chords[index] as AnalyzedChord;
+  return {
+    symbol: printChord(chord),
+    number: printNumber(number),
+    roman,
+    function: role,
+    reading: describeReading(reading),
+    others: others.map(describeReading),
+    scales: scales.map((scale) => ({
+      tonic: printNote(scale.tonic),
+      name: chordScaleName(scale.scale, 'ascii'),
+      why: scaleWords(scale),
+      sharesWithNext: scale.sharesWithNext.map((note) => printNote(note)),
+    })),
+    why: readingWords(analysis, index).join(' '),
+    bar: analysis.progression.chords[index]?.bar ?? 0,
+    height: (analysis.ridge[index]?.ground ?? 0) + (analysis.ridge[index]?.height ?? 0),
+    ...(override === null ? {} : { note: override.note }),
+  };
+}
+
+function describeReading({ kind, target, resolution, sources }: Reading): AnalyzeAnswer['chords'][number]['reading'] {
+  return {
+    kind,
+    ...(target === null ? {} : { target: printNumber(target) }),
+    ...(resolution === undefined ? {} : { resolution }),
+    ...(sources === undefined ? {} : { sources: [...sources] }),
+  };
+}
