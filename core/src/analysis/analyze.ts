@@ -1,4 +1,3 @@
-import type { Chord } from '../chord/chord.ts';
 import { type Degree, type NumberChord, numberChord } from '../degree/degree.ts';
 import { printRoman } from '../degree/roman-text.ts';
 import type { HarmonicFunction } from '../harmony/function-table.ts';
@@ -10,7 +9,7 @@ import type { Analysis, AnalysisWish, AnalyzedChord, Hearing, Lead, LocalPart, R
 import { localRoman } from './applied-roman.ts';
 import { findBluesForms } from './blues-form.ts';
 import { scalesFor } from './chord-scales.ts';
-import { type ChordFacts, factsOf } from './facts.ts';
+import { type ChordFacts, factsOfAll } from './facts.ts';
 import { degreeOf, type Home, homeMode, isTarget, MINORS, stepOf } from './home.ts';
 import { judgeHome, type KeyCandidate, rankHomes, type SongFacts } from './key-finding.ts';
 import { closesSong, findLoops } from './loops.ts';
@@ -63,7 +62,7 @@ interface HeardRegion extends HomeRegion {
 }
 
 function hear(progression: Progression, wish: AnalysisWish, overrides: readonly Override[]): Heard {
-  const chords = sharedFacts(progression.chords.map(({ chord }) => chord));
+  const chords = factsOfAll(progression.chords.map(({ chord }) => chord));
   const loops = findLoops(chords);
   const blues = findBluesForms(chords.map((facts, index) => ({ facts, bar: progression.chords[index]?.bar ?? 0 })));
   const song: SongFacts = { chords, moments: momentsOf(chords), closes: closesSong(chords, loops), bluesTonic: blues[0]?.tonic ?? null };
@@ -112,17 +111,6 @@ function sharedScenes({ moments }: SongFacts, regions: readonly HeardRegion[], r
   });
 }
 
-/** The same chord is taken apart once. */
-function sharedFacts(chords: readonly Chord[]): readonly ChordFacts[] {
-  const known = new Map<string, ChordFacts>();
-  return chords.map((chord) => {
-    const name = `${chord.root} ${chord.formula} ${chord.bass}`;
-    const facts = known.get(name) ?? factsOf(chord);
-    known.set(name, facts);
-    return facts;
-  });
-}
-
 function homeOfKey(key: Key): Home {
   return { tonic: chroma(key.tonic), mode: homeMode(key.scale) };
 }
@@ -141,8 +129,8 @@ function leadOf(
   regions: readonly HomeRegion[],
   given: KeyCandidate | null,
 ): Lead {
-  if (given !== null) return 'given';
   if (chords.length === 0 || best === undefined) return 'none';
+  if (given !== null) return 'given';
   // a key the song moves to later is no second home
   const second = others.find((candidate) => !regions.some((region) => region.candidate === candidate));
   if (second === undefined) return 'clear';

@@ -11,7 +11,7 @@ import { type Home, isMajorTarget, isOwn, MINORS, modeFacts } from './home.ts';
 import type { Claim } from './reading.ts';
 
 /** Why a scale is offered: for what the chord does, for what is written on it, beside these, or because the key has it. */
-export type ScaleReason = 'role' | 'written' | 'beside' | 'target' | 'parent';
+type ScaleReason = 'role' | 'written' | 'beside' | 'target' | 'parent';
 
 /** A scale to play over a chord. */
 export interface ChordScale {
@@ -48,8 +48,8 @@ export function scalesFor(question: ScaleQuestion): readonly ChordScale[] {
   const role = roleOf(question);
   const found: Candidate[] = [
     ...writtenScales(question, role),
-    ...roleScales(question, role),
     ...targetScales(question),
+    ...roleScales(question, role),
     ...besideScales(question, role),
   ];
   const fitting = found.filter((candidate) => fitsChord(candidate, facts) && holdsMelody(candidate, melody));
@@ -138,8 +138,9 @@ function besideScales(question: ScaleQuestion, role: ScaleRole): readonly Candid
   return pulls && question.facts.class === 'dominant' ? onRoot(question, DOMINANT_SCALES, 'beside') : [];
 }
 
-/** Whether the scale has every tone of the chord; the plain fifth of a dominant may give way. */
+/** Whether the scale has every tone of the chord. The plain fifth of a dominant may give way, and a blues scale grates on purpose. */
 function fitsChord({ tonic, scale }: Candidate, { chord, tones, class: kind }: ChordFacts): boolean {
+  if (scale === 'blues') return true;
   const pitches = new Set(chordScaleIntervals(scale).map((interval) => chroma(tonic + interval)));
   return tones.every((tone) => pitches.has(chroma(chord.root + tone)) || (kind === 'dominant' && tone === 1));
 }

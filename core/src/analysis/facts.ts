@@ -5,16 +5,7 @@ import type { Interval } from '../interval/interval.ts';
 import { chroma } from '../pitch/note.ts';
 
 /** What a chord is to an ear that listens for where it wants to go. */
-export type ChordClass =
-  | 'major'
-  | 'dominant'
-  | 'minor'
-  | 'minor-major'
-  | 'half-diminished'
-  | 'diminished'
-  | 'augmented'
-  | 'suspended'
-  | 'power';
+type ChordClass = 'major' | 'dominant' | 'minor' | 'minor-major' | 'half-diminished' | 'diminished' | 'augmented' | 'suspended' | 'power';
 
 /** A chord taken apart once, so that every rule can ask it quickly. */
 export interface ChordFacts {
@@ -48,7 +39,7 @@ const DIMINISHED = MINOR_THIRD | LOW_FIFTHS;
 const SEVENTH_IN_BASS = -2;
 
 /** Takes a chord apart. A ♭7 that only the bass plays (C/B♭) counts as the chord's seventh. */
-export function factsOf(chord: Chord): ChordFacts {
+function factsOf(chord: Chord): ChordFacts {
   const root = chroma(chord.root);
   const bass = chroma(chord.bass ?? chord.root);
   const own = formulaTones(chord.formula).map(({ interval }) => interval);
@@ -67,6 +58,17 @@ export function factsOf(chord: Chord): ChordFacts {
     seventh: holdsAny(formula, SEVENTHS),
     foreignBass: foreign && !seventhInBass,
   };
+}
+
+/** The facts of every chord; equal chords share one value, so that they can be compared as such. */
+export function factsOfAll(chords: readonly Chord[]): readonly ChordFacts[] {
+  const known = new Map<string, ChordFacts>();
+  return chords.map((chord) => {
+    const name = `${chord.root} ${chord.formula} ${chord.bass}`;
+    const facts = known.get(name) ?? factsOf(chord);
+    known.set(name, facts);
+    return facts;
+  });
 }
 
 function classOf(formula: Formula): ChordClass {

@@ -11,6 +11,7 @@ export type KeyReason =
   | { readonly code: 'cadences'; readonly count: number }
   | { readonly code: 'coverage'; readonly own: number; readonly of: number }
   | { readonly code: 'explained'; readonly others: number }
+  | { readonly code: 'points-home' }
   | { readonly code: 'blues-form' }
   | { readonly code: 'modal-colour' }
   | { readonly code: 'tonic-absent' };
@@ -39,4 +40,12 @@ export function cadencesInto(home: Home, chords: readonly ChordFacts[]): number 
     if (to.class !== 'dominant' && closesInto(home, chords[index - 1] as ChordFacts, to)) count += 1;
   }
   return count;
+}
+
+/** Whether the song stops on the ii7 and V7 of the home. */
+export function pointsHome({ tonic }: Home, chords: readonly ChordFacts[]): boolean {
+  const [two, five] = chords.slice(-2);
+  if (two === undefined || five === undefined || five.class !== 'dominant') return false;
+  const isTwo = two.class === 'minor' || two.class === 'half-diminished';
+  return isTwo && two.root === (tonic + 2) % 12 && five.root === (tonic + 7) % 12;
 }

@@ -3,7 +3,7 @@ import { scaleIntervals } from '../scale/scale.ts';
 import type { ScaleName } from '../scale/scale-table.ts';
 import type { ChordFacts } from './facts.ts';
 import { type Home, homeMode, isOwn, rotated } from './home.ts';
-import { cadencesInto, isTonicChord, type KeyReason } from './key-evidence.ts';
+import { cadencesInto, isTonicChord, type KeyReason, pointsHome } from './key-evidence.ts';
 import { isBlues } from './rule-dominant.ts';
 import { ownCost } from './rule-own.ts';
 import { leastCost } from './rules.ts';
@@ -38,6 +38,8 @@ const FIRST_GAIN = 1.5;
 /** A loop may begin anywhere. */
 const FIRST_IN_LOOP_GAIN = 1;
 const LAST_GAIN = 1.5;
+/** For a song that stops on the ii–V of a key that is never reached. */
+const POINTING_GAIN = 2.5;
 const CADENCE_GAIN = 0.5;
 const MOST_CADENCES = 2;
 const ABSENT_COST = 1;
@@ -61,14 +63,16 @@ export function rankHomes(song: SongFacts): readonly KeyCandidate[] {
 }
 
 const MODAL_COVERAGE = 0.8;
+const FEWEST_TONICS = 2;
 
 /**
- * A mode is asked only where its tonic opens or closes the song, where nearly every chord is its
- * own, and where the tone that sets it apart from plain major or minor is heard. A blues is none.
+ * A mode is asked only where its tonic opens or closes the song, where it comes back, where
+ * nearly every chord is its own, and where the tone that sets it apart from plain major or minor is heard. A blues is none.
  */
 function mayBeModal({ chords }: SongFacts, tonic: number, scale: ScaleName): boolean {
   const home: Home = { tonic, mode: homeMode(scale) };
   const ends = [chords[0], chords.at(-1)];
+  if (chords.filter((facts) => isTonicChord(home, facts)).length < FEWEST_TONICS) return false;
   if (!ends.some((facts) => facts !== undefined && isTonicChord(home, facts)) || isBlues(chords, tonic)) return false;
   if (chords.filter((facts) => isOwn(home, facts)).length < MODAL_COVERAGE * chords.length) return false;
   if (cadencesAway(chords, home)) return false;
@@ -82,7 +86,7 @@ function cadencesAway(chords: readonly ChordFacts[], { tonic, mode }: Home): boo
   const parent = (tonic - (PARENT_STEPS[mode.scale] ?? 0) + 12) % 12;
   return chords.some((facts, index) => {
     const next = chords[index + 1];
-    return facts.class === 'dominant' && facts.root === (parent + 7) % 12 && next?.root === parent && next.class !== 'dominant';
+    return facts.class === 'dominant' && facts.root === (parent + 7) % 12 && next?.root === parent;
   });
 }
 
@@ -140,12 +144,14 @@ function evidenceFor(song: SongFacts, home: Home, blues: boolean): Evidence {
   const opens = first !== undefined && isTonicChord(home, first);
   const ends = closes && last !== undefined && isTonicChord(home, last);
   const form = bluesTonic === home.tonic && (blues || home.mode.minor);
+  const points = closes && pointsHome(home, chords);
   const absent = !chords.some((facts) => isTonicChord(home, facts));
   const cadences = cadencesInto(home, chords);
   const said: readonly (readonly [boolean, KeyReason])[] = [
     [opens, { code: 'first-chord' }],
     [ends, { code: 'last-chord' }],
     [cadences > 0, { code: 'cadences', count: cadences }],
+    [points, { code: 'points-home' }],
     [form, { code: 'blues-form' }],
     [modal, { code: 'modal-colour' }],
     [absent, { code: 'tonic-absent' }],
@@ -154,7 +160,7 @@ function evidenceFor(song: SongFacts, home: Home, blues: boolean): Evidence {
   return {
     opening:
       gain(opens, closes ? FIRST_GAIN : FIRST_IN_LOOP_GAIN) + gain(form, BLUES_GAIN) + gain(modal, -MODE_COST) + gain(absent, -ABSENT_COST),
-    ending: gain(ends, LAST_GAIN),
+    ending: gain(ends, LAST_GAIN) + gain(points, POINTING_GAIN),
     cadences: -CADENCE_GAIN * Math.min(cadences, MOST_CADENCES),
     reasons: said.flatMap(([holds, reason]) => (holds ? [reason] : [])),
   };

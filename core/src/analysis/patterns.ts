@@ -10,7 +10,7 @@ import type { Pattern, PatternKind } from './pattern.ts';
 import type { TwoFive } from './two-fives.ts';
 
 /** A chord as patterns look at it. */
-export interface PatternChord {
+interface PatternChord {
   readonly facts: ChordFacts;
   readonly home: Home;
   /** The tonic of its region, spelled. */
@@ -95,11 +95,10 @@ function turnarounds(question: PatternQuestion): readonly Found[] {
 function cadences(question: PatternQuestion): readonly Found[] {
   return question.chords.flatMap((here, index) => {
     const next = question.chords[index + 1];
-    const kind = next === undefined ? halfCadence(here) : (cadenceOf(here, next) ?? halfCadence(here));
-    if (kind === undefined) return [];
-    const { home, tonic } = next ?? here;
-    const to = kind === 'half-cadence' ? index : index + 1;
-    return [pattern(kind, tonic, kind === 'half-cadence' && index > 0 ? index - 1 : index, to, home.mode.minor)];
+    const kind = next === undefined ? undefined : cadenceOf(here, next);
+    const closing = kind === undefined || next === undefined ? [] : [pattern(kind, next.tonic, index, index + 1, next.home.mode.minor)];
+    const stops = stopsOnFive(here) ? [pattern('half-cadence', here.tonic, Math.max(0, index - 1), index, here.home.mode.minor)] : [];
+    return [...closing, ...stops];
   });
 }
 
@@ -113,8 +112,8 @@ function cadenceOf({ facts }: PatternChord, next: PatternChord): PatternKind | u
 }
 
 /** A phrase that stops on the 5. */
-function halfCadence({ facts, home, endsPhrase }: PatternChord): PatternKind | undefined {
-  return endsPhrase && stepOf(home, facts.root) === 7 && canPull(facts) && isOwn(home, facts) ? 'half-cadence' : undefined;
+function stopsOnFive({ facts, home, endsPhrase }: PatternChord): boolean {
+  return endsPhrase && stepOf(home, facts.root) === 7 && canPull(facts) && isOwn(home, facts);
 }
 
 function linePatterns(question: PatternQuestion): readonly Found[] {

@@ -50,7 +50,7 @@ function parallelsOf({ mode }: Home): readonly Parallel[] {
 
 const LEADING_TONE = 11;
 const OWN_FIVE_COST = 0.4;
-const PULLING_MORE = 0.3;
+const PULLING_MORE = 0.6;
 
 /** A chord that belongs to another scale on the same tonic. */
 export function borrowedChord(scene: Scene): Claim | null {

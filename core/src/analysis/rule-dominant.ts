@@ -55,7 +55,8 @@ function localTarget({ here, home, after, nextStep, afterThat }: Scene): number 
   const fall = (after.root - here.root + 12) % 12;
   if (fall !== FIFTH_DOWN && fall !== HALF_STEP_DOWN) return null;
   const backdoor = nextStep === FLAT_SEVEN && afterThat?.root === home.tonic;
-  if (backdoor) return null;
+  // before the key's own 5 it is no visitor's 2 but a 2 of another colour
+  if (backdoor || nextStep === OWN_FIVE) return null;
   const slid = (nextStep + HALF_STEP_DOWN) % 12;
   const slides = fall === HALF_STEP_DOWN || afterThat?.root === (after.root + HALF_STEP_DOWN) % 12;
   const target = slides ? slid : (nextStep + FIFTH_DOWN) % 12;
@@ -63,6 +64,7 @@ function localTarget({ here, home, after, nextStep, afterThat }: Scene): number 
 }
 
 const HALF_STEP_DOWN = 11;
+const OWN_FIVE = 7;
 
 const SUBSTITUTE_KEPT = 1;
 const SUBSTITUTE_ELSEWHERE = 1.2;
@@ -108,9 +110,10 @@ export function bluesDominant(scene: Scene): Claim | null {
   return { kind: 'blues-dominant', rule: 'blues', cost: blues ? BLUES_COST : restingCost(scene) };
 }
 
+/** A 4 that falls on, a fifth or a half step, is heard as a dominant of what follows. */
 function restingCost(scene: Scene): number {
-  if (scene.step === 0) return RESTING_ONE_COST;
-  return resolutionTo(scene, 10) === 'resolves' ? RESTING_ONE_COST : RESTING_FOUR_COST;
+  const fallsOn = resolutionTo(scene, 10) === 'resolves' || resolutionTo(scene, 4) === 'resolves';
+  return scene.step === 0 || fallsOn ? RESTING_ONE_COST : RESTING_FOUR_COST;
 }
 
 /** Whether a song on this tonic is a blues: half of its tonic chords or more are dominant, and a dominant 4 is there. */

@@ -29,12 +29,18 @@ function isOwnDominant({ step, here }: Scene): boolean {
 }
 
 const COLOUR_COST = 0.6;
+/** ♭3 3 5 ♭5 ♯5 ♭7 7 ♭♭7, as distances from the root. */
+const THIRDS_TO_SEVENTHS = [-3, 4, 1, -6, 8, -2, 5, -9];
+const MAJOR_THIRD = 4;
+const MINOR_SEVENTH = -2;
 
 /** Third, fifth and seventh are the key's; only what is stacked or altered on top leaves it. */
 export function colouredChord(scene: Scene): Claim | null {
   const { here, home, step, own } = scene;
   const shell =
-    here.class === 'dominant' && step === DOMINANT_STEP ? [4, -2] : [-3, 4, 1, -6, -2, 5].filter((tone) => here.tones.includes(tone));
+    here.class === 'dominant' && step === DOMINANT_STEP
+      ? [MAJOR_THIRD, MINOR_SEVENTH]
+      : THIRDS_TO_SEVENTHS.filter((tone) => here.tones.includes(tone));
   const degree = home.mode.degrees[step];
   const fits = degree !== undefined && shell.every((tone) => here.tones.includes(tone) && ownsTone(home, degree, tone));
   const onTop = here.tones.length > shell.length + 1;

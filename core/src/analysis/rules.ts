@@ -6,7 +6,7 @@ import { colouredChord, lineChord, ownChord, pedalChord, unexplainedChord } from
 import type { Scene } from './scene.ts';
 
 /** A rule looks at a chord among its neighbours in one key and says what it is, or keeps silent. */
-export type Rule = (scene: Scene) => Claim | null;
+type Rule = (scene: Scene) => Claim | null;
 
 /** Every rule. Of equally cheap claims the earlier one stands. A new rule is added here. */
 const RULES: readonly Rule[] = [

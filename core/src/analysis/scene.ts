@@ -104,7 +104,7 @@ function isOverPedal(chords: readonly ChordFacts[], index: number): boolean {
 const LINE_LENGTH = 3;
 
 /** Marks runs on one root in which a voice moves by half steps in one direction, three chords or more. */
-export function findLines(chords: readonly ChordFacts[]): readonly Moment['line'][] {
+function findLines(chords: readonly ChordFacts[]): readonly Moment['line'][] {
   const marks: Moment['line'][] = chords.map(() => 'none');
   for (let from = 0; from < chords.length; ) {
     const length = Math.max(lineFrom(chords, from, 11), lineFrom(chords, from, 1));

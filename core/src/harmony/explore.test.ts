@@ -167,13 +167,14 @@ describe('where a chord belongs', () => {
     expect(apart('C', 2)).toEqual(['b2']);
     expect(modesOf(key('C harmonic minor')).map(({ scale }) => scale)).toEqual([
       'harmonic minor',
-      null,
-      null,
-      null,
+      'locrian #6',
+      'ionian #5',
+      'dorian #4',
       'phrygian dominant',
-      null,
-      null,
+      'lydian #2',
+      'altered bb7',
     ]);
+    expect(modesOf(key('C harmonic major')).map(({ scale }) => scale)).toEqual(['harmonic major', null, null, null, null, null, null]);
   });
 
   test('melodic minor has twins: 4 and 5 alike, 6 and 7 alike', () => {

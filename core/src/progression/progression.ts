@@ -118,19 +118,33 @@ function phraseEnds(bar: WrittenBar, next: WrittenBar | undefined): boolean {
 
 function unreadChords(source: string, chart: ChartReading, chords: readonly ProgressionChord[]): readonly UnreadChord[] {
   const faults = chart.problems.filter(({ fault, severity }) => severity === 'error' && CHORD_FAULTS.has(fault.code));
-  if (faults.length === 0) return [];
-  const lines = source.split(/\r\n|\r|\n/);
-  return faults.map((problem) => ({
-    text: tokenAt(lines[problem.at.line - 1] ?? '', problem.at.column - 1),
-    before: chords.filter(({ at }) => at.line < problem.at.line || (at.line === problem.at.line && at.column <= problem.at.column)).length,
-    problem,
-  }));
+  const lines = faults.length === 0 ? [] : source.split(/\r\n|\r|\n/);
+  return faults.map((problem, index) => {
+    const line = lines[problem.at.line - 1] ?? '';
+    return { text: tokenAt(line, problem.at.column - 1), before: chordsBefore(problem.at, line, faults.slice(0, index), chords), problem };
+  });
+}
+
+/** How many chords stand before a place; within a bar its tokens are counted, as chords only know their bar. */
+function chordsBefore(place: Place, line: string, unread: readonly Problem[], chords: readonly ProgressionChord[]): number {
+  const startsBefore = ({ at }: ProgressionChord) => at.line < place.line || (at.line === place.line && at.column <= place.column);
+  const before = chords.filter(startsBefore);
+  const bar = before.at(-1)?.bar;
+  const start = before.at(-1)?.at;
+  if (start === undefined || start.line !== place.line) return before.length;
+  const tokens = line.slice(start.column - 1, tokenStart(line, place.column - 1)).match(/[^\s|()]+/g)?.length ?? 0;
+  const faulty = unread.filter(({ at }) => at.line === place.line && at.column >= start.column).length;
+  return before.filter((chord) => chord.bar !== bar || chord.place < tokens - faulty).length;
+}
+
+/** Where the token around a column of a line begins. */
+function tokenStart(line: string, column: number): number {
+  return Math.max(...[' ', '\t', '|', '('].map((sign) => line.lastIndexOf(sign, column))) + 1;
 }
 
 /** The whole token around a column of a line. */
 function tokenAt(line: string, column: number): string {
-  const start = Math.max(...[' ', '\t', '|', '('].map((sign) => line.lastIndexOf(sign, column))) + 1;
-  const rest = line.slice(start);
+  const rest = line.slice(tokenStart(line, column));
   const end = rest.search(/[\s|)]/);
   return (end < 0 ? rest : rest.slice(0, Math.max(end, 1))).slice(0, LONGEST_SHOWN);
 }

@@ -81,6 +81,8 @@ export function keyReasonWords(reason: KeyReason): string {
       return reason.own === reason.of ? 'every chord is its own' : `${reason.own} of ${reason.of} chords are its own`;
     case 'explained':
       return reason.others === 1 ? 'one more is a known visitor' : `${reason.others} more are known visitors`;
+    case 'points-home':
+      return 'its ii–V stands at the end';
     case 'blues-form':
       return 'twelve bars of blues stand on its 1';
     case 'modal-colour':
