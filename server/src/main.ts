@@ -5,6 +5,7 @@ import { readConfig } from './config.ts';
 import { migrate } from './db/migrate.ts';
 import { createPool } from './db/pool.ts';
 import { seedDemo } from './demo/seed-demo.ts';
+import { outlineOlderSongs } from './song/song-store.ts';
 
 const STOP_MS = 3000;
 const KEEP_ALIVE_MS = 65_000;
@@ -13,6 +14,7 @@ const config = readConfig(process.env);
 const log = pino({ level: config.LOG_LEVEL });
 const pool = createPool(config.DATABASE_URL, log);
 await migrate(config.DATABASE_URL, config.MIGRATIONS, log);
+await outlineOlderSongs(pool);
 if (config.DEMO === '1') await seedDemo(pool);
 
 const app = createApp({ pool, log, webRoot: config.WEB_ROOT ?? null, rateLimit: config.RATE_LIMIT });

@@ -14,6 +14,8 @@ const songHead = {
   bars: z.number().int(),
   /** The first bars as numbers, one string a bar. */
   opening: z.array(z.string()),
+  /** How far its chords stand from home, from first to last, at most 120 of them. */
+  ridge: z.array(z.number()),
   /** Counts the saves; a save names the revision it started from. */
   revision: z.number().int(),
   savedAt: z.string(),
@@ -27,6 +29,16 @@ export const songCreateRequest = z.object({ source: chartSource }).meta({ id: 'S
 export const songSaveRequest = z
   .object({ source: chartSource, baseRevision: z.number().int().min(1, { error: 'a revision counts from 1' }) })
   .meta({ id: 'SongSaveRequest' });
+
+const alikeSong = z
+  .object({
+    id: z.string(),
+    title: z.string(),
+    key: z.string(),
+    rounds: z.array(z.string()).describe('the rounds of chords both have, by the name a round has in every key and rotation'),
+  })
+  .meta({ id: 'AlikeSong' });
+export const alikeAnswer = z.object({ songs: z.array(alikeSong) }).meta({ id: 'AlikeSongs' });
 
 const songVersion = z.object({ revision: z.number().int(), savedAt: z.string(), source: z.string() }).meta({ id: 'SongVersion' });
 export const songVersionsAnswer = z.object({ versions: z.array(songVersion) }).meta({ id: 'SongVersions' });
@@ -80,6 +92,7 @@ export const DEFAULT_PREFERENCES: z.infer<typeof preferences> = {
 
 export type Band = z.infer<typeof band>;
 export type SongSummary = z.infer<typeof songSummary>;
+export type AlikeSong = z.infer<typeof alikeSong>;
 export type Song = z.infer<typeof song>;
 export type SongVersion = z.infer<typeof songVersion>;
 export type Preferences = z.infer<typeof preferences>;

@@ -2,6 +2,8 @@
 
 export { type AnalyzeAnswer, type AnalyzeRequest, analyzeAnswer, analyzeRequest } from './analysis.ts';
 export {
+  type AlikeSong,
+  alikeAnswer,
   type Band,
   band,
   bandsAnswer,

@@ -5,6 +5,7 @@ import type { Chord } from '../chord/chord.ts';
 import type { NumberChord } from '../degree/degree.ts';
 import type { FaultCode } from '../fault.ts';
 import type { Key } from '../key/key.ts';
+import type { Note } from '../pitch/note.ts';
 
 /** A chord of a progression, in its place. */
 export interface ProgressionChord {
@@ -68,11 +69,12 @@ const LONGEST_SHOWN = 40;
 
 /**
  * Reads chart text, or chords separated by spaces, commas, dashes and bar lines. Whatever the text,
- * the chords that can be read are there; the others stand in `unread`.
+ * the chords that can be read are there; the others stand in `unread`. With a tonic, a chart is
+ * read with its home there.
  */
-export function readProgression(source: string): Progression {
+export function readProgression(source: string, tonic?: Note): Progression {
   const chart = readChart(withoutSeparators(source));
-  const letters = lettersFrom(chart, chart.head.key.tonic);
+  const letters = lettersFrom(chart, tonic ?? chart.head.key.tonic);
   const chords = chart.bars.flatMap((bar, index) =>
     bar.chords.flatMap(({ chord, optional }, place): ProgressionChord[] => {
       if (chord === null) return [];

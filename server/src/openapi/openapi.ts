@@ -84,6 +84,13 @@ const CALLS: readonly Call[] = [
     answer: wire.songVersionsAnswer,
     problems: [404, 503],
   },
+  {
+    method: 'get',
+    path: '/bands/{bandId}/songs/{songId}/alike',
+    summary: 'Songs with the same number pattern, in any key and rotation',
+    answer: wire.alikeAnswer,
+    problems: [404, 503],
+  },
   { method: 'get', path: '/bands/{bandId}/preferences', summary: 'What the band prefers', answer: wire.preferences, problems: [404, 503] },
   { method: 'get', path: '/bands/{bandId}/members', summary: 'Who plays, and on what', answer: wire.membersAnswer, problems: [404, 503] },
   {

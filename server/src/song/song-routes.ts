@@ -3,7 +3,7 @@ import { Router } from 'express';
 import type { Pool } from '../db/pool.ts';
 import { HttpFault } from '../http-fault.ts';
 import { bodyOf, idOf, notFound } from '../validate.ts';
-import { addSong, findSong, listSongs, listVersions, saveSong } from './song-store.ts';
+import { addSong, findSong, listAlike, listSongs, listVersions, saveSong } from './song-store.ts';
 
 /** `/bands/:bandId/songs`: list, read, add, save with a revision check, history. */
 export function songRoutes(pool: Pool): Router {
@@ -35,6 +35,12 @@ export function songRoutes(pool: Pool): Router {
       throw new HttpFault('stale-save', detail, { current: outcome.song });
     }
     response.json(outcome.song);
+  });
+
+  routes.get('/:songId/alike', async (request, response) => {
+    const [bandId, songId] = [idOf(request, 'bandId', 'band'), idOf(request, 'songId', 'song')];
+    if ((await findSong(pool, bandId, songId)) === undefined) throw notFound('song');
+    response.json({ songs: await listAlike(pool, bandId, songId) });
   });
 
   routes.get('/:songId/versions', async (request, response) => {

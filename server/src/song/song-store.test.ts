@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { openDatabase, type TestDatabase } from '../../test/harness.ts';
 import { addBand } from '../band/band-store.ts';
-import { addSong, findSong, listSongs, listVersions, saveSong } from './song-store.ts';
+import { addSong, findSong, listAlike, listSongs, listVersions, outlineOlderSongs, saveSong } from './song-store.ts';
 
 const FIRST = 'title: Gull Street\nby: Somebody\nkey: Eb\ntempo: 92\n\n[A]\n1 (2-7 57) 4\n';
 const SECOND = 'title: Gull Street, slower\nkey: D\ntempo: 80.5\n\n[A]\n1 4\n';
@@ -46,6 +46,36 @@ describe('a song on the shelf', () => {
     const bandId = await addBand(db.pool, 'Another band');
     for (const title of ['beta', 'Alpha', 'gamma']) await addSong(db.pool, bandId, `title: ${title}\n1\n`);
     expect((await listSongs(db.pool, bandId)).map(({ title }) => title)).toEqual(['Alpha', 'beta', 'gamma']);
+  });
+
+  test('carries its ridge: 1 and 4 of two bars, 2-7 and 57 of the shared one', async () => {
+    // 1 rests at 0; 2-7 moves away, 1; 57 pulls and goes to 4 instead, 2 + 1; 4 moves away, 1
+    expect((await added()).ridge).toEqual([0, 1, 3, 1]);
+    expect((await added('')).ridge).toEqual([]);
+    const long = await added(`key: C\n\n${'1 4 5 1 '.repeat(200)}`);
+    expect(long.ridge).toHaveLength(120);
+  });
+
+  test('finds songs with the same round, in any key and from any chord', async () => {
+    const bandId = await addBand(db.pool, 'Rounds');
+    const add = async (source: string) => (await addSong(db.pool, bandId, source))?.id ?? '';
+    const first = await add('title: One\nkey: C\n\n[A]\n1 5 6- 4 1 5 6- 4');
+    await add('title: Other\nkey: A\n\n[A]\n1 4 2- 5');
+    await add('title: Turned\nkey: Eb\n\n[A]\n6-7 4maj7 1 57');
+    const [alike, ...more] = await listAlike(db.pool, bandId, first);
+    expect(alike).toMatchObject({ title: 'Turned', key: 'Eb' });
+    expect(alike?.rounds).toHaveLength(1);
+    expect(more).toEqual([]);
+    expect(await listAlike(db.pool, bandId, NOBODY)).toEqual([]);
+  });
+
+  test('songs from before there were ridges get theirs', async () => {
+    const { id, ridge } = await added();
+    await db.pool.query('update song set ridge = null, rounds = null where id = $1', [id]);
+    expect((await findSong(db.pool, db.bandId, id))?.ridge).toEqual([]);
+    expect(await outlineOlderSongs(db.pool)).toBe(1);
+    expect((await findSong(db.pool, db.bandId, id))?.ridge).toEqual(ridge);
+    expect(await outlineOlderSongs(db.pool)).toBe(0);
   });
 
   test('belongs to its band alone', async () => {

@@ -1,5 +1,5 @@
-import { printBar, printKey, printNumber, readChart } from '@aurora/core';
-import type { Song, SongSummary, SongVersion } from '@aurora/wire';
+import { analyze, type Progression, printBar, printKey, printNumber, readProgression, roundsOf } from '@aurora/core';
+import type { AlikeSong, Song, SongSummary, SongVersion } from '@aurora/wire';
 import { inTransaction, type Pool, type Queryable } from '../db/pool.ts';
 
 /** What came of a save: the song as it stands now, and whether this save is in it. */
@@ -13,6 +13,7 @@ interface SongRow {
   readonly tempo: string | null;
   readonly bars: number;
   readonly opening: string[];
+  readonly ridge: number[] | null;
   readonly revision: number;
   readonly saved_at: Date;
 }
@@ -20,7 +21,8 @@ interface SongRow {
 /** How many bars the shelf shows of a song. */
 const OPENING_BARS = 4;
 
-const COLUMNS = 'song.id, song.title, song.by_line, song.key_name, song.tempo, song.bars, song.opening, song.revision, song.saved_at';
+const COLUMNS =
+  'song.id, song.title, song.by_line, song.key_name, song.tempo, song.bars, song.opening, song.ridge, song.revision, song.saved_at';
 
 /** The band's songs by title. */
 export async function listSongs(db: Queryable, bandId: string): Promise<readonly SongSummary[]> {
@@ -44,9 +46,9 @@ export async function addSong(pool: Pool, bandId: string, source: string): Promi
   return inTransaction(pool, async (client) => {
     const head = headOf(source);
     const { rows } = await client.query<{ id: string }>(
-      `insert into song (band_id, title, by_line, key_name, tempo, bars, opening, revision)
-       select band.id, $2, $3, $4, $5, $6, $7, 1 from band where band.id = $1 returning id`,
-      [bandId, head.title, head.by, head.key, head.tempo, head.bars, head.opening],
+      `insert into song (band_id, title, by_line, key_name, tempo, bars, opening, ridge, rounds, revision)
+       select band.id, $2, $3, $4, $5, $6, $7, $8, $9, 1 from band where band.id = $1 returning id`,
+      [bandId, head.title, head.by, head.key, head.tempo, head.bars, head.opening, head.ridge, head.rounds],
     );
     const id = rows[0]?.id;
     if (id === undefined) return undefined;
@@ -69,9 +71,10 @@ export async function saveSong(pool: Pool, bandId: string, songId: string, baseR
     const head = headOf(source);
     await addVersion(client, bandId, songId, baseRevision + 1, source);
     await client.query(
-      `update song set title = $3, by_line = $4, key_name = $5, tempo = $6, bars = $7, opening = $8, revision = $9, saved_at = now()
+      `update song set title = $3, by_line = $4, key_name = $5, tempo = $6, bars = $7, opening = $8,
+              ridge = $9, rounds = $10, revision = $11, saved_at = now()
         where band_id = $1 and id = $2`,
-      [bandId, songId, head.title, head.by, head.key, head.tempo, head.bars, head.opening, baseRevision + 1],
+      [bandId, songId, head.title, head.by, head.key, head.tempo, head.bars, head.opening, head.ridge, head.rounds, baseRevision + 1],
     );
     return { kind: 'saved', song: (await findSong(client, bandId, songId)) as Song };
   });
@@ -95,12 +98,53 @@ async function addVersion(client: Queryable, bandId: string, songId: string, rev
   ]);
 }
 
+/** Other songs of the band that share a round of chords with this one, most in common first. */
+export async function listAlike(db: Queryable, bandId: string, songId: string): Promise<readonly AlikeSong[]> {
+  const { rows } = await db.query<AlikeSong>(
+    `select other.id, other.title, other.key_name as key,
+            array(select unnest(song.rounds) intersect select unnest(other.rounds) order by 1) as rounds
+       from song join song other on other.band_id = song.band_id and other.id <> song.id and other.rounds && song.rounds
+      where song.band_id = $1 and song.id = $2
+      order by 4 desc, lower(other.title)`,
+    [bandId, songId],
+  );
+  return [...rows].sort((a, b) => b.rounds.length - a.rounds.length);
+}
+
+/** Works out the ridge and the rounds of songs that were saved before there were any. Says how many. */
+export async function outlineOlderSongs(pool: Pool): Promise<number> {
+  const { rows } = await pool.query<{ id: string; source: string }>(
+    `select song.id, version.source from song
+       join chart_version version on version.song_id = song.id and version.revision = song.revision
+      where song.ridge is null or song.rounds is null`,
+  );
+  for (const { id, source } of rows) {
+    const { ridge, rounds } = outlineOf(readProgression(source));
+    await pool.query('update song set ridge = $2, rounds = $3 where id = $1', [id, ridge, rounds]);
+  }
+  return rows.length;
+}
+
+/** Charts with more chords than any song are kept, but not drawn on the shelf. */
+const MOST_OUTLINED = 3000;
+/** As many points as a line on the shelf can show. */
+const MOST_POINTS = 120;
+
+function outlineOf(progression: Progression): { readonly ridge: readonly number[]; readonly rounds: readonly string[] } {
+  if (progression.chords.length > MOST_OUTLINED) return { ridge: [], rounds: [] };
+  const heights = analyze(progression).ridge.map(({ ground, height }) => ground + height);
+  const step = Math.max(1, heights.length / MOST_POINTS);
+  const ridge = Array.from({ length: Math.min(heights.length, MOST_POINTS) }, (_, index) => heights[Math.floor(index * step)] as number);
+  return { ridge, rounds: roundsOf(progression) };
+}
+
 /** What the shelf shows of a chart. */
 function headOf(source: string) {
-  const { head, bars } = readChart(source);
+  const progression = readProgression(source);
+  const { head, bars } = progression.chart;
   const key = printKey(head.key);
   const opening = bars.slice(0, OPENING_BARS).map((bar) => printBar(bar, printNumber));
-  return { title: head.title, by: head.by, key, tempo: head.tempo, bars: bars.length, opening };
+  return { title: head.title, by: head.by, key, tempo: head.tempo, bars: bars.length, opening, ...outlineOf(progression) };
 }
 
 function summaryOf(row: SongRow): SongSummary {
@@ -112,6 +156,7 @@ function summaryOf(row: SongRow): SongSummary {
     tempo: row.tempo === null ? null : Number(row.tempo),
     bars: row.bars,
     opening: row.opening,
+    ridge: row.ridge ?? [],
     revision: row.revision,
     savedAt: row.saved_at.toISOString(),
   };
