@@ -65,6 +65,7 @@ export {
   nameStep,
   numberSchool,
 } from './naming/naming.ts';
+export { type AnalysisSheetContent, analysisPages } from './notation/analysis-sheet.ts';
 export { type DiagramLook, type DotLabel, diagram } from './notation/diagram.ts';
 export { type Drawing, type Ink, moved, PRINT_INKS, printSvg, type Shape, scaled } from './notation/drawing.ts';
 export { musicWidth, PAPERS, type Paper, type SheetLine, type StudySheet, stackedLines, studyPages } from './notation/study-sheet.ts';

@@ -4,6 +4,7 @@ import { LostPage, RoomFault } from './shell/RoomFault.tsx';
 import { Shell } from './shell/Shell.tsx';
 
 const lazyHarmonize = async () => ({ Component: (await import('./harmonize/Harmonize.tsx')).Harmonize });
+const lazyAnalyze = async () => ({ Component: (await import('./analyze/AnalyzeRoom.tsx')).AnalyzeRoom });
 const lazyChart = async () => ({ Component: (await import('./chart/ChartRoom.tsx')).ChartRoom });
 const lazyNeck = async () => ({ Component: (await import('./neck/room/NeckRoom.tsx')).NeckRoom });
 
@@ -17,10 +18,12 @@ export const router = createBrowserRouter([
     children: [
       { index: true, Component: Shelf },
       { path: 'harmonize', lazy: lazyHarmonize },
+      { path: 'analyze', lazy: lazyAnalyze },
       { path: 'chart', lazy: lazyChart },
       { path: 'neck', lazy: lazyNeck },
       { path: 'songs/:songId', element: <Navigate to="chart" replace /> },
       { path: 'songs/:songId/harmonize', lazy: lazyHarmonize },
+      { path: 'songs/:songId/analyze', lazy: lazyAnalyze },
       { path: 'songs/:songId/chart', lazy: lazyChart },
       { path: 'songs/:songId/neck', lazy: lazyNeck },
       { path: '*', Component: LostPage },

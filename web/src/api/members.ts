@@ -1,6 +1,7 @@
 import { checkInstrument, INSTRUMENTS, type Instrument, STANDARD_GUITAR } from '@aurora/core';
 import { type Member, member as memberSchema, membersAnswer } from '@aurora/wire';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMemo } from 'react';
 import { create } from 'zustand';
 import { useLens } from '../lens/lens-store.ts';
 import { call } from './client.ts';
@@ -43,6 +44,7 @@ export function usePlaying(): Playing {
   const { memberId } = useSeat();
   const capo = useLens(({ reader }) => reader.reader.capo);
   const player = members.find(({ id }) => id === memberId) ?? members.find(({ plays }) => /guitar/.test(plays)) ?? members[0] ?? null;
+  const instrument = useMemo(() => withCapo(instrumentOf(player), capo), [player, capo]);
   const { mutate } = useMutation({
     mutationFn: ({ id, instrument }: { readonly id: string; readonly instrument: Instrument }) =>
       call('PUT', `/bands/${bandId}/members/${id}/instrument`, memberSchema, instrument),
@@ -56,7 +58,7 @@ export function usePlaying(): Playing {
   return {
     members,
     player,
-    instrument: withCapo(instrumentOf(player), capo),
+    instrument,
     sitDown: (id) => {
       localStorage.setItem(LOCAL, id);
       useSeat.setState({ memberId: id });

@@ -1,9 +1,8 @@
 import { faultWords, type Problem, readChart, writtenKey } from '@aurora/core';
-import { MOST_CHART_BYTES, type Song } from '@aurora/wire';
+import { MOST_CHART_BYTES } from '@aurora/wire';
 import { PencilLine } from 'lucide-react';
 import { lazy, Suspense, useDeferredValue, useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
 import { Link, useParams } from 'react-router';
-import { useBand, useSong } from '../api/songs.ts';
 import { keyInForce, useLens } from '../lens/lens-store.ts';
 import { useShortcuts } from '../shell/use-shortcuts.ts';
 import { Button } from '../ui/Button.tsx';
@@ -11,17 +10,16 @@ import { Hint } from '../ui/Hint.tsx';
 import { Notice } from '../ui/Notice.tsx';
 import type { EditorHandle } from './ChartEditor.tsx';
 import { ChartSheet, type ChordPlace } from './ChartSheet.tsx';
+import { Conflict } from './Conflict.tsx';
 import type { DraftKeeper } from './draft-keeper.ts';
+import { OpenSong } from './OpenSong.tsx';
 import { layOutSheet, type Sheet } from './sheet-view.ts';
-import { useDraft } from './use-draft.ts';
 
 const ChartEditor = lazy(async () => ({ default: (await import('./ChartEditor.tsx')).ChartEditor }));
 
 /** A song's chart: its text and its sheet, side by side. */
 export function ChartRoom() {
   const { songId } = useParams();
-  const band = useBand();
-  const song = useSong(songId);
   if (songId === undefined) {
     return (
       <Notice
@@ -36,21 +34,7 @@ export function ChartRoom() {
       </Notice>
     );
   }
-  const fault = band.error ?? song.error;
-  if (fault !== null && song.data === undefined) {
-    return (
-      <Notice title="This song did not open" action={<Button onClick={() => void song.refetch()}>Try again</Button>}>
-        <p>{fault.message}</p>
-      </Notice>
-    );
-  }
-  if (song.data === undefined || band.data === undefined) return <p className="p-8 text-quiet">Fetching the song…</p>;
-  return <OpenChart key={song.data.id} bandId={band.data.id} song={song.data} />;
-}
-
-function OpenChart({ bandId, song }: { readonly bandId: string; readonly song: Song }) {
-  const keeper = useDraft(bandId, song);
-  return keeper === null ? null : <ChartDesk keeper={keeper} />;
+  return <OpenSong songId={songId}>{(keeper) => <ChartDesk keeper={keeper} />}</OpenSong>;
 }
 
 function ChartDesk({ keeper }: { readonly keeper: DraftKeeper }) {
@@ -223,29 +207,6 @@ function Problems({ problems, onGo }: { readonly problems: readonly Problem[]; r
           </li>
         ))}
       </ul>
-    </section>
-  );
-}
-
-/** Somebody else saved first: both texts are shown, and one is chosen. */
-function Conflict({ keeper, theirs }: { readonly keeper: DraftKeeper; readonly theirs: string }) {
-  return (
-    <section aria-label="Saved elsewhere" className="border-b-2 border-alarm bg-raised px-5 py-3">
-      <p className="font-semibold">
-        This song was saved elsewhere while you were writing. Nothing is lost: both texts are here, and both stay in its history.
-      </p>
-      <details className="mt-1">
-        <summary className="cursor-pointer py-1 text-quiet">Show theirs</summary>
-        <pre className="max-h-48 overflow-auto rounded border border-hairline bg-sheet p-3 font-text text-sm whitespace-pre-wrap">
-          {theirs}
-        </pre>
-      </details>
-      <div className="mt-2 flex gap-2">
-        <Button look="strong" onClick={() => keeper.resolve('mine')}>
-          Keep mine on top
-        </Button>
-        <Button onClick={() => keeper.resolve('theirs')}>Take theirs</Button>
-      </div>
     </section>
   );
 }

@@ -11,6 +11,7 @@ const song = (revision: number, source: string): Song => ({
   tempo: null,
   bars: 1,
   opening: [],
+  ridge: [],
   revision,
   savedAt: `2026-01-0${revision}T00:00:00.000Z`,
   source,

@@ -1,4 +1,4 @@
-import { type Chord, DEFAULT_NAMING, type Key, type Naming, parseKey, printKey } from '@aurora/core';
+import { type Chord, type ChordScaleName, DEFAULT_NAMING, type Key, type Naming, type Note, parseKey, printKey } from '@aurora/core';
 import { create } from 'zustand';
 import { CONCERT, type ReaderChoice, readerChoice } from './reader-view.ts';
 
@@ -7,6 +7,16 @@ export interface Selection {
   readonly chord: Chord;
   /** The key it is heard in. */
   readonly heardIn: Key;
+  /** Why it works where it stands, when it stands somewhere; else it is explained by its key alone. */
+  readonly why?: readonly string[];
+  /** The scale chosen to play over it. */
+  readonly scale?: PlayedScale;
+}
+
+/** A scale to play over a chord. */
+export interface PlayedScale {
+  readonly tonic: Note;
+  readonly scale: ChordScaleName;
 }
 
 interface LensState {

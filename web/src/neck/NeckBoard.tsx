@@ -233,7 +233,7 @@ function Dot({ dot, x, y, stop, loud }: DotProps) {
       className="cursor-pointer"
     >
       {loud && <circle cx={x} cy={y} r={15} fill="var(--accent)" opacity={0.35} />}
-      <DotMark root={dot.root} x={x} y={y} />
+      <DotMark dot={dot} x={x} y={y} />
       <text
         x={x}
         y={y + 4.4}
@@ -249,8 +249,10 @@ function Dot({ dot, x, y, stop, loud }: DotProps) {
   );
 }
 
-function DotMark({ root, x, y }: { readonly root: boolean; readonly x: number; readonly y: number }) {
-  return root ? (
+function DotMark({ dot, x, y }: { readonly dot: NeckDot; readonly x: number; readonly y: number }) {
+  if (dot.passing === true)
+    return <circle cx={x} cy={y} r={9} fill="var(--wood)" stroke="var(--quiet)" strokeWidth={1} strokeDasharray="2 2" />;
+  return dot.root ? (
     <rect x={x - 11.5} y={y - 10.5} width={23} height={21} rx={5} fill="var(--accent)" stroke="var(--sheet)" strokeWidth={1.5} />
   ) : (
     <circle cx={x} cy={y} r={10.5} fill="var(--raised)" stroke="var(--ink)" strokeWidth={1.6} />
@@ -281,7 +283,7 @@ function TapPlaces({ dots, neck, instrument, onTap }: TapProps) {
     <g role="button" tabIndex={0} aria-label={`${where}. Arrows move, Enter taps.`} onKeyDown={step} className="group outline-none">
       {dots.map((dot) => (
         <g key={placeOf(dot)}>
-          <DotMark root={dot.root} x={neck.spaceX(dot.fret)} y={neck.stringY(dot.string)} />
+          <DotMark dot={dot} x={neck.spaceX(dot.fret)} y={neck.stringY(dot.string)} />
           <text
             x={neck.spaceX(dot.fret)}
             y={neck.stringY(dot.string) + 4.4}

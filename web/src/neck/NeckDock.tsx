@@ -1,18 +1,20 @@
 import {
   type Chord,
+  chordScaleName,
   difficultyWord,
   FAMILY_NAMES,
   type Family,
   type Instrument,
   inversionWord,
   type Naming,
+  nameNote,
   printFrets,
 } from '@aurora/core';
 import { ChevronDown, ChevronLeft, ChevronRight, Maximize2 } from 'lucide-react';
-import type { ReactNode } from 'react';
+import { type ReactNode, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { usePlaying } from '../api/members.ts';
-import { lensSearch, useLens } from '../lens/lens-store.ts';
+import { lensSearch, type PlayedScale, useLens } from '../lens/lens-store.ts';
 import { LetterSymbol } from '../notation/ChordSymbol.tsx';
 import { letterView } from '../notation/symbol-view.ts';
 import { neckPath } from '../shell/rooms.ts';
@@ -21,10 +23,13 @@ import { Hint } from '../ui/Hint.tsx';
 import { NeckBoard } from './NeckBoard.tsx';
 import { useNeck } from './neck-store.ts';
 import { type NeckLabels, shapeDots, toneDots } from './neck-view.ts';
+import { rootPosition, SCALE_FRETS, scaleDots } from './scale-dots.ts';
 import { type ShapeWalk, useShapeWalk } from './use-shape-walk.ts';
 
 interface NeckDockProps {
   readonly chord: Chord | null;
+  /** The scale chosen over the chord; null when none is. */
+  readonly scale: PlayedScale | null;
   readonly naming: Naming;
   readonly labels: NeckLabels;
   readonly onLabels: (labels: NeckLabels) => void;
@@ -35,15 +40,26 @@ interface NeckDockProps {
 const FEWEST_SHOWN = 15;
 
 /** The neck along the bottom of every room: all tones of whatever is selected, or one shape of it. */
-export function NeckDock({ chord, naming, labels, onLabels, onFold }: NeckDockProps) {
+export function NeckDock({ chord, scale, naming, labels, onLabels, onFold }: NeckDockProps) {
   const { instrument } = usePlaying();
-  const { show } = useNeck();
+  const show = useShown(scale !== null && chord !== null);
+  const position = useScalePosition(show === 'scale' ? scale : null, instrument);
   const walk = useShapeWalk(show === 'shape' ? chord : null, instrument);
   const { songId } = useParams();
   const search = useLens(lensSearch);
   const lastFret = Math.min(instrument.frets, Math.max(FEWEST_SHOWN, instrument.comfortFret));
   const shape = show === 'shape' ? walk.shape : null;
-  const dots = dotsOf({ chord, instrument, walk, lastFret, labels, naming, show });
+  const dots = dotsOf({
+    chord,
+    scale: show === 'scale' ? scale : null,
+    from: position.from,
+    instrument,
+    walk,
+    lastFret,
+    labels,
+    naming,
+    show,
+  });
   return (
     <section
       aria-label="Neck"
@@ -80,22 +96,32 @@ export function NeckDock({ chord, naming, labels, onLabels, onFold }: NeckDockPr
           </Hint>
         </div>
         <div className="flex items-center gap-2">
-          <Choice label="What the neck shows" value={show} options={SHOW_CHOICES} onChange={(next) => useNeck.setState({ show: next })} />
-          <label className="sr-only" htmlFor="neck-labels">
-            What the dots show
-          </label>
-          <select
-            id="neck-labels"
-            value={labels}
-            onChange={(event) => onLabels(event.target.value as NeckLabels)}
-            className="min-h-11 min-w-0 flex-1 rounded-lg border border-edge bg-raised px-1 text-[14px] font-semibold"
-          >
-            <option value="notes">Notes</option>
-            <option value="formula">Formula</option>
-            {show === 'shape' && <option value="fingers">Fingers</option>}
-          </select>
+          <Choice
+            label="What the neck shows"
+            value={show}
+            options={scale === null ? SHOW_CHOICES : [...SHOW_CHOICES, SCALE_CHOICE]}
+            onChange={(next) => useNeck.setState({ show: next })}
+          />
+          {show !== 'scale' && (
+            <>
+              <label className="sr-only" htmlFor="neck-labels">
+                What the dots show
+              </label>
+              <select
+                id="neck-labels"
+                value={labels}
+                onChange={(event) => onLabels(event.target.value as NeckLabels)}
+                className="min-h-11 min-w-0 flex-1 rounded-lg border border-edge bg-raised px-1 text-[14px] font-semibold"
+              >
+                <option value="notes">Notes</option>
+                <option value="formula">Formula</option>
+                {show === 'shape' && <option value="fingers">Fingers</option>}
+              </select>
+            </>
+          )}
         </div>
         {show === 'shape' && <ShapeStepper walk={walk} />}
+        {show === 'scale' && scale !== null && <ScaleStepper scale={scale} position={position} naming={naming} />}
       </div>
       <Scroll>
         <NeckBoard
@@ -105,7 +131,7 @@ export function NeckDock({ chord, naming, labels, onLabels, onFold }: NeckDockPr
           muted={shape === null ? [] : mutedIn(shape.frets)}
           barres={shape === null ? [] : (walk.fingering?.barres ?? [])}
           label={`${instrument.name} neck`}
-          sideways={show === 'tones'}
+          sideways={show !== 'shape'}
           className="h-auto max-h-[176px] w-full min-w-[920px] lg:min-w-[540px]"
         />
       </Scroll>
@@ -113,10 +139,66 @@ export function NeckDock({ chord, naming, labels, onLabels, onFold }: NeckDockPr
   );
 }
 
-const SHOW_CHOICES = [
+const SHOW_CHOICES: readonly (readonly ['tones' | 'shape' | 'scale', string])[] = [
   ['tones', 'All notes'],
   ['shape', 'Shape'],
-] as const;
+];
+const SCALE_CHOICE = ['scale', 'Scale'] as const;
+
+/** What is shown: a scale only where one is chosen. */
+function useShown(hasScale: boolean): 'tones' | 'shape' | 'scale' {
+  const { show } = useNeck();
+  return show === 'scale' && !hasScale ? 'tones' : show;
+}
+
+interface ScalePosition {
+  readonly from: number;
+  readonly go: (frets: number) => void;
+}
+
+/** Where on the neck the scale is shown: around its root on the lowest string, until the player goes elsewhere. */
+function useScalePosition(scale: PlayedScale | null, instrument: Instrument): ScalePosition {
+  const of = `${scale?.tonic} ${scale?.scale}`;
+  const [moved, setMoved] = useState({ of, frets: 0 });
+  const shift = moved.of === of ? moved.frets : 0;
+  const root = scale === null ? 0 : rootPosition(scale.tonic, instrument);
+  const from = Math.max(instrument.capo, Math.min(instrument.frets - SCALE_FRETS, root + shift));
+  return { from, go: (frets) => setMoved({ of, frets: from + frets - root }) };
+}
+
+/** Back and on along the neck, and which scale it is. */
+function ScaleStepper({
+  scale,
+  position,
+  naming,
+}: {
+  readonly scale: PlayedScale;
+  readonly position: ScalePosition;
+  readonly naming: Naming;
+}) {
+  return (
+    <div className="flex items-center gap-1">
+      <Hint text="Lower on the neck">
+        <button type="button" aria-label="Lower on the neck" onClick={() => position.go(-SCALE_STEP)} className={STEP}>
+          <ChevronLeft size={19} />
+        </button>
+      </Hint>
+      <span role="status" className="flex-1 text-center text-[13px] leading-tight font-semibold">
+        {nameNote(scale.tonic, naming.notes)} {chordScaleName(scale.scale)}
+        <span className="block font-medium text-quiet">
+          frets {position.from} to {position.from + SCALE_FRETS}
+        </span>
+      </span>
+      <Hint text="Higher on the neck">
+        <button type="button" aria-label="Higher on the neck" onClick={() => position.go(SCALE_STEP)} className={STEP}>
+          <ChevronRight size={19} />
+        </button>
+      </Hint>
+    </div>
+  );
+}
+
+const SCALE_STEP = 2;
 
 function DockTitle({
   chord,
@@ -200,16 +282,20 @@ function Scroll({ children }: { readonly children: ReactNode }) {
 
 interface DotSource {
   readonly chord: Chord | null;
+  readonly scale: PlayedScale | null;
+  /** The first fret of the scale's position. */
+  readonly from: number;
   readonly instrument: Instrument;
   readonly walk: ShapeWalk;
   readonly lastFret: number;
   readonly labels: NeckLabels;
   readonly naming: Naming;
-  readonly show: 'tones' | 'shape';
+  readonly show: 'tones' | 'shape' | 'scale';
 }
 
-function dotsOf({ chord, instrument, walk, lastFret, labels, naming, show }: DotSource) {
+function dotsOf({ chord, scale, from, instrument, walk, lastFret, labels, naming, show }: DotSource) {
   if (chord === null) return [];
+  if (scale !== null) return scaleDots(scale, chord, instrument, from, naming);
   if (show === 'tones') return toneDots(chord, instrument, lastFret, { labels: labels === 'fingers' ? 'notes' : labels, naming });
   return walk.shape === null || walk.fingering === null ? [] : shapeDots(walk.shape, walk.fingering, { labels, naming });
 }

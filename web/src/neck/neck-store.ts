@@ -12,8 +12,8 @@ export interface ShapeChoice {
 }
 
 interface NeckState extends ShapeChoice {
-  /** Whether the neck shows every tone of the chord, or one shape. */
-  readonly show: 'tones' | 'shape';
+  /** Whether the neck shows every tone of the chord, one shape, or the scale chosen over it. */
+  readonly show: 'tones' | 'shape' | 'scale';
   /** The shape chosen, and of which chord on which strings; any other chord starts from its best shape. */
   readonly chosen: { readonly of: string; readonly frets: Frets; readonly hold: number } | null;
 }

@@ -64,6 +64,8 @@ export interface NeckDot {
   readonly fret: number;
   readonly midi: number;
   readonly root: boolean;
+  /** A note of the scale that is no tone of the chord: drawn smaller. */
+  readonly passing?: boolean;
   readonly label: string;
   /** What a screen reader says of it. */
   readonly name: string;

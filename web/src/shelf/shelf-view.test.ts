@@ -11,6 +11,7 @@ const song = (title: string, by: string, key: string) => ({
   tempo: null,
   bars: 0,
   opening: [],
+  ridge: [],
   revision: 1,
   savedAt: '',
 });

@@ -102,6 +102,7 @@ export function Shell() {
           <Suspense>
             <NeckDock
               chord={selection?.chord ?? null}
+              scale={selection?.scale ?? null}
               naming={naming}
               labels={preferences.neckLabels}
               onLabels={(neckLabels) => change({ neckLabels })}

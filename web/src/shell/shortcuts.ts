@@ -2,7 +2,7 @@
 export interface Shortcut {
   readonly keys: string;
   readonly does: string;
-  readonly where: 'Everywhere' | 'Harmonize' | 'Chart' | 'Neck';
+  readonly where: 'Everywhere' | 'Harmonize' | 'Analyze' | 'Chart' | 'Neck';
 }
 
 export const SHORTCUTS: readonly Shortcut[] = [
@@ -25,6 +25,11 @@ export const SHORTCUTS: readonly Shortcut[] = [
   { keys: '1 – 9', does: 'What to look at under the chords', where: 'Harmonize' },
   { keys: 'a', does: 'Hear the whole key', where: 'Harmonize' },
   { keys: 'Enter', does: 'Add the selected chord to the progression', where: 'Harmonize' },
+  { keys: '← →', does: 'Walk the chords', where: 'Analyze' },
+  { keys: 'h', does: 'Hearing: local, home, both', where: 'Analyze' },
+  { keys: 'a', does: 'Hear the song from here', where: 'Analyze' },
+  { keys: '1 – 4', does: 'Reading, scales, what if, patterns', where: 'Analyze' },
+  { keys: 'Ctrl Z', does: 'Take back; Ctrl Y does again', where: 'Analyze' },
   { keys: '← →', does: 'Walk the chords of the chart', where: 'Chart' },
   { keys: 'e', does: 'Write: into the text and back with Esc', where: 'Chart' },
   { keys: '← →', does: 'Walk the shapes, or the dots', where: 'Neck' },

@@ -61,6 +61,7 @@ export function WhyPanel({ selection, reader, naming, onHear, onFold }: WhyPanel
 function WhyChord({
   chord,
   heardIn: key,
+  why,
   reader,
   naming,
   onHear,
@@ -88,7 +89,7 @@ function WhyChord({
       </div>
       <ToneTable chord={chord} heardIn={key} naming={naming} />
       <div className="mt-4 max-w-[34rem] space-y-2 text-[15px] leading-relaxed max-lg:mt-0 max-lg:pr-8">
-        {whyWords(chord, key, naming).map((sentence) => (
+        {(why ?? whyWords(chord, key, naming)).map((sentence) => (
           <p key={sentence}>{sentence}</p>
         ))}
       </div>

@@ -1,0 +1,224 @@
+import { type Analysis, type Chord, type ChordScale, chordMidi, faultWords, type Note, nameKey, readingWords } from '@aurora/core';
+import { NotebookText, Play, Redo2, Square, Undo2 } from 'lucide-react';
+import { type ComponentType, lazy, type ReactNode, Suspense, useEffect, useMemo, useState } from 'react';
+import { Link } from 'react-router';
+import { play, stop, usePlayer } from '../audio/player.ts';
+import { useLens } from '../lens/lens-store.ts';
+import { useNeck } from '../neck/neck-store.ts';
+import { type KeyMap, useShortcuts } from '../shell/use-shortcuts.ts';
+import { Button } from '../ui/Button.tsx';
+import { PartTabs } from '../ui/PartTabs.tsx';
+import { gridRows, MOST_BARS, ridgeData } from './analysis-view.ts';
+import { ANALYZE_PARTS, type AnalyzePartName, type AnalyzePartProps } from './analyze-part.ts';
+import { ChordGrid } from './ChordGrid.tsx';
+import { KeyStrip } from './KeyStrip.tsx';
+import { PatternsPart } from './PatternsPart.tsx';
+import { ReadingPart } from './ReadingPart.tsx';
+import { Ridge } from './Ridge.tsx';
+import { ScalesPart } from './ScalesPart.tsx';
+import { useHeardSong } from './use-heard-song.ts';
+import type { Rewriting } from './use-rewriting.ts';
+import { WhatIfPart } from './WhatIfPart.tsx';
+
+const AnalysisSheet = lazy(async () => ({ default: (await import('./AnalysisSheet.tsx')).AnalysisSheet }));
+
+const BODIES: Readonly<Record<AnalyzePartName, ComponentType<AnalyzePartProps>>> = {
+  reading: ReadingPart,
+  scales: ScalesPart,
+  'what-if': WhatIfPart,
+  patterns: PatternsPart,
+};
+
+const TEMPO = 90;
+const CHORD_BEATS = 2;
+
+interface AnalysisDeskProps {
+  readonly source: string;
+  readonly rewriting: Rewriting;
+  readonly songId: string | undefined;
+  /** Where the chords are typed, when they are no song's. */
+  readonly input?: ReactNode;
+}
+
+/** The whole analysis: the key, the ridge, every chord, and what is to be said of the chosen one. */
+export function AnalysisDesk({ source, rewriting, songId, input }: AnalysisDeskProps) {
+  const { naming, reader } = useLens();
+  const [melody, setMelody] = useState<ReadonlyMap<number, Note>>(new Map());
+  const song = useHeardSong(source, melody, songId === undefined);
+  const { analysis, beside, hearing, setHearing, pinned, pin, busy, failed } = song;
+  const count = analysis.chords.length;
+  const [chosen, setChosen] = useState(0);
+  const index = Math.min(chosen, Math.max(0, count - 1));
+  const [marked, setMarked] = useState<{ readonly from: number; readonly to: number } | null>(null);
+  const [part, setPart] = useState<AnalyzePartName>('reading');
+  const [scale, setScale] = useState<ChordScale | null>(null);
+  const [sheet, setSheet] = useState(false);
+  const rows = useMemo(() => gridRows(analysis, { naming, reader: reader.reader, beside }), [analysis, naming, reader, beside]);
+  const data = useMemo(() => ridgeData(analysis, naming), [analysis, naming]);
+  const played = scale ?? analysis.chords[index]?.scales[0] ?? null;
+  useSelected(analysis, index, played);
+  const playing = usePlayer((state) => state.playing === 'analysis');
+  const sounding = usePlayer((state) => state.step);
+
+  const select = (next: number) => {
+    setChosen(next);
+    setScale(null);
+  };
+  const walk = (step: 1 | -1) => {
+    const next = Math.min(count - 1, Math.max(0, index + step));
+    select(next);
+    document.querySelector<HTMLElement>(`[data-index="${next}"]`)?.focus();
+  };
+  const hear = (id: string, chords: readonly Chord[]) =>
+    void play(
+      id,
+      chords.map((chord) => ({ midi: chordMidi(chord), beats: CHORD_BEATS })),
+      TEMPO,
+    );
+  const hearAll = () =>
+    hear(
+      'analysis',
+      analysis.chords.slice(index).map(({ chord }) => chord),
+    );
+  useShortcuts({
+    ArrowLeft: () => walk(-1),
+    ArrowRight: () => walk(1),
+    h: () => setHearing(hearing === 'local' ? 'home' : hearing === 'home' ? 'both' : 'local'),
+    a: () => (playing ? stop() : hearAll()),
+    'Ctrl+z': () => rewriting.undo?.(),
+    'Ctrl+Z': () => rewriting.redo?.(),
+    'Ctrl+y': () => rewriting.redo?.(),
+    ...(Object.fromEntries(ANALYZE_PARTS.map(([name], place) => [String(place + 1), () => setPart(name)])) as KeyMap),
+  });
+  const Body = BODIES[part];
+  return (
+    <div className="mx-auto flex max-w-[1240px] flex-col gap-3 px-5 py-3">
+      {input}
+      <Unread analysis={analysis} />
+      {busy && <p role="status">Reading the chords…</p>}
+      {failed && <p role="alert">The chords could not be analyzed. Change something and they are read again.</p>}
+      {count === 0 ? (
+        <Empty songId={songId} />
+      ) : (
+        <>
+          <KeyStrip analysis={analysis} naming={naming} hearing={hearing} pinned={pinned} onHearing={setHearing} onPin={pin} />
+          <Ridge
+            data={data}
+            selected={playing ? index + sounding : index}
+            regions={analysis.regions.map(({ from, key }) => ({ from, name: nameKey(key, naming) }))}
+            onGo={select}
+          />
+          <div className="flex flex-wrap items-center gap-2">
+            <Button onClick={() => (playing ? stop() : hearAll())}>
+              {playing ? <Square size={17} aria-hidden="true" /> : <Play size={17} aria-hidden="true" />}{' '}
+              {playing ? 'Stop' : 'Hear it from here'}
+            </Button>
+            <Button look="bare" aria-label="Take back" disabled={rewriting.undo === null} onClick={() => rewriting.undo?.()}>
+              <Undo2 size={18} />
+            </Button>
+            <Button look="bare" aria-label="Do again" disabled={rewriting.redo === null} onClick={() => rewriting.redo?.()}>
+              <Redo2 size={18} />
+            </Button>
+            <Button className="ml-auto" onClick={() => setSheet(true)}>
+              <NotebookText size={17} aria-hidden="true" /> Sheet to print
+            </Button>
+          </div>
+          <ChordGrid rows={rows} selected={playing ? index + sounding : index} marked={marked} onSelect={select} />
+          {analysis.progression.chart.bars.length > MOST_BARS && (
+            <p className="font-semibold">All chords are analyzed; the first {MOST_BARS} bars are drawn here.</p>
+          )}
+          <PartTabs label="The chosen chord" parts={ANALYZE_PARTS} open={part} onOpen={setPart}>
+            <Body
+              analysis={analysis}
+              index={index}
+              source={source}
+              naming={naming}
+              onWrite={rewriting.write}
+              onSelect={select}
+              onMark={setMarked}
+              scale={played}
+              onScale={(next) => {
+                setScale(next);
+                useNeck.setState({ show: 'scale' });
+              }}
+              melody={melody.get(index) ?? null}
+              onMelody={(note) => setMelody(withNote(melody, index, note))}
+              onHear={hear}
+              songId={songId}
+            />
+          </PartTabs>
+          {sheet && (
+            <Suspense>
+              <AnalysisSheet analysis={analysis} naming={naming} onClose={() => setSheet(false)} />
+            </Suspense>
+          )}
+        </>
+      )}
+    </div>
+  );
+}
+
+function withNote(melody: ReadonlyMap<number, Note>, index: number, note: Note | null): ReadonlyMap<number, Note> {
+  const next = new Map(melody);
+  if (note === null) next.delete(index);
+  else next.set(index, note);
+  return next;
+}
+
+/** The chosen chord is what the neck and the why show. */
+function useSelected(analysis: Analysis, index: number, scale: ChordScale | null): void {
+  const naming = useLens((state) => state.naming);
+  useEffect(() => {
+    const chord = analysis.chords[index];
+    const region = analysis.regions[chord?.region ?? -1];
+    useLens.getState().select(
+      chord === undefined || region === undefined
+        ? null
+        : {
+            chord: chord.chord,
+            heardIn: region.key,
+            why: readingWords(analysis, index, naming),
+            ...(scale === null ? {} : { scale: { tonic: scale.tonic, scale: scale.scale } }),
+          },
+    );
+  }, [analysis, index, naming, scale]);
+  useEffect(() => () => useLens.getState().select(null), []);
+}
+
+/** What could not be read, each in its place; everything else is analyzed. */
+function Unread({ analysis }: { readonly analysis: Analysis }) {
+  const { unread } = analysis.progression;
+  if (unread.length === 0) return null;
+  return (
+    <section aria-label="Not read" className="rounded-lg border border-alarm px-3 py-2 text-[15px]">
+      <ul>
+        {unread.slice(0, MOST_UNREAD).map(({ text, problem }) => (
+          <li key={`${problem.at.line} ${problem.at.column}`}>
+            <b className="music-glyph text-alarm">{text}</b> in line {problem.at.line}: {faultWords(problem.fault)}
+          </li>
+        ))}
+      </ul>
+      {unread.length > MOST_UNREAD && <p>and {unread.length - MOST_UNREAD} more. The other chords are analyzed.</p>}
+    </section>
+  );
+}
+
+const MOST_UNREAD = 4;
+
+function Empty({ songId }: { readonly songId: string | undefined }) {
+  return (
+    <p className="max-w-xl py-6 text-lg leading-relaxed text-quiet">
+      {songId === undefined ? (
+        'Write the chords of a song as you hear them. Here you see its key, its numbers, and why each chord works.'
+      ) : (
+        <>
+          This song has no chords yet.{' '}
+          <Link className="font-semibold text-accent underline" to={`/songs/${songId}/chart`}>
+            Write them in its chart
+          </Link>
+          , and they are analyzed here.
+        </>
+      )}
+    </p>
+  );
+}

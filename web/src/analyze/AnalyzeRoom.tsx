@@ -1,0 +1,34 @@
+import { useMemo, useSyncExternalStore } from 'react';
+import { useParams } from 'react-router';
+import { Conflict } from '../chart/Conflict.tsx';
+import type { DraftKeeper } from '../chart/draft-keeper.ts';
+import { OpenSong } from '../chart/OpenSong.tsx';
+import { AnalysisDesk } from './AnalysisDesk.tsx';
+import { ChordsInput } from './ChordsInput.tsx';
+import { useFreeText } from './free-text.ts';
+import { useRewriting } from './use-rewriting.ts';
+
+/** What each chord is doing, and why it works: of a song, or of chords that are typed. */
+export function AnalyzeRoom() {
+  const { songId } = useParams();
+  if (songId === undefined) return <FreeAnalysis />;
+  return <OpenSong songId={songId}>{(keeper) => <SongAnalysis keeper={keeper} songId={songId} />}</OpenSong>;
+}
+
+function SongAnalysis({ keeper, songId }: { readonly keeper: DraftKeeper; readonly songId: string }) {
+  const { text, status } = useSyncExternalStore(keeper.subscribe, keeper.get);
+  const rewriting = useRewriting(text, keeper.write);
+  return (
+    <>
+      {status.kind === 'conflict' && <Conflict keeper={keeper} theirs={status.theirs.source} />}
+      <AnalysisDesk source={text} rewriting={rewriting} songId={songId} />
+    </>
+  );
+}
+
+function FreeAnalysis() {
+  const { text, write } = useFreeText();
+  const rewriting = useRewriting(text, write);
+  const input = useMemo(() => <ChordsInput text={text} onWrite={rewriting.write} />, [text, rewriting.write]);
+  return <AnalysisDesk source={text} rewriting={rewriting} songId={undefined} input={input} />;
+}

@@ -1,0 +1,179 @@
+import {
+  type Analysis,
+  type AnalyzedChord,
+  type HarmonicFunction,
+  type Naming,
+  nameKey,
+  type Pattern,
+  patternWords,
+  READING_NAMES,
+  RESOLUTION_NAMES,
+  type Reader,
+  withGlyphs,
+  writtenChord,
+} from '@aurora/core';
+import { letterView, numberView, type SymbolView, symbolText } from '../notation/symbol-view.ts';
+
+/** Where a bracket over a chord begins, goes on or ends. */
+export interface Bracket {
+  readonly begins: boolean;
+  readonly ends: boolean;
+  /** Whether the ii–V arrives; one that does not is drawn broken. */
+  readonly complete: boolean;
+  readonly name: string;
+}
+
+/** A chord as it stands in the grid. */
+export interface GridChord {
+  readonly index: number;
+  readonly number: SymbolView;
+  /** What the reader reads, and what sounds when that is something else. */
+  readonly letter: SymbolView;
+  readonly sounding: SymbolView | null;
+  readonly romans: readonly string[];
+  readonly role: HarmonicFunction | 'other';
+  /** What it is, where it is no chord of the key. */
+  readonly reading: string | null;
+  /** Whether a player said so. */
+  readonly yours: boolean;
+  readonly note: string;
+  readonly optional: boolean;
+  readonly bracket: Bracket | null;
+  /** The key that begins here; null within a region. */
+  readonly newKey: string | null;
+  readonly label: string;
+}
+
+export interface GridBar {
+  readonly bar: number;
+  readonly chords: readonly GridChord[];
+}
+
+/** Bars side by side, as the text has them. */
+export interface GridRow {
+  readonly section: string | null;
+  readonly bars: readonly GridBar[];
+}
+
+export interface GridLook {
+  readonly naming: Naming;
+  readonly reader: Reader;
+  /** The other hearing, when both are shown. */
+  readonly beside: Analysis | null;
+}
+
+const BARS_A_ROW = 4;
+/** More bars than this are analyzed but not drawn. */
+export const MOST_BARS = 400;
+
+/** The song's chords in rows of bars. */
+export function gridRows(analysis: Analysis, look: GridLook): readonly GridRow[] {
+  const { bars, sections } = analysis.progression.chart;
+  const byBar = new Map<number, number[]>();
+  analysis.progression.chords.forEach(({ bar }, index) => {
+    byBar.set(bar, [...(byBar.get(bar) ?? []), index]);
+  });
+  const brackets = bracketsOf(analysis);
+  const rows: { section: string | null; line: number; named: number | null; bars: GridBar[] }[] = [];
+  for (const [bar, indices] of byBar) {
+    const written = bars[bar];
+    if (bar >= MOST_BARS || written === undefined) continue;
+    const drawn = { bar, chords: indices.map((index) => gridChord(analysis, index, brackets.get(index) ?? null, look)) };
+    const row = rows.at(-1);
+    if (row !== undefined && row.line === written.line && row.bars.length < BARS_A_ROW) row.bars.push(drawn);
+    else {
+      const begins = written.section !== null && row?.named !== written.section;
+      const section = begins ? (sections[written.section as number]?.name ?? null) : null;
+      rows.push({ section, line: written.line, named: written.section, bars: [drawn] });
+    }
+  }
+  return rows;
+}
+
+/** The bracket over each chord; where two meet, the one that begins later is drawn. */
+function bracketsOf({ patterns }: Analysis): ReadonlyMap<number, Bracket> {
+  const brackets = new Map<number, Bracket>();
+  for (const pattern of patterns.filter(isTwoFive)) {
+    for (let index = pattern.from; index <= pattern.to; index += 1) {
+      const name = patternWords(pattern);
+      brackets.set(index, {
+        begins: index === pattern.from,
+        ends: index === pattern.to,
+        complete: pattern.kind === 'two-five-one',
+        name,
+      });
+    }
+  }
+  return brackets;
+}
+
+function isTwoFive({ kind }: Pattern): boolean {
+  return kind === 'two-five-one' || kind === 'two-five';
+}
+
+function gridChord(analysis: Analysis, index: number, bracket: Bracket | null, { naming, reader, beside }: GridLook): GridChord {
+  const chord = analysis.chords[index] as AnalyzedChord;
+  const region = analysis.regions[chord.region];
+  const written = region === undefined ? chord.chord : writtenChord(reader, chord.chord, region.key);
+  const number = numberView(chord.number, naming);
+  const letter = letterView(written, naming);
+  const reading = readingLabel(chord);
+  const other = beside?.chords[index];
+  return {
+    index,
+    number,
+    letter,
+    sounding: written.root === chord.chord.root ? null : letterView(chord.chord, naming),
+    romans: [chord, ...(other === undefined ? [] : [other])].map(({ roman }) => withGlyphs(roman)),
+    role: isOutside(chord) ? 'other' : chord.function,
+    reading,
+    yours: chord.override !== null,
+    note: chord.override?.note ?? '',
+    optional: analysis.progression.chords[index]?.optional ?? false,
+    bracket,
+    newKey: region !== undefined && region.from === index && chord.region > 0 ? nameKey(region.key, naming) : null,
+    label: `${number.label}, ${letter.label}${reading === null ? '' : `, ${reading}`}${bracket?.begins ? `, begins a ${bracket.name}` : ''}`,
+  };
+}
+
+/** Whether the chord is no chord of its key: drawn with a broken line. */
+function isOutside({ reading }: AnalyzedChord): boolean {
+  return reading.kind !== 'diatonic' && reading.kind !== 'pedal' && reading.kind !== 'line-cliche';
+}
+
+/** What a chord is, in a few words; null for a plain chord of the key. */
+export function readingLabel({ reading, override }: Pick<AnalyzedChord, 'reading' | 'override'>): string | null {
+  if (reading.kind === 'diatonic' && override === null) return null;
+  const kept = reading.resolution === undefined || reading.resolution === 'resolves' ? '' : `, ${RESOLUTION_NAMES[reading.resolution]}`;
+  return `${READING_NAMES[reading.kind]}${reading.kind === 'diatonic' ? '' : kept}`;
+}
+
+/** A point of the ridge as it is drawn: the ground of its region, and the chord's height on it. */
+export interface RidgeDatum {
+  readonly index: number;
+  readonly ground: number;
+  readonly top: number;
+  readonly role: GridChord['role'];
+  readonly name: string;
+}
+
+/** The ridge, one datum a chord. */
+export function ridgeData({ ridge, chords }: Analysis, naming: Naming): readonly RidgeDatum[] {
+  return ridge.map(({ ground, height }, index) => {
+    const chord = chords[index] as AnalyzedChord;
+    const role = isOutside(chord) ? 'other' : chord.function;
+    return { index, ground, top: ground + height, role, name: symbolText(letterView(chord.chord, naming)) };
+  });
+}
+
+/** The ridge in words: where it is highest, and how much of the song stands on the floor. */
+export function ridgeWords(data: readonly RidgeDatum[]): string {
+  const highest = data.reduce<RidgeDatum | null>((best, datum) => (best === null || datum.top > best.top ? datum : best), null);
+  if (highest === null) return 'No chords yet.';
+  const home = data.filter(({ top }) => top === 0).length;
+  const peak =
+    highest.top === 0
+      ? 'The song never leaves home.'
+      : `Furthest from home: ${highest.name}, chord ${highest.index + 1}, at ${highest.top}.`;
+  return `${peak} ${home} of ${data.length} chords stand at home.`;
+}

@@ -1,0 +1,85 @@
+import { type Drawing, type Paper, printSvg } from '@aurora/core';
+import { FileDown, Printer } from 'lucide-react';
+import { type ReactNode, useState } from 'react';
+import { createPortal } from 'react-dom';
+import { ApiFault } from '../../api/client.ts';
+import { Button } from '../../ui/Button.tsx';
+import { Choice } from '../../ui/Choice.tsx';
+import { Sheet } from '../../ui/Sheet.tsx';
+import { sayFault } from '../../ui/say.ts';
+import { DrawingView } from './DrawingView.tsx';
+import { fileName, pdfOf, saveFile } from './save-file.ts';
+
+interface PagesSheetProps {
+  readonly name: string;
+  /** What files are named after. */
+  readonly title: string;
+  readonly pages: readonly Drawing[];
+  readonly paper: Paper;
+  readonly onPaper: (paper: Paper) => void;
+  readonly onClose: () => void;
+  /** Whether the pages are not all there yet. */
+  readonly waiting?: boolean;
+  /** What may be chosen, and what is to be said. */
+  readonly children: ReactNode;
+}
+
+const PAPER_CHOICES = [
+  ['A4', 'A4'],
+  ['Letter', 'Letter'],
+] as const;
+
+/** Pages as they will lie on the music stand: printed, or kept as SVG or PDF. */
+export function PagesSheet({ name, title, pages, paper, onPaper, onClose, waiting = false, children }: PagesSheetProps) {
+  const [saving, setSaving] = useState(false);
+  const savePdf = async () => {
+    setSaving(true);
+    try {
+      saveFile(fileName(title, 'pdf'), await pdfOf(title, pages));
+    } catch (error) {
+      void sayFault(error instanceof ApiFault ? error.message : 'The PDF could not be made.');
+    }
+    setSaving(false);
+  };
+  const saveSvg = () =>
+    pages.forEach((page, index) => {
+      const named = pages.length === 1 ? title : `${title} ${index + 1}`;
+      saveFile(fileName(named, 'svg'), new Blob([printSvg(page)], { type: 'image/svg+xml' }));
+    });
+  return (
+    <Sheet title={name} open onOpenChange={onClose}>
+      <div className="mb-4 flex flex-wrap items-center gap-3">
+        <Choice label="Paper" value={paper} options={PAPER_CHOICES} onChange={onPaper} />
+        <Button look="strong" onClick={() => window.print()} disabled={waiting}>
+          <Printer size={17} /> Print
+        </Button>
+        <Button onClick={() => void savePdf()} disabled={waiting || saving}>
+          <FileDown size={17} /> {saving ? 'Setting…' : 'PDF'}
+        </Button>
+        <Button onClick={saveSvg} disabled={waiting}>
+          <FileDown size={17} /> SVG
+        </Button>
+        {children}
+      </div>
+      <div className="flex flex-col items-center gap-4">
+        {pages.map((page) => (
+          <DrawingView key={page.label} drawing={page} printed className="w-full max-w-[44rem] border border-edge bg-white" />
+        ))}
+      </div>
+      <PrintedPages pages={pages} paper={paper} />
+    </Sheet>
+  );
+}
+
+/** Out of sight until the browser prints; then the only thing there is. */
+function PrintedPages({ pages, paper }: { readonly pages: readonly Drawing[]; readonly paper: Paper }) {
+  return createPortal(
+    <div className="print-pages" aria-hidden="true">
+      <style>{`@page { size: ${paper}; margin: 0; }`}</style>
+      {pages.map((page) => (
+        <DrawingView key={page.label} drawing={page} printed decorative />
+      ))}
+    </div>,
+    document.body,
+  );
+}
