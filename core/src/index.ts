@@ -129,6 +129,7 @@ export {
 } from './voicing/voicing.ts';
 export {
   chordScaleName,
+  homeWords,
   keyReasonWords,
   leadWords,
   PATTERN_NAMES,
@@ -137,6 +138,7 @@ export {
   RESOLUTION_NAMES,
   readingWords,
   regionWords,
+  runnerUpWords,
   scaleWords,
 } from './wording/analysis-words.ts';
 export { circleWords } from './wording/circle-words.ts';

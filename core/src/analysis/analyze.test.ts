@@ -106,7 +106,7 @@ describe('words', () => {
       'Am',
       'Am E7 Am',
       1,
-      'E7 is the 57: it belongs to A natural minor. G♯ stands where the key has G: minor keys raise their 6 and 7 on the way up. It keeps its promise: Am follows.',
+      'E7 is the 57: it belongs to A minor. G♯ stands where the key has G: minor keys raise their 6 and 7 on the way up. It keeps its promise: Am follows.',
     ],
     ['C', 'C Dm C', 1, 'Dm is the 2-: it belongs to C major.'],
   ])('in %s, %s: chord %i', (key, source, index, words) => {

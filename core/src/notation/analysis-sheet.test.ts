@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import { type AnalysisSheetContent, analysisPages, type SheetRowLines } from './analysis-sheet.ts';
 
 const bar = (...numbers: string[]) => ({
-  chords: numbers.map((number) => ({ number, letter: 'C', below: ['I', 'at home'], bracket: null })),
+  chords: numbers.map((number) => ({ number, raised: '', letter: 'C', below: ['I', 'at home'], bracket: null })),
 });
 const row: SheetRowLines = { section: 'Verse', bars: [bar('1'), bar('2-7', '57'), bar('1'), bar('4')] };
 const content = (rows: readonly SheetRowLines[], remarks: readonly string[] = []): AnalysisSheetContent => ({
@@ -36,22 +36,28 @@ describe('the analysis on paper', () => {
     }
   });
 
-  test('long words are made smaller rather than cut, long remarks go on in the next line', () => {
-    const long = 'secondary dominant, unresolved';
-    const wide: SheetRowLines = {
-      section: null,
-      bars: [{ chords: Array.from({ length: 4 }, () => ({ number: '1', letter: 'C', below: [long], bracket: null })) }],
-    };
+  test('crowded bars stand two a row, long words are broken between words and none is cut', () => {
+    const chords = Array.from({ length: 4 }, () => ({
+      number: '1',
+      raised: '7',
+      letter: 'C',
+      below: ['secondary dominant, unresolved'],
+      bracket: null,
+    }));
+    const wide: SheetRowLines = { section: 'Verse', bars: [{ chords }, { chords }, { chords }] };
     const [page] = analysisPages(content([wide], ['word '.repeat(80).trim()]), 'A4');
-    const shapes = page?.shapes ?? [];
-    const sizes = shapes.flatMap((shape) => (shape.kind === 'text' && shape.text === long ? [shape.size] : []));
-    expect(Math.max(...sizes) * long.length * 0.52).toBeLessThanOrEqual((595 - 88) / 16);
-    expect(shapes.filter((shape) => shape.kind === 'text' && shape.text.startsWith('word')).length).toBeGreaterThan(1);
+    const texts = page?.shapes.flatMap((shape) => (shape.kind === 'text' ? [shape] : [])) ?? [];
+    const share = (595 - 88) / 8;
+    const under = texts.filter((shape) => ['secondary', 'dominant,', 'unresolved'].includes(shape.text));
+    expect(under).toHaveLength(36);
+    for (const { text: words, size } of under) expect(size * words.length * 0.52).toBeLessThanOrEqual(share);
+    expect(new Set(texts.filter((shape) => shape.text === '1').map(({ y }) => y)).size).toBe(2);
+    expect(texts.filter((shape) => shape.text.startsWith('word')).length).toBeGreaterThan(1);
   });
 
   test('a bracket that arrives is one line, a broken one many', () => {
     const over = (complete: boolean) => {
-      const chords = [{ number: '2-', letter: 'Dm', below: [], bracket: { begins: true, ends: true, complete } }];
+      const chords = [{ number: '2-', raised: '7', letter: 'Dm', below: [], bracket: { begins: true, ends: true, complete } }];
       return (
         analysisPages(content([{ section: null, bars: [{ chords }] }]), 'A4')[0]?.shapes.filter(({ kind }) => kind === 'line').length ?? 0
       );

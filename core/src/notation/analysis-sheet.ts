@@ -4,6 +4,8 @@ import { PAPERS, type Paper } from './study-sheet.ts';
 /** A chord of an analysis as it is printed: every line is already in the player's words. */
 export interface SheetChordLines {
   readonly number: string;
+  /** Its quality, set raised behind it. */
+  readonly raised: string;
   readonly letter: string;
   /** Roman numeral, reading, scale, note: those that are wanted. */
   readonly below: readonly string[];
@@ -32,6 +34,8 @@ export interface AnalysisSheetContent {
 
 const MARGIN = 44;
 const BARS_A_ROW = 4;
+/** Bars with more chords than this stand two a row. */
+const MOST_IN_QUARTER = 2;
 const TITLE_ROOM = 60;
 const SECTION_ROOM = 20;
 const BRACKET_ROOM = 10;
@@ -56,9 +60,9 @@ export function analysisPages(content: AnalysisSheetContent, paper: Paper): read
     pages.at(-1)?.push(...shapes.map((shape) => moved(shape, MARGIN, y)));
     y += room;
   };
-  for (const row of content.rows) place(rowShapes(row, width - 2 * MARGIN), rowHeight(row));
+  for (const row of content.rows.flatMap(halved)) place(rowShapes(row, width - 2 * MARGIN), rowHeight(row, width - 2 * MARGIN));
   for (const remark of content.remarks) {
-    for (const words of wrapped(remark, width - 2 * MARGIN)) {
+    for (const words of wrapped(remark, width - 2 * MARGIN, REMARK_SIZE)) {
       place([text(0, REMARK_SIZE, words, { size: REMARK_SIZE, anchor: 'start' })], REMARK_SIZE * 1.45);
     }
   }
@@ -85,40 +89,74 @@ function headOf({ title, facts }: AnalysisSheetContent): Shape[] {
   ];
 }
 
-function rowHeight({ section, bars }: SheetRowLines): number {
-  const lines = Math.max(0, ...bars.flatMap(({ chords }) => chords.map(({ below }) => below.length)));
-  return (section === null ? 0 : SECTION_ROOM) + BRACKET_ROOM + NUMBER_SIZE + LINE_HEIGHT * (lines + 1) + ROW_GAP;
+/** A row with crowded bars is set as rows of two. */
+function halved(row: SheetRowLines): readonly SheetRowLines[] {
+  if (!isCrowded(row)) return [row];
+  const half = BARS_A_ROW / 2;
+  return Array.from({ length: Math.ceil(row.bars.length / half) }, (_, at) => ({
+    section: at === 0 ? row.section : null,
+    bars: row.bars.slice(at * half, (at + 1) * half),
+  }));
+}
+
+function isCrowded({ bars }: SheetRowLines): boolean {
+  return bars.some(({ chords }) => chords.length > MOST_IN_QUARTER);
+}
+
+function barWidthOf(row: SheetRowLines, width: number): number {
+  return width / (isCrowded(row) ? BARS_A_ROW / 2 : BARS_A_ROW);
+}
+
+function rowHeight(row: SheetRowLines, width: number): number {
+  const barWidth = barWidthOf(row, width);
+  const lines = row.bars.flatMap(({ chords }) => chords.map((chord) => linesUnder(chord, barWidth / chords.length).length));
+  return (row.section === null ? 0 : SECTION_ROOM) + BRACKET_ROOM + NUMBER_SIZE + LINE_HEIGHT * (Math.max(0, ...lines) + 1) + ROW_GAP;
 }
 
 function rowShapes(row: SheetRowLines, width: number): readonly Shape[] {
   const top = row.section === null ? 0 : SECTION_ROOM;
-  const barWidth = width / BARS_A_ROW;
-  const bottom = rowHeight(row) - ROW_GAP;
+  const barWidth = barWidthOf(row, width);
+  const bottom = rowHeight(row, width) - ROW_GAP;
   const title = row.section === null ? [] : [text(0, 12, row.section, { size: 12, anchor: 'start', face: 'bold' })];
   const bars = row.bars.flatMap((bar, index) => [
     line(index * barWidth, top + BRACKET_ROOM, index * barWidth, bottom, 1.2, 'ink'),
     ...bar.chords.flatMap((chord, place) => {
       const share = barWidth / bar.chords.length;
-      return chordShapes(chord, share).map((shape) => moved(shape, index * barWidth + place * share + 5, top));
+      return chordShapes(chord, share).map((shape) => moved(shape, index * barWidth + place * share + BAR_INSET, top));
     }),
   ]);
   return [...title, ...bars, line(row.bars.length * barWidth, top + BRACKET_ROOM, row.bars.length * barWidth, bottom, 1.2, 'ink')];
 }
 
-function chordShapes({ number, letter, below, bracket }: SheetChordLines, room: number): readonly Shape[] {
+const BAR_INSET = 5;
+const LETTER_SIZE = 11;
+const LINE_SIZE = 9;
+const RAISED = 0.52;
+
+function chordShapes(chord: SheetChordLines, room: number): readonly Shape[] {
+  const { number, raised, letter, bracket } = chord;
   const baseline = BRACKET_ROOM + NUMBER_SIZE - 2;
-  const fitted = (words: string, size: number) => Math.min(size, (room - 8) / (LETTER_WIDTH * Math.max(1, words.length)));
+  const size = Math.min(NUMBER_SIZE, (room - 8) / (LETTER_WIDTH * (number.length + RAISED * raised.length + 0.3)));
+  const behind = (number.length + 0.15) * LETTER_WIDTH * 1.08 * size;
   return [
     ...(bracket === null ? [] : bracketShapes(bracket, room)),
-    text(0, baseline, number, { size: fitted(number, NUMBER_SIZE), anchor: 'start', face: 'bold' }),
-    ...[letter, ...below].map((words, at) =>
-      text(0, baseline + LINE_HEIGHT * (at + 1), words, {
-        size: fitted(words, at === 0 ? 11 : 9.5),
-        anchor: 'start',
-        ink: at === 0 ? 'ink' : 'quiet',
-      }),
+    text(0, baseline, number, { size, anchor: 'start', face: 'bold' }),
+    ...(raised === '' ? [] : [text(behind, baseline - size * 0.36, raised, { size: size * RAISED, anchor: 'start', face: 'bold' })]),
+    text(0, baseline + LINE_HEIGHT, letter, { size: fitted(letter, LETTER_SIZE, room), anchor: 'start' }),
+    ...linesUnder(chord, room).map((words, at) =>
+      text(0, baseline + LINE_HEIGHT * (at + 2), words, { size: fitted(words, LINE_SIZE, room), anchor: 'start', ink: 'quiet' }),
     ),
   ];
+}
+
+/** The lines under the letters, long ones broken between words. */
+function linesUnder({ below }: SheetChordLines, room: number): readonly string[] {
+  return below.flatMap((words) => wrapped(words, room - 8, LINE_SIZE));
+}
+
+/** The size at which words fit the room. */
+function fitted(words: string, size: number, room: number): number {
+  return Math.min(size, (room - 8) / (LETTER_WIDTH * Math.max(1, words.length)));
 }
 
 function bracketShapes({ begins, ends, complete }: NonNullable<SheetChordLines['bracket']>, room: number): readonly Shape[] {
@@ -136,8 +174,8 @@ function dashes(from: number, to: number): readonly (readonly [number, number])[
 }
 
 /** Words in lines that fit the width. */
-function wrapped(words: string, width: number): readonly string[] {
-  const most = Math.floor(width / (REMARK_SIZE * LETTER_WIDTH));
+function wrapped(words: string, width: number, size: number): readonly string[] {
+  const most = Math.floor(width / (size * LETTER_WIDTH));
   const lines: string[] = [''];
   for (const word of words.split(' ')) {
     const last = lines.at(-1) as string;

@@ -1,5 +1,6 @@
 import type { Analysis, AnalyzedChord, Lead, Region } from '../analysis/analysis.ts';
 import type { ChordScale } from '../analysis/chord-scales.ts';
+import { MINORS } from '../analysis/home.ts';
 import type { KeyReason } from '../analysis/key-evidence.ts';
 import type { Pattern, PatternKind } from '../analysis/pattern.ts';
 import type { ReadingKind, Resolution } from '../analysis/reading.ts';
@@ -24,7 +25,7 @@ export const READING_NAMES: Readonly<Record<ReadingKind, string>> = {
   diatonic: 'in the key',
   'secondary-dominant': 'secondary dominant',
   'secondary-leading-tone': 'leading-tone chord',
-  'related-two': 'ii of a ii–V',
+  'related-two': 'related ii',
   'tritone-substitute': 'tritone substitute',
   borrowed: 'borrowed',
   'backdoor-dominant': 'backdoor dominant',
@@ -66,6 +67,11 @@ export function chordScaleName(scale: ChordScaleName, style: 'ascii' | 'glyph' =
   return scale === 'natural minor' ? 'aeolian' : printScale(scale, style);
 }
 
+/** A key as a home: the three minors are one, and simply called minor. */
+export function homeWords(key: Key, naming: Naming = DEFAULT_NAMING): string {
+  return MINORS.includes(key.scale) ? `${nameNote(key.tonic, naming.notes)} minor` : keyWords(key, naming);
+}
+
 /** What speaks for a key, in a few words. */
 export function keyReasonWords(reason: KeyReason): string {
   switch (reason.code) {
@@ -76,7 +82,7 @@ export function keyReasonWords(reason: KeyReason): string {
     case 'last-chord':
       return 'the song ends on its 1';
     case 'cadences':
-      return reason.count === 1 ? 'its 5 falls to its 1 once' : `its 5 falls to its 1 ${reason.count} times`;
+      return reason.count === 1 ? 'one cadence closes on its 1' : `${reason.count} cadences close on its 1`;
     case 'coverage':
       return reason.own === reason.of ? 'every chord is its own' : `${reason.own} of ${reason.of} chords are its own`;
     case 'explained':
@@ -108,7 +114,7 @@ export function leadWords(lead: Lead): string {
 
 /** Why the music is taken to be in another key from here on. */
 export function regionWords(region: Region, before: Key | null, chords: readonly AnalyzedChord[], naming: Naming = DEFAULT_NAMING): string {
-  const home = keyWords(region.key, naming);
+  const home = homeWords(region.key, naming);
   if (region.by === 'player') return `${home}, as you say.`;
   if (region.by === 'chart') return `${home}, as the chart says.`;
   if (before === null) return `At home in ${home}.`;
@@ -116,7 +122,7 @@ export function regionWords(region: Region, before: Key | null, chords: readonly
   const entry =
     pivot === undefined || region.pivot === null
       ? `It goes straight to ${home}`
-      : `${nameChord(pivot.chord, naming)} belongs to both keys, ${spoken(region.pivot.numberBefore)} in ${keyWords(before, naming)} and ${spoken(pivot.number)} in ${home}`;
+      : `${nameChord(pivot.chord, naming)} belongs to both keys, ${spoken(region.pivot.numberBefore)} in ${homeWords(before, naming)} and ${spoken(pivot.number)} in ${home}`;
   const arrival = region.confirmedAt === null ? undefined : chords[region.confirmedAt];
   return arrival === undefined ? `${entry}.` : `${entry}; the cadence into ${nameChord(arrival.chord, naming)} confirms it.`;
 }
@@ -190,6 +196,15 @@ export function readingWords(analysis: Analysis, index: number, naming: Naming =
   return [firstSentence(scene), ...promiseSentence(scene)];
 }
 
+/** What else the rules say of a chord: the runner-up is never hidden. */
+export function runnerUpWords({ reading, others }: AnalyzedChord): string {
+  if (others.length === 0) return 'No other rule speaks for it.';
+  const close = (cost: number) => (cost - reading.cost < CLOSE ? ', close behind' : '');
+  return `Next best: ${others.map(({ kind, cost }) => `${READING_NAMES[kind]}${close(cost)}`).join('; ')}.`;
+}
+
+const CLOSE = 0.4;
+
 /** What a sentence is made of. */
 interface Told {
   readonly chord: AnalyzedChord;
@@ -212,7 +227,7 @@ function neighbour({ chords }: Analysis, index: number, by: 1 | -1): Chord | nul
 function firstSentence(told: Told): string {
   const { chord, key, naming, before, after } = told;
   const name = nameChord(chord.chord, naming);
-  const home = keyWords(key, naming);
+  const home = homeWords(key, naming);
   const target = targetName(told);
   const next = after === null ? 'the next chord' : nameChord(after, naming);
   switch (chord.reading.kind) {

@@ -1,4 +1,14 @@
-import { type Analysis, type Chord, type ChordScale, chordMidi, faultWords, type Note, nameKey, readingWords } from '@aurora/core';
+import {
+  type Analysis,
+  type Chord,
+  type ChordScale,
+  chordMidi,
+  faultWords,
+  type Note,
+  nameKey,
+  readingWords,
+  runnerUpWords,
+} from '@aurora/core';
 import { NotebookText, Play, Redo2, Square, Undo2 } from 'lucide-react';
 import { type ComponentType, lazy, type ReactNode, Suspense, useEffect, useMemo, useState } from 'react';
 import { Link } from 'react-router';
@@ -105,11 +115,10 @@ export function AnalysisDesk({ source, rewriting, songId, input }: AnalysisDeskP
           <Ridge
             data={data}
             selected={playing ? index + sounding : index}
-            regions={analysis.regions.map(({ from, key }) => ({ from, name: nameKey(key, naming) }))}
+            regions={analysis.regions.length < 2 ? [] : analysis.regions.map(({ from, key }) => ({ from, name: nameKey(key, naming) }))}
             onGo={select}
-          />
-          <div className="flex flex-wrap items-center gap-2">
-            <Button onClick={() => (playing ? stop() : hearAll())}>
+          >
+            <Button look="bare" onClick={() => (playing ? stop() : hearAll())}>
               {playing ? <Square size={17} aria-hidden="true" /> : <Play size={17} aria-hidden="true" />}{' '}
               {playing ? 'Stop' : 'Hear it from here'}
             </Button>
@@ -119,10 +128,10 @@ export function AnalysisDesk({ source, rewriting, songId, input }: AnalysisDeskP
             <Button look="bare" aria-label="Do again" disabled={rewriting.redo === null} onClick={() => rewriting.redo?.()}>
               <Redo2 size={18} />
             </Button>
-            <Button className="ml-auto" onClick={() => setSheet(true)}>
-              <NotebookText size={17} aria-hidden="true" /> Sheet to print
+            <Button look="bare" onClick={() => setSheet(true)}>
+              <NotebookText size={17} aria-hidden="true" /> Print
             </Button>
-          </div>
+          </Ridge>
           <ChordGrid rows={rows} selected={playing ? index + sounding : index} marked={marked} onSelect={select} />
           {analysis.progression.chart.bars.length > MOST_BARS && (
             <p className="font-semibold">All chords are analyzed; the first {MOST_BARS} bars are drawn here.</p>
@@ -177,7 +186,7 @@ function useSelected(analysis: Analysis, index: number, scale: ChordScale | null
         : {
             chord: chord.chord,
             heardIn: region.key,
-            why: readingWords(analysis, index, naming),
+            why: [...readingWords(analysis, index, naming), runnerUpWords(chord)],
             ...(scale === null ? {} : { scale: { tonic: scale.tonic, scale: scale.scale } }),
           },
     );

@@ -60,12 +60,12 @@ function Cell({ chord, crowded, chosen, marked, onSelect }: CellProps) {
         aria-pressed={chosen}
         aria-label={chord.label}
         onClick={onSelect}
-        className={`flex min-w-0 flex-1 flex-col items-start rounded-md px-1.5 pt-0.5 pb-1 text-left hover:bg-wash aria-pressed:bg-wash aria-pressed:shadow-[inset_0_-3px_0_var(--accent)] ${marked ? 'bg-wash' : ''}`}
+        className={`flex min-w-0 flex-1 flex-col items-start rounded-md ${crowded ? 'px-0.5' : 'px-1.5'} pt-0.5 pb-1 text-left hover:bg-wash aria-pressed:bg-wash aria-pressed:shadow-[inset_0_-3px_0_var(--accent)] ${marked ? 'bg-wash' : ''}`}
       >
         <span aria-hidden="true" className="flex h-[34px] items-end gap-1.5">
           <ChordSymbol view={number} className={`font-bold ${crowded ? 'text-[23px]' : 'text-[30px]'}`} />
           {optional && <span className="text-quiet">( )</span>}
-          <FunctionSign role={role} />
+          {!crowded && <FunctionSign role={role} />}
         </span>
         <span aria-hidden="true" className="flex flex-wrap items-baseline gap-x-2">
           <LetterSymbol view={letter} className="text-[16px] font-semibold" />
@@ -77,14 +77,17 @@ function Cell({ chord, crowded, chosen, marked, onSelect }: CellProps) {
             </span>
           ))}
         </span>
-        <span aria-hidden="true" className="min-h-[18px] text-[13px] leading-tight font-semibold">
-          {newKey !== null && <span className="mr-1.5 text-accent">in {newKey}</span>}
-          {reading !== null && (
-            <span className="text-outside underline decoration-dashed decoration-1 underline-offset-[3px]">
-              {yours ? `yours: ${reading}` : reading}
-            </span>
-          )}
-        </span>
+        {(crowded || newKey !== null || reading !== null) && (
+          <span aria-hidden="true" className={`mt-0.5 leading-tight font-semibold ${crowded ? 'text-[11.5px]' : 'text-[13px]'}`}>
+            {crowded && <FunctionSign role={role} />}
+            {newKey !== null && <span className="mr-1.5 text-accent">in {newKey}</span>}
+            {reading !== null && (
+              <span className="text-outside underline decoration-dashed decoration-1 underline-offset-[3px]">
+                {yours ? `yours: ${reading}` : reading}
+              </span>
+            )}
+          </span>
+        )}
       </button>
     </div>
   );
@@ -98,10 +101,10 @@ function BracketLine({ bracket }: { readonly bracket: Bracket | null }) {
 }
 
 /** What the chord does, by line: flat at rest, a slope away, a peak back, a broken line outside the key. */
-export function FunctionSign({ role }: { readonly role: GridChord['role'] }) {
+function FunctionSign({ role }: { readonly role: GridChord['role'] }) {
   const { path, colour, broken } = SIGNS[role];
   return (
-    <svg viewBox="0 0 24 12" className={`mb-[3px] h-3 w-6 shrink-0 ${colour}`} aria-hidden="true">
+    <svg viewBox="0 0 24 12" className={`mr-1.5 mb-1 inline-block h-3 w-6 ${colour}`} aria-hidden="true">
       <path
         d={path}
         fill="none"

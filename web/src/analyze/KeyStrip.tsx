@@ -1,4 +1,14 @@
-import { type Analysis, type Hearing, type Key, keyReasonWords, keyWords, leadWords, type Naming, regionWords } from '@aurora/core';
+import {
+  type Analysis,
+  type Hearing,
+  homeWords,
+  type Key,
+  keyReasonWords,
+  leadWords,
+  type Naming,
+  type RankedKey,
+  regionWords,
+} from '@aurora/core';
 import { Pin, PinOff } from 'lucide-react';
 import { Button } from '../ui/Button.tsx';
 import { Choice } from '../ui/Choice.tsx';
@@ -31,13 +41,13 @@ export function KeyStrip({ analysis, naming, hearing, pinned, onHearing, onPin }
     <section aria-label="Key" className="flex flex-wrap items-start gap-x-6 gap-y-2">
       <div className="min-w-0 flex-1">
         <h2 className="font-numeral text-[26px] leading-tight font-bold">
-          {best === undefined ? 'No key yet' : `In ${keyWords(best.key, naming)}`}
+          {best === undefined ? 'No key yet' : `In ${homeWords(best.key, naming)}`}
           {lead === 'two-homes' && others[0] !== undefined && (
-            <span className="font-normal text-quiet"> or {keyWords(others[0].key, naming)}</span>
+            <span className="font-normal text-quiet"> or {homeWords(others[0].key, naming)}</span>
           )}
         </h2>
         <p className="text-[15px] text-quiet">
-          {leadWords(lead)} {best?.reasons.map(keyReasonWords).join(', ')}
+          {leadWords(lead)} {best === undefined ? '' : evidence(best)}
         </p>
         {regions.length > 1 && (
           <ol aria-label="Keys on the way" className="mt-1 text-[15px]">
@@ -53,10 +63,11 @@ export function KeyStrip({ analysis, naming, hearing, pinned, onHearing, onPin }
             <PinOff size={17} aria-hidden="true" /> Let the chords decide
           </Button>
         )}
+        {others.length > 0 && <span className="text-[14px] text-quiet">or hear it in</span>}
         {others.slice(0, 2).map(({ key, score, reasons }) => (
-          <Hint key={keyWords(key)} text={`${score} of 100: ${reasons.map(keyReasonWords).join(', ')}`}>
-            <Button aria-label={`Hear it in ${keyWords(key, naming)}`} onClick={() => onPin(key)}>
-              <Pin size={16} aria-hidden="true" /> {keyWords(key, naming)}
+          <Hint key={homeWords(key)} text={`${score} of 100. ${evidence({ reasons })}`}>
+            <Button aria-label={`Hear it in ${homeWords(key, naming)}`} onClick={() => onPin(key)}>
+              <Pin size={16} aria-hidden="true" /> {homeWords(key, naming)}
             </Button>
           </Hint>
         ))}
@@ -64,4 +75,13 @@ export function KeyStrip({ analysis, naming, hearing, pinned, onHearing, onPin }
       </div>
     </section>
   );
+}
+
+/** What speaks for a key, as one sentence. */
+function evidence({ reasons }: Pick<RankedKey, 'reasons'>): string {
+  const words = reasons
+    .filter(({ code }) => code !== 'given')
+    .map(keyReasonWords)
+    .join(', ');
+  return `${words.charAt(0).toUpperCase()}${words.slice(1)}.`;
 }

@@ -6,9 +6,8 @@ import {
   printKey,
   READING_KINDS,
   READING_NAMES,
-  type Reading,
   type ReadingKind,
-  readingWords,
+  runnerUpWords,
   sayReading,
   sayRegion,
   takeBack,
@@ -20,7 +19,7 @@ import { readingLabel } from './analysis-view.ts';
 import type { AnalyzePartProps } from './analyze-part.ts';
 import { ParallelKeys } from './ParallelKeys.tsx';
 
-/** What a chord is doing and why, what else it could be, and what the player says of it. */
+/** What a chord is doing, what else it could be, and what the player says of it; the why says it in sentences. */
 export function ReadingPart(props: AnalyzePartProps) {
   const { analysis, index, naming } = props;
   const chord = analysis.chords[index];
@@ -29,13 +28,8 @@ export function ReadingPart(props: AnalyzePartProps) {
   return (
     <div className="grid gap-x-8 gap-y-4 lg:grid-cols-2">
       <div className="flex flex-col gap-2">
-        <p className="text-[15px] font-semibold text-outside">{readingLabel(chord) ?? READING_NAMES.diatonic}</p>
-        {readingWords(analysis, index, naming).map((sentence) => (
-          <p key={sentence} className="text-[17px] leading-relaxed">
-            {sentence}
-          </p>
-        ))}
-        <OtherReadings chord={chord} />
+        <p className="text-[17px] font-semibold">{readingLabel(chord) ?? READING_NAMES.diatonic}</p>
+        <p className="text-[15px] text-quiet">{runnerUpWords(chord)}</p>
         {without !== undefined && (
           <p className="text-[15px]">
             Without the optional chords it is {withArticle(READING_NAMES[without.reading.kind])}
@@ -49,24 +43,6 @@ export function ReadingPart(props: AnalyzePartProps) {
     </div>
   );
 }
-
-/** The rules that spoke, cheapest first: the less a reading has to explain, the better it fits. */
-function OtherReadings({ chord }: { readonly chord: AnalyzedChord }) {
-  if (chord.others.length === 0) return <p className="text-[15px] text-quiet">No other rule speaks for it.</p>;
-  return (
-    <p className="text-[15px] text-quiet">
-      Next best: {chord.others.map((other) => `${READING_NAMES[other.kind]} (${distance(other, chord.reading)})`).join(', ')}.
-    </p>
-  );
-}
-
-function distance(other: Reading, best: Reading): string {
-  const gap = other.cost - best.cost;
-  return gap < CLOSE ? 'close behind' : gap < FAR ? 'behind' : 'far behind';
-}
-
-const CLOSE = 0.4;
-const FAR = 1.2;
 
 function withArticle(name: string): string {
   return /^(in|over|no) /.test(name) ? name : `a ${name}`;

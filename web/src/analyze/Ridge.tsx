@@ -1,6 +1,7 @@
+import type { ReactNode } from 'react';
 import { Area, ComposedChart, Line, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts';
-import { MOST_HEIGHT } from '../ridge/ridge-view.ts';
-import { type RidgeDatum, ridgeWords } from './analysis-view.ts';
+import { Word } from '../shell/Word.tsx';
+import { type RidgeDatum, ridgeList, ridgeWords } from './analysis-view.ts';
 
 interface RidgeProps {
   readonly data: readonly RidgeDatum[];
@@ -8,20 +9,24 @@ interface RidgeProps {
   /** The keys and where they begin. */
   readonly regions: readonly { readonly from: number; readonly name: string }[];
   readonly onGo: (index: number) => void;
+  /** What may be done with the song, beside the caption. */
+  readonly children: ReactNode;
 }
 
 /** Up to so many chords each has a mark of its own. */
 const MOST_MARKS = 96;
 const MOST_NAMES = 24;
+/** A song that stays near home is not drawn as high as one that does not. */
+const LEAST_TOP = 4;
 const ROOM = { top: 18, right: 12, bottom: 2, left: 12 };
 
 /** The song's profile: each chord as high as it is far from home, regions as the ground it stands on. */
-export function Ridge({ data, selected, regions, onGo }: RidgeProps) {
+export function Ridge({ data, selected, regions, onGo, children }: RidgeProps) {
   if (data.length === 0) return null;
   const marked = data.length <= MOST_MARKS;
   return (
     <figure className="rounded-xl border border-hairline bg-sheet px-1 pt-1">
-      <div aria-hidden="true" className="h-[150px]">
+      <div aria-hidden="true" className="h-[136px]">
         <ResponsiveContainer width="100%" height="100%">
           <ComposedChart
             data={[...data]}
@@ -39,7 +44,7 @@ export function Ridge({ data, selected, regions, onGo }: RidgeProps) {
               tick={{ fill: 'var(--quiet)', fontSize: 13, fontFamily: 'var(--font-numeral)' }}
               height={24}
             />
-            <YAxis hide domain={[0, MOST_HEIGHT]} allowDataOverflow />
+            <YAxis hide domain={[0, Math.max(LEAST_TOP, ...data.map(({ top }) => top))]} />
             <Area dataKey="top" type="linear" stroke="none" fill="var(--wash)" isAnimationActive={false} />
             <Area
               dataKey="ground"
@@ -77,7 +82,13 @@ export function Ridge({ data, selected, regions, onGo }: RidgeProps) {
           </ComposedChart>
         </ResponsiveContainer>
       </div>
-      <figcaption className="px-3 pb-2 text-[14px] text-quiet">{ridgeWords(data)}</figcaption>
+      <figcaption className="flex flex-wrap items-center gap-x-2 pr-1 pb-1 pl-3 text-[14px] text-quiet">
+        <span className="mr-auto">
+          <Word term="ridge">The ridge</Word>. {ridgeWords(data)}
+          <span className="sr-only"> Heights above home, chord by chord: {ridgeList(data)}.</span>
+        </span>
+        {children}
+      </figcaption>
     </figure>
   );
 }

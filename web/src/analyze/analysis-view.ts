@@ -166,14 +166,14 @@ export function ridgeData({ ridge, chords }: Analysis, naming: Naming): readonly
   });
 }
 
-/** The ridge in words: where it is highest, and how much of the song stands on the floor. */
+/** The ridge in words: where it is highest. */
 export function ridgeWords(data: readonly RidgeDatum[]): string {
   const highest = data.reduce<RidgeDatum | null>((best, datum) => (best === null || datum.top > best.top ? datum : best), null);
   if (highest === null) return 'No chords yet.';
-  const home = data.filter(({ top }) => top === 0).length;
-  const peak =
-    highest.top === 0
-      ? 'The song never leaves home.'
-      : `Furthest from home: ${highest.name}, chord ${highest.index + 1}, at ${highest.top}.`;
-  return `${peak} ${home} of ${data.length} chords stand at home.`;
+  return highest.top === 0 ? 'The song never leaves home.' : `Furthest from home: ${highest.name}, chord ${highest.index + 1}.`;
+}
+
+/** The whole ridge for those who do not see it, chord by chord. */
+export function ridgeList(data: readonly RidgeDatum[]): string {
+  return data.map(({ name, top }) => `${name} ${top}`).join(', ');
 }

@@ -3,6 +3,7 @@ import {
   type AnalysisSheetContent,
   chordScaleName,
   harmonize,
+  homeWords,
   type Key,
   keyWords,
   type Naming,
@@ -24,6 +25,8 @@ export interface Layer {
   readonly scales: boolean;
   readonly notes: boolean;
 }
+
+export const NO_LAYER: Layer = { romans: false, brackets: false, readings: false, scales: false, notes: false };
 
 export const FULL_LAYER: Layer = { romans: true, brackets: true, readings: true, scales: false, notes: true };
 
@@ -66,7 +69,8 @@ export function sheetContent(analysis: Analysis, naming: Naming, layer: Layer): 
       section,
       bars: bars.map((bar) => ({
         chords: bar.chords.map((chord) => ({
-          number: symbolText(chord.number),
+          number: symbolText({ ...chord.number, raised: '' }),
+          raised: chord.number.raised,
           letter: symbolText(chord.letter),
           below: layerLines(chord, scaleOf(analysis, chord.index, naming), layer),
           bracket: layer.brackets ? chord.bracket : null,

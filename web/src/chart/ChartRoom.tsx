@@ -3,17 +3,20 @@ import { MOST_CHART_BYTES } from '@aurora/wire';
 import { PencilLine } from 'lucide-react';
 import { lazy, Suspense, useDeferredValue, useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
 import { Link, useParams } from 'react-router';
+import { type Layer, NO_LAYER } from '../analyze/sheet-content.ts';
 import { keyInForce, useLens } from '../lens/lens-store.ts';
 import { useShortcuts } from '../shell/use-shortcuts.ts';
 import { Button } from '../ui/Button.tsx';
 import { Hint } from '../ui/Hint.tsx';
 import { Notice } from '../ui/Notice.tsx';
 import type { EditorHandle } from './ChartEditor.tsx';
+import { ChartRidge } from './ChartRidge.tsx';
 import { ChartSheet, type ChordPlace } from './ChartSheet.tsx';
 import { Conflict } from './Conflict.tsx';
 import type { DraftKeeper } from './draft-keeper.ts';
 import { OpenSong } from './OpenSong.tsx';
 import { layOutSheet, type Sheet } from './sheet-view.ts';
+import { useChartAnalysis } from './use-chart-analysis.ts';
 
 const ChartEditor = lazy(async () => ({ default: (await import('./ChartEditor.tsx')).ChartEditor }));
 
@@ -52,7 +55,9 @@ function ChartDesk({ keeper }: { readonly keeper: DraftKeeper }) {
     if (!tooLong) useLens.getState().setHomeKey(homeKey);
   }, [homeKey, tooLong]);
 
-  const [selected, walk, choose] = useChordWalk(sheet.sheet);
+  const [layer, setLayer] = useState<Layer>(NO_LAYER);
+  const song = useChartAnalysis(tooLong ? '' : deferred, layer);
+  const [selected, walk, choose] = useChordWalk(sheet.sheet, song.whyOf);
   useShortcuts({
     ArrowLeft: () => walk(-1),
     ArrowRight: () => walk(1),
@@ -99,8 +104,17 @@ function ChartDesk({ keeper }: { readonly keeper: DraftKeeper }) {
               </Hint>
             </div>
           )}
+          {!tooLong && (
+            <ChartRidge
+              heights={song.heights}
+              at={song.indexOf(selected)}
+              onGo={(index) => choose(song.placeOf(index))}
+              layer={layer}
+              onLayer={setLayer}
+            />
+          )}
           <SheetOrNotice text={deferred} sheet={sheet.sheet} bars={reading.bars.length} tooLong={tooLong}>
-            <ChartSheet sheet={sheet.sheet} letterKey={sheet.letterKey} selected={selected} onSelect={choose} />
+            <ChartSheet sheet={sheet.sheet} letterKey={sheet.letterKey} selected={selected} onSelect={choose} layer={song.layer} />
           </SheetOrNotice>
         </div>
       </div>
@@ -119,15 +133,16 @@ function useSheet(reading: ReturnType<typeof readChart>): { readonly sheet: Shee
 }
 
 /** Which chord is selected, kept the same while keys and readers change, and how to walk to the next. */
-function useChordWalk(sheet: Sheet) {
+function useChordWalk(sheet: Sheet, whyOf: (place: ChordPlace) => readonly string[] | null) {
   const [place, setPlace] = useState<ChordPlace | null>(null);
   const chords = useMemo(() => chordsOf(sheet), [sheet]);
   const at = chords.findIndex(({ bar, index }) => bar === place?.bar && index === place.chord);
   const current = chords[at]?.chord;
   useEffect(() => {
     const { chord, heardIn } = current ?? { chord: null, heardIn: null };
-    useLens.getState().select(chord === null || heardIn === null ? null : { chord, heardIn });
-  }, [current]);
+    const why = place === null ? null : whyOf(place);
+    useLens.getState().select(chord === null || heardIn === null ? null : { chord, heardIn, ...(why === null ? {} : { why }) });
+  }, [current, place, whyOf]);
   const walk = (step: 1 | -1) => {
     const next = chords[at < 0 ? 0 : Math.min(chords.length - 1, Math.max(0, at + step))];
     if (next === undefined) return;

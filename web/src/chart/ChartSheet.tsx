@@ -14,9 +14,17 @@ interface SheetProps {
   readonly onSelect: (place: ChordPlace, chord: SheetChord) => void;
   /** Changes with the key and the reader, so that the letters slide in anew. */
   readonly letterKey: string;
+  /** The analysis over the bars, by `bar.chord`; null while it is switched off. */
+  readonly layer: ReadonlyMap<string, ChordLayer> | null;
 }
 
 type Inner = Omit<SheetProps, 'sheet'>;
+
+/** What the analysis lays over a chord. */
+export interface ChordLayer {
+  readonly lines: readonly string[];
+  readonly bracket: { readonly begins: boolean; readonly ends: boolean; readonly complete: boolean } | null;
+}
 
 /** The number chart: bars on a quiet grid, numbers large, the reader's letters under them. */
 export function ChartSheet({ sheet, ...inner }: SheetProps) {
@@ -109,7 +117,8 @@ interface ChordProps extends Inner {
   readonly crowd: number;
 }
 
-function ChordOfSheet({ chord, place, crowd, selected, onSelect, letterKey }: ChordProps) {
+function ChordOfSheet({ chord, place, crowd, selected, onSelect, letterKey, layer }: ChordProps) {
+  const over = layer?.get(`${place.bar}.${place.chord}`);
   const chosen = selected?.bar === place.bar && selected.chord === place.chord;
   const size = crowd <= 1 ? 'text-[42px]' : crowd === 2 ? 'text-[32px]' : 'text-[24px]';
   return (
@@ -123,6 +132,7 @@ function ChordOfSheet({ chord, place, crowd, selected, onSelect, letterKey }: Ch
       className="flex flex-col items-start rounded-md px-1 pb-1 text-left hover:bg-wash aria-pressed:bg-wash aria-pressed:shadow-[inset_0_-3px_0_var(--accent)]"
       style={{ flex: `${chord.share} 1 auto` }}
     >
+      {over?.bracket != null && <LayerBracket {...over.bracket} />}
       <span aria-hidden="true" className="flex h-2.5 items-center gap-[3px]">
         {chord.beats !== null && <BeatDots beats={chord.beats} />}
       </span>
@@ -145,7 +155,22 @@ function ChordOfSheet({ chord, place, crowd, selected, onSelect, letterKey }: Ch
           {chord.sounding !== null && <span className="music-glyph text-[13px] text-quiet">= {symbolText(chord.sounding)}</span>}
         </span>
       )}
+      {over?.lines.map((line) => (
+        <span key={line} className="music-glyph mt-0.5 text-[13px] leading-tight font-medium text-quiet">
+          {line}
+        </span>
+      ))}
     </button>
+  );
+}
+
+/** A bracket over a ii–V; broken when it does not arrive. */
+function LayerBracket({ begins, ends, complete }: NonNullable<ChordLayer['bracket']>) {
+  return (
+    <span
+      aria-hidden="true"
+      className={`-mx-1 mb-0.5 h-[6px] self-stretch border-t-2 border-quiet ${begins ? 'ml-0 border-l-2' : ''} ${ends ? 'mr-1 border-r-2' : ''} ${complete ? '' : 'border-dashed'}`}
+    />
   );
 }
 

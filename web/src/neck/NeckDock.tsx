@@ -66,7 +66,7 @@ export function NeckDock({ chord, scale, naming, labels, onLabels, onFold }: Nec
       onKeyDown={walk.onKeyDown}
       className="flex items-stretch gap-3 border-t border-edge bg-sheet py-2 pr-3 pl-5 max-lg:flex-col"
     >
-      <div className="flex w-[268px] shrink-0 flex-col justify-between gap-1 max-lg:w-auto max-lg:flex-row max-lg:flex-wrap max-lg:items-center">
+      <div className="flex w-[316px] shrink-0 flex-col justify-between gap-1 max-lg:w-auto max-lg:flex-row max-lg:flex-wrap max-lg:items-center">
         <div className="flex items-center gap-1">
           <h2 className="min-w-0 flex-1 text-[13px] leading-snug font-medium text-quiet">
             {chord === null ? (

@@ -7,7 +7,7 @@ export function ridgeLine(heights: readonly number[]): string {
 }
 
 /** Higher than any chord but the wildest stands; what is higher is drawn at the rim. */
-export const MOST_HEIGHT = 7;
+export const MOST_HEIGHT = 6;
 const HALF = 0.5;
 
 function round(value: number): number {

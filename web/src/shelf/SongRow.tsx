@@ -2,6 +2,7 @@ import type { SongSummary } from '@aurora/wire';
 import { useLens } from '../lens/lens-store.ts';
 import { ChordSymbol } from '../notation/ChordSymbol.tsx';
 import { Glyphs } from '../notation/Glyphs.tsx';
+import { RidgeStrip } from '../ridge/RidgeStrip.tsx';
 import { keyName, openingBar } from './shelf-view.ts';
 
 /** One song as it is known at sight: its key, its name, how it opens, how fast it goes. */
@@ -19,6 +20,7 @@ export function SongRow({ song }: { readonly song: SongSummary }) {
       <span className="min-w-0">
         <span className="block truncate text-lg font-semibold">{song.title || 'Song without a title'}</span>
         <span className="block truncate text-sm text-quiet">{song.by}</span>
+        <RidgeStrip heights={song.ridge} thin className="mt-0.5 block h-[18px] w-full max-w-64" />
       </span>
       <span className="grid grid-cols-4 gap-2 max-md:hidden" aria-hidden="true">
         {song.opening.map((bar, index) => (
