@@ -2,7 +2,7 @@ import { type Drawing, line, moved, type Shape, text } from './drawing.ts';
 import { PAPERS, type Paper } from './study-sheet.ts';
 
 /** A chord of an analysis as it is printed: every line is already in the player's words. */
-export interface SheetChordLines {
+interface SheetChordLines {
   readonly number: string;
   /** Its quality, set raised behind it. */
   readonly raised: string;
@@ -13,7 +13,7 @@ export interface SheetChordLines {
   readonly bracket: { readonly begins: boolean; readonly ends: boolean; readonly complete: boolean } | null;
 }
 
-export interface SheetBarLines {
+interface SheetBarLines {
   readonly chords: readonly SheetChordLines[];
 }
 

@@ -4,6 +4,7 @@ import {
   type ChordScale,
   chordMidi,
   faultWords,
+  type Naming,
   type Note,
   nameKey,
   readingWords,
@@ -64,7 +65,6 @@ export function AnalysisDesk({ source, rewriting, songId, input }: AnalysisDeskP
   const [scale, setScale] = useState<ChordScale | null>(null);
   const [sheet, setSheet] = useState(false);
   const rows = useMemo(() => gridRows(analysis, { naming, reader: reader.reader, beside }), [analysis, naming, reader, beside]);
-  const data = useMemo(() => ridgeData(analysis, naming), [analysis, naming]);
   const played = scale ?? analysis.chords[index]?.scales[0] ?? null;
   useSelected(analysis, index, played);
   const playing = usePlayer((state) => state.playing === 'analysis');
@@ -112,26 +112,15 @@ export function AnalysisDesk({ source, rewriting, songId, input }: AnalysisDeskP
       ) : (
         <>
           <KeyStrip analysis={analysis} naming={naming} hearing={hearing} pinned={pinned} onHearing={setHearing} onPin={pin} />
-          <Ridge
-            data={data}
-            selected={playing ? index + sounding : index}
-            regions={analysis.regions.length < 2 ? [] : analysis.regions.map(({ from, key }) => ({ from, name: nameKey(key, naming) }))}
+          <SongRidge
+            analysis={analysis}
+            naming={naming}
+            at={playing ? index + sounding : index}
             onGo={select}
-          >
-            <Button look="bare" onClick={() => (playing ? stop() : hearAll())}>
-              {playing ? <Square size={17} aria-hidden="true" /> : <Play size={17} aria-hidden="true" />}{' '}
-              {playing ? 'Stop' : 'Hear it from here'}
-            </Button>
-            <Button look="bare" aria-label="Take back" disabled={rewriting.undo === null} onClick={() => rewriting.undo?.()}>
-              <Undo2 size={18} />
-            </Button>
-            <Button look="bare" aria-label="Do again" disabled={rewriting.redo === null} onClick={() => rewriting.redo?.()}>
-              <Redo2 size={18} />
-            </Button>
-            <Button look="bare" onClick={() => setSheet(true)}>
-              <NotebookText size={17} aria-hidden="true" /> Print
-            </Button>
-          </Ridge>
+            onHear={hearAll}
+            rewriting={rewriting}
+            onPrint={() => setSheet(true)}
+          />
           <ChordGrid rows={rows} selected={playing ? index + sounding : index} marked={marked} onSelect={select} />
           {analysis.progression.chart.bars.length > MOST_BARS && (
             <p className="font-semibold">All chords are analyzed; the first {MOST_BARS} bars are drawn here.</p>
@@ -164,6 +153,39 @@ export function AnalysisDesk({ source, rewriting, songId, input }: AnalysisDeskP
         </>
       )}
     </div>
+  );
+}
+
+interface SongRidgeProps {
+  readonly analysis: Analysis;
+  readonly naming: Naming;
+  readonly at: number;
+  readonly onGo: (index: number) => void;
+  readonly onHear: () => void;
+  readonly rewriting: Rewriting;
+  readonly onPrint: () => void;
+}
+
+/** The ridge with what may be done with the whole song. */
+function SongRidge({ analysis, naming, at, onGo, onHear, rewriting, onPrint }: SongRidgeProps) {
+  const data = useMemo(() => ridgeData(analysis, naming), [analysis, naming]);
+  const playing = usePlayer((state) => state.playing === 'analysis');
+  const regions = analysis.regions.length < 2 ? [] : analysis.regions.map(({ from, key }) => ({ from, name: nameKey(key, naming) }));
+  return (
+    <Ridge data={data} selected={at} regions={regions} onGo={onGo}>
+      <Button look="bare" onClick={() => (playing ? stop() : onHear())}>
+        {playing ? <Square size={17} aria-hidden="true" /> : <Play size={17} aria-hidden="true" />} {playing ? 'Stop' : 'Hear it from here'}
+      </Button>
+      <Button look="bare" aria-label="Take back" disabled={rewriting.undo === null} onClick={() => rewriting.undo?.()}>
+        <Undo2 size={18} />
+      </Button>
+      <Button look="bare" aria-label="Do again" disabled={rewriting.redo === null} onClick={() => rewriting.redo?.()}>
+        <Redo2 size={18} />
+      </Button>
+      <Button look="bare" onClick={onPrint}>
+        <NotebookText size={17} aria-hidden="true" /> Print
+      </Button>
+    </Ridge>
   );
 }
 

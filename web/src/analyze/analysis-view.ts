@@ -44,7 +44,7 @@ export interface GridChord {
   readonly label: string;
 }
 
-export interface GridBar {
+interface GridBar {
   readonly bar: number;
   readonly chords: readonly GridChord[];
 }

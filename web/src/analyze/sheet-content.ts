@@ -61,10 +61,7 @@ export function sheetContent(analysis: Analysis, naming: Naming, layer: Layer): 
   const home = regions[0]?.key;
   return {
     title: progression.chart.head.title || 'Analysis',
-    facts:
-      home === undefined
-        ? ''
-        : `In ${keyWords(home, naming)}; ${keys.length > 1 && keys[1] !== undefined ? `next best ${keyWords(keys[1].key, naming)}` : ''}`,
+    facts: home === undefined ? '' : factsOf(home, keys[1]?.key, naming),
     rows: rows.map(({ section, bars }) => ({
       section,
       bars: bars.map((bar) => ({
@@ -84,6 +81,11 @@ export function sheetContent(analysis: Analysis, naming: Naming, layer: Layer): 
     ],
     foot: 'Aurora Ridge',
   };
+}
+
+/** The key, and the next best one: it is never hidden. */
+function factsOf(home: Key, second: Key | undefined, naming: Naming): string {
+  return `In ${homeWords(home, naming)}${second === undefined ? '' : `; next best ${homeWords(second, naming)}`}`;
 }
 
 const MOST_PATTERNS = 12;
