@@ -89,8 +89,9 @@ describe('chord scales by role', () => {
     const line = 'Abmaj7 Ebm7 Ab7 [Dbmaj7]';
     expect(scalesIn('Ab', line, 'local')[0]).toBe('Db major');
     expect(scalesIn('Ab', line, 'home')[0]).toBe('Db lydian');
-    expect(scalesIn('C', 'C [Em7] A7 Dm G7', 'local')[0]).toBe('E dorian');
-    expect(scalesIn('C', 'C [Em7] A7 Dm G7', 'home')[0]).toBe('E phrygian');
+    expect(scalesIn('C', 'C [Em7] A7 Dm G7', 'local')).toEqual(['E dorian', 'E phrygian']);
+    expect(scalesIn('C', 'C [Em7] A7 Dm G7', 'home')).toEqual(['E phrygian', 'E dorian']);
+    expect(scalesIn('F', 'F [Dm7] G7 C7 F', 'local')).toEqual(['D dorian', 'D natural minor']);
   });
 
   test('each scale names the tones it shares with the next chord', () => {

@@ -78,8 +78,11 @@ function roleScales(question: ScaleQuestion, role: ScaleRole): readonly Candidat
     // a blues is played with the one blues scale of its key
     candidate.scale === 'blues' ? { ...candidate, tonic: key.tonic } : candidate,
   );
-  const first = local === null && !FIXED_ROLES.has(role) ? modeHere(question) : undefined;
-  return first === undefined ? listed : [{ tonic: facts.chord.root, scale: first, reason: 'role' }, ...listed];
+  const mode = FIXED_ROLES.has(role) ? undefined : modeHere(question);
+  if (mode === undefined) return listed;
+  // the hearing decides which comes first: the mode of the key, or what the chord is for a moment
+  const home: Candidate = { tonic: facts.chord.root, scale: mode, reason: 'role' };
+  return local === null ? [home, ...listed] : [...listed, home];
 }
 
 /** Roles whose first scale is settled by what the chord does, not by the notes around it. */

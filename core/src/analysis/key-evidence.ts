@@ -11,6 +11,7 @@ export type KeyReason =
   | { readonly code: 'cadences'; readonly count: number }
   | { readonly code: 'coverage'; readonly own: number; readonly of: number }
   | { readonly code: 'explained'; readonly others: number }
+  | { readonly code: 'opens-into' }
   | { readonly code: 'points-home' }
   | { readonly code: 'blues-form' }
   | { readonly code: 'modal-colour' }
@@ -42,10 +43,21 @@ export function cadencesInto(home: Home, chords: readonly ChordFacts[]): number 
   return count;
 }
 
+/** Whether the song opens on a ii–V that arrives at the home's 1. */
+export function opensInto(home: Home, chords: readonly ChordFacts[]): boolean {
+  const [two, five, one] = chords;
+  if (two === undefined || five === undefined || one === undefined) return false;
+  return isTwo(home, two) && five.class === 'dominant' && closesInto(home, five, one);
+}
+
+/** The 2 of a ii–V: half-diminished in minor, where the fifth of a minor 2 is not the key's; either in major. */
+function isTwo({ tonic, mode }: Home, { root, class: kind }: ChordFacts): boolean {
+  return root === (tonic + 2) % 12 && (kind === 'half-diminished' || (kind === 'minor' && !mode.minor));
+}
+
 /** Whether the song stops on the ii7 and V7 of the home. */
-export function pointsHome({ tonic }: Home, chords: readonly ChordFacts[]): boolean {
+export function pointsHome(home: Home, chords: readonly ChordFacts[]): boolean {
   const [two, five] = chords.slice(-2);
   if (two === undefined || five === undefined || five.class !== 'dominant') return false;
-  const isTwo = two.class === 'minor' || two.class === 'half-diminished';
-  return isTwo && two.root === (tonic + 2) % 12 && five.root === (tonic + 7) % 12;
+  return isTwo(home, two) && five.root === (home.tonic + 7) % 12;
 }

@@ -23,6 +23,9 @@ describe('finding the key', () => {
     ['Dm7 G7 Cmaj7', 'C'],
     ['Dm7 G7', 'C'],
     ['Dm7b5 G7 Cm', 'Cm'],
+    ['Em7 A7 Dm7 G7 Cmaj7', 'C'],
+    ['Bm7 E7 Amaj7 Am7 D7 Gmaj7 Gm7 C7 Fmaj7', 'A'],
+    ['Fm7 Bb7 Ebmaj7 Abmaj7 Dm7b5 G7 Cm', 'Cm'],
     ['F Bb C7 F Dm Gm C7 F', 'F'],
     ['C E7 Am F C G C', 'C'],
     ['G7 C7 G7 G7 C7 C7 G7 G7 D7 C7 G7 D7', 'G'],
@@ -74,6 +77,18 @@ describe('regions', () => {
     '%s only visits: one key',
     (source) => expect(regionsOf(source)).toHaveLength(1),
   );
+
+  test('a whole ii–V–I on a tonic that is no degree of the key before is a key of its own', () => {
+    expect(regionsOf('Dm7 G7 Cmaj7 Cm7 F7 Bbmaj7 Bbm7 Eb7 Abmaj7')).toEqual(['C 0-2', 'Bb 3-5', 'Ab 6-8']);
+    expect(regionsOf('Cmaj7 Gm7 C7 Fmaj7 Dm7 G7 Cmaj7')).toHaveLength(1);
+  });
+
+  test('a song that moves is judged by the key it begins in', () => {
+    const { keys, lead } = analyzeText('C F G7 C Am F G7 C D A Bm G D A7 D G A7 D');
+    expect(keys.map(({ key }) => printKey(key))[0]).toBe('C');
+    expect(keys[0]?.score).toBe(100);
+    expect(lead).toBe('clear');
+  });
 
   test('a chart that names its keys is followed', () => {
     expect(regionsOf('key: G\n\n[A]\n1 4 5 1\n{key: +2}\n1 4 5 1')).toEqual(['G 0-3', 'A 4-7']);

@@ -3,7 +3,7 @@ import { scaleIntervals } from '../scale/scale.ts';
 import type { ScaleName } from '../scale/scale-table.ts';
 import type { ChordFacts } from './facts.ts';
 import { type Home, homeMode, isOwn, rotated } from './home.ts';
-import { cadencesInto, isTonicChord, type KeyReason, pointsHome } from './key-evidence.ts';
+import { cadencesInto, isTonicChord, type KeyReason, opensInto, pointsHome } from './key-evidence.ts';
 import { isBlues } from './rule-dominant.ts';
 import { ownCost } from './rule-own.ts';
 import { leastCost } from './rules.ts';
@@ -15,7 +15,7 @@ export interface KeyCandidate {
   readonly blues: boolean;
   /** Indexed as the moments. */
   readonly costs: readonly number[];
-  /** What opening the song in this key costs: less than nothing when its first chord is the tonic. */
+  /** What opening the song in this key costs: less than nothing when it opens on the tonic, or on a ii–V into it. */
   readonly opening: number;
   /** The same for ending in it. */
   readonly ending: number;
@@ -144,12 +144,14 @@ function evidenceFor(song: SongFacts, home: Home, blues: boolean): Evidence {
   const opens = first !== undefined && isTonicChord(home, first);
   const ends = closes && last !== undefined && isTonicChord(home, last);
   const form = bluesTonic === home.tonic && (blues || home.mode.minor);
+  const arrives = opensInto(home, chords);
   const points = closes && pointsHome(home, chords);
   const absent = !chords.some((facts) => isTonicChord(home, facts));
   const cadences = cadencesInto(home, chords);
   const said: readonly (readonly [boolean, KeyReason])[] = [
     [opens, { code: 'first-chord' }],
     [ends, { code: 'last-chord' }],
+    [arrives, { code: 'opens-into' }],
     [cadences > 0, { code: 'cadences', count: cadences }],
     [points, { code: 'points-home' }],
     [form, { code: 'blues-form' }],
@@ -159,7 +161,10 @@ function evidenceFor(song: SongFacts, home: Home, blues: boolean): Evidence {
   const gain = (holds: boolean, amount: number) => (holds ? -amount : 0);
   return {
     opening:
-      gain(opens, closes ? FIRST_GAIN : FIRST_IN_LOOP_GAIN) + gain(form, BLUES_GAIN) + gain(modal, -MODE_COST) + gain(absent, -ABSENT_COST),
+      gain(opens || arrives, closes ? FIRST_GAIN : FIRST_IN_LOOP_GAIN) +
+      gain(form, BLUES_GAIN) +
+      gain(modal, -MODE_COST) +
+      gain(absent, -ABSENT_COST),
     ending: gain(ends, LAST_GAIN) + gain(points, POINTING_GAIN),
     cadences: -CADENCE_GAIN * Math.min(cadences, MOST_CADENCES),
     reasons: said.flatMap(([holds, reason]) => (holds ? [reason] : [])),

@@ -1,6 +1,6 @@
 import type { ChordFacts } from './facts.ts';
-import { isOwn } from './home.ts';
-import { closesInto, isTonicChord } from './key-evidence.ts';
+import { isOwn, isTarget, stepOf } from './home.ts';
+import { closesInto, isTonicChord, opensInto } from './key-evidence.ts';
 import type { KeyCandidate } from './key-finding.ts';
 
 /** A stretch of chords at home in one key. Indices count chords; `to` is the last one. */
@@ -134,12 +134,16 @@ function cadenceIn(chords: readonly ChordFacts[], { home }: KeyCandidate, from: 
 
 /**
  * A region counts when a cadence confirms it and it is no passing visit: the key goes on behind the
- * cadence, or its tonic is heard more than once. Coming back to an earlier key needs neither.
+ * cadence, or its tonic is heard more than once, or a whole ii–V–I stands on a tonic that is no
+ * degree of the key before. Coming back to an earlier key needs none of these.
  */
 function isConfirmed(chords: readonly ChordFacts[], region: HomeRegion, regions: readonly HomeRegion[]): boolean {
   const { candidate, from, to, confirmedAt } = region;
   if (regions.some((other) => other.to < from && other.candidate === candidate)) return true;
   if (confirmedAt === null || to - from + 1 < FEWEST_CHORDS) return false;
+  const before = regions[regions.indexOf(region) - 1] as HomeRegion;
+  const { home } = before.candidate;
+  if (opensInto(candidate.home, chords.slice(from, to + 1)) && !isTarget(home, stepOf(home, candidate.home.tonic))) return true;
   const tonics = chords.slice(from, to + 1).filter((facts) => isTonicChord(candidate.home, facts)).length;
   return to - confirmedAt >= STAYS || tonics >= STAYS;
 }

@@ -87,6 +87,8 @@ export function keyReasonWords(reason: KeyReason): string {
       return reason.own === reason.of ? 'every chord is its own' : `${reason.own} of ${reason.of} chords are its own`;
     case 'explained':
       return reason.others === 1 ? 'one more is a known visitor' : `${reason.others} more are known visitors`;
+    case 'opens-into':
+      return 'the song opens on its ii–V–I';
     case 'points-home':
       return 'its ii–V stands at the end';
     case 'blues-form':
