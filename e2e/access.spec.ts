@@ -51,6 +51,11 @@ for (const viewport of SIZES) {
             await openSong(page, 'Harbor Wall');
             await page.locator('[data-place="8.0"]').click();
           },
+          async () => {
+            await page.goto('/analyze');
+            await page.getByRole('textbox', { name: 'Chords' }).fill('C A7 Dm7 Fm6 G7sus4 G7 | C C#dim7 Dm7 G7');
+            await page.getByRole('tab', { name: theme === 'paper' ? 'Reading' : 'Patterns' }).click();
+          },
           async () => void (await page.goto('/chart')),
           async () => void (await page.goto('/nowhere')),
         ];

@@ -23,6 +23,13 @@ async function openAt(page, title, place) {
   await page.locator(`[data-place="${place}"]`).click();
 }
 
+/** @param {Page} page @param {string} title */
+async function analyzeSong(page, title) {
+  await openAt(page, title, '0.0');
+  await page.getByRole('link', { name: 'Analyze' }).click();
+  await page.locator('[data-index="0"]').waitFor();
+}
+
 /** @type {readonly Picture[]} */
 const PICTURES = [
   { name: 'songs', path: '/' },
@@ -112,6 +119,25 @@ const PICTURES = [
       await page.getByRole('tab', { name: 'Key' }).click();
       await page.getByRole('button', { name: 'Study sheet' }).click();
       await page.getByText('Fetching the staff…').waitFor({ state: 'hidden' });
+    },
+  },
+  {
+    name: 'analyze',
+    path: '/',
+    act: async (page) => {
+      await analyzeSong(page, 'Glass Orchard');
+      await page.locator('[data-index="9"]').click();
+    },
+  },
+  {
+    name: 'analyze-scales',
+    path: '/',
+    size: TABLET,
+    act: async (page) => {
+      await analyzeSong(page, 'The Tin Roof Turnaround');
+      await page.locator('[data-index="5"]').click();
+      await page.keyboard.press('2');
+      await page.getByRole('list', { name: 'Scales' }).getByRole('button').first().click();
     },
   },
   { name: 'chart', path: '/', act: (page) => openAt(page, 'Harbor Wall', '8.0') },

@@ -1,6 +1,7 @@
 // Prints how fast the core is, on one core of this machine: medians of several rounds, nothing judged.
 import { Chord as TonalChord, Key as TonalKey } from 'tonal';
 import {
+  analyzeText,
   chordNotes,
   DEPTHS,
   findPath,
@@ -16,6 +17,7 @@ import {
   requireValue,
   SCALE_NAMES,
   STANDARD_GUITAR,
+  transposeChord,
 } from '../src/index.ts';
 
 const ROUNDS = 9;
@@ -112,3 +114,17 @@ for (const [what, families] of [
   const solving = median(1, () => void findPath(progression, { ...LIMITS, families }, STANDARD_GUITAR));
   console.log(`the path of 32 bars, ${progression.length} chords, ${what}: ${solving.toFixed(0)} ms (goal: under 300 ms)`);
 }
+
+// the analysis: a song of 32 bars, a library of songs in every key, and a song nobody writes
+const song = `${'Cmaj7 A7 Dm7 G7 Em7 A7b9 Dm7 G7 '.repeat(2)}Gm7 C7 Fmaj7 Bb7 Cmaj7 A7 Dm7 G7 Cmaj7 E7 Am7 D7 Fm6 Cmaj7 Dm7 Db7`;
+const analyzing = median(50, () => void analyzeText(song));
+console.log(`analyze ${song.trim().split(' ').length} bars: ${analyzing.toFixed(1)} ms (goal: under 5 ms)`);
+const library = Array.from({ length: 200 }, (_, index) => {
+  const by = requireValue(parseChord('C')).root + (index % 12) - 5;
+  const chords = song.split(' ').slice(index % 16);
+  return chords.map((symbol) => printChord(transposeChord(requireValue(parseChord(symbol)), by))).join(' ');
+});
+const whole = median(3, () => library.forEach((text) => void analyzeText(text)));
+console.log(`analyze a library: ${Math.round((library.length / whole) * 1000)} songs a second`);
+const endless = Array.from({ length: 50 }, () => song).join(' ');
+console.log(`analyze ${endless.trim().split(' ').length} chords: ${median(3, () => void analyzeText(endless)).toFixed(0)} ms`);

@@ -2,6 +2,7 @@
 
 export type { Analysis, AnalysisWish, AnalyzedChord, Hearing, Lead, LocalPart, RankedKey, Region } from './analysis/analysis.ts';
 export { analyze, analyzeText } from './analysis/analyze.ts';
+export { romanUnder } from './analysis/applied-roman.ts';
 export type { ChordScale } from './analysis/chord-scales.ts';
 export { type Override, sayReading, sayRegion, takeBack } from './analysis/override-text.ts';
 export type { Pattern, PatternKind } from './analysis/pattern.ts';

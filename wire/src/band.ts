@@ -51,6 +51,7 @@ const naming = z.object({
   diminished: z.enum(['dim', '°', 'm♭5']),
   steps: z.enum(['W-H', 'T-S']),
   degrees: z.enum(['numbers', 'roman', 'capitals']),
+  inversions: z.enum(['slash', 'figures']).default('slash'),
   notes: z.enum(['english', 'german', 'solfege']),
 });
 
@@ -86,6 +87,7 @@ export const DEFAULT_PREFERENCES: z.infer<typeof preferences> = {
     diminished: 'dim',
     steps: 'W-H',
     degrees: 'numbers',
+    inversions: 'slash',
     notes: 'english',
   },
 };

@@ -2,8 +2,10 @@ import { describe, expect, test } from '@jest/globals';
 import { printNumber } from '../degree/number-text.ts';
 import { requireValue } from '../fault.ts';
 import { parseKey } from '../key/key-text.ts';
+import { DEFAULT_NAMING, type Naming } from '../naming/naming.ts';
 import { keyReasonWords, patternWords, readingWords, regionWords, scaleWords } from '../wording/analysis-words.ts';
 import { analyzeText } from './analyze.ts';
+import { romanUnder } from './applied-roman.ts';
 import { READING_KINDS } from './reading.ts';
 
 const inKey = (key: string, source: string, hearing: 'local' | 'home' = 'local') =>
@@ -22,6 +24,16 @@ describe('Roman numerals', () => {
     const romans = (hearing: 'local' | 'home') => inKey(key, source, hearing).chords.map(({ roman }) => roman);
     expect(romans('local').join(' ')).toBe(local);
     expect(romans('home').join(' ')).toBe(home);
+  });
+
+  test('screens write them in the band’s school: capitals, inversions as figures', () => {
+    const { chords } = inKey('C', 'C/E G7/B C/G D7/F# G Em');
+    const romans = (naming: Partial<Naming>, hearing: 'local' | 'home' = 'local') =>
+      chords.map((chord) => romanUnder(chord, hearing, { ...DEFAULT_NAMING, ...naming })).join(' ');
+    expect(romans({})).toBe('I/3 V7/7 I/5 V65/V V iii');
+    expect(romans({ inversions: 'figures' })).toBe('I6 V65 I64 V65/V V iii');
+    expect(romans({ inversions: 'figures' }, 'home')).toBe('I6 V65 I64 II65 V iii');
+    expect(romans({ degrees: 'capitals' })).toMatch(/IIIm$/);
   });
 
   test('chart numbers are the same under both hearings', () => {

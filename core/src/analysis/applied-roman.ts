@@ -2,7 +2,8 @@ import type { Chord } from '../chord/chord.ts';
 import type { NumberChord } from '../degree/degree.ts';
 import { numberChord } from '../degree/degree.ts';
 import { type Inversions, printRoman } from '../degree/roman-text.ts';
-import type { LocalPart } from './analysis.ts';
+import { type Naming, nameRoman } from '../naming/naming.ts';
+import type { AnalyzedChord, Hearing, LocalPart } from './analysis.ts';
 import type { Reading } from './reading.ts';
 
 /** What a Roman numeral is written from. */
@@ -13,22 +14,32 @@ export interface RomanQuestion {
   readonly local: LocalPart | null;
 }
 
+/** Writes a plain numeral in some school. */
+type RomanWriter = (number: NumberChord, inversions?: Inversions) => string;
+
+/** A chord's Roman numeral under a hearing, as the school writes it: by case or in capitals, inversions as figures or after a slash. */
+export function romanUnder(chord: AnalyzedChord, hearing: Hearing, { degrees, inversions }: Naming): string {
+  const school = degrees === 'capitals' ? 'capitals' : 'roman';
+  const write: RomanWriter = (number, told = inversions) => nameRoman(number, school, told);
+  return hearing === 'local' ? localRoman(chord, write) : write(chord.number);
+}
+
 /**
  * The Roman numeral under the local hearing: chords that lean on another degree are written over
  * it, `V7/ii`, `ii7/IV`, `vii°7/vi`, `subV7/I`. An applied chord with a bass of its own is figured.
  */
-export function localRoman(question: RomanQuestion, inversions: Inversions = 'slash'): string {
+export function localRoman(question: RomanQuestion, write: RomanWriter = printRoman): string {
   const { chord, number, reading, local } = question;
   const target = local?.part === 'two' ? local.target : reading.target;
-  if (target === null || !isApplied(question)) return printRoman(number, inversions);
-  const onTarget = `/${printRoman(target)}`;
+  if (target === null || !isApplied(question)) return write(number);
+  const onTarget = `/${write(target)}`;
   const within = numberChord(chord, chord.root - number.degree + target.degree);
-  const print = (degree: number) => printRoman({ ...within, degree, bass: within.bass }, 'figures');
+  const print = (degree: number) => write({ ...within, degree, bass: within.bass }, 'figures');
   switch (reading.kind) {
     case 'secondary-dominant':
       return `${print(FIVE)}${onTarget}`;
     case 'tritone-substitute':
-      return `sub${printRoman({ degree: FIVE, formula: number.formula, bass: null })}${onTarget}`;
+      return `sub${write({ degree: FIVE, formula: number.formula, bass: null })}${onTarget}`;
     case 'secondary-leading-tone':
       return `${print(SEVEN)}${onTarget}`;
     default:

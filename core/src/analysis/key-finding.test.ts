@@ -37,6 +37,11 @@ describe('finding the key', () => {
     ['F#m', 'F#m'],
   ])('%s is in %s', (source, key) => expect(keysOf(source)[0]).toBe(key));
 
+  test('a song of many rounds is in the key of one round', () => {
+    const round = 'C E7 Am C7 F Fm C G7';
+    for (const times of [1, 2, 8, 60]) expect(keysOf(Array.from({ length: times }, () => round).join(' '))[0]).toBe('C');
+  });
+
   test('relative keys and loops are two homes, a cadence makes one lead', () => {
     for (const source of ['Am F C G Am F C G', 'C G Am F C G Am F', 'Dm Bb F C Dm Bb F C'])
       expect(analyzeText(source).lead).toBe('two-homes');

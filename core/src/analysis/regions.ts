@@ -26,6 +26,8 @@ const BANNED = 1000;
  * The cheapest way through the song: for every chord a key, so that what the chords cost in their
  * keys, what the keys have speaking for them, and what every change of key costs is least in all.
  * A new key that no cadence confirms, or that hardly stays, is taken back and the way sought again.
+ * A song that stays in one key is in the one that ranks best: in a long song the sum of its chords
+ * would outweigh how it opens and closes.
  */
 export function findRegions(
   chords: readonly ChordFacts[],
@@ -36,6 +38,7 @@ export function findRegions(
   const costs = candidates.map((candidate) => pathCosts(chords, candidate));
   for (let round = 0; round < MOST_ROUNDS; round += 1) {
     const regions = regionsOf(chords, cheapestPath(chords.length, candidates, costs, given));
+    if (regions.length === 1) break;
     const doubtful = regions.filter((region, index) => index > 0 && !isConfirmed(chords, region, regions));
     if (doubtful.length === 0) return regions;
     for (const { candidate, from, to } of doubtful) {

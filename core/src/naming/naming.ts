@@ -2,7 +2,7 @@ import type { Chord } from '../chord/chord.ts';
 import { qualityOf } from '../chord/quality.ts';
 import { CHART_SCHOOL, LETTER_SCHOOL, printQuality, type QualitySchool } from '../chord/quality-text.ts';
 import type { NumberChord } from '../degree/degree.ts';
-import { printRoman } from '../degree/roman-text.ts';
+import { type Inversions, printRoman } from '../degree/roman-text.ts';
 import type { Key } from '../key/key.ts';
 import { printScale } from '../key/key-text.ts';
 import { accidentals, letterStep, type Note } from '../pitch/note.ts';
@@ -19,6 +19,8 @@ export interface Naming {
   readonly steps: 'W-H' | 'T-S';
   /** Degrees as numbers, as Roman numerals by case, or as capitals only. */
   readonly degrees: 'numbers' | 'roman' | 'capitals';
+  /** How Roman numerals tell an inversion. */
+  readonly inversions: Inversions;
   readonly notes: 'english' | 'german' | 'solfege';
 }
 
@@ -29,6 +31,7 @@ export const DEFAULT_NAMING: Naming = {
   diminished: 'dim',
   steps: 'W-H',
   degrees: 'numbers',
+  inversions: 'slash',
   notes: 'english',
 };
 
@@ -82,8 +85,8 @@ export function nameChord(chord: Chord, naming: Naming): string {
 }
 
 /** A number chord as a Roman numeral, by case or in capitals with the quality written out. */
-export function nameRoman(chord: NumberChord, degrees: 'roman' | 'capitals'): string {
-  const roman = withGlyphs(printRoman(chord));
+export function nameRoman(chord: NumberChord, degrees: 'roman' | 'capitals', inversions: Inversions = 'slash'): string {
+  const roman = withGlyphs(printRoman(chord, inversions));
   if (degrees === 'roman') return roman;
   const { family } = qualityOf(chord.formula);
   const [, numeral = '', rest = ''] = /^([♭♯]*[ivIV]+)(.*)$/.exec(roman) ?? [];

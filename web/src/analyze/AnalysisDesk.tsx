@@ -61,7 +61,7 @@ export function AnalysisDesk({ source, rewriting, songId, input }: AnalysisDeskP
   const [chosen, setChosen] = useState(0);
   const index = Math.min(chosen, Math.max(0, count - 1));
   const [marked, setMarked] = useState<{ readonly from: number; readonly to: number } | null>(null);
-  const [part, setPart] = useState<AnalyzePartName>('reading');
+  const [part, setPart] = useState<AnalyzePartName | null>(null);
   const [scale, setScale] = useState<ChordScale | null>(null);
   const [sheet, setSheet] = useState(false);
   const rows = useMemo(() => gridRows(analysis, { naming, reader: reader.reader, beside }), [analysis, naming, reader, beside]);
@@ -98,9 +98,11 @@ export function AnalysisDesk({ source, rewriting, songId, input }: AnalysisDeskP
     'Ctrl+z': () => rewriting.undo?.(),
     'Ctrl+Z': () => rewriting.redo?.(),
     'Ctrl+y': () => rewriting.redo?.(),
-    ...(Object.fromEntries(ANALYZE_PARTS.map(([name], place) => [String(place + 1), () => setPart(name)])) as KeyMap),
+    ...(Object.fromEntries(
+      ANALYZE_PARTS.map(([name], place) => [String(place + 1), () => setPart(part === name ? null : name)]),
+    ) as KeyMap),
   });
-  const Body = BODIES[part];
+  const Body = part === null ? null : BODIES[part];
   return (
     <div className="mx-auto flex max-w-[1240px] flex-col gap-3 px-5 py-3">
       {input}
@@ -125,26 +127,30 @@ export function AnalysisDesk({ source, rewriting, songId, input }: AnalysisDeskP
           {analysis.progression.chart.bars.length > MOST_BARS && (
             <p className="font-semibold">All chords are analyzed; the first {MOST_BARS} bars are drawn here.</p>
           )}
-          <PartTabs label="The chosen chord" parts={ANALYZE_PARTS} open={part} onOpen={setPart}>
-            <Body
-              analysis={analysis}
-              index={index}
-              source={source}
-              naming={naming}
-              onWrite={rewriting.write}
-              onSelect={select}
-              onMark={setMarked}
-              scale={played}
-              onScale={(next) => {
-                setScale(next);
-                useNeck.setState({ show: 'scale' });
-              }}
-              melody={melody.get(index) ?? null}
-              onMelody={(note) => setMelody(withNote(melody, index, note))}
-              onHear={hear}
-              songId={songId}
-            />
-          </PartTabs>
+          <div className="sticky bottom-0 z-10 -mx-5 -mb-3 flex max-h-[min(46vh,310px)] max-lg:max-h-[34vh] flex-col border-t border-edge bg-ground px-5">
+            <PartTabs label="The chosen chord" parts={ANALYZE_PARTS} open={part} onOpen={setPart} onFold={() => setPart(null)}>
+              {Body !== null && (
+                <Body
+                  analysis={analysis}
+                  index={index}
+                  source={source}
+                  naming={naming}
+                  onWrite={rewriting.write}
+                  onSelect={select}
+                  onMark={setMarked}
+                  scale={played}
+                  onScale={(next) => {
+                    setScale(next);
+                    useNeck.setState({ show: 'scale' });
+                  }}
+                  melody={melody.get(index) ?? null}
+                  onMelody={(note) => setMelody(withNote(melody, index, note))}
+                  onHear={hear}
+                  songId={songId}
+                />
+              )}
+            </PartTabs>
+          </div>
           {sheet && (
             <Suspense>
               <AnalysisSheet analysis={analysis} naming={naming} onClose={() => setSheet(false)} />

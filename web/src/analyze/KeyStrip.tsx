@@ -38,7 +38,7 @@ export function KeyStrip({ analysis, naming, hearing, pinned, onHearing, onPin }
   const { keys, lead, regions, chords } = analysis;
   const [best, ...others] = keys;
   return (
-    <section aria-label="Key" className="flex flex-wrap items-start gap-x-6 gap-y-2">
+    <section aria-label="Key" className="flex flex-wrap items-center gap-x-6 gap-y-1">
       <div className="min-w-0 flex-1">
         <h2 className="font-numeral text-[26px] leading-tight font-bold">
           {best === undefined ? 'No key yet' : `In ${homeWords(best.key, naming)}`}
@@ -46,16 +46,6 @@ export function KeyStrip({ analysis, naming, hearing, pinned, onHearing, onPin }
             <span className="font-normal text-quiet"> or {homeWords(others[0].key, naming)}</span>
           )}
         </h2>
-        <p className="text-[15px] text-quiet">
-          {leadWords(lead)} {best === undefined ? '' : evidence(best)}
-        </p>
-        {regions.length > 1 && (
-          <ol aria-label="Keys on the way" className="mt-1 text-[15px]">
-            {regions.slice(1).map((region, place) => (
-              <li key={region.from}>{regionWords(region, regions[place]?.key ?? null, chords, naming)}</li>
-            ))}
-          </ol>
-        )}
       </div>
       <div className="flex flex-wrap items-center gap-2">
         {pinned !== null && (
@@ -72,6 +62,18 @@ export function KeyStrip({ analysis, naming, hearing, pinned, onHearing, onPin }
           </Hint>
         ))}
         <Choice label="Hearing" value={hearing} options={HEARINGS} onChange={onHearing} />
+      </div>
+      <div className="w-full">
+        <p className="text-[15px] text-quiet">
+          {leadWords(lead)} {best === undefined ? '' : evidence(best)}
+        </p>
+        {regions.length > 1 && (
+          <ol aria-label="Keys on the way" className="mt-1 text-[15px]">
+            {regions.slice(1).map((region, place) => (
+              <li key={region.from}>{regionWords(region, regions[place]?.key ?? null, chords, naming)}</li>
+            ))}
+          </ol>
+        )}
       </div>
     </section>
   );

@@ -15,7 +15,6 @@ interface RidgeProps {
 
 /** Up to so many chords each has a mark of its own. */
 const MOST_MARKS = 96;
-const MOST_NAMES = 24;
 /** A song that stays near home is not drawn as high as one that does not. */
 const LEAST_TOP = 4;
 const ROOM = { top: 18, right: 12, bottom: 2, left: 12 };
@@ -39,9 +38,9 @@ export function Ridge({ data, selected, regions, onGo, children }: RidgeProps) {
               dataKey="index"
               tickLine={false}
               axisLine={{ stroke: 'var(--edge)' }}
-              interval={data.length <= MOST_NAMES ? 0 : 'preserveStartEnd'}
-              tickFormatter={(index: number) => data[index]?.name ?? ''}
-              tick={{ fill: 'var(--quiet)', fontSize: 13, fontFamily: 'var(--font-numeral)' }}
+              interval="equidistantPreserveStart"
+              tickFormatter={(index: number) => data[index]?.number ?? ''}
+              tick={{ fill: 'var(--quiet)', fontSize: 14, fontFamily: 'var(--font-numeral)' }}
               height={24}
             />
             <YAxis hide domain={[0, Math.max(LEAST_TOP, ...data.map(({ top }) => top))]} />
@@ -82,8 +81,8 @@ export function Ridge({ data, selected, regions, onGo, children }: RidgeProps) {
           </ComposedChart>
         </ResponsiveContainer>
       </div>
-      <figcaption className="flex flex-wrap items-center gap-x-2 pr-1 pb-1 pl-3 text-[14px] text-quiet">
-        <span className="mr-auto">
+      <figcaption className="flex items-center gap-x-2 pr-1 pb-1 pl-3 text-[14px] text-quiet">
+        <span className="min-w-0 flex-1">
           <Word term="ridge">The ridge</Word>. {ridgeWords(data)}
           <span className="sr-only"> Heights above home, chord by chord: {ridgeList(data)}.</span>
         </span>

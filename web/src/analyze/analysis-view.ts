@@ -9,7 +9,7 @@ import {
   READING_NAMES,
   RESOLUTION_NAMES,
   type Reader,
-  withGlyphs,
+  romanUnder,
   writtenChord,
 } from '@aurora/core';
 import { letterView, numberView, type SymbolView, symbolText } from '../notation/symbol-view.ts';
@@ -118,13 +118,14 @@ function gridChord(analysis: Analysis, index: number, bracket: Bracket | null, {
   const number = numberView(chord.number, naming);
   const letter = letterView(written, naming);
   const reading = readingLabel(chord);
-  const other = beside?.chords[index];
   return {
     index,
     number,
     letter,
     sounding: written.root === chord.chord.root ? null : letterView(chord.chord, naming),
-    romans: [chord, ...(other === undefined ? [] : [other])].map(({ roman }) => withGlyphs(roman)),
+    romans: [analysis, ...(beside === null ? [] : [beside])].map(({ chords, hearing }) =>
+      romanUnder(chords[index] as AnalyzedChord, hearing, naming),
+    ),
     role: isOutside(chord) ? 'other' : chord.function,
     reading,
     yours: chord.override !== null,
@@ -155,6 +156,8 @@ export interface RidgeDatum {
   readonly top: number;
   readonly role: GridChord['role'];
   readonly name: string;
+  /** The degree with its triad, short enough to stand below the ridge. */
+  readonly number: string;
 }
 
 /** The ridge, one datum a chord. */
@@ -162,7 +165,8 @@ export function ridgeData({ ridge, chords }: Analysis, naming: Naming): readonly
   return ridge.map(({ ground, height }, index) => {
     const chord = chords[index] as AnalyzedChord;
     const role = isOutside(chord) ? 'other' : chord.function;
-    return { index, ground, top: ground + height, role, name: symbolText(letterView(chord.chord, naming)) };
+    const { prefix, main, sign } = numberView(chord.number, naming);
+    return { index, ground, top: ground + height, role, name: symbolText(letterView(chord.chord, naming)), number: prefix + main + sign };
   });
 }
 

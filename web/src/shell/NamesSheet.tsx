@@ -49,6 +49,13 @@ const FIELDS: { readonly [Field in keyof Naming]: { readonly label: string; read
       ['capitals', 'IIm7'],
     ],
   },
+  inversions: {
+    label: 'Inversions in Roman',
+    options: [
+      ['slash', 'V7/7'],
+      ['figures', 'V65'],
+    ],
+  },
   steps: {
     label: 'Steps',
     options: [

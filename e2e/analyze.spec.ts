@@ -1,0 +1,151 @@
+import type { Page } from '@playwright/test';
+import { expect, expectAccessible, expectSaved, newSong, openSong, test, writeChart } from './pages.ts';
+
+const chord = (page: Page, index: number) => page.locator(`[data-index="${index}"]`);
+const why = (page: Page) => page.getByRole('complementary', { name: 'Why' });
+const grid = (page: Page) => page.getByRole('region', { name: 'Chords', exact: true });
+
+async function typeChords(page: Page, text: string): Promise<void> {
+  await page.goto('/analyze');
+  await page.getByRole('textbox', { name: 'Chords' }).fill(text);
+}
+
+test('chords are typed, and read at once: key, numbers, readings and why', async ({ page }) => {
+  await typeChords(page, 'A C#7 D Dm6 A E');
+  await expect(page.getByRole('heading', { name: /^In A major/ })).toBeVisible();
+  await expect(chord(page, 1)).toHaveAttribute('aria-label', /^3 7, C sharp 7, secondary dominant, deceptive/);
+  await chord(page, 1).click();
+  await expect(why(page)).toContainText('is the dominant of F♯m');
+  await expect(why(page)).toContainText('The ear is promised');
+  await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('ArrowRight');
+  await expect(chord(page, 3)).toBeFocused();
+  await expect(why(page)).toContainText('is borrowed');
+  await expect(page.getByRole('figure')).toContainText('Furthest from home');
+  await expectAccessible(page);
+});
+
+test('relative keys are two homes; a pinned key is followed, and let go again', async ({ page }) => {
+  await typeChords(page, 'Am F C G Am F C G');
+  await expect(page.getByRole('heading', { name: 'In A minor or C major' })).toBeVisible();
+  await page.getByRole('button', { name: 'Hear it in C major' }).click();
+  await expect(page.getByRole('heading', { name: 'In C major' })).toBeVisible();
+  await expect(chord(page, 0)).toHaveAttribute('aria-label', /^6 minor/);
+  await page.getByRole('button', { name: 'Let the chords decide' }).click();
+  await expect(chord(page, 0)).toHaveAttribute('aria-label', /^1 minor/);
+});
+
+test('one switch between hearings, and both side by side; numbers stay', async ({ page }) => {
+  await typeChords(page, 'Abmaj7 Ebm7 Ab7 Dbmaj7 Abmaj7');
+  await expect(chord(page, 1)).toContainText('ii7/IV');
+  await page.getByRole('heading', { name: /^In A♭/ }).click();
+  await page.keyboard.press('h');
+  await expect(chord(page, 1)).toContainText('v7');
+  await expect(chord(page, 1)).not.toContainText('ii7/IV');
+  await page.keyboard.press('h');
+  await expect(chord(page, 1)).toContainText('ii7/IV');
+  await expect(chord(page, 1)).toContainText('v7');
+  await expect(chord(page, 1)).toHaveAttribute('aria-label', /^5 minor 7/);
+});
+
+test('bad input keeps what is good: unreadable chords, nonsense, nothing', async ({ page }) => {
+  await typeChords(page, 'C zz G7 NC C');
+  await expect(page.getByRole('region', { name: 'Not read' })).toContainText('zz in line 1');
+  await expect(page.getByRole('heading', { name: 'In C major' })).toBeVisible();
+  await typeChords(page, 'Fb7 B# E##');
+  await expect(page.getByRole('button', { name: /^Hear it in/ }).first()).toBeVisible();
+  await typeChords(page, '');
+  await expect(page.getByText('Write the chords of a song as you hear them')).toBeVisible();
+});
+
+test('two thousand chords are read in the worker while the page answers', async ({ page }) => {
+  await typeChords(page, Array.from({ length: 250 }, () => 'C E7 Am C7 F Fm C G7').join(' '));
+  await page.keyboard.press('Escape');
+  await page.getByRole('textbox', { name: 'Chords' }).press('End');
+  await expect(page.getByRole('heading', { name: 'In C major' })).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByText('All chords are analyzed; the first 400 bars are drawn here.')).toBeVisible();
+});
+
+test('scales over the neck: the chosen one is shown, a melody note rules others out', async ({ page }) => {
+  await typeChords(page, 'Dm7 G7 Cmaj7');
+  await chord(page, 1).click();
+  await page.keyboard.press('2');
+  const scales = page.getByRole('list', { name: 'Scales' });
+  await expect(scales.getByRole('button').first()).toContainText('G mixolydian');
+  await page.getByLabel('Melody note over this chord').fill('Eb');
+  await expect(scales.getByRole('button').first()).toContainText('G altered');
+  await scales.getByRole('button').first().click();
+  await expect(page.getByRole('region', { name: 'Neck', exact: true }).getByRole('button', { name: /^A♭, / }).first()).toBeVisible();
+  await page.getByRole('button', { name: 'Fold away' }).click();
+  await expect(scales).toBeHidden();
+});
+
+test('what if: a suggestion is heard, put in, and taken back', async ({ page }) => {
+  await typeChords(page, 'C Dm G7 C');
+  await chord(page, 1).click();
+  await page.keyboard.press('3');
+  await page.getByRole('button', { name: 'Hear A7 Dm in its place' }).click();
+  await page.getByRole('button', { name: 'Put A7 Dm in its place' }).click();
+  await expect(grid(page).locator('[data-index]')).toHaveCount(5);
+  await expect(chord(page, 1)).toContainText('V7/ii');
+  await page.getByRole('button', { name: 'Take back' }).click();
+  await expect(grid(page).locator('[data-index]')).toHaveCount(4);
+  await page.getByRole('button', { name: 'Do again' }).click();
+  await expect(grid(page).locator('[data-index]')).toHaveCount(5);
+});
+
+test('the player’s word is kept with the song, shown as theirs, and flagged when an edit takes the chord away', async ({ page }) => {
+  await newSong(page);
+  await writeChart(page, 'title: Weir Lamp\nkey: C\n\n1 4 b77 1');
+  await page.getByRole('link', { name: 'Analyze' }).click();
+  await chord(page, 2).click();
+  await page.keyboard.press('1');
+  await page.getByLabel('You hear it as').selectOption('borrowed');
+  await page.getByLabel('Your note').fill('Ines sings the minor 6 here');
+  await page.getByRole('button', { name: 'Keep it with the song' }).click();
+  await expect(chord(page, 2)).toContainText('yours: borrowed');
+  await expectSaved(page);
+  await page.reload();
+  await expect(chord(page, 2)).toContainText('yours: borrowed');
+  await page.getByRole('link', { name: 'Chart', exact: true }).click();
+  await expect(page.getByLabel('Chart text')).toContainText('= borrowed -- Ines sings the minor 6 here');
+  await writeChart(page, 'title: Weir Lamp\nkey: C\nreading 3-1: 4 [b77] 1 = borrowed -- Ines sings the minor 6 here\n\n1 4 5 1');
+  await page.getByRole('link', { name: 'Analyze' }).click();
+  await page.keyboard.press('1');
+  await expect(page.getByRole('region', { name: 'What you said' })).toContainText('an edit has taken it away. Your word is kept.');
+});
+
+test('patterns are pointed out, and songs with the same round are found', async ({ page }) => {
+  await newSong(page);
+  await writeChart(page, 'title: Eel Weir\nkey: A\n\n2-7 57 1maj7 67\n2-7 57 1maj7 1maj7');
+  await expectSaved(page);
+  await page.getByRole('link', { name: 'Analyze' }).click();
+  await page.getByRole('tab', { name: 'Patterns' }).click();
+  await page
+    .getByRole('button', { name: /^ii–V–I into A major/ })
+    .first()
+    .click();
+  await expect(chord(page, 0)).toHaveAttribute('aria-pressed', 'true');
+  await expect(page.getByRole('region', { name: 'Songs like this one' }).getByRole('link', { name: 'Glass Orchard' })).toBeVisible();
+});
+
+test('the analysis lies over the chart, and prints', async ({ page }) => {
+  await openSong(page, 'Glass Orchard');
+  await page.getByRole('button', { name: /Analysis/ }).click();
+  await page.getByLabel('Roman numerals').check();
+  await page.keyboard.press('Escape');
+  await expect(page.getByText('V7/ii').first()).toBeVisible();
+  await page.getByRole('link', { name: 'Analyze' }).click();
+  await page.getByRole('button', { name: 'Print' }).click();
+  const sheet = page.getByRole('dialog', { name: 'Analysis sheet' });
+  await expect(sheet).toBeVisible();
+  await expectAccessible(page);
+});
+
+test('the ridge leads to its chord', async ({ page }) => {
+  await typeChords(page, 'C F G7 C Am Dm G7 C');
+  const box = await page.getByRole('figure').boundingBox();
+  if (box === null) throw new Error('the ridge is not drawn');
+  await page.mouse.click(box.x + box.width - 24, box.y + 60);
+  await expect(chord(page, 7)).toHaveAttribute('aria-pressed', 'true');
+});
