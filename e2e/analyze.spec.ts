@@ -144,8 +144,14 @@ test('the analysis lies over the chart, and prints', async ({ page }) => {
 
 test('the ridge leads to its chord', async ({ page }) => {
   await typeChords(page, 'C F G7 C Am Dm G7 C');
-  const box = await page.getByRole('figure').boundingBox();
-  if (box === null) throw new Error('the ridge is not drawn');
-  await page.mouse.click(box.x + box.width - 24, box.y + 60);
-  await expect(chord(page, 7)).toHaveAttribute('aria-pressed', 'true');
+  const ridge = page.getByRole('figure');
+  await expect(ridge).toContainText('Furthest from home');
+  // the drawing listens once it has been laid out
+  await expect(async () => {
+    const box = await ridge.boundingBox();
+    if (box === null) throw new Error('the ridge is not drawn');
+    await page.mouse.move(box.x + box.width - 30, box.y + 50);
+    await page.mouse.click(box.x + box.width - 24, box.y + 60);
+    await expect(chord(page, 7)).toHaveAttribute('aria-pressed', 'true', { timeout: 1000 });
+  }).toPass();
 });

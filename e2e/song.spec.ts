@@ -123,7 +123,7 @@ test('a chord outside the key is told from one inside', async ({ page }) => {
   await page.locator('[data-place="8.0"]').click();
   await expect(why).toContainText('C stands where the key has C♯');
   await page.locator('[data-place="4.0"]').click();
-  await expect(why).toContainText('every note of it is in D major');
+  await expect(why).toContainText('it belongs to D major');
 });
 
 test('undo in the text takes a change back, and that is saved too', async ({ page }) => {

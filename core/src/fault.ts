@@ -62,7 +62,19 @@ export type ChartFault =
   | { readonly code: 'pickup-without-bar' }
   | { readonly code: 'change-unknown'; readonly text: string }
   | { readonly code: 'cue-wordless'; readonly text: string }
-  | { readonly code: 'form-not-played'; readonly text: string }
+  | { readonly code: 'count-stray'; readonly text: string }
+  | { readonly code: 'repeat-unopened' }
+  | { readonly code: 'repeat-unclosed' }
+  | { readonly code: 'ending-outside'; readonly passes: string }
+  | { readonly code: 'ending-unclosed'; readonly passes: string }
+  | { readonly code: 'ending-unopened' }
+  | { readonly code: 'ending-passes'; readonly pass: number; readonly endings: number }
+  | { readonly code: 'ending-count'; readonly times: number; readonly passes: number }
+  | { readonly code: 'jump-target'; readonly jump: string; readonly missing: 'segno' | 'coda' | 'to coda' | 'fine' }
+  | { readonly code: 'sign-twice'; readonly sign: string }
+  | { readonly code: 'form-section-missing'; readonly name: string; readonly nearest: string | null }
+  | { readonly code: 'form-section-twice'; readonly name: string }
+  | { readonly code: 'form-and-jumps' }
   | { readonly code: 'performance-long'; readonly bars: number; readonly most: number }
   | { readonly code: 'two-bars-perhaps'; readonly text: string; readonly write: string };
 

@@ -72,7 +72,16 @@ const beside = fc.oneof(
     '8',
   ),
 );
-const barLine = fc.array(fc.oneof({ weight: 4, arbitrary: bar }, beside), { minLength: 1, maxLength: 8 }).map((parts) => parts.join(' '));
+const endings = fc
+  .array(fc.array(bar, { minLength: 1, maxLength: 2 }), { minLength: 1, maxLength: 3 })
+  .map((all) => all.map((bars, index) => `${index + 1}.[ ${bars.join(' ')} ]`).join(' '));
+const repeat = fc
+  .tuple(fc.array(bar, { minLength: 1, maxLength: 3 }), fc.oneof(fc.constant(''), endings), pick('', '', ' x3', ' x1'))
+  .map(([bars, ends, count]) => `|: ${bars.join(' ')} ${ends} :|${ends === '' ? count : ''}`);
+const jump = pick('{segno}', '{coda}', '{fine}', '{to coda}', '{dc}', '{ds}', '{ds al coda}', '{dc al fine}', '{dc!}', '{ds! al coda}');
+const barLine = fc
+  .array(fc.oneof({ weight: 8, arbitrary: bar }, { weight: 2, arbitrary: beside }, repeat, jump), { minLength: 1, maxLength: 8 })
+  .map((parts) => parts.join(' '));
 const paperLine = fc.array(marked, { minLength: 2, maxLength: 6 }).map((parts) => `| ${parts.join(' | ')} |`);
 const line = fc.oneof(
   { weight: 6, arbitrary: barLine },
@@ -86,6 +95,8 @@ const line = fc.oneof(
 const headLine = fc.oneof(
   pick(
     'key: G',
+    'form: Verse, Chorus x2, B',
+    'form: Verse x3, nowhere',
     'key: Em',
     'key: Ab',
     'key: F# harmonic minor',
@@ -142,6 +153,7 @@ describe('laws of chart text', () => {
         const { bars, performance } = readChart(text);
         for (const index of performance.order) expect(bars[index]).toBeDefined();
         expect(performance.count).toBeGreaterThanOrEqual(performance.order.length);
+        expect(performance.parts.reduce((sum, { count }) => sum + count, 0)).toBe(performance.order.length);
       }),
       { seed: 33, numRuns: 300 },
     );
@@ -169,30 +181,57 @@ describe('no text makes the reader throw or hang', () => {
       fc.property(fc.string({ unit: 'binary', maxLength: 200 }), (text) => {
         expect(readChart(text).chart.body).toBeDefined();
       }),
-      { seed: 35, numRuns: 1500 },
+      { seed: 35, numRuns: 10_000 },
     );
   });
 
   test('charts with characters changed, dropped and doubled', () => {
-    const source = readFileSync(new URL('./golden/charts/harbor-wall.txt', import.meta.url), 'utf8');
+    const sources = ['harbor-wall', 'two-lanterns', 'copper-line-shuffle'].map((name) =>
+      readFileSync(new URL(`./golden/charts/${name}.txt`, import.meta.url), 'utf8'),
+    );
     const edit = fc.record({
-      at: fc.nat(source.length),
+      at: fc.nat(300),
       drop: fc.nat(3),
-      add: pick('', '(', ')', '"', '{', '|', '[', '<', '>', '.', ',', '\n', '%', 'b', '/', '🎸'),
+      add: pick('', '(', ')', '"', '{', '|', '[', ']', '<', '>', '.', ',', '\n', '%', 'b', '/', '|:', ':|', ' 2.[ ', ' {ds} ', '🎸'),
     });
     fc.assert(
-      fc.property(fc.array(edit, { maxLength: 6 }), (edits) => {
+      fc.property(fc.constantFrom(...sources), fc.array(edit, { maxLength: 6 }), (source, edits) => {
         let text = source;
         for (const { at, drop, add } of edits) text = text.slice(0, at) + add + text.slice(at + drop);
         const tidy = printChart(readChart(text).chart);
         expect(printChart(parseChart(tidy).chart)).toBe(tidy);
       }),
-      { seed: 36, numRuns: 800 },
+      { seed: 36, numRuns: 10_000 },
     );
   });
 
   test('a megabyte of anything is read in passing', () => {
-    for (const piece of ['1 ', '(', ')', '((1 ', '"', '{', '<', 'A', '%%', 'key: ', '.', '[', '|', '!', 'C(', '@b ']) {
+    for (const piece of [
+      '1 ',
+      '(',
+      ')',
+      '((1 ',
+      '"',
+      '{',
+      '<',
+      'A',
+      '%%',
+      'key: ',
+      '.',
+      '[',
+      '|',
+      '!',
+      'C(',
+      '@b ',
+      '|: ',
+      ':| ',
+      '1.[ ',
+      '] ',
+      '{ds} ',
+      '{segno} 1 {ds} ',
+      '[A] x99\n1\n',
+      'form: A,A,A,A\n',
+    ]) {
       const text = piece.repeat(Math.ceil(200_000 / piece.length));
       expect(readChart(text).problems.length).toBeGreaterThanOrEqual(0);
     }

@@ -1,6 +1,6 @@
 import type { ChartFault } from '../fault.ts';
 import type { Key } from '../key/key.ts';
-import type { BodyLine, Change, Chart, Meter, MusicItem, Place, Problem, Slot } from './chart.ts';
+import type { BodyLine, Change, Chart, FormJump, FormMark, Meter, MusicItem, Place, Problem, Slot } from './chart.ts';
 import { keyAfter } from './chart-text.ts';
 import type { Head } from './head.ts';
 import { printSlot } from './slot-text.ts';
@@ -17,6 +17,24 @@ export interface BarRemark {
   readonly text: string;
 }
 
+/** What is drawn at a bar about the order of playing. */
+export interface BarForm {
+  readonly opensRepeat: boolean;
+  /** How often the repeat that ends with this bar is played in all; null where none ends. */
+  readonly closesRepeat: number | null;
+  readonly ending: { readonly passes: readonly number[]; readonly begins: boolean; readonly ends: boolean } | null;
+  /** Signs over the beginning of the bar. */
+  readonly signs: readonly ('segno' | 'coda')[];
+  /** What is written at the end of the bar. */
+  readonly after: readonly ('fine' | 'to-coda' | FormJump)[];
+}
+
+/** One step through the written chart, for following its form. `bars` counts the bars before it. */
+export type FormStep =
+  | { readonly kind: 'bar'; readonly bar: number }
+  | { readonly kind: 'mark'; readonly mark: FormMark; readonly at: Place }
+  | { readonly kind: 'section' | 'section-end'; readonly section: number };
+
 /** A bar of the chart with everything in force in it. */
 export interface WrittenBar {
   /** Index into `sections`; null before the first section. */
@@ -31,6 +49,7 @@ export interface WrittenBar {
   /** Beats of a pickup bar; null for a full bar. */
   readonly pickup: number | null;
   readonly remarks: readonly BarRemark[];
+  readonly form: BarForm;
   /** Line of the chart body the bar stands on. */
   readonly line: number;
   readonly at: Place;
@@ -59,6 +78,8 @@ export interface WrittenBars {
   readonly bars: readonly WrittenBar[];
   readonly sections: readonly Section[];
   readonly stretches: readonly KeyStretch[];
+  /** Bars, marks and sections in the order they are written. */
+  readonly steps: readonly FormStep[];
   readonly problems: readonly Problem[];
 }
 
@@ -73,24 +94,37 @@ export function readBars(chart: Chart, head: Head): WrittenBars {
     tempo: head.tempo,
     pickup: null,
     waiting: [],
+    steps: [],
+    opens: false,
+    signs: [],
+    ending: null,
   };
   chart.body.forEach((line, index) => {
     if (line.kind === 'section') openSection(state, line);
     if (line.kind === 'music') for (const item of line.items) readItem(state, item, index);
   });
+  closeSection(state);
   if (state.pickup !== null) report(state, { code: 'pickup-without-bar' }, state.pickup.at);
-  return { bars: state.bars, sections: state.sections, stretches: state.stretches, problems: state.problems };
+  const { bars, sections, stretches, steps, problems } = state;
+  return { bars, sections, stretches, steps, problems };
 }
 
 function openSection(state: BarState, line: BodyLine & { readonly kind: 'section' }): void {
   const { name, remark, at } = line;
+  closeSection(state);
+  state.steps.push({ kind: 'section', section: state.sections.length });
   state.sections.push({ name, times: line.times ?? 1, remark, at, from: state.bars.length, count: 0 });
+}
+
+function closeSection(state: BarState): void {
+  if (state.sections.length > 0) state.steps.push({ kind: 'section-end', section: state.sections.length - 1 });
+  state.ending = null;
 }
 
 type OpenSection = { -readonly [Field in keyof Section]: Section[Field] };
 
-/** A bar that may still be given remarks. */
-type OpenBar = Omit<WrittenBar, 'remarks'> & { readonly remarks: BarRemark[] };
+/** A bar that may still be given remarks and marks of form. */
+type OpenBar = Omit<WrittenBar, 'remarks' | 'form'> & { readonly remarks: BarRemark[]; form: BarForm };
 
 /** What laying out carries from bar to bar. */
 interface BarState {
@@ -103,6 +137,11 @@ interface BarState {
   pickup: { readonly beats: number; readonly at: Place } | null;
   /** Remarks written before the first bar of their section; they go to that bar. */
   waiting: BarRemark[];
+  readonly steps: FormStep[];
+  /** What stands before the next bar: a repeat that begins, signs, an ending. */
+  opens: boolean;
+  signs: ('segno' | 'coda')[];
+  ending: { readonly passes: readonly number[]; begins: boolean } | null;
 }
 
 function readItem(state: BarState, item: MusicItem, line: number): void {
@@ -117,16 +156,53 @@ function readItem(state: BarState, item: MusicItem, line: number): void {
       applyChange(state, item.change, item.at);
       break;
     case 'remark':
-      addRemark(state, { to: null, text: item.text });
+      if (item.text !== '') addRemark(state, { to: null, text: item.text });
       break;
     case 'cue':
       addRemark(state, { to: item.to, text: item.text });
       break;
     case 'form':
+      state.steps.push({ kind: 'mark', mark: item.mark, at: item.at });
+      markForm(state, item.mark);
+      break;
     case 'unread':
       break;
   }
 }
+
+/** Puts a mark of form on the bar it is drawn at: the next one, or the one before. */
+function markForm(state: BarState, mark: FormMark): void {
+  const last = state.bars.at(-1);
+  const atEnd = (form: Partial<BarForm>) => {
+    if (last !== undefined) last.form = { ...last.form, ...form };
+  };
+  const write = (mark: BarForm['after'][number]) => atEnd({ after: [...(last?.form.after ?? []), mark] });
+  switch (mark.kind) {
+    case 'repeat-open':
+      state.opens = true;
+      return;
+    case 'repeat-close':
+      state.ending = null;
+      return atEnd({ closesRepeat: mark.times ?? TWICE });
+    case 'ending-open':
+      state.ending = { passes: mark.passes, begins: true };
+      return;
+    case 'ending-close':
+      if (state.ending?.begins === false && last?.form.ending != null) atEnd({ ending: { ...last.form.ending, ends: true } });
+      state.ending = null;
+      return;
+    case 'sign':
+      if (mark.sign === 'fine') return write('fine');
+      state.signs.push(mark.sign);
+      return;
+    case 'to-coda':
+      return write('to-coda');
+    case 'jump':
+      return write(mark);
+  }
+}
+
+const TWICE = 2;
 
 function barBeats(state: BarState, at: Place): number {
   const { pickup, meter } = state;
@@ -148,11 +224,22 @@ function addBar(state: BarState, shared: SharedBeats, at: Place, line: number, s
     tempo: state.tempo,
     pickup: state.pickup === null ? null : state.pickup.beats,
     remarks: state.waiting,
+    form: {
+      opensRepeat: state.opens,
+      closesRepeat: null,
+      ending: state.ending === null ? null : { ...state.ending, ends: false },
+      signs: state.signs,
+      after: [],
+    },
     line,
     at,
   });
+  state.steps.push({ kind: 'bar', bar: state.bars.length - 1 });
   state.pickup = null;
   state.waiting = [];
+  state.opens = false;
+  state.signs = [];
+  if (state.ending !== null) state.ending = { ...state.ending, begins: false };
   const open = state.sections[section];
   if (open !== undefined) open.count += 1;
 }

@@ -4,6 +4,7 @@ import type { Fault } from '../fault.ts';
 import { type Key, moveKey } from '../key/key.ts';
 import { printChange } from './change-text.ts';
 import type { BodyLine, Change, Chart, HeadLine, MusicItem, Place, Problem, Slot } from './chart.ts';
+import { MOST_TIMES, printFormMark } from './form-text.ts';
 import { countingTonic, type Head, readHead, tidyHeadName } from './head.ts';
 import { type LineContext, parseMusicLine } from './music-line.ts';
 import { printSlot } from './slot-text.ts';
@@ -19,7 +20,6 @@ export interface ParsedChart {
 
 const HEAD_NAME = /^[A-Za-z][A-Za-z0-9 _-]*$/;
 const SECTION_LINE = /^\[([^\]]*)\]\s*(?:[x×]\s*(\d+)(?!\S))?\s*(?:--\s*(.*))?/;
-const MOST_TIMES = 99;
 
 /** Reads chart text. Any text gives a chart; nothing throws and nothing typed is dropped. */
 export function parseChart(text: string): ParsedChart {
@@ -60,10 +60,10 @@ interface BodyState {
   key: Key;
 }
 
-function readBodyLine(state: BodyState, raw: string, line: number): void {
+function readBodyLine(state: BodyState, raw: string, line: number, before = 0): void {
   const text = raw.trim();
   if (text === '') return;
-  const offset = raw.length - raw.trimStart().length;
+  const offset = before + raw.length - raw.trimStart().length;
   const at: Place = { line, column: offset + 1, length: text.length };
   if (text.startsWith('//')) state.lines.push({ kind: 'comment', text: text.slice(2).trim(), at });
   else if (/^~(\s|$)/.test(text)) state.lines.push({ kind: 'words', text: text.slice(1).trim(), at });
@@ -86,7 +86,7 @@ function readSection(state: BodyState, text: string, at: Place): void {
   if (rest.trim() === '') return;
   const restAt = { ...at, column: at.column + match[0].length, length: rest.length };
   state.problems.push({ fault: { code: 'section-rest', name, rest: rest.trim().slice(0, 40) }, severity: 'warning', at: restAt });
-  readMusic(state, rest, restAt);
+  readBodyLine(state, rest, at.line, restAt.column - 1);
 }
 
 function readTimes(state: BodyState, digits: string | undefined, at: Place): number | null {
@@ -140,10 +140,18 @@ export function printChart(chart: Chart, printer: ChartPrinter = PLAIN_PRINTER):
   for (const line of chart.body) {
     if (!fresh && (line.kind === 'section' || lines.length === chart.head.length)) lines.push('');
     fresh = false;
-    lines.push(printBodyLine(line, printer));
+    const text = printBodyLine(line, printer);
+    const misread =
+      line.kind === 'music' && (OTHER_LINE.test(text) || SECTION_LINE.test(text) || (line === chart.body[0] && HEAD_LIKE.test(text)));
+    lines.push(misread ? `${NOTHING} ${text}` : text);
   }
   return lines.length === 0 ? '' : `${lines.join('\n')}\n`;
 }
+
+/** Music that begins with something unread may look like a line of another kind; an empty remark keeps it music. */
+const OTHER_LINE = /^(?:~(?:\s|$)|\/\/)/;
+const HEAD_LIKE = /^[A-Za-z][A-Za-z0-9 _-]*:(?!\|)/;
+const NOTHING = '""';
 
 function printBodyLine(line: BodyLine, printer: ChartPrinter): string {
   switch (line.kind) {
@@ -177,6 +185,7 @@ function printItem(item: MusicItem, printer: ChartPrinter): string {
     case 'cue':
       return `@${item.to} "${item.text}"`;
     case 'form':
+      return printFormMark(item.mark);
     case 'unread':
       return item.text;
   }

@@ -39,6 +39,26 @@ export interface Meter {
   readonly unit: number;
 }
 
+/** A mark that says in which order bars are played. */
+export type FormMark =
+  | { readonly kind: 'repeat-open' }
+  /** How often in all; null for twice. */
+  | { readonly kind: 'repeat-close'; readonly times: number | null }
+  /** The passes it is played on, counted from 1. */
+  | { readonly kind: 'ending-open'; readonly passes: readonly number[] }
+  | { readonly kind: 'ending-close' }
+  | { readonly kind: 'sign'; readonly sign: 'segno' | 'coda' | 'fine' }
+  | { readonly kind: 'to-coda' }
+  | FormJump;
+
+/** D.C. or D.S.; plain ones heed both To Coda and Fine on the way. Repeats are left out after it unless kept. */
+export interface FormJump {
+  readonly kind: 'jump';
+  readonly to: 'start' | 'segno';
+  readonly until: 'coda' | 'fine' | 'either';
+  readonly keepRepeats: boolean;
+}
+
 /** One thing on a line of music, in the order it is written. */
 export type MusicItem = { readonly at: Place } /** `broken` is the bar as typed when not all of it could be read. */ & (
   | { readonly kind: 'bar'; readonly slots: readonly Slot[]; readonly broken: string | null }
@@ -47,8 +67,7 @@ export type MusicItem = { readonly at: Place } /** `broken` is the bar as typed 
   | { readonly kind: 'change'; readonly change: Change }
   | { readonly kind: 'remark'; readonly text: string }
   | { readonly kind: 'cue'; readonly to: string; readonly text: string }
-  /** A repeat, ending or jump mark: kept as written, not yet played. */
-  | { readonly kind: 'form'; readonly text: string }
+  | { readonly kind: 'form'; readonly mark: FormMark }
   /** What could not be read, kept so that nothing typed is lost. */
   | { readonly kind: 'unread'; readonly text: string }
 );

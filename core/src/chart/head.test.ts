@@ -19,7 +19,14 @@ describe('the head', () => {
 
   test('is read whatever the case of its names, and past blank lines and comments', () => {
     const read = head('Title: Fog\n// slow\n\nKEY: Em\nTime: 6/8\nTempo: 60\nFeel: dragged\nby: Ann\nform: A, B\n[A]\n1-');
-    expect(read).toMatchObject({ title: 'Fog', meter: { beats: 6, unit: 8 }, tempo: 60, feel: 'dragged', by: 'Ann', form: 'A, B' });
+    expect(read).toMatchObject({
+      title: 'Fog',
+      meter: { beats: 6, unit: 8 },
+      tempo: 60,
+      feel: 'dragged',
+      by: 'Ann',
+      form: { entries: [{ name: 'A' }, { name: 'B' }] },
+    });
     expect(printKey(read.key)).toBe('Em');
   });
 

@@ -4,6 +4,7 @@ import { parseKey } from '../key/key-text.ts';
 import type { Note } from '../pitch/note.ts';
 import { isMinorScale } from '../scale/scale.ts';
 import type { HeadLine, Meter, Place, Problem, Severity } from './chart.ts';
+import { type FormEntry, parseFormLine } from './form-text.ts';
 
 /** `tonic`: numbers count from the key's own tonic; `relative`: minor keys count from their relative major. */
 export type Numbering = 'tonic' | 'relative';
@@ -20,7 +21,8 @@ export interface Head {
   /** Beats a minute: dotted quarters in 6/8, 9/8 and 12/8, else the meter's unit. Null when unsaid. */
   readonly tempo: number | null;
   readonly feel: string;
-  readonly form: string | null;
+  /** The play order, when a form line gives one. */
+  readonly form: { readonly entries: readonly FormEntry[]; readonly at: Place } | null;
 }
 
 const DEFAULT_KEY: Key = { tonic: 0, scale: 'major' };
@@ -61,8 +63,6 @@ export function readHead(lines: readonly HeadLine[]): { head: Head; problems: re
     const field = fields.get('numbering') as { at: Place };
     report({ code: 'numbering-in-major', key: (fields.get('key') as { value: string }).value }, field.at, 'warning');
   }
-  const form = fields.get('form');
-  if (form !== undefined) report({ code: 'form-not-played', text: 'form:' }, form.at, 'info');
   const head: Head = {
     title: fields.get('title')?.value ?? '',
     by: fields.get('by')?.value ?? '',
@@ -72,9 +72,17 @@ export function readHead(lines: readonly HeadLine[]): { head: Head; problems: re
     meter: read('time', (value) => findMeter(value) ?? unreadable('time', value, 'a meter such as 4/4 or 6/8'), DEFAULT_METER),
     tempo: read<number | null>('tempo', (value) => findTempo(value) ?? unreadable('tempo', value, 'beats a minute, 20 to 400'), null),
     feel: fields.get('feel')?.value ?? '',
-    form: form?.value ?? null,
+    form: formOf(fields.get('form')),
   };
   return { head, problems };
+}
+
+/** A form line with at least one name on it. Its place is that of its value. */
+function formOf(field: { value: string; at: Place } | undefined): Head['form'] {
+  const entries = field === undefined ? [] : parseFormLine(field.value);
+  if (field === undefined || entries.length === 0) return null;
+  const { at, value } = field;
+  return { entries, at: { ...at, column: at.column + at.length - value.length, length: value.length } };
 }
 
 /** The note that degree 1 stands on: the tonic, or the relative major of a minor key. */

@@ -54,6 +54,7 @@ function delimited(line: string, kind: LineToken['kind'], start: number, end: nu
 
 /** A parenthesis inside a word belongs to the chord symbol and may hold spaces. */
 function scanWord(line: string, start: number, to: number): LineToken {
+  if (line[start] === ']') return { kind: 'word', text: ']', start, length: 1, words: null, closed: true };
   let at = start;
   let closed = true;
   while (at < to && !isSpace(line[at]) && !endsWord(line, at, start, to)) {
@@ -81,7 +82,8 @@ function scanCue(line: string, start: number, to: number): LineToken {
 
 function endsWord(line: string, at: number, start: number, to: number): boolean {
   if (at === start) return false;
-  return line[at] === '"' || line[at] === '{' || barlineLength(line, at, to) > 0;
+  const sign = line[at];
+  return sign === '"' || sign === '{' || sign === ']' || (line[at - 1] === '[' && line[at - 2] === '.') || barlineLength(line, at, to) > 0;
 }
 
 /** How many characters of bar line stand here: `|`, `||`, `|:`, `:|`, `:|:`; 0 for none. */

@@ -1,6 +1,7 @@
 import type { Fault } from '../fault.ts';
 import { parseChange } from './change-text.ts';
 import type { Change, MusicItem, Place, Problem, Severity, Slot } from './chart.ts';
+import { isEndingOpen, MOST_TIMES, parseEndingOpen, parseFormWords, parseRepeatSign } from './form-text.ts';
 import { type LineToken, scanLine } from './line-scan.ts';
 import { parseSlot } from './slot-text.ts';
 import type { ChordToken } from './token-warning.ts';
@@ -19,16 +20,14 @@ export interface LineContext {
   readonly onChange: (change: Change) => void;
 }
 
-const ENDING = /^\d(,\d)*\.\[$/;
-const COUNT = /^[x×]\d+$/i;
-const FORM_WORDS = /^(segno|coda|fine|to coda|(dc|ds)!?( al (coda|fine)!?)?)$/i;
+const COUNT = /^[x×]\d{1,3}$/i;
 
 /**
  * Reads a line of music. Without plain bar lines one token is one bar; with them, what stands
  * between two bar lines is one bar. What cannot be read is kept as such, with a problem.
  */
 export function parseMusicLine(text: string, context: LineContext): readonly MusicItem[] {
-  const tokens = scanLine(text);
+  const tokens = withCounts(scanLine(text), text);
   const barred = tokens.some((token) => token.kind === 'barline' && isPlain(token));
   for (const token of tokens) if (!token.closed) report(context, unclosed(token), placeOf(context, token));
   return barred ? readBarred(tokens, text, context) : tokens.flatMap((token) => readToken(token, text, context));
@@ -47,7 +46,7 @@ function readToken(token: LineToken, text: string, context: LineContext): readon
     case 'braced':
       return [readBraced(token, at, context)];
     case 'barline':
-      return [formItem(token.text, at, context)];
+      return readRepeatSign(token, at, context);
     case 'cue':
       return [readCue(token, at, context)];
     case 'group':
@@ -60,7 +59,12 @@ function readToken(token: LineToken, text: string, context: LineContext): readon
 
 function readWord(token: LineToken, at: Place, context: LineContext): MusicItem {
   if (token.text === '%' || token.text === '%%') return { kind: 'again', bars: token.text === '%' ? 1 : 2, at };
-  if (ENDING.test(token.text) || token.text === ']' || COUNT.test(token.text)) return formItem(token.text, at, context);
+  if (token.text === ']') return { kind: 'form', mark: { kind: 'ending-close' }, at };
+  if (isEndingOpen(token.text)) return { kind: 'form', mark: parseEndingOpen(token.text), at };
+  if (COUNT.test(token.text)) {
+    report(context, { code: 'count-stray', text: token.text }, at);
+    return { kind: 'unread', text: token.text, at };
+  }
   const slot = readSlot(token, context);
   if (slot === undefined) return { kind: 'unread', text: token.text, at };
   if (slot.beats !== null) report(context, { code: 'beats-outside-bar', text: token.text }, at);
@@ -75,7 +79,8 @@ function readCue(token: LineToken, at: Place, context: LineContext): MusicItem {
 
 function readBraced(token: LineToken, at: Place, context: LineContext): MusicItem {
   const text = token.text.trim();
-  if (FORM_WORDS.test(text)) return formItem(`{${text}}`, at, context);
+  const mark = parseFormWords(text);
+  if (mark !== undefined) return { kind: 'form', mark, at };
   const change = parseChange(text);
   if (change === undefined || 'code' in change) {
     report(context, change ?? { code: 'change-unknown', text: `{${text.slice(0, 40)}}` }, at);
@@ -85,9 +90,32 @@ function readBraced(token: LineToken, at: Place, context: LineContext): MusicIte
   return { kind: 'change', change, at };
 }
 
-function formItem(text: string, at: Place, context: LineContext): MusicItem {
-  report(context, { code: 'form-not-played', text }, at, 'info');
-  return { kind: 'form', text, at };
+/** A count directly behind a repeat's end belongs to it. */
+function withCounts(tokens: readonly LineToken[], text: string): readonly LineToken[] {
+  return tokens.flatMap((token, index) => {
+    const [before, next] = [tokens[index - 1], tokens[index + 1]];
+    if (before !== undefined && takesCount(before) && isCount(token)) return [];
+    if (next === undefined || !takesCount(token) || !isCount(next)) return [token];
+    const length = next.start + next.length - token.start;
+    return [{ ...token, text: text.slice(token.start, token.start + length), length }];
+  });
+}
+
+function takesCount({ kind, text }: LineToken): boolean {
+  return kind === 'barline' && /^:\|+$/.test(text);
+}
+
+function isCount({ kind, text }: LineToken): boolean {
+  return kind === 'word' && COUNT.test(text);
+}
+
+function readRepeatSign({ text }: LineToken, at: Place, context: LineContext): readonly MusicItem[] {
+  return parseRepeatSign(text).map((mark) => {
+    const times = mark.kind === 'repeat-close' ? mark.times : null;
+    if (times !== null && (times < 1 || times > MOST_TIMES))
+      report(context, { code: 'count-range', text: `x${times}`, most: MOST_TIMES }, at);
+    return { kind: 'form', mark, at };
+  });
 }
 
 /**
@@ -135,7 +163,7 @@ function readBarred(tokens: readonly LineToken[], text: string, context: LineCon
     }
     items.push(...readMeasure(measure, text, context));
     if (opening !== undefined && measure.length === 0) report(context, { code: 'bar-empty' }, placeOf(context, token));
-    if (!isPlain(token)) items.push(formItem(token.text, placeOf(context, token), context));
+    if (!isPlain(token)) items.push(...readRepeatSign(token, placeOf(context, token), context));
     opening = token;
     measure = [];
   }
@@ -160,7 +188,7 @@ function readMeasure(tokens: readonly LineToken[], text: string, context: LineCo
 
 function isChordToken(token: LineToken): boolean {
   if (token.kind !== 'group' && token.kind !== 'word') return false;
-  return isBalanced(token) && !ENDING.test(token.text) && token.text !== ']' && !COUNT.test(token.text);
+  return isBalanced(token) && !isEndingOpen(token.text) && token.text !== ']' && !COUNT.test(token.text);
 }
 
 /** Whether the parentheses inside the token match, so that it can stand inside others. */

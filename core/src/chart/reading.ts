@@ -21,7 +21,7 @@ export interface ChartReading extends Omit<WrittenBars, 'problems'> {
 export function readChart(text: string): ChartReading {
   const { chart, head, problems } = parseChart(text);
   const written = readBars(chart, head);
-  const performance = performBars(written);
+  const performance = performBars(written, head);
   const all = [...problems, ...written.problems, ...performance.problems];
   all.sort((a, b) => a.at.line - b.at.line || a.at.column - b.at.column);
   return { ...written, chart, head, performance, problems: all };

@@ -81,10 +81,36 @@ export function faultWords(fault: Fault): string {
       return `${show(fault.text)} is not known here: write {key: A}, {key: +2}, {3/4} or {tempo: 120}.`;
     case 'cue-wordless':
       return `${show(fault.text)} has no words: write who and what, such as @bass "walk up".`;
-    case 'form-not-played':
-      return `${show(fault.text)} is kept as written; repeats, endings, jumps and form lines are not played out yet.`;
+    case 'count-stray':
+      return `“${show(fault.text)}” counts nothing here: a count stands behind a repeat, :| ${show(fault.text)}, or behind a section’s name.`;
+    case 'repeat-unopened':
+      return 'No |: opens this repeat, so it goes back to the start of its section.';
+    case 'repeat-unclosed':
+      return 'This repeat is not closed in its section: write :| where it ends.';
+    case 'ending-outside':
+      return `Ending ${fault.passes} stands outside a repeat. Endings go inside: |: 1 4 1.[ 5 5 ] 2.[ 1 1 ] :|`;
+    case 'ending-unclosed':
+      return `Ending ${fault.passes} is not closed: write ] behind its last bar, before the next ending or :|.`;
+    case 'ending-unopened':
+      return 'This ] closes no ending.';
+    case 'ending-passes':
+      return fault.endings === 0
+        ? `Pass ${fault.pass} of this repeat has no ending of its own.`
+        : `Pass ${fault.pass} of this repeat has ${fault.endings} endings; the first one is played.`;
+    case 'ending-count':
+      return `The endings make ${fault.passes} passes, the count says ${fault.times}; the endings win.`;
+    case 'jump-target':
+      return `There is no {${fault.missing}} for ${show(fault.jump)}, so it is passed over.`;
+    case 'sign-twice':
+      return `There is a second {${fault.sign}}; the first one counts.`;
+    case 'form-section-missing':
+      return `No section is called “${show(fault.name)}”.${fault.nearest === null ? '' : ` Did you mean ${show(fault.nearest)}?`}`;
+    case 'form-section-twice':
+      return `Two sections are called “${show(fault.name)}”; the form plays the first. Give the other a name of its own.`;
+    case 'form-and-jumps':
+      return 'The form line and the jumps in the chart both say the order; the form line wins.';
     case 'performance-long':
-      return `Played out this is ${fault.bars} bars; only the first ${fault.most} are written out.`;
+      return `Played out this is ${fault.bars} bars or more; the first ${fault.most} are written out.`;
     case 'two-bars-perhaps':
       return `${fault.text} is one chord. Two bars? Write ${fault.write}.`;
     case 'tuning-strings':
