@@ -180,25 +180,28 @@ function markForm(state: BarState, mark: FormMark): void {
   switch (mark.kind) {
     case 'repeat-open':
       state.opens = true;
-      return;
+      break;
     case 'repeat-close':
       state.ending = null;
-      return atEnd({ closesRepeat: mark.times ?? TWICE });
+      atEnd({ closesRepeat: mark.times ?? TWICE });
+      break;
     case 'ending-open':
       state.ending = { passes: mark.passes, begins: true };
-      return;
+      break;
     case 'ending-close':
       if (state.ending?.begins === false && last?.form.ending != null) atEnd({ ending: { ...last.form.ending, ends: true } });
       state.ending = null;
-      return;
+      break;
     case 'sign':
-      if (mark.sign === 'fine') return write('fine');
-      state.signs.push(mark.sign);
-      return;
+      if (mark.sign === 'fine') write('fine');
+      else state.signs.push(mark.sign);
+      break;
     case 'to-coda':
-      return write('to-coda');
+      write('to-coda');
+      break;
     case 'jump':
-      return write(mark);
+      write(mark);
+      break;
   }
 }
 
@@ -296,6 +299,12 @@ function beatsFault(slots: readonly Slot[], beats: number): ChartFault | null {
   if (marked.length < slots.length) return { code: 'beats-missing', text: String(slots.length - marked.length) };
   const sum = marked.reduce((total, slot) => total + (slot.beats as number), 0);
   return sum === beats ? null : { code: 'beats-sum', sum, wanted: beats };
+}
+
+/** Chords of a bar as a thing to be written; beats are marked only where they are not shared equally. */
+export function barItem(chords: readonly BarChord[], at: Place): MusicItem {
+  const equal = chords.every(({ beats }) => beats === chords[0]?.beats);
+  return { kind: 'bar', slots: chords.map((chord) => (equal ? { ...chord, beats: null } : chord)), broken: null, at };
 }
 
 /**

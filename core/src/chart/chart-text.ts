@@ -1,7 +1,8 @@
 import type { NumberChord } from '../degree/degree.ts';
 import { printNumber } from '../degree/number-text.ts';
-import type { Fault } from '../fault.ts';
+import { type Fault, failure, type Result, success } from '../fault.ts';
 import { type Key, moveKey } from '../key/key.ts';
+import type { Note } from '../pitch/note.ts';
 import { printChange } from './change-text.ts';
 import type { BodyLine, Change, Chart, HeadLine, MusicItem, Place, Problem, Slot } from './chart.ts';
 import { MOST_TIMES, printFormMark } from './form-text.ts';
@@ -130,6 +131,30 @@ export interface ChartPrinter {
 }
 
 const PLAIN_PRINTER: ChartPrinter = { chord: printNumber, change: printChange, field: (_, value) => value };
+
+/** Things on a line of music as tidy text. */
+export function printMusicLine(items: readonly MusicItem[]): string {
+  return items.map((item) => printItem(item, PLAIN_PRINTER)).join(' ');
+}
+
+/**
+ * Reads one bar as it is typed by itself: `4`, `(2-7 57)`, or `2-7 57` for a bar that two chords
+ * share. Letters count from `tonic`. Anything else than chords is a fault.
+ */
+export function parseBarTokens(typed: string, tonic: Note): Result<MusicItem> {
+  const text = typed.trim();
+  const lead = typed.length - typed.trimStart().length;
+  if (text === '') return failure({ code: 'empty', wanted: 'chord' }, 0, typed.length);
+  const problems: Problem[] = [];
+  const context: LineContext = { line: 1, offset: 0, tonic, problems, chordTokens: [], onChange: () => undefined };
+  // bar lines around it make whatever stands between them one bar
+  const [item, ...more] = parseMusicLine(`|${text}|`, context);
+  const fault = problems.find(({ severity }) => severity === 'error');
+  if (fault !== undefined) return failure(fault.fault, Math.max(0, lead + fault.at.column - 2), fault.at.length);
+  if (item === undefined || more.length > 0 || (item.kind !== 'bar' && item.kind !== 'again'))
+    return failure({ code: 'token-unreadable', text }, lead, text.length);
+  return success(item);
+}
 
 /** The chart as tidy text. Reading it back gives the same chart. */
 export function printChart(chart: Chart, printer: ChartPrinter = PLAIN_PRINTER): string {

@@ -71,46 +71,47 @@ interface RepeatRange {
 
 function pairRepeats(steps: readonly FormStep[], from: number, to: number, report: Report): readonly RepeatRange[] {
   const ranges: RepeatRange[] = [];
-  let open: { readonly index: number; readonly at: Place } | null = null;
-  for (let index = from; index < to; index += 1) {
-    const step = steps[index] as FormStep;
-    if (step.kind !== 'mark') continue;
-    if (step.mark.kind === 'repeat-open') {
+  let open: OpenMark | null = null;
+  for (const { index, mark, at } of marksIn(steps, from, to)) {
+    if (mark.kind === 'repeat-open') {
       if (open !== null) report({ code: 'repeat-unclosed' }, open.at);
-      open = { index, at: step.at };
+      open = { index, at };
     }
-    if (step.mark.kind === 'repeat-close') {
-      if (open === null) report({ code: 'repeat-unopened' }, step.at, 'warning');
-      // without a |: play goes back to the last repeat's end, or to the start of the section
-      const start = open?.index ?? ranges.at(-1)?.to ?? (steps[from]?.kind === 'section' ? from : from - 1);
-      ranges.push({ from: start, to: index, times: step.mark.times, opened: open !== null, at: step.at });
-      open = null;
-    }
+    if (mark.kind !== 'repeat-close') continue;
+    if (open === null) report({ code: 'repeat-unopened' }, at, 'warning');
+    // without a |: play goes back to the last repeat's end, or to the start of the section
+    const start = open?.index ?? ranges.at(-1)?.to ?? (steps[from]?.kind === 'section' ? from : from - 1);
+    ranges.push({ from: start, to: index, times: mark.times, opened: open !== null, at });
+    open = null;
   }
   if (open !== null) report({ code: 'repeat-unclosed' }, open.at);
   return ranges;
 }
 
+interface OpenMark {
+  readonly index: number;
+  readonly at: Place;
+}
+
+/** The marks among some steps, with their place among all. */
+function marksIn(steps: readonly FormStep[], from: number, to: number) {
+  return steps.slice(from, to).flatMap((step, offset) => (step.kind === 'mark' ? [{ ...step, index: from + offset }] : []));
+}
+
 function findEndings(steps: readonly FormStep[], from: number, to: number, report: Report): readonly Ending[] {
   const endings: Ending[] = [];
-  let open: { readonly index: number; readonly passes: readonly number[]; readonly at: Place } | null = null;
+  let open: (OpenMark & { readonly passes: readonly number[] }) | null = null;
   const close = (at: number) => {
     if (open !== null) endings.push({ from: open.index, to: at, passes: new Set(open.passes) });
     open = null;
   };
-  for (let index = from + 1; index <= to; index += 1) {
-    const step = steps[index] as FormStep;
-    if (step.kind !== 'mark') continue;
-    const { kind } = step.mark;
-    if ((kind === 'ending-open' || kind === 'repeat-close') && open !== null) {
-      report({ code: 'ending-unclosed', passes: passesText(open) }, open.at);
-      close(index - 1);
-    }
-    if (step.mark.kind === 'ending-open') open = { index, passes: step.mark.passes, at: step.at };
-    if (kind === 'ending-close') {
-      if (open === null) report({ code: 'ending-unopened' }, step.at);
-      close(index);
-    }
+  for (const { index, mark, at } of marksIn(steps, from + 1, to + 1)) {
+    const cutShort: boolean = open !== null && (mark.kind === 'ending-open' || mark.kind === 'repeat-close');
+    if (open !== null && cutShort) report({ code: 'ending-unclosed', passes: passesText(open) }, (open as OpenMark).at);
+    if (cutShort) close(index - 1);
+    if (mark.kind === 'ending-close' && open === null) report({ code: 'ending-unopened' }, at);
+    if (mark.kind === 'ending-close') close(index);
+    if (mark.kind === 'ending-open') open = { index, passes: mark.passes, at };
   }
   return endings;
 }
