@@ -18,6 +18,7 @@ const NOUNS = [
   'run',
   'notation',
   'reader',
+  'part',
   'sound',
   'wording',
 ];

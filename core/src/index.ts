@@ -9,14 +9,24 @@ export type { Pattern, PatternKind } from './analysis/pattern.ts';
 export { READING_KINDS, type Reading, type ReadingKind, type Resolution } from './analysis/reading.ts';
 export { replaceChord } from './analysis/replace-chord.ts';
 export type { RidgePoint } from './analysis/ridge.ts';
-export { roundsOf } from './analysis/rounds.ts';
+export { changesOf, changesSought, roundsOf } from './analysis/rounds.ts';
 export { type WhatIf, type WhatIfKind, whatIf } from './analysis/what-if.ts';
-export { type BarChord, type BarRemark, type KeyStretch, printBarToken, type Section, type WrittenBar } from './chart/bars.ts';
+export {
+  type BarChord,
+  type BarForm,
+  type BarRemark,
+  type KeyStretch,
+  printBarToken,
+  type Section,
+  type WrittenBar,
+} from './chart/bars.ts';
 export type { Meter, Place, Problem, Severity } from './chart/chart.ts';
 export { parseChart, printChart } from './chart/chart-text.ts';
-export { countingTonic, type Head } from './chart/head.ts';
+export { countingTonic, type Head, type Numbering } from './chart/head.ts';
 export { type ChartReading, keysReadFrom, type Letters, lettersFrom, printBar, readChart } from './chart/reading.ts';
 export { type ChordView, type RenderedChart, renderChart } from './chart/render.ts';
+export { pulseOf, secondsOf, type TimedBar, type TimedChord, timelineOf } from './chart/timeline.ts';
+export { checkChart, type Finding } from './check/chart-check.ts';
 export { type Chord, chordNotes, transposeChord } from './chord/chord.ts';
 export { parseChord, printChord } from './chord/chord-text.ts';
 export { type Formula, findTone, formulaNames, formulaTones, type Tone } from './chord/formula.ts';
@@ -27,6 +37,41 @@ export { checkSpelling, type SpelledTone, tellApart } from './chord/spelling.ts'
 export { chordOnTonic, type Degree, type NumberChord, numberChord } from './degree/degree.ts';
 export { parseNumberOrLetters, printNumber } from './degree/number-text.ts';
 export { printRoman } from './degree/roman-text.ts';
+export type { Cell } from './edit/bar-draft.ts';
+export {
+  type BarRange,
+  cellsOf,
+  deleteBars,
+  duplicateBars,
+  insertCells,
+  joinBars,
+  markEnding,
+  moveBars,
+  type OpenChart,
+  openChart,
+  type SlotMark,
+  splitBar,
+  toggleMark,
+  toggleRepeat,
+  writeBar,
+} from './edit/bar-edits.ts';
+export { type BarChange, compareCharts } from './edit/compare-charts.ts';
+export { deepenBars, type FormerChords } from './edit/deepen.ts';
+export { type ChordsABar, type PastedLine, pastedText, readPasted } from './edit/pasted-text.ts';
+export { quickFix } from './edit/quick-fix.ts';
+export {
+  beginSection,
+  deleteSection,
+  duplicateSection,
+  type Heading,
+  insertSection,
+  moveSection,
+  nameSection,
+  renumber,
+  replaceSection,
+  sectionText,
+} from './edit/section-edits.ts';
+export { applyEdit, editBetween, invertEdit, type TextEdit } from './edit/text-edit.ts';
 export { assertNever, type Failure, type Fault, type FaultCode, type Result, requireValue, type Success, type TextSpan } from './fault.ts';
 export { chordOnNeck, type NeckTone, STANDARD_TUNING, type Tuning } from './fretboard/fretboard.ts';
 export {
@@ -66,7 +111,9 @@ export {
   nameStep,
   numberSchool,
 } from './naming/naming.ts';
+export { letterParts, numberParts, type SymbolParts } from './naming/symbol-parts.ts';
 export { type AnalysisSheetContent, analysisPages } from './notation/analysis-sheet.ts';
+export { chartPages } from './notation/chart-pages.ts';
 export { type DiagramLook, type DotLabel, diagram } from './notation/diagram.ts';
 export { type Drawing, type Ink, moved, PRINT_INKS, printSvg, type Shape, scaled } from './notation/drawing.ts';
 export { musicWidth, PAPERS, type Paper, type SheetLine, type StudySheet, stackedLines, studyPages } from './notation/study-sheet.ts';
@@ -82,6 +129,7 @@ export {
   type TabSystem,
   tabHeight,
 } from './notation/tab.ts';
+export { afterWords, barHeading, type ChordShow, chartPart, endingLabel, type PartLook, wordsUnder } from './part/chart-part.ts';
 export { accidentals, chroma, isEnharmonic, letterStep, type Note, simplest } from './pitch/note.ts';
 export { type AccidentalStyle, parseNote, printAccidentals, printNote, withGlyphs } from './pitch/note-text.ts';
 export { type Progression, type ProgressionChord, readProgression, type UnreadChord } from './progression/progression.ts';
@@ -142,6 +190,7 @@ export {
   runnerUpWords,
   scaleWords,
 } from './wording/analysis-words.ts';
+export { findingWords } from './wording/check-words.ts';
 export { circleWords } from './wording/circle-words.ts';
 export { faultWords } from './wording/fault-words.ts';
 export { explainTerm, GLOSSARY, type Term } from './wording/glossary.ts';

@@ -42,7 +42,7 @@ export function closesSong(chords: readonly ChordFacts[], loops: readonly Loop[]
 }
 
 /** The triad class that a loop is recognised by, whatever is stacked on it. */
-function plainClass(facts: ChordFacts): string {
+export function plainClass(facts: ChordFacts): string {
   switch (facts.class) {
     case 'minor':
     case 'minor-major':

@@ -1,6 +1,7 @@
 import type { Progression } from '../progression/progression.ts';
 import { type ChordFacts, factsOfAll } from './facts.ts';
-import { findLoops, roundName } from './loops.ts';
+import { mod } from '../fault.ts';
+import { findLoops, plainClass, roundName } from './loops.ts';
 
 const FEWEST = 3;
 const LONGEST = 16;
@@ -20,6 +21,36 @@ export function roundsOf({ chords }: Progression): readonly string[] {
   });
   const rounds = [...loops, ...phrases.map(withoutRepeats)].filter((round) => round.length >= FEWEST && round.length <= LONGEST);
   return [...new Set(rounds.map(roundName))];
+}
+
+/** Class of a chord and half steps to the next root, a letter each: what a search for patterns compares. */
+const CLASS_SIGNS: Readonly<Record<string, string>> = { M: 'x', m: 'y', o: 'z', '+': 'w' };
+
+/**
+ * The song's chord changes as one word that is the same in every key: for each chord its class, then
+ * the half steps to the next root. A song goes through a pattern where its word holds the pattern's.
+ */
+export function changesOf({ chords }: Progression): string {
+  return wordOf(factsOfAll(chords.map(({ chord }) => chord)));
+}
+
+/** The words of a pattern of chords, begun at each of its chords in turn; none for fewer than two changes. */
+export function changesSought({ chords }: Progression): readonly string[] {
+  const round = withoutRepeats(factsOfAll(chords.map(({ chord }) => chord)));
+  if (round.length < 2) return [];
+  return [...new Set(round.map((_, by) => wordOf([...round.slice(by), ...round.slice(0, by)])))];
+}
+
+function wordOf(facts: readonly ChordFacts[]): string {
+  const isNew = (here: ChordFacts, before: ChordFacts | undefined) =>
+    before === undefined || before.root !== here.root || plainClass(before) !== plainClass(here);
+  const changes = facts.filter((here, index) => isNew(here, facts[index - 1]));
+  return changes
+    .map((here, index) => {
+      const next = changes[index + 1];
+      return `${CLASS_SIGNS[plainClass(here)]}${next === undefined ? '' : mod(next.root - here.root, 12).toString(12)}`;
+    })
+    .join('');
 }
 
 /** A chord held over several bars counts once, and a phrase of several equal rounds is one round. */

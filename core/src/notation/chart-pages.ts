@@ -1,0 +1,396 @@
+import type { SymbolParts } from '../naming/symbol-parts.ts';
+import { type Drawing, line, moved, type Shape, text } from './drawing.ts';
+import { PAPERS, type Paper } from './study-sheet.ts';
+
+/** A chord as it is printed in its bar. */
+export interface PageChord {
+  /** Null for no chord. */
+  readonly symbol: SymbolParts | null;
+  /** What stands under it, letters under a number; empty for nothing. */
+  readonly under: string;
+  /** Beats where the bar is shared unequally, else null. */
+  readonly beats: number | null;
+  readonly share: number;
+  readonly push: boolean;
+  readonly ring: boolean;
+  readonly stop: boolean;
+  readonly optional: boolean;
+}
+
+export interface PageBar {
+  readonly chords: readonly PageChord[];
+  readonly sign: 'chords' | '%' | '%%';
+  /** New key, meter, tempo, pickup: one short line over the bar. */
+  readonly heading: string;
+  readonly opensRepeat: boolean;
+  /** How often in all; null where no repeat ends. */
+  readonly closesRepeat: number | null;
+  readonly ending: { readonly label: string; readonly begins: boolean; readonly ends: boolean } | null;
+  readonly signs: readonly ('segno' | 'coda')[];
+  /** `D.S. al Coda`, `Fine`: set at the end of the bar. */
+  readonly after: string;
+  readonly remarks: readonly string[];
+}
+
+export interface PageRow {
+  readonly bars: readonly PageBar[];
+  readonly words: readonly string[];
+}
+
+export interface PageSection {
+  readonly name: string;
+  /** `×2`, a remark. */
+  readonly beside: string;
+  readonly rows: readonly PageRow[];
+}
+
+/** A chart ready to be laid out on paper, in its reader's words. */
+export interface ChartPagesContent {
+  readonly title: string;
+  readonly facts: string;
+  readonly sections: readonly PageSection[];
+  readonly foot: string;
+}
+
+const MARGIN = 40;
+const TITLE_ROOM = 54;
+const FOOT_ROOM = 22;
+const BARS_A_ROW = 4;
+/** From large enough for a dark stage down to what can still be read on a stand. */
+const SIZES = [34, 31, 28, 25.5, 23, 21, 19, 17.5, 16] as const;
+/** For long charts two lines of bars stand side by side. */
+const CLOSE_SIZES = [15, 13.5, 12, 10.5, 9] as const;
+const MOST_PAGES = 2;
+
+/**
+ * The chart in the largest type with which it fits one page, or else two. A section is kept on one
+ * page where it fits, so that the page is turned between sections. A long chart has eight bars a
+ * line; one that is too long even so takes more pages, in type that can be read.
+ */
+export function chartPages(content: ChartPagesContent, paper: Paper): readonly Drawing[] {
+  const laid = (most: number) => SIZES.map((size) => layOut(content, paper, size)).find((pages) => pages.length <= most);
+  const close = { ...content, sections: content.sections.map((section) => ({ ...section, rows: sideBySide(section.rows) })) };
+  const closely = () => CLOSE_SIZES.map((size) => layOut(close, paper, size)).find((pages) => pages.length <= MOST_PAGES);
+  const pages = laid(1) ?? laid(MOST_PAGES) ?? closely() ?? layOut(content, paper, SIZES.at(-1) as number);
+  const [width, height] = PAPERS[paper];
+  return pages.map((shapes, index) => ({
+    width,
+    height,
+    label: `${content.title}, page ${index + 1} of ${pages.length}`,
+    shapes: [...shapes, ...footOf(content, index, pages.length, width, height)],
+  }));
+}
+
+/** Lines of four bars two by two, where no words stand between them. */
+function sideBySide(rows: readonly PageRow[]): readonly PageRow[] {
+  const joined: PageRow[] = [];
+  for (const row of rows) {
+    const before = joined.at(-1);
+    const fits = before !== undefined && before.words.length === 0 && before.bars.length + row.bars.length <= 2 * BARS_A_ROW;
+    if (fits) joined[joined.length - 1] = { bars: [...before.bars, ...row.bars], words: row.words };
+    else joined.push(row);
+  }
+  return joined;
+}
+
+function footOf({ foot, title }: ChartPagesContent, page: number, pages: number, width: number, height: number): readonly Shape[] {
+  const y = height - MARGIN + 10;
+  const right = pages > 1 ? [text(width - MARGIN, y, `${title}  ${page + 1} / ${pages}`, { size: 9, anchor: 'end', ink: 'quiet' })] : [];
+  return [text(MARGIN, y, foot, { size: 9, anchor: 'start', ink: 'quiet' }), ...right];
+}
+
+interface Block {
+  readonly height: number;
+  readonly shapes: readonly Shape[];
+}
+
+function layOut(content: ChartPagesContent, paper: Paper, size: number): readonly Shape[][] {
+  const [width, height] = PAPERS[paper];
+  const inside = width - 2 * MARGIN;
+  const bottom = height - MARGIN - FOOT_ROOM;
+  const pages: Shape[][] = [headOf(content)];
+  let y = MARGIN + TITLE_ROOM;
+  const turn = () => {
+    pages.push([]);
+    y = MARGIN;
+  };
+  for (const section of content.sections) {
+    const blocks = section.rows.map((row, index) => rowBlock(row, index === 0 ? section : null, inside, size));
+    const whole = blocks.reduce((sum, block) => sum + block.height, 0);
+    if (y + whole > bottom && whole <= bottom - MARGIN && y > MARGIN + TITLE_ROOM) turn();
+    for (const block of blocks) {
+      if (y + block.height > bottom && y > MARGIN) turn();
+      pages.at(-1)?.push(...block.shapes.map((shape) => moved(shape, MARGIN, y)));
+      y += block.height;
+    }
+  }
+  return pages;
+}
+
+function headOf({ title, facts }: ChartPagesContent): Shape[] {
+  return [
+    text(MARGIN, MARGIN + 20, title, { size: 26, anchor: 'start', face: 'bold' }),
+    text(MARGIN, MARGIN + 40, facts, { size: 12, anchor: 'start', ink: 'quiet' }),
+  ];
+}
+
+/** About how wide a letter is, as a part of its size. */
+const LETTER_WIDTH = 0.56;
+const UNDER = 0.46;
+const SMALL = 0.36;
+const INSET = 0.22;
+
+/** How high the parts of a row are, as parts of the size of its numbers. */
+const ROOM = { section: 0.95, over: 0.62, number: 1.02, under: 0.56, remark: 0.44, words: 0.5, gap: 0.42 } as const;
+
+function rowBlock(row: PageRow, section: PageSection | null, width: number, size: number): Block {
+  const barWidth = width / (row.bars.length > BARS_A_ROW + 1 ? 2 * BARS_A_ROW : Math.max(BARS_A_ROW, row.bars.length));
+  const named = section !== null && (section.name !== '' || section.beside !== '');
+  const top = named ? ROOM.section * size : 0;
+  const over = row.bars.some(hasOver) ? ROOM.over * size : 0.2 * size;
+  const under = row.bars.some(({ chords }) => chords.some(({ under: words }) => words !== '')) ? ROOM.under * size : 0;
+  const remarks = Math.max(0, ...row.bars.map((bar) => remarkLines(bar, barWidth, size).length));
+  const barTop = top + over;
+  const barBottom = barTop + (ROOM.number + 0.16) * size + under;
+  const words = row.words.flatMap((one) => wrapped(one, width, SMALL * size * 1.15));
+  const remarksTop = barBottom + 0.12 * size;
+  const wordsTop = remarksTop + remarks * ROOM.remark * size;
+  const shapes = [
+    ...(named ? sectionShapes(section, size) : []),
+    ...row.bars.flatMap((bar, index) =>
+      barShapes(bar, { barWidth, barTop, barBottom, size, under: under > 0, remarksTop, last: index === row.bars.length - 1 }).map(
+        (shape) => moved(shape, index * barWidth, 0),
+      ),
+    ),
+    ...words.map((one, index) =>
+      text(0, wordsTop + (index + 0.8) * ROOM.words * size, one, { size: SMALL * size * 1.15, anchor: 'start', ink: 'quiet' }),
+    ),
+  ];
+  return { height: wordsTop + words.length * ROOM.words * size + ROOM.gap * size, shapes };
+}
+
+function hasOver({ heading, ending, signs, after, closesRepeat }: PageBar): boolean {
+  return heading !== '' || ending !== null || signs.length > 0 || after !== '' || (closesRepeat ?? 2) !== 2;
+}
+
+function sectionShapes({ name, beside }: PageSection, size: number): readonly Shape[] {
+  const label = 0.52 * size;
+  const y = 0.66 * size;
+  return [
+    text(0, y, name, { size: label, anchor: 'start', face: 'bold' }),
+    ...(beside === '' ? [] : [text((name.length + 1.2) * LETTER_WIDTH * label * 1.06, y, beside, { size: label * 0.84, anchor: 'start' })]),
+  ];
+}
+
+interface BarRoom {
+  readonly barWidth: number;
+  readonly barTop: number;
+  readonly barBottom: number;
+  readonly size: number;
+  readonly under: boolean;
+  readonly remarksTop: number;
+  readonly last: boolean;
+}
+
+function barShapes(bar: PageBar, room: BarRoom): readonly Shape[] {
+  const { barWidth, barTop, barBottom, size, remarksTop, last } = room;
+  const inset = (bar.opensRepeat ? 0.5 : INSET) * size;
+  const inside = barWidth - inset - (bar.closesRepeat === null ? 0.1 : 0.42) * size;
+  const remarks = remarkLines(bar, barWidth, size).map((words, index) =>
+    text(INSET * size, remarksTop + (index + 0.75) * ROOM.remark * size, words, { size: SMALL * size, anchor: 'start', ink: 'quiet' }),
+  );
+  return [
+    ...(bar.opensRepeat ? repeatSign(0, barTop, barBottom, size, 1) : [line(0, barTop, 0, barBottom, 1.1, 'ink')]),
+    ...(bar.closesRepeat === null ? [] : repeatSign(barWidth, barTop, barBottom, size, -1)),
+    ...(last && bar.closesRepeat === null ? [line(barWidth, barTop, barWidth, barBottom, 1.1, 'ink')] : []),
+    ...overShapes(bar, room),
+    ...(bar.sign === 'chords'
+      ? chordRow(bar, inset, inside, room)
+      : againSign(bar.sign === '%%', barWidth / 2, (barTop + barBottom) / 2, size)),
+    ...remarks,
+  ];
+}
+
+function repeatSign(x: number, top: number, bottom: number, size: number, way: 1 | -1): readonly Shape[] {
+  const middle = (top + bottom) / 2;
+  const dot = (y: number): Shape => ({
+    kind: 'circle',
+    x: x + way * 0.3 * size,
+    y,
+    radius: 0.055 * size,
+    fill: 'ink',
+    stroke: null,
+    width: 0,
+  });
+  return [
+    line(x + way * 1.2, top, x + way * 1.2, bottom, 2.8, 'ink'),
+    line(x + way * 0.17 * size, top, x + way * 0.17 * size, bottom, 0.9, 'ink'),
+    dot(middle - 0.16 * size),
+    dot(middle + 0.16 * size),
+  ];
+}
+
+/** What stands over a bar: signs, new keys, endings, jumps. */
+function overShapes({ heading, ending, signs, after, closesRepeat }: PageBar, { barWidth, barTop, size }: BarRoom): readonly Shape[] {
+  const y = barTop - 0.16 * size;
+  const small = SMALL * size;
+  const lead = signs.length * 0.62 * size;
+  const headed = heading === '' ? [] : [text(lead + 0.08 * size, y, heading, { size: small, anchor: 'start', face: 'bold' })];
+  const words = [after, closesRepeat !== null && closesRepeat !== 2 ? `×${closesRepeat}` : ''].filter((part) => part !== '').join('  ');
+  const bracket = ending === null ? [] : endingShapes(ending, barWidth, barTop - 0.58 * size, size);
+  return [
+    ...signs.flatMap((sign, index) => signShapes(sign, (index * 0.62 + 0.28) * size, y - 0.12 * size, 0.5 * size)),
+    ...headed,
+    ...(words === '' ? [] : [text(barWidth - 0.06 * size, y, words, { size: small, anchor: 'end', face: 'bold' })]),
+    ...bracket,
+  ];
+}
+
+function endingShapes({ label, begins, ends }: NonNullable<PageBar['ending']>, width: number, y: number, size: number): readonly Shape[] {
+  const drop = 0.4 * size;
+  return [
+    line(1, y, width - (ends ? 2 : 0), y, 1, 'ink'),
+    ...(begins
+      ? [
+          line(1, y, 1, y + drop, 1, 'ink'),
+          text(0.12 * size, y + 0.36 * size, label, { size: SMALL * size, anchor: 'start', face: 'bold' }),
+        ]
+      : []),
+    ...(ends ? [line(width - 2, y, width - 2, y + drop, 1, 'ink')] : []),
+  ];
+}
+
+/** Segno and coda, drawn: no text face has them. */
+function signShapes(sign: 'segno' | 'coda', x: number, y: number, size: number): readonly Shape[] {
+  const h = size / 2;
+  const stroke = (d: string, width = size * 0.09): Shape => ({ kind: 'path', d, fill: null, stroke: 'ink', width });
+  if (sign === 'coda') {
+    const r = 0.66 * h;
+    return [
+      { kind: 'circle', x, y, radius: r, fill: null, stroke: 'ink', width: size * 0.1 },
+      line(x, y - h, x, y + h, size * 0.06, 'ink'),
+      line(x - h, y, x + h, y, size * 0.06, 'ink'),
+    ];
+  }
+  const curve = `M ${x + 0.5 * h} ${y - 0.62 * h} Q ${x} ${y - h} ${x - 0.45 * h} ${y - 0.62 * h} Q ${x - 0.7 * h} ${y - 0.2 * h} ${x} ${y} Q ${x + 0.7 * h} ${y + 0.2 * h} ${x + 0.45 * h} ${y + 0.62 * h} Q ${x} ${y + h} ${x - 0.5 * h} ${y + 0.62 * h}`;
+  const dot = (dx: number): Shape => ({ kind: 'circle', x: x + dx, y, radius: size * 0.07, fill: 'ink', stroke: null, width: 0 });
+  return [
+    stroke(curve, size * 0.12),
+    line(x - 0.62 * h, y + 0.9 * h, x + 0.62 * h, y - 0.9 * h, size * 0.06, 'ink'),
+    dot(-0.72 * h),
+    dot(0.72 * h),
+  ];
+}
+
+function againSign(twice: boolean, x: number, y: number, size: number): readonly Shape[] {
+  const slash = (dx: number): Shape => line(x + dx - 0.2 * size, y + 0.3 * size, x + dx + 0.2 * size, y - 0.3 * size, 0.11 * size, 'ink');
+  const dot = (dx: number, dy: number): Shape => ({
+    kind: 'circle',
+    x: x + dx,
+    y: y + dy,
+    radius: 0.075 * size,
+    fill: 'ink',
+    stroke: null,
+    width: 0,
+  });
+  return [
+    ...(twice ? [slash(-0.12 * size), slash(0.12 * size)] : [slash(0)]),
+    dot(-0.34 * size, -0.16 * size),
+    dot(0.34 * size, 0.16 * size),
+  ];
+}
+
+/** The chords of a bar side by side, each with room for its beats; a line under a shared bar. */
+function chordRow({ chords }: PageBar, inset: number, inside: number, { barTop, barBottom, size, under }: BarRoom): readonly Shape[] {
+  const total = chords.reduce((sum, { share }) => sum + share, 0) || 1;
+  const baseline = barTop + ROOM.number * size - 0.08 * size;
+  let x = inset;
+  const shapes: Shape[] = [];
+  for (const chord of chords) {
+    const room = (inside * chord.share) / total;
+    shapes.push(...chordShapes(chord, room, size, chords.length).map((shape) => moved(shape, x, baseline)));
+    if (under && chord.under !== '') {
+      const fit = Math.min(UNDER * size, (room - 3) / (LETTER_WIDTH * chord.under.length));
+      shapes.push(text(x, barBottom - 0.1 * size, chord.under, { size: fit, anchor: 'start' }));
+    }
+    x += room;
+  }
+  const shared = chords.length > 1 ? [line(inset, baseline + 0.14 * size, inset + inside - 0.1 * size, baseline + 0.14 * size, 0.7)] : [];
+  return [...shared, ...shapes];
+}
+
+/** One chord on its base line, as large as its room allows. */
+function chordShapes(chord: PageChord, room: number, size: number, crowd: number): readonly Shape[] {
+  const { symbol, push, ring, stop, optional, beats } = chord;
+  if (symbol === null) return [text(0, 0, 'N.C.', { size: Math.min(0.6 * size, room / 2.4), anchor: 'start', face: 'bold' })];
+  const wanted = crowd > 1 ? 0.86 * size : size;
+  const lead = (push ? 0.24 : 0) + (ring ? 0.34 : 0) + (optional ? 0.24 : 0);
+  const tail = (ring ? 0.34 : 0) + (stop ? 0.3 : 0) + (optional ? 0.24 : 0);
+  const large = `${symbol.prefix}${symbol.main}${symbol.sign}`;
+  const behind = symbol.bass === null ? '' : `/${symbol.bass}`;
+  const length = (large.length + 0.52 * symbol.raised.length + 0.62 * behind.length) * LETTER_WIDTH * 1.06 + lead + tail + 0.1;
+  const s = Math.min(wanted, (room - 2) / length);
+  const x = lead * s;
+  const after = x + large.length * LETTER_WIDTH * 1.06 * s;
+  const raisedEnd = after + symbol.raised.length * 0.52 * LETTER_WIDTH * 1.06 * s;
+  const end = raisedEnd + behind.length * 0.62 * LETTER_WIDTH * 1.06 * s;
+  const top = -0.74 * s;
+  return [
+    ...beatDots(beats, size),
+    text(x, 0, large, { size: s, anchor: 'start', face: 'bold' }),
+    ...(symbol.raised === '' ? [] : [text(after, -0.34 * s, symbol.raised, { size: 0.52 * s, anchor: 'start', face: 'bold' })]),
+    ...(behind === '' ? [] : [text(raisedEnd, 0, behind, { size: 0.62 * s, anchor: 'start', face: 'bold' })]),
+    ...(push ? [stroked(`M ${-0.12 * s} ${-0.08 * s} Q ${0.06 * s} ${0.12 * s} ${0.22 * s} ${-0.08 * s}`, 0.07 * s)] : []),
+    ...(ring ? [stroked(diamond(x - 0.3 * s, end + 0.3 * s, top - 0.2 * s, 0.2 * s), 0.06 * s)] : []),
+    ...(stop ? [filled(`M ${end + 0.1 * s} ${top} L ${end + 0.28 * s} ${top} L ${end + 0.19 * s} ${top + 0.34 * s} Z`)] : []),
+    ...(optional
+      ? [text(x - 0.24 * s, 0, '(', { size: s, anchor: 'start' }), text(end + 0.02 * s, 0, ')', { size: s, anchor: 'start' })]
+      : []),
+  ];
+}
+
+function stroked(d: string, width: number): Shape {
+  return { kind: 'path', d, fill: null, stroke: 'ink', width };
+}
+
+function filled(d: string): Shape {
+  return { kind: 'path', d, fill: 'ink', stroke: null, width: 0 };
+}
+
+function diamond(left: number, right: number, top: number, bottom: number): string {
+  const [x, y] = [(left + right) / 2, (top + bottom) / 2];
+  return `M ${x} ${top} L ${right} ${y} L ${x} ${bottom} L ${left} ${y} Z`;
+}
+
+/** Beats of a chord in an unequally shared bar: a dot each, half a one smaller. */
+function beatDots(beats: number | null, size: number): readonly Shape[] {
+  if (beats === null) return [];
+  return Array.from({ length: Math.ceil(beats) }, (_, beat): Shape => {
+    const half = beats - beat < 1;
+    return {
+      kind: 'circle',
+      x: (0.06 + 0.14 * beat) * size,
+      y: -0.92 * size,
+      radius: (half ? 0.03 : 0.045) * size,
+      fill: 'ink',
+      stroke: null,
+      width: 0,
+    };
+  });
+}
+
+function remarkLines({ remarks }: PageBar, barWidth: number, size: number): readonly string[] {
+  return remarks.flatMap((remark) => wrapped(remark, barWidth - 0.3 * size, SMALL * size));
+}
+
+/** Words in lines that fit the width. */
+function wrapped(words: string, width: number, size: number): readonly string[] {
+  const most = Math.max(4, Math.floor(width / (size * LETTER_WIDTH * 0.92)));
+  const lines: string[] = [''];
+  for (const word of words.split(' ')) {
+    const last = lines.at(-1) as string;
+    if (last.length + word.length + 1 > most && last !== '') lines.push(word);
+    else lines[lines.length - 1] = last === '' ? word : `${last} ${word}`;
+  }
+  return lines;
+}

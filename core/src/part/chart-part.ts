@@ -1,0 +1,176 @@
+import type { BarChord, BarForm, WrittenBar } from '../chart/bars.ts';
+import { type ChartReading, type Letters, lettersFrom } from '../chart/reading.ts';
+import type { Key } from '../key/key.ts';
+import { type Naming, nameChord, nameKey } from '../naming/naming.ts';
+import { letterParts, numberParts } from '../naming/symbol-parts.ts';
+import type { ChartPagesContent, PageBar, PageChord, PageRow, PageSection } from '../notation/chart-pages.ts';
+import type { Note } from '../pitch/note.ts';
+
+/** What a part shows of each chord. */
+export type ChordShow = 'numbers' | 'letters' | 'both' | 'roman';
+
+/** How a part is written for its reader. */
+export interface PartLook {
+  readonly naming: Naming;
+  /** The home tonic that sounds. */
+  readonly sounding: Note;
+  /** The home tonic the reader reads: another one for horns and capo players. */
+  readonly written: Note;
+  readonly show: ChordShow;
+  /** Lyrics and cue lines under the bars. */
+  readonly words: boolean;
+  /** Remarks for everyone, and cues for these; null for every cue. */
+  readonly cuesFor: string | null;
+  /** Whose part it is, for the foot of the page. */
+  readonly foot: string;
+}
+
+const BARS_A_ROW = 4;
+
+/** A chart as one reader reads it, ready for paper: rows of four bars that begin anew with every line of the text. */
+export function chartPart(reading: ChartReading, look: PartLook): ChartPagesContent {
+  const part: Part = {
+    reading,
+    look: {
+      ...look,
+      naming: look.show === 'roman' && look.naming.degrees === 'numbers' ? { ...look.naming, degrees: 'roman' } : look.naming,
+    },
+    sounding: lettersFrom(reading, look.sounding),
+    written: lettersFrom(reading, look.written),
+  };
+  const indexed = reading.bars.map((bar, index) => ({ bar, index }));
+  const lead = indexed.filter(({ bar }) => bar.section === null);
+  const sections = reading.sections.map(
+    ({ name, times, remark }, section): PageSection => ({
+      name,
+      beside: [times > 1 ? `×${times}` : '', remark ?? ''].filter((words) => words !== '').join('  '),
+      rows: rowsOf(
+        indexed.filter(({ bar }) => bar.section === section),
+        part,
+      ),
+    }),
+  );
+  return {
+    title: reading.head.title || 'Song without a title',
+    facts: factsOf(part),
+    sections: lead.length === 0 ? sections : [{ name: '', beside: '', rows: rowsOf(lead, part) }, ...sections],
+    foot: look.foot,
+  };
+}
+
+interface Part {
+  readonly reading: ChartReading;
+  readonly look: PartLook;
+  readonly sounding: Letters;
+  readonly written: Letters;
+}
+
+function factsOf({ reading: { head, chart }, look, sounding, written }: Part): string {
+  const form = chart.head.find((line) => line.kind === 'field' && line.name === 'form');
+  const reads = look.sounding === look.written ? '' : `, written in ${nameKey(written.keys[0] as Key, look.naming)}`;
+  return [
+    `${nameKey(sounding.keys[0] as Key, look.naming)}${reads}`,
+    `${head.meter.beats}/${head.meter.unit}`,
+    head.tempo === null ? '' : `tempo ${head.tempo}`,
+    head.feel,
+    head.numbering === 'relative' ? 'numbered from the relative major' : '',
+    head.by,
+    form?.kind === 'field' && head.form !== null ? `Form: ${form.value}` : '',
+  ]
+    .filter((fact) => fact !== '')
+    .join('  ·  ');
+}
+
+interface IndexedBar {
+  readonly bar: WrittenBar;
+  readonly index: number;
+}
+
+function rowsOf(bars: readonly IndexedBar[], part: Part): readonly PageRow[] {
+  const rows: { bars: PageBar[]; line: number; words: readonly string[]; pickup: boolean }[] = [];
+  for (const { bar, index } of bars) {
+    const row = rows.at(-1);
+    const full = row === undefined || row.line !== bar.line || row.bars.length - (row.pickup ? 1 : 0) >= BARS_A_ROW;
+    if (full) rows.push({ bars: [pageBar(bar, index, part)], line: bar.line, words: [], pickup: bar.pickup !== null });
+    else row.bars.push(pageBar(bar, index, part));
+  }
+  rows.forEach((row, index) => {
+    if (part.look.words && rows[index + 1]?.line !== row.line) row.words = wordsUnder(row.line, part.reading);
+  });
+  return rows;
+}
+
+/** The lyric lines that follow a line of music directly. */
+export function wordsUnder(line: number, { chart }: Pick<ChartReading, 'chart'>): readonly string[] {
+  const words: string[] = [];
+  for (let index = line + 1; chart.body[index]?.kind === 'words'; index += 1) {
+    const under = chart.body[index];
+    if (under?.kind === 'words') words.push(under.text);
+  }
+  return words;
+}
+
+function pageBar(bar: WrittenBar, index: number, part: Part): PageBar {
+  const unequal = bar.chords.some(({ beats }) => beats !== bar.chords[0]?.beats);
+  const { form } = bar;
+  return {
+    chords: bar.chords.map((chord) => pageChord(chord, bar, part, unequal)),
+    sign: bar.sign,
+    heading: barHeading(bar, part.reading.bars[index - 1], part.written.keys, part.look.naming),
+    opensRepeat: form.opensRepeat,
+    closesRepeat: form.closesRepeat,
+    ending: form.ending === null ? null : { ...form.ending, label: endingLabel(form.ending.passes) },
+    signs: form.signs,
+    after: afterWords(form).join('  '),
+    remarks: bar.remarks
+      .filter(({ to }) => to === null || part.look.cuesFor === null || to.toLowerCase() === part.look.cuesFor.toLowerCase())
+      .map(({ to, text }) => (to === null ? text : `${to}: ${text}`)),
+  };
+}
+
+/** `1.`, `1. 2.`: the passes of an ending as they stand under its bracket. */
+export function endingLabel(passes: readonly number[]): string {
+  return passes.map((pass) => `${pass}.`).join(' ');
+}
+
+/** What stands at the end of a bar: `Fine`, `To Coda`, `D.S. al Coda`. */
+export function afterWords({ after }: BarForm): readonly string[] {
+  return after.map((mark) => {
+    if (mark === 'fine') return 'Fine';
+    if (mark === 'to-coda') return 'To Coda';
+    const until = { coda: ' al Coda', fine: ' al Fine', either: '' }[mark.until];
+    return `${mark.to === 'start' ? 'D.C.' : 'D.S.'}${until}${mark.keepRepeats ? ' with repeats' : ''}`;
+  });
+}
+
+/** What is new with a bar: key, meter, tempo, a pickup. Keys are those the reader reads. */
+export function barHeading(bar: WrittenBar, before: WrittenBar | undefined, keys: readonly Key[], naming: Naming): string {
+  const key = keys[bar.stretch];
+  const meter = `${bar.meter.beats}/${bar.meter.unit}`;
+  return [
+    key !== undefined && bar.stretch !== (before?.stretch ?? 0) ? `key ${nameKey(key, naming)}` : '',
+    before !== undefined && meter !== `${before.meter.beats}/${before.meter.unit}` ? meter : '',
+    before !== undefined && bar.tempo !== null && bar.tempo !== before.tempo ? `tempo ${bar.tempo}` : '',
+    bar.pickup === null ? '' : 'pickup',
+  ]
+    .filter((word) => word !== '')
+    .join(' · ');
+}
+
+function pageChord(slot: BarChord, bar: WrittenBar, { look, written, sounding }: Part, unequal: boolean): PageChord {
+  const { chord, push, ring, stop, optional, beats } = slot;
+  const marks = { push, ring, stop, optional, share: beats ?? 1, beats: unequal ? beats : null };
+  if (chord === null) return { symbol: null, under: '', ...marks };
+  const read = written.chordIn(chord, bar.stretch);
+  const heard = sounding.chordIn(chord, bar.stretch);
+  const sounds = look.sounding === look.written ? '' : ` = ${nameChord(heard, look.naming)}`;
+  switch (look.show) {
+    case 'letters':
+      return { symbol: letterParts(read, look.naming), under: sounds.trim(), ...marks };
+    case 'both':
+      return { symbol: numberParts(chord, look.naming), under: `${nameChord(read, look.naming)}${sounds}`, ...marks };
+    case 'numbers':
+    case 'roman':
+      return { symbol: numberParts(chord, look.naming), under: '', ...marks };
+  }
+}
