@@ -6,7 +6,16 @@ import { fieldFault, HttpFault } from './http-fault.ts';
 /** The request's JSON body, checked; what does not fit is answered with its path and in plain words. */
 export function bodyOf<Schema extends z.ZodType>(request: Request, schema: Schema): z.output<Schema> {
   if (request.body === undefined) throw new HttpFault('not-json', 'Send a JSON body, with Content-Type: application/json.');
-  const read = schema.safeParse(request.body);
+  return checked(request.body, schema);
+}
+
+/** What stands behind the question mark of the address, checked. */
+export function queryOf<Schema extends z.ZodType>(request: Request, schema: Schema): z.output<Schema> {
+  return checked(request.query, schema);
+}
+
+function checked<Schema extends z.ZodType>(value: unknown, schema: Schema): z.output<Schema> {
+  const read = schema.safeParse(value);
   if (read.success) return read.data;
   const errors = read.error.issues.slice(0, 20).map((issue) => ({ message: issue.message, path: issue.path.join('.') }));
   const first = errors[0];

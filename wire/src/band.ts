@@ -16,6 +16,9 @@ const songHead = {
   opening: z.array(z.string()),
   /** How far its chords stand from home, from first to last, at most 120 of them. */
   ridge: z.array(z.number()),
+  /** Words the band sorts its songs by. */
+  tags: z.array(z.string()),
+  archived: z.boolean(),
   /** Counts the saves; a save names the revision it started from. */
   revision: z.number().int(),
   savedAt: z.string(),
@@ -23,7 +26,34 @@ const songHead = {
 
 const songSummary = z.object(songHead).meta({ id: 'SongSummary' });
 export const song = z.object({ ...songHead, source: z.string() }).meta({ id: 'Song' });
-export const songsAnswer = z.object({ songs: z.array(songSummary) }).meta({ id: 'Songs' });
+export const songsAnswer = z
+  .object({ songs: z.array(songSummary), next: z.string().nullable().describe('where the next page begins; null on the last one') })
+  .meta({ id: 'Songs' });
+
+/** Words that a database can hold. */
+const words = z.string().refine((text) => !text.includes('\u0000'), { error: 'the text holds a NUL character' });
+
+/** What the shelf can be asked for. Everything given must hold. */
+export const songsQuery = z.object({
+  find: words.max(200).optional().describe('words of title, writer or key'),
+  pattern: words.max(400).optional().describe('chords as numbers or letters, found in any key and rotation: 1 4 6- 5'),
+  tag: words.max(60).optional(),
+  sort: z.enum(['title', 'key', 'tempo', 'saved'], { error: 'songs are sorted by title, key, tempo or saved' }).default('title'),
+  archived: z.enum(['yes', 'no'], { error: 'archived is yes or no' }).default('no'),
+  after: z.string().max(600).optional().describe('the `next` of the page before'),
+  limit: z.coerce.number().int().min(1).max(200).default(60),
+});
+
+const tag = z.string().trim().min(1, { error: 'a tag has at least one letter' }).max(40, { error: 'a tag has at most 40 letters' });
+/** What is said about a song beside its chart. What is left out stays as it is. */
+export const songChange = z
+  .object({
+    tags: z.array(tag).max(20, { error: 'a song has at most 20 tags' }).optional(),
+    archived: z.boolean().optional(),
+  })
+  .meta({ id: 'SongChange' });
+
+export const tagsAnswer = z.object({ tags: z.array(z.object({ tag: z.string(), songs: z.number().int() })) }).meta({ id: 'Tags' });
 
 export const songCreateRequest = z.object({ source: chartSource }).meta({ id: 'SongCreateRequest' });
 export const songSaveRequest = z
@@ -40,8 +70,25 @@ const alikeSong = z
   .meta({ id: 'AlikeSong' });
 export const alikeAnswer = z.object({ songs: z.array(alikeSong) }).meta({ id: 'AlikeSongs' });
 
-const songVersion = z.object({ revision: z.number().int(), savedAt: z.string(), source: z.string() }).meta({ id: 'SongVersion' });
-export const songVersionsAnswer = z.object({ versions: z.array(songVersion) }).meta({ id: 'SongVersions' });
+const versionHead = {
+  revision: z.number().int(),
+  savedAt: z.string(),
+  name: z.string().nullable(),
+};
+export const songVersion = z.object({ ...versionHead, source: z.string() }).meta({ id: 'SongVersion' });
+export const songVersionsAnswer = z
+  .object({
+    versions: z.array(z.object(versionHead).meta({ id: 'SongVersionHead' })),
+    next: z.number().int().nullable().describe('the revision the next page begins before; null on the last one'),
+  })
+  .meta({ id: 'SongVersions' });
+export const versionsQuery = z.object({
+  before: z.coerce.number().int().min(1).optional(),
+  named: z.enum(['yes', 'no'], { error: 'named is yes or no' }).default('no').describe('only versions that have a name'),
+});
+export const versionName = z
+  .object({ name: words.trim().max(80, { error: 'a name has at most 80 letters' }).nullable() })
+  .meta({ id: 'SongVersionName' });
 
 /** The schools of naming, as the core's `Naming` has them. */
 const naming = z.object({
@@ -96,6 +143,9 @@ export type Band = z.infer<typeof band>;
 export type SongSummary = z.infer<typeof songSummary>;
 export type AlikeSong = z.infer<typeof alikeSong>;
 export type Song = z.infer<typeof song>;
+export type SongsQuery = z.infer<typeof songsQuery>;
+export type SongChange = z.infer<typeof songChange>;
 export type SongVersion = z.infer<typeof songVersion>;
+export type SongVersionHead = z.infer<typeof songVersionsAnswer>['versions'][number];
 export type Preferences = z.infer<typeof preferences>;
 export type PreferencesChange = z.infer<typeof preferencesChange>;

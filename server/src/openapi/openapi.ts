@@ -9,6 +9,7 @@ interface Call {
   readonly path: string;
   readonly summary: string;
   readonly body?: z.ZodType;
+  readonly query?: z.ZodObject;
   readonly answer: z.ZodType;
   readonly status?: number;
   /** What it answers with, when that is not JSON. */
@@ -58,7 +59,14 @@ const CALLS: readonly Call[] = [
     content: 'application/pdf',
   },
   { method: 'get', path: '/bands', summary: 'The bands', answer: wire.bandsAnswer, problems: [503] },
-  { method: 'get', path: '/bands/{bandId}/songs', summary: 'The band’s songs by title', answer: wire.songsAnswer, problems: [404, 503] },
+  {
+    method: 'get',
+    path: '/bands/{bandId}/songs',
+    summary: 'The band’s songs, found and sorted, a page at a time',
+    query: wire.songsQuery,
+    answer: wire.songsAnswer,
+    problems: [404, 422, 503],
+  },
   {
     method: 'post',
     path: '/bands/{bandId}/songs',
@@ -80,10 +88,43 @@ const CALLS: readonly Call[] = [
   {
     method: 'get',
     path: '/bands/{bandId}/songs/{songId}/versions',
-    summary: 'Every save of a song',
+    summary: 'The saves of a song, newest first, a page at a time',
+    query: wire.versionsQuery,
     answer: wire.songVersionsAnswer,
+    problems: [404, 422, 503],
+  },
+  {
+    method: 'get',
+    path: '/bands/{bandId}/songs/{songId}/versions/{revision}',
+    summary: 'One save with its chart',
+    answer: wire.songVersion,
     problems: [404, 503],
   },
+  {
+    method: 'patch',
+    path: '/bands/{bandId}/songs/{songId}/versions/{revision}',
+    summary: 'Name a save',
+    body: wire.versionName,
+    answer: wire.songVersion.omit({ source: true }),
+    problems: [404, 503],
+  },
+  {
+    method: 'patch',
+    path: '/bands/{bandId}/songs/{songId}',
+    summary: 'Change a song’s tags, put it away or bring it back',
+    body: wire.songChange,
+    answer: wire.song,
+    problems: [404, 503],
+  },
+  {
+    method: 'post',
+    path: '/bands/{bandId}/songs/{songId}/copies',
+    summary: 'Put a copy of a song on the shelf',
+    answer: wire.song,
+    status: 201,
+    problems: [404, 503],
+  },
+  { method: 'get', path: '/bands/{bandId}/songs/tags', summary: 'The band’s tags', answer: wire.tagsAnswer, problems: [404, 503] },
   {
     method: 'get',
     path: '/bands/{bandId}/songs/{songId}/alike',
@@ -124,7 +165,7 @@ export function openApiDocument(): object {
   });
 }
 
-function pathOf({ method, path, summary, body, answer, status = 200, content = 'application/json', problems = [] }: Call) {
+function pathOf({ method, path, summary, body, query, answer, status = 200, content = 'application/json', problems = [] }: Call) {
   const failing = [...(body === undefined ? [] : BODY_PROBLEMS), ...problems, 429];
   return {
     method,
@@ -132,6 +173,7 @@ function pathOf({ method, path, summary, body, answer, status = 200, content = '
     summary,
     request: {
       ...(body === undefined ? {} : { body: { required: true, content: { 'application/json': { schema: body } } } }),
+      ...(query === undefined ? {} : { query }),
       ...parametersOf(path),
     },
     responses: {
@@ -145,5 +187,7 @@ function pathOf({ method, path, summary, body, answer, status = 200, content = '
 
 function parametersOf(path: string) {
   const names = [...path.matchAll(/\{(\w+)\}/g)].map((match) => match[1] as string);
-  return names.length === 0 ? {} : { params: z.object(Object.fromEntries(names.map((name) => [name, z.uuid()]))) };
+  return names.length === 0
+    ? {}
+    : { params: z.object(Object.fromEntries(names.map((name) => [name, name === 'revision' ? z.coerce.number().int() : z.uuid()]))) };
 }

@@ -1,16 +1,22 @@
-import { songCreateRequest, songSaveRequest } from '@aurora/wire';
-import { Router } from 'express';
+import { songChange, songCreateRequest, songSaveRequest, songsQuery, versionName, versionsQuery } from '@aurora/wire';
+import { type Request, Router } from 'express';
 import type { Pool } from '../db/pool.ts';
 import { HttpFault } from '../http-fault.ts';
-import { bodyOf, idOf, notFound } from '../validate.ts';
-import { addSong, findSong, listAlike, listSongs, listVersions, saveSong } from './song-store.ts';
+import { bodyOf, idOf, notFound, queryOf } from '../validate.ts';
+import { listSongs, listTags } from './shelf-store.ts';
+import { addSong, changeSong, duplicateSong, findSong, listAlike, saveSong } from './song-store.ts';
+import { findVersion, listVersions, nameVersion } from './version-store.ts';
 
 /** `/bands/:bandId/songs`: list, read, add, save with a revision check, history. */
 export function songRoutes(pool: Pool): Router {
   const routes = Router({ mergeParams: true });
 
   routes.get('/', async (request, response) => {
-    response.json({ songs: await listSongs(pool, idOf(request, 'bandId', 'band')) });
+    response.json(await listSongs(pool, idOf(request, 'bandId', 'band'), queryOf(request, songsQuery)));
+  });
+
+  routes.get('/tags', async (request, response) => {
+    response.json({ tags: await listTags(pool, idOf(request, 'bandId', 'band')) });
   });
 
   routes.post('/', async (request, response) => {
@@ -37,6 +43,19 @@ export function songRoutes(pool: Pool): Router {
     response.json(outcome.song);
   });
 
+  routes.patch('/:songId', async (request, response) => {
+    const change = bodyOf(request, songChange);
+    const song = await changeSong(pool, idOf(request, 'bandId', 'band'), idOf(request, 'songId', 'song'), change);
+    if (song === undefined) throw notFound('song');
+    response.json(song);
+  });
+
+  routes.post('/:songId/copies', async (request, response) => {
+    const song = await duplicateSong(pool, idOf(request, 'bandId', 'band'), idOf(request, 'songId', 'song'));
+    if (song === undefined) throw notFound('song');
+    response.status(201).json(song);
+  });
+
   routes.get('/:songId/alike', async (request, response) => {
     const [bandId, songId] = [idOf(request, 'bandId', 'band'), idOf(request, 'songId', 'song')];
     if ((await findSong(pool, bandId, songId)) === undefined) throw notFound('song');
@@ -44,10 +63,33 @@ export function songRoutes(pool: Pool): Router {
   });
 
   routes.get('/:songId/versions', async (request, response) => {
-    const versions = await listVersions(pool, idOf(request, 'bandId', 'band'), idOf(request, 'songId', 'song'));
-    if (versions.length === 0) throw notFound('song');
-    response.json({ versions });
+    const [bandId, songId] = [idOf(request, 'bandId', 'band'), idOf(request, 'songId', 'song')];
+    const { before, named } = queryOf(request, versionsQuery);
+    if ((await findSong(pool, bandId, songId)) === undefined) throw notFound('song');
+    response.json(await listVersions(pool, bandId, songId, { before, named: named === 'yes' }));
+  });
+
+  routes.get('/:songId/versions/:revision', async (request, response) => {
+    const version = await findVersion(pool, idOf(request, 'bandId', 'band'), idOf(request, 'songId', 'song'), revisionOf(request));
+    if (version === undefined) throw notFound('version');
+    response.json(version);
+  });
+
+  routes.patch('/:songId/versions/:revision', async (request, response) => {
+    const { name } = bodyOf(request, versionName);
+    const version = await nameVersion(pool, idOf(request, 'bandId', 'band'), idOf(request, 'songId', 'song'), revisionOf(request), name);
+    if (version === undefined) throw notFound('version');
+    response.json(version);
   });
 
   return routes;
+}
+
+const MOST_REVISION = 2_147_483_647;
+
+/** A revision from the address; anything that is none is simply not there. */
+function revisionOf(request: Request): number {
+  const revision = Number(request.params.revision);
+  if (Number.isInteger(revision) && revision >= 1 && revision <= MOST_REVISION) return revision;
+  throw notFound('version');
 }

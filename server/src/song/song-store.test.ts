@@ -1,7 +1,9 @@
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { openDatabase, type TestDatabase } from '../../test/harness.ts';
 import { addBand } from '../band/band-store.ts';
-import { addSong, findSong, listAlike, listSongs, listVersions, outlineOlderSongs, saveSong } from './song-store.ts';
+import { listSongs } from './shelf-store.ts';
+import { addSong, changeSong, duplicateSong, findSong, listAlike, outlineOlderSongs, saveSong } from './song-store.ts';
+import { findVersion, listVersions, nameVersion } from './version-store.ts';
 
 const FIRST = 'title: Gull Street\nby: Somebody\nkey: Eb\ntempo: 92\n\n[A]\n1 (2-7 57) 4\n';
 const SECOND = 'title: Gull Street, slower\nkey: D\ntempo: 80.5\n\n[A]\n1 4\n';
@@ -12,6 +14,10 @@ beforeAll(async () => {
   db = await openDatabase();
 });
 afterAll(() => db.close());
+
+const EVERYTHING = { sort: 'title', archived: 'no', limit: 60 } as const;
+const shelf = async (bandId: string) => (await listSongs(db.pool, bandId, EVERYTHING)).songs;
+const saves = async (songId: string, bandId = db.bandId) => (await listVersions(db.pool, bandId, songId, { named: false })).versions;
 
 const added = async (source = FIRST) => {
   const song = await addSong(db.pool, db.bandId, source);
@@ -45,7 +51,7 @@ describe('a song on the shelf', () => {
   test('is listed by title without regard to case', async () => {
     const bandId = await addBand(db.pool, 'Another band');
     for (const title of ['beta', 'Alpha', 'gamma']) await addSong(db.pool, bandId, `title: ${title}\n1\n`);
-    expect((await listSongs(db.pool, bandId)).map(({ title }) => title)).toEqual(['Alpha', 'beta', 'gamma']);
+    expect((await shelf(bandId)).map(({ title }) => title)).toEqual(['Alpha', 'beta', 'gamma']);
   });
 
   test('carries its ridge: 1 and 4 of two bars, 2-7 and 57 of the shared one', async () => {
@@ -71,7 +77,7 @@ describe('a song on the shelf', () => {
 
   test('songs from before there were ridges get theirs', async () => {
     const { id, ridge } = await added();
-    await db.pool.query('update song set ridge = null, rounds = null where id = $1', [id]);
+    await db.pool.query('update song set ridge = null, rounds = null, changes = null where id = $1', [id]);
     expect((await findSong(db.pool, db.bandId, id))?.ridge).toEqual([]);
     expect(await outlineOlderSongs(db.pool)).toBe(1);
     expect((await findSong(db.pool, db.bandId, id))?.ridge).toEqual(ridge);
@@ -82,9 +88,9 @@ describe('a song on the shelf', () => {
     const { id } = await added();
     const other = await addBand(db.pool, 'Strangers');
     expect(await findSong(db.pool, other, id)).toBeUndefined();
-    expect(await listVersions(db.pool, other, id)).toEqual([]);
+    expect(await saves(id, other)).toEqual([]);
     expect(await saveSong(db.pool, other, id, 1, SECOND)).toEqual({ kind: 'missing' });
-    expect((await listSongs(db.pool, other)).length).toBe(0);
+    expect((await shelf(other)).length).toBe(0);
     expect((await findSong(db.pool, db.bandId, id))?.source).toBe(FIRST);
   });
 
@@ -101,11 +107,10 @@ describe('saving', () => {
       kind: 'saved',
       song: { revision: 2, title: 'Gull Street, slower', key: 'D', tempo: 80.5, source: SECOND },
     });
-    const versions = await listVersions(db.pool, db.bandId, id);
-    expect(versions.map(({ revision, source }) => [revision, source])).toEqual([
-      [2, SECOND],
-      [1, FIRST],
-    ]);
+    expect((await saves(id)).map(({ revision }) => revision)).toEqual([2, 1]);
+    expect(await findVersion(db.pool, db.bandId, id, 1)).toMatchObject({ revision: 1, source: FIRST, name: null });
+    expect(await findVersion(db.pool, db.bandId, id, 2)).toMatchObject({ source: SECOND });
+    expect(await findVersion(db.pool, db.bandId, id, 3)).toBeUndefined();
   });
 
   test('on an old revision writes nothing and gives back what is stored', async () => {
@@ -113,14 +118,14 @@ describe('saving', () => {
     await saveSong(db.pool, db.bandId, id, 1, SECOND);
     const stale = await saveSong(db.pool, db.bandId, id, 1, 'title: Mine\n1\n');
     expect(stale).toMatchObject({ kind: 'stale', song: { revision: 2, source: SECOND } });
-    expect(await listVersions(db.pool, db.bandId, id)).toHaveLength(2);
+    expect(await saves(id)).toHaveLength(2);
   });
 
   test('what is stored already adds nothing, even from an old revision: a repeated request is harmless', async () => {
     const { id } = await added();
     await saveSong(db.pool, db.bandId, id, 1, SECOND);
     expect(await saveSong(db.pool, db.bandId, id, 1, SECOND)).toMatchObject({ kind: 'saved', song: { revision: 2 } });
-    expect(await listVersions(db.pool, db.bandId, id)).toHaveLength(2);
+    expect(await saves(id)).toHaveLength(2);
   });
 
   test('at the same moment from two sides lets one through and turns the other away', async () => {
@@ -129,13 +134,64 @@ describe('saving', () => {
     const outcomes = await Promise.all(texts.map((text) => saveSong(db.pool, db.bandId, id, 1, text)));
     expect(outcomes.filter(({ kind }) => kind === 'saved')).toHaveLength(1);
     expect(outcomes.filter(({ kind }) => kind === 'stale')).toHaveLength(5);
-    expect(await listVersions(db.pool, db.bandId, id)).toHaveLength(2);
+    expect(await saves(id)).toHaveLength(2);
   });
 
   test('that fails half way leaves nothing behind', async () => {
     const { id } = await added();
     await expect(saveSong(db.pool, db.bandId, id, 1, 'title: \u0000\n1')).rejects.toThrow();
-    expect(await listVersions(db.pool, db.bandId, id)).toHaveLength(1);
+    expect(await saves(id)).toHaveLength(1);
     expect((await findSong(db.pool, db.bandId, id))?.revision).toBe(1);
+  });
+});
+
+describe('versions', () => {
+  test('are named, found by their names, and the name is taken away', async () => {
+    const { id } = await added();
+    await saveSong(db.pool, db.bandId, id, 1, SECOND);
+    expect(await nameVersion(db.pool, db.bandId, id, 1, 'The chorus we liked')).toMatchObject({ revision: 1, name: 'The chorus we liked' });
+    const named = () => listVersions(db.pool, db.bandId, id, { named: true });
+    expect((await named()).versions.map(({ revision }) => revision)).toEqual([1]);
+    await nameVersion(db.pool, db.bandId, id, 1, '');
+    expect((await named()).versions).toEqual([]);
+    expect(await nameVersion(db.pool, db.bandId, id, 9, 'x')).toBeUndefined();
+    expect(await nameVersion(db.pool, await addBand(db.pool, 'Thieves'), id, 1, 'x')).toBeUndefined();
+  });
+
+  test('come a page at a time, every one once', async () => {
+    const { id } = await added();
+    for (let revision = 1; revision < 130; revision += 1) await saveSong(db.pool, db.bandId, id, revision, `title: Take ${revision}\n1`);
+    const seen: number[] = [];
+    let before: number | undefined;
+    do {
+      const page = await listVersions(db.pool, db.bandId, id, { before, named: false });
+      seen.push(...page.versions.map(({ revision }) => revision));
+      before = page.next ?? undefined;
+    } while (before !== undefined);
+    expect(seen).toEqual(Array.from({ length: 130 }, (_, index) => 130 - index));
+  });
+});
+
+describe('beside the chart', () => {
+  test('tags are kept as they are, once each; what is left out stays', async () => {
+    const { id } = await added();
+    expect(await changeSong(db.pool, db.bandId, id, { tags: ['Slow', 'encore', 'Slow'] })).toMatchObject({ tags: ['Slow', 'encore'] });
+    expect(await changeSong(db.pool, db.bandId, id, { archived: true })).toMatchObject({ tags: ['Slow', 'encore'], archived: true });
+    expect(await changeSong(db.pool, db.bandId, id, { archived: false })).toMatchObject({ archived: false, revision: 1 });
+    expect(await changeSong(db.pool, db.bandId, NOBODY, { archived: true })).toBeUndefined();
+  });
+
+  test('a copy has the chart and the tags, and a title of its own', async () => {
+    const { id } = await added();
+    await changeSong(db.pool, db.bandId, id, { tags: ['slow'] });
+    expect(await duplicateSong(db.pool, db.bandId, id)).toMatchObject({
+      title: 'Gull Street (copy)',
+      tags: ['slow'],
+      revision: 1,
+      bars: 3,
+    });
+    const { id: untitled } = await added('1 4 5');
+    expect(await duplicateSong(db.pool, db.bandId, untitled)).toMatchObject({ title: 'Song (copy)', bars: 3 });
+    expect(await duplicateSong(db.pool, db.bandId, NOBODY)).toBeUndefined();
   });
 });

@@ -12,6 +12,8 @@ const song = (revision: number, source: string): Song => ({
   bars: 1,
   opening: [],
   ridge: [],
+  tags: [],
+  archived: false,
   revision,
   savedAt: `2026-01-0${revision}T00:00:00.000Z`,
   source,

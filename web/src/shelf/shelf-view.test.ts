@@ -12,6 +12,8 @@ const song = (title: string, by: string, key: string) => ({
   bars: 0,
   opening: [],
   ridge: [],
+  tags: [],
+  archived: false,
   revision: 1,
   savedAt: '',
 });
