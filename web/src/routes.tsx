@@ -6,6 +6,7 @@ import { Shell } from './shell/Shell.tsx';
 const lazyHarmonize = async () => ({ Component: (await import('./harmonize/Harmonize.tsx')).Harmonize });
 const lazyAnalyze = async () => ({ Component: (await import('./analyze/AnalyzeRoom.tsx')).AnalyzeRoom });
 const lazyChart = async () => ({ Component: (await import('./chart/ChartRoom.tsx')).ChartRoom });
+const lazyStand = async () => ({ Component: (await import('./stand/StandRoom.tsx')).StandRoom });
 const lazyNeck = async () => ({ Component: (await import('./neck/room/NeckRoom.tsx')).NeckRoom });
 
 /** Where each room is. The open song is part of the address, so that a link opens it again. */
@@ -26,6 +27,7 @@ export const router = createBrowserRouter([
       { path: 'songs/:songId/analyze', lazy: lazyAnalyze },
       { path: 'songs/:songId/chart', lazy: lazyChart },
       { path: 'songs/:songId/neck', lazy: lazyNeck },
+      { path: 'songs/:songId/stand', lazy: lazyStand },
       { path: '*', Component: LostPage },
     ],
   },

@@ -100,6 +100,7 @@ const naming = z.object({
   degrees: z.enum(['numbers', 'roman', 'capitals']),
   inversions: z.enum(['slash', 'figures']).default('slash'),
   notes: z.enum(['english', 'german', 'solfege']),
+  spelling: z.enum(['proper', 'easier']).default('proper'),
 });
 
 /** What the interface remembers for the band, whatever the machine it is opened on. */
@@ -136,6 +137,7 @@ export const DEFAULT_PREFERENCES: z.infer<typeof preferences> = {
     degrees: 'numbers',
     inversions: 'slash',
     notes: 'english',
+    spelling: 'proper',
   },
 };
 

@@ -1,6 +1,6 @@
+import { mod } from '../fault.ts';
 import type { Progression } from '../progression/progression.ts';
 import { type ChordFacts, factsOfAll } from './facts.ts';
-import { mod } from '../fault.ts';
 import { findLoops, plainClass, roundName } from './loops.ts';
 
 const FEWEST = 3;

@@ -52,6 +52,14 @@ test('steps are whole and half, or tones and semitones', () => {
   expect((['W', 'H', 'W+H'] as const).map((step) => nameStep(step, 'T-S'))).toEqual(['T', 'S', 'T+S']);
 });
 
+test('double accidentals keep their name, or take the easier one', () => {
+  const easier: Naming = { ...DEFAULT_NAMING, spelling: 'easier' };
+  expect(nameChord(chord('F##dim7'), DEFAULT_NAMING)).toBe('F♯♯dim7');
+  expect(nameChord(chord('F##dim7'), easier)).toBe('Gdim7');
+  expect(nameChord(chord('Bbbmaj7/Dbb'), easier)).toBe('Amaj7/C');
+  expect(nameChord(chord('E#m7'), easier)).toBe('E♯m7');
+});
+
 describe('what any school writes is read back', () => {
   const qualities = 'm dim aug maj7 7 m7 m7b5 dim7 m(maj7) maj7#5 aug7 6 m69 sus4 9 maj13#11 m11b5 7alt dim(maj7) m(add9)'.split(' ');
   const schools: Naming[] = (['maj7', '△7'] as const).flatMap((majorSeventh) =>

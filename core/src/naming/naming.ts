@@ -5,7 +5,7 @@ import type { NumberChord } from '../degree/degree.ts';
 import { type Inversions, printRoman } from '../degree/roman-text.ts';
 import type { Key } from '../key/key.ts';
 import { printScale } from '../key/key-text.ts';
-import { accidentals, letterStep, type Note } from '../pitch/note.ts';
+import { accidentals, letterStep, type Note, simplest } from '../pitch/note.ts';
 import { printAccidentals, printNote, withGlyphs } from '../pitch/note-text.ts';
 import type { Step } from '../scale/scale.ts';
 
@@ -22,6 +22,8 @@ export interface Naming {
   /** How Roman numerals tell an inversion. */
   readonly inversions: Inversions;
   readonly notes: 'english' | 'german' | 'solfege';
+  /** Whether roots with double accidentals keep the name that belongs there, or take the easier one that sounds the same. */
+  readonly spelling: 'proper' | 'easier';
 }
 
 export const DEFAULT_NAMING: Naming = {
@@ -33,6 +35,7 @@ export const DEFAULT_NAMING: Naming = {
   degrees: 'numbers',
   inversions: 'slash',
   notes: 'english',
+  spelling: 'proper',
 };
 
 const SYLLABLES = ['Do', 'Re', 'Mi', 'Fa', 'Sol', 'La', 'Si'];
@@ -78,10 +81,16 @@ function sharedSigns(naming: Naming) {
   };
 }
 
+/** The root or bass of a chord as the school says it; double accidentals only where they are wanted. */
+export function nameRoot(note: Note, { notes, spelling }: Naming): string {
+  const easy = spelling === 'easier' && Math.abs(accidentals(note)) > 1;
+  return nameNote(easy ? simplest(note) : note, notes);
+}
+
 /** A letter chord in the school's words: `B♭△7`, `Hm7`, `Sol7/Si`. */
 export function nameChord(chord: Chord, naming: Naming): string {
-  const bass = chord.bass === null ? '' : `/${nameNote(chord.bass, naming.notes)}`;
-  return `${nameNote(chord.root, naming.notes)}${printQuality(chord.formula, letterSchool(naming))}${bass}`;
+  const bass = chord.bass === null ? '' : `/${nameRoot(chord.bass, naming)}`;
+  return `${nameRoot(chord.root, naming)}${printQuality(chord.formula, letterSchool(naming))}${bass}`;
 }
 
 /** A number chord as a Roman numeral, by case or in capitals with the quality written out. */

@@ -2,7 +2,7 @@ import type { Chord } from '../chord/chord.ts';
 import { printQuality } from '../chord/quality-text.ts';
 import type { NumberChord } from '../degree/degree.ts';
 import { printScaleNumber } from '../interval/interval-text.ts';
-import { letterSchool, type Naming, nameNote, nameRoman, numberSchool } from './naming.ts';
+import { letterSchool, type Naming, nameRoman, nameRoot, numberSchool } from './naming.ts';
 
 /** A chord symbol cut up for setting. */
 export interface SymbolParts {
@@ -38,9 +38,9 @@ function romanParts(chord: NumberChord, degrees: 'roman' | 'capitals'): Pick<Sym
 export function letterParts(chord: Chord, naming: Naming): SymbolParts {
   return {
     prefix: '',
-    main: nameNote(chord.root, naming.notes),
+    main: nameRoot(chord.root, naming),
     sign: '',
     raised: printQuality(chord.formula, letterSchool(naming)),
-    bass: chord.bass === null ? null : nameNote(chord.bass, naming.notes),
+    bass: chord.bass === null ? null : nameRoot(chord.bass, naming),
   };
 }

@@ -14,6 +14,7 @@ import { NotebookText, Play, Redo2, Square, Undo2 } from 'lucide-react';
 import { type ComponentType, lazy, type ReactNode, Suspense, useEffect, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { play, stop, usePlayer } from '../audio/player.ts';
+import type { Rewriting } from '../history/use-rewriting.ts';
 import { useLens } from '../lens/lens-store.ts';
 import { useNeck } from '../neck/neck-store.ts';
 import { type KeyMap, useShortcuts } from '../shell/use-shortcuts.ts';
@@ -28,7 +29,6 @@ import { ReadingPart } from './ReadingPart.tsx';
 import { Ridge } from './Ridge.tsx';
 import { ScalesPart } from './ScalesPart.tsx';
 import { useHeardSong } from './use-heard-song.ts';
-import type { Rewriting } from './use-rewriting.ts';
 import { WhatIfPart } from './WhatIfPart.tsx';
 
 const AnalysisSheet = lazy(async () => ({ default: (await import('./AnalysisSheet.tsx')).AnalysisSheet }));

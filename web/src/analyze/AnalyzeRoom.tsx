@@ -3,10 +3,10 @@ import { useParams } from 'react-router';
 import { Conflict } from '../chart/Conflict.tsx';
 import type { DraftKeeper } from '../chart/draft-keeper.ts';
 import { OpenSong } from '../chart/OpenSong.tsx';
+import { useRewriting } from '../history/use-rewriting.ts';
 import { AnalysisDesk } from './AnalysisDesk.tsx';
 import { ChordsInput } from './ChordsInput.tsx';
 import { useFreeText } from './free-text.ts';
-import { useRewriting } from './use-rewriting.ts';
 
 /** What each chord is doing, and why it works: of a song, or of chords that are typed. */
 export function AnalyzeRoom() {
@@ -17,10 +17,10 @@ export function AnalyzeRoom() {
 
 function SongAnalysis({ keeper, songId }: { readonly keeper: DraftKeeper; readonly songId: string }) {
   const { text, status } = useSyncExternalStore(keeper.subscribe, keeper.get);
-  const rewriting = useRewriting(text, keeper.write);
+  const rewriting = useRewriting(songId, text, keeper.write);
   return (
     <>
-      {status.kind === 'conflict' && <Conflict keeper={keeper} theirs={status.theirs.source} />}
+      {status.kind === 'conflict' && <Conflict keeper={keeper} mine={text} theirs={status.theirs.source} />}
       <AnalysisDesk source={text} rewriting={rewriting} songId={songId} />
     </>
   );
@@ -28,7 +28,7 @@ function SongAnalysis({ keeper, songId }: { readonly keeper: DraftKeeper; readon
 
 function FreeAnalysis() {
   const { text, write } = useFreeText();
-  const rewriting = useRewriting(text, write);
+  const rewriting = useRewriting('free', text, write);
   const input = useMemo(() => <ChordsInput text={text} onWrite={rewriting.write} />, [text, rewriting.write]);
   return <AnalysisDesk source={text} rewriting={rewriting} songId={undefined} input={input} />;
 }

@@ -1,5 +1,5 @@
-import { bandsAnswer, type Song, song, songsAnswer } from '@aurora/wire';
-import { queryOptions, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { bandsAnswer, type Song, type SongChange, type SongSummary, song, songsAnswer, tagsAnswer } from '@aurora/wire';
+import { keepPreviousData, queryOptions, useInfiniteQuery, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { ApiFault, call } from './client.ts';
 
 const bandQuery = queryOptions({
@@ -21,12 +21,43 @@ export function useBand() {
 export const songsKey = (bandId: string) => ['songs', bandId] as const;
 export const songKey = (bandId: string, songId: string) => ['song', bandId, songId] as const;
 
-/** The band's songs by title. */
-export function useSongs() {
+/** What the shelf is asked for. */
+export interface ShelfWish {
+  readonly find: string;
+  readonly pattern: string;
+  readonly tag: string | null;
+  readonly sort: 'title' | 'key' | 'tempo' | 'saved';
+  readonly archived: boolean;
+}
+
+/** The band's songs as they are asked for, a page at a time. */
+export function useShelf(wish: ShelfWish) {
+  const bandId = useBand().data?.id ?? '';
+  return useInfiniteQuery({
+    queryKey: [...songsKey(bandId), wish],
+    queryFn: ({ pageParam }) => call('GET', `/bands/${bandId}/songs?${searchOf(wish, pageParam)}`, songsAnswer),
+    initialPageParam: null as string | null,
+    getNextPageParam: ({ next }) => next,
+    enabled: bandId !== '',
+    placeholderData: keepPreviousData,
+  });
+}
+
+function searchOf({ find, pattern, tag, sort, archived }: ShelfWish, after: string | null): string {
+  const search = new URLSearchParams({ sort, archived: archived ? 'yes' : 'no' });
+  if (find.trim() !== '') search.set('find', find.trim());
+  if (pattern.trim() !== '') search.set('pattern', pattern.trim());
+  if (tag !== null) search.set('tag', tag);
+  if (after !== null) search.set('after', after);
+  return search.toString();
+}
+
+/** The band's tags, with how many songs have each. */
+export function useTags() {
   const bandId = useBand().data?.id ?? '';
   return useQuery({
-    queryKey: songsKey(bandId),
-    queryFn: async () => (await call('GET', `/bands/${bandId}/songs`, songsAnswer)).songs,
+    queryKey: [...songsKey(bandId), 'tags'],
+    queryFn: async () => (await call('GET', `/bands/${bandId}/songs/tags`, tagsAnswer)).tags,
     enabled: bandId !== '',
   });
 }
@@ -44,11 +75,30 @@ export function useSong(songId: string | undefined) {
 /** Puts a new song on the shelf. */
 export function useAddSong() {
   const bandId = useBand().data?.id ?? '';
+  return useSongMutation((source: string) => call('POST', `/bands/${bandId}/songs`, song, { source }));
+}
+
+/** Puts a copy of a song on the shelf. */
+export function useDuplicateSong() {
+  const bandId = useBand().data?.id ?? '';
+  return useSongMutation((songId: string) => call('POST', `/bands/${bandId}/songs/${songId}/copies`, song));
+}
+
+/** Changes a song's tags, puts it away or brings it back. */
+export function useChangeSong() {
+  const bandId = useBand().data?.id ?? '';
+  return useSongMutation(({ id, change }: { readonly id: SongSummary['id']; readonly change: SongChange }) =>
+    call('PATCH', `/bands/${bandId}/songs/${id}`, song, change),
+  );
+}
+
+function useSongMutation<Wish>(mutationFn: (wish: Wish) => Promise<Song>) {
+  const bandId = useBand().data?.id ?? '';
   const queries = useQueryClient();
   return useMutation({
-    mutationFn: (source: string) => call('POST', `/bands/${bandId}/songs`, song, { source }),
-    onSuccess: (added) => {
-      queries.setQueryData(songKey(bandId, added.id), added);
+    mutationFn,
+    onSuccess: (changed: Song) => {
+      queries.setQueryData(songKey(bandId, changed.id), changed);
       void queries.invalidateQueries({ queryKey: songsKey(bandId) });
     },
   });

@@ -1,3 +1,4 @@
+import { type Chord, chroma } from '@aurora/core';
 import { create } from 'zustand';
 import { pluckedString } from './pluck.ts';
 
@@ -59,12 +60,10 @@ export async function play(id: string, steps: readonly PlayStep[], beatsPerMinut
   stop();
   usePlayer.setState({ playing: id, step: 0, fault: null });
   try {
-    instrument ??= openInstrument();
-    const opened = await instrument;
+    const opened = await openInstrument();
     await opened.tone.start();
     if (usePlayer.getState().playing === id) schedule(id, steps, 60 / beatsPerMinute, opened);
   } catch {
-    instrument = null;
     usePlayer.setState({ playing: null, fault: NO_SOUND });
   }
 }
@@ -110,14 +109,12 @@ function schedule(id: string, steps: readonly PlayStep[], beatSeconds: number, {
 export async function toggleDrone(midi: number): Promise<void> {
   const sounding = usePlayer.getState().drone;
   try {
-    instrument ??= openInstrument();
-    const { tone, drone } = await instrument;
+    const { tone, drone } = await openInstrument();
     await tone.start();
     drone.releaseAll();
     if (sounding !== midi) drone.triggerAttack([frequencyOf(midi), frequencyOf(midi + FIFTH)], tone.now() + LEAD_SECONDS, 0.5);
     usePlayer.setState({ drone: sounding === midi ? null : midi });
   } catch {
-    instrument = null;
     usePlayer.setState({ drone: null, fault: NO_SOUND });
   }
 }
@@ -128,11 +125,28 @@ export function stopDrone(): void {
   if (drone !== null) void toggleDrone(drone);
 }
 
+/** The instrument everything is played on, made when it is first wanted. */
+export function openInstrument(): Promise<Instrument> {
+  instrument ??= makeInstrument().catch((error: unknown) => {
+    instrument = null;
+    throw error;
+  });
+  return instrument;
+}
+
+const LOWEST_BASS = 28;
+
+/** A bass player's note for a chord: its bass, or its root, in the lowest octave of a four-string bass. */
+export function bassMidi({ bass, root }: Chord): number {
+  const wanted = chroma(bass ?? root);
+  return LOWEST_BASS + ((((wanted - LOWEST_BASS) % 12) + 12) % 12);
+}
+
 const FIFTH = 7;
 const CLICK_HZ = 1600;
 const NO_SOUND = 'This browser gives no sound. Everything else works without it.';
 
-async function openInstrument(): Promise<Instrument> {
+async function makeInstrument(): Promise<Instrument> {
   const tone = await import('tone');
   const loudness = new tone.Gain(gainOf(volume)).toDestination();
   const rate = tone.getContext().sampleRate;

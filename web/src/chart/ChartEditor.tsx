@@ -1,10 +1,11 @@
-import type { Problem } from '@aurora/core';
-import { faultWords } from '@aurora/core';
-import { defaultKeymap, history, historyKeymap } from '@codemirror/commands';
+import { editBetween, faultWords, type Problem, quickFix } from '@aurora/core';
+import { autocompletion, completionKeymap } from '@codemirror/autocomplete';
+import { defaultKeymap } from '@codemirror/commands';
 import { type Diagnostic, lintGutter, setDiagnostics } from '@codemirror/lint';
 import { EditorState, type Text } from '@codemirror/state';
 import { EditorView, keymap, lineNumbers } from '@codemirror/view';
 import { type RefObject, useEffect, useImperativeHandle, useRef } from 'react';
+import { chartCompletions } from './chart-completion.ts';
 import { chartLanguage } from './chart-language.ts';
 
 /** What the room can ask of the editor. */
@@ -18,9 +19,13 @@ interface ChartEditorProps {
   readonly text: string;
   readonly problems: readonly Problem[];
   readonly onChange: (text: string) => void;
+  readonly onUndo: () => void;
+  readonly onRedo: () => void;
   readonly onLeave: () => void;
   readonly handle: RefObject<EditorHandle | null>;
 }
+
+type Calls = Pick<ChartEditorProps, 'onChange' | 'onUndo' | 'onRedo' | 'onLeave'>;
 
 const MOST_MARKED = 200;
 
@@ -33,40 +38,46 @@ const look = EditorView.theme({
   '&.cm-focused .cm-cursor': { borderLeftColor: 'var(--accent)', borderLeftWidth: '2.5px' },
   '&.cm-focused .cm-selectionBackground, .cm-selectionBackground': { backgroundColor: 'var(--wash) !important' },
   '.cm-tooltip': { backgroundColor: 'var(--ink)', color: 'var(--ground)', border: 'none', borderRadius: '8px' },
+  '.cm-tooltip-autocomplete > ul': { fontFamily: 'var(--font-text)', fontSize: '15px' },
+  '.cm-tooltip-autocomplete > ul > li[aria-selected]': { backgroundColor: 'var(--accent)', color: 'var(--on-accent)' },
+  '.cm-completionDetail': { fontStyle: 'normal', opacity: '0.85' },
   '.cm-diagnostic': { border: 'none', padding: '6px 10px', fontFamily: 'var(--font-text)' },
+  '.cm-diagnosticAction': { backgroundColor: 'var(--accent)', color: 'var(--on-accent)', borderRadius: '6px', padding: '2px 8px' },
 });
 
-/** The chart's text, with problems marked where they stand. */
-export function ChartEditor({ text, problems, onChange, onLeave, handle }: ChartEditorProps) {
+/** The chart's text, with problems marked where they stand. It shares its history with the sheet. */
+export function ChartEditor({ text, problems, handle, ...wanted }: ChartEditorProps) {
   const host = useRef<HTMLDivElement>(null);
   const view = useRef<EditorView | null>(null);
-  const calls = useRef({ onChange, onLeave });
+  const calls = useRef<Calls>(wanted);
   const first = useRef(text);
+  // what came from outside is no typing of this editor's own
+  const receiving = useRef(false);
   useEffect(() => {
-    calls.current = { onChange, onLeave };
+    calls.current = wanted;
   });
 
   useEffect(() => {
-    const editor = new EditorView({ parent: host.current as HTMLDivElement, state: openState(first.current, calls) });
+    const editor = new EditorView({ parent: host.current as HTMLDivElement, state: openState(first.current, calls, receiving) });
     view.current = editor;
     return () => editor.destroy();
   }, []);
 
   useEffect(() => {
     const editor = view.current;
-    if (editor === null || editor.state.doc.toString() === text) return;
-    editor.dispatch({ changes: { from: 0, to: editor.state.doc.length, insert: text } });
+    const edit = editor === null ? null : editBetween(editor.state.doc.toString(), text);
+    if (editor === null || edit === null) return;
+    receiving.current = true;
+    editor.dispatch({ changes: { from: edit.at, to: edit.at + edit.removed.length, insert: edit.inserted } });
+    receiving.current = false;
   }, [text]);
 
   useEffect(() => {
     const editor = view.current;
     if (editor === null) return;
-    editor.dispatch(
-      setDiagnostics(
-        editor.state,
-        problems.slice(0, MOST_MARKED).map((problem) => diagnosticOf(problem, editor.state.doc)),
-      ),
-    );
+    const source = editor.state.doc.toString();
+    const marked = problems.slice(0, MOST_MARKED).map((problem) => diagnosticOf(problem, editor.state.doc, source));
+    editor.dispatch(setDiagnostics(editor.state, marked));
   }, [problems]);
 
   useImperativeHandle(handle, () => ({
@@ -83,32 +94,52 @@ export function ChartEditor({ text, problems, onChange, onLeave, handle }: Chart
   return <div ref={host} className="h-full overflow-hidden" />;
 }
 
-function openState(text: string, calls: RefObject<{ onChange: (text: string) => void; onLeave: () => void }>): EditorState {
-  const leave = () => {
-    calls.current.onLeave();
+function openState(text: string, calls: RefObject<Calls>, receiving: RefObject<boolean>): EditorState {
+  const call = (name: 'onUndo' | 'onRedo' | 'onLeave') => () => {
+    calls.current[name]();
     return true;
   };
   return EditorState.create({
     doc: text,
     extensions: [
-      history(),
       lineNumbers(),
       lintGutter(),
       chartLanguage,
       look,
+      autocompletion({ override: [chartCompletions], icons: false }),
       EditorView.lineWrapping,
       EditorView.contentAttributes.of({ 'aria-label': 'Chart text', tabindex: '0', spellcheck: 'false', autocapitalize: 'off' }),
-      keymap.of([{ key: 'Escape', run: leave }, ...defaultKeymap, ...historyKeymap]),
+      keymap.of([
+        ...completionKeymap,
+        { key: 'Mod-z', run: call('onUndo'), preventDefault: true },
+        { key: 'Mod-y', run: call('onRedo'), preventDefault: true },
+        { key: 'Mod-Shift-z', run: call('onRedo'), preventDefault: true },
+        { key: 'Escape', run: call('onLeave') },
+        ...defaultKeymap,
+      ]),
       EditorView.updateListener.of((update) => {
-        if (update.docChanged) calls.current.onChange(update.state.doc.toString());
+        if (update.docChanged && !receiving.current) calls.current.onChange(update.state.doc.toString());
       }),
     ],
   });
 }
 
-function diagnosticOf({ fault, severity, at }: Problem, doc: Text): Diagnostic {
+function diagnosticOf(problem: Problem, doc: Text, source: string): Diagnostic {
+  const { fault, severity, at } = problem;
   const from = offsetOf(doc, at.line, at.column);
-  return { from, to: Math.min(doc.length, from + Math.max(1, at.length)), severity, message: faultWords(fault) };
+  const fix = quickFix(problem, source);
+  const start = fix === undefined ? from : offsetOf(doc, fix.at.line, fix.at.column);
+  const mend = (editor: EditorView) =>
+    fix === undefined
+      ? undefined
+      : editor.dispatch({ changes: { from: start, to: Math.min(editor.state.doc.length, start + fix.at.length), insert: fix.write } });
+  return {
+    from,
+    to: Math.min(doc.length, from + Math.max(1, at.length)),
+    severity,
+    message: faultWords(fault),
+    ...(fix === undefined ? {} : { actions: [{ name: `Write ${fix.write.trim()}`, apply: mend }] }),
+  };
 }
 
 /** The place may be of a text a few letters older than the editor's: it is kept inside. */

@@ -86,6 +86,16 @@ export class DraftKeeper {
     this.settle(status.theirs, status.theirs.source);
   };
 
+  /** Ends a conflict with a text made of both; it goes on top of theirs. */
+  readonly merge = (text: string): void => {
+    const { status } = this.state;
+    if (status.kind !== 'conflict') return;
+    this.baseRevision = status.theirs.revision;
+    this.store(text);
+    this.set({ text, status: { kind: 'waiting' } });
+    void this.flush();
+  };
+
   /** Saves now instead of after the pause; used before the page is left. */
   readonly flush = async (): Promise<void> => {
     this.cancel();

@@ -6,7 +6,7 @@ import { layOutSheet, type SheetBar } from './sheet-view.ts';
 const D = 2;
 const F = -1;
 const sheet = (text: string, written = 0, sounding = written) =>
-  layOutSheet(readChart(text), { sounding, written, naming: DEFAULT_NAMING });
+  layOutSheet(readChart(text), { sounding, written, naming: DEFAULT_NAMING, show: 'both' });
 const bars = (text: string, written = 0, sounding = written) =>
   sheet(text, written, sounding).sections.flatMap(({ rows }) => rows.flatMap((row) => row.bars));
 const letters = (list: readonly SheetBar[]) =>
@@ -43,8 +43,41 @@ describe('the sheet', () => {
 
   test('says where key and meter change, in the reader’s key', () => {
     const list = bars('key: C\n1 {key: +2} 1 {3/4} 1 1', F, F);
-    expect(list.map(({ newKey }) => newKey)).toEqual([null, 'G', null, null]);
-    expect(list.map(({ newMeter }) => newMeter)).toEqual([null, null, '3/4', null]);
+    expect(list.map(({ heading }) => heading)).toEqual(['', 'key G', '3/4', '']);
+    expect(bars('1 {tempo: 90} {key: A} {3/4} 1').map(({ heading }) => heading)).toEqual(['', 'key A · 3/4 · tempo 90']);
+  });
+
+  test('shows where repeats, endings, signs and jumps stand; a pickup stands by itself', () => {
+    const list = bars('{pickup: 1} 5 {segno} |: 1 1.[ 4 ] 2.[ 5 ] :| x2 6- {to coda} 1 {ds! al coda} {coda} 1 {fine}');
+    expect(
+      list.map(({ opensRepeat, closesRepeat, ending, signs, after }) => [
+        opensRepeat,
+        closesRepeat,
+        ending?.label ?? '',
+        signs.join(),
+        after.join(),
+      ]),
+    ).toEqual([
+      [false, null, '', '', ''],
+      [true, null, '', 'segno', ''],
+      [false, null, '1.', '', ''],
+      [false, 2, '2.', '', ''],
+      [false, null, '', '', 'To Coda'],
+      [false, null, '', '', 'D.S. al Coda with repeats'],
+      [false, null, '', 'coda', 'Fine'],
+    ]);
+    expect(sheet('{pickup: 1} 5 1 4 5 1').sections[0]?.rows.map((row) => row.bars.length)).toEqual([1, 4]);
+  });
+
+  test('sets letters, numbers or Roman numerals large', () => {
+    const large = (show: 'both' | 'numbers' | 'letters' | 'roman') =>
+      layOutSheet(readChart('key: D\n2-7'), { sounding: D, written: D, naming: DEFAULT_NAMING, show }).sections[0]?.rows[0]?.bars[0]
+        ?.chords[0];
+    expect(symbolText(large('letters')?.main as never)).toBe('Em7');
+    expect(symbolText(large('numbers')?.main as never)).toBe('2–7');
+    expect(symbolText(large('roman')?.main as never)).toBe('ii7');
+    expect(large('numbers')?.under).toBeNull();
+    expect(symbolText(large('both')?.under as never)).toBe('Em7');
   });
 
   test('marks beats only in bars that are shared unequally', () => {
@@ -75,6 +108,7 @@ describe('the sheet', () => {
       'tempo 60',
       'slow',
       '2 bars played',
+      '0:04',
       'numbered from the relative major',
       'Ann',
     ]);

@@ -1,16 +1,22 @@
 import {
+  afterWords,
   type BarChord,
   type BarRemark,
+  barHeading,
   type ChartReading,
   type Chord,
+  type ChordShow,
+  endingLabel,
   type Key,
   type Letters,
   lettersFrom,
   type Naming,
   type Note,
-  nameKey,
   type Place,
+  secondsOf,
+  timelineOf,
   type WrittenBar,
+  wordsUnder,
 } from '@aurora/core';
 import { letterView, numberView, type SymbolView } from '../notation/symbol-view.ts';
 
@@ -20,6 +26,10 @@ export interface SheetChord {
   readonly number: SymbolView | null;
   /** The letters the reader reads. */
   readonly letter: SymbolView | null;
+  /** What is set large: the number, a Roman numeral, or the letters. */
+  readonly main: SymbolView | null;
+  /** Letters under a number, where both are wanted. */
+  readonly under: SymbolView | null;
   /** What sounds, where that is something else. */
   readonly sounding: SymbolView | null;
   readonly chord: Chord | null;
@@ -35,10 +45,16 @@ export interface SheetBar {
   readonly chords: readonly SheetChord[];
   /** A repeat sign drawn in place of the chords. */
   readonly sign: WrittenBar['sign'];
-  /** The key from this bar on, when it changes here, in the reader's letters. */
-  readonly newKey: string | null;
-  readonly newMeter: string | null;
+  /** New key, meter or tempo from this bar on, in the reader's letters; empty when nothing changes. */
+  readonly heading: string;
   readonly pickup: boolean;
+  readonly opensRepeat: boolean;
+  /** How often the repeat that ends here is played in all; null where none ends. */
+  readonly closesRepeat: number | null;
+  readonly ending: { readonly label: string; readonly begins: boolean; readonly ends: boolean } | null;
+  readonly signs: readonly ('segno' | 'coda')[];
+  /** `D.S. al Coda`, `To Coda`, `Fine`. */
+  readonly after: readonly string[];
   readonly remarks: readonly BarRemark[];
   readonly wrong: boolean;
   readonly at: Place;
@@ -51,6 +67,8 @@ export interface SheetRow {
 }
 
 export interface SheetSection {
+  /** Index among the chart's sections; null for bars before the first. */
+  readonly index: number | null;
   readonly name: string | null;
   readonly times: number;
   readonly remark: string | null;
@@ -73,10 +91,12 @@ export interface SheetLens {
   readonly naming: Naming;
   readonly sounding: Note;
   readonly written: Note;
+  readonly show: ChordShow;
 }
 
 interface Layout {
   readonly naming: Naming;
+  readonly show: ChordShow;
   readonly reading: ChartReading;
   readonly sounding: Letters;
   readonly written: Letters;
@@ -88,7 +108,8 @@ interface Layout {
 /** The chart laid out: sections, rows of four bars that start anew with every line of the text. */
 export function layOutSheet(reading: ChartReading, lens: SheetLens): Sheet {
   const layout: Layout = {
-    naming: lens.naming,
+    naming: lens.show === 'roman' && lens.naming.degrees === 'numbers' ? { ...lens.naming, degrees: 'roman' } : lens.naming,
+    show: lens.show,
     reading,
     sounding: lettersFrom(reading, lens.sounding),
     written: lettersFrom(reading, lens.written),
@@ -99,6 +120,7 @@ export function layOutSheet(reading: ChartReading, lens: SheetLens): Sheet {
   const shown = reading.bars.slice(0, MOST_BARS);
   const lead = shown.filter((bar) => bar.section === null);
   const sections = reading.sections.map((section, index) => ({
+    index,
     name: section.name,
     times: section.times,
     remark: section.remark,
@@ -109,12 +131,14 @@ export function layOutSheet(reading: ChartReading, lens: SheetLens): Sheet {
   }));
   return {
     facts: factsOf(reading),
-    sections: lead.length === 0 ? sections : [{ name: null, times: 1, remark: null, rows: rowsOf(lead, layout) }, ...sections],
+    sections: lead.length === 0 ? sections : [{ index: null, name: null, times: 1, remark: null, rows: rowsOf(lead, layout) }, ...sections],
     left: reading.bars.length - shown.length,
   };
 }
 
-function factsOf({ head, performance }: ChartReading): readonly string[] {
+function factsOf(reading: ChartReading): readonly string[] {
+  const { head, performance } = reading;
+  const seconds = secondsOf(timelineOf(reading));
   const bars = performance.count === 1 ? '1 bar played' : `${performance.count} bars played`;
   const tempo = head.tempo === null ? [] : [`tempo ${head.tempo}`];
   const numbering = head.numbering === 'relative' ? ['numbered from the relative major'] : [];
@@ -123,9 +147,16 @@ function factsOf({ head, performance }: ChartReading): readonly string[] {
     ...tempo,
     ...(head.feel === '' ? [] : [head.feel]),
     bars,
+    ...(seconds === null || seconds === 0 ? [] : [minutesText(seconds)]),
     ...numbering,
     ...(head.by === '' ? [] : [head.by]),
   ];
+}
+
+/** `3:07`. */
+export function minutesText(seconds: number): string {
+  const whole = Math.round(seconds);
+  return `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, '0')}`;
 }
 
 function rowsOf(bars: readonly WrittenBar[], layout: Layout): readonly SheetRow[] {
@@ -133,7 +164,8 @@ function rowsOf(bars: readonly WrittenBar[], layout: Layout): readonly SheetRow[
   for (const bar of bars) {
     const row = rows.at(-1);
     const drawn = sheetBar(bar, layout);
-    if (row !== undefined && row.line === bar.line && row.bars.length < BARS_A_ROW) row.bars.push(drawn);
+    const goesOn = row !== undefined && row.line === bar.line && row.bars.length < BARS_A_ROW && row.bars[0]?.pickup === false;
+    if (goesOn) row.bars.push(drawn);
     else rows.push({ bars: [drawn], words: [], line: bar.line });
   }
   rows.forEach((row, index) => {
@@ -142,29 +174,22 @@ function rowsOf(bars: readonly WrittenBar[], layout: Layout): readonly SheetRow[
   return rows;
 }
 
-/** The lyric lines that follow a line of music directly. */
-function wordsUnder(line: number, { chart }: ChartReading): readonly string[] {
-  const words: string[] = [];
-  for (let index = line + 1; chart.body[index]?.kind === 'words'; index += 1) {
-    const under = chart.body[index];
-    if (under?.kind === 'words') words.push(under.text);
-  }
-  return words;
-}
-
 function sheetBar(bar: WrittenBar, layout: Layout): SheetBar {
   const index = layout.places.get(bar) as number;
   const before = layout.reading.bars[index - 1];
   const unequal = bar.chords.some(({ beats }) => beats !== bar.chords[0]?.beats);
-  const key = layout.written.keys[bar.stretch];
-  const meter = `${bar.meter.beats}/${bar.meter.unit}`;
+  const { form } = bar;
   return {
     index,
     chords: bar.chords.map((chord) => sheetChord(chord, bar, layout, unequal)),
     sign: bar.sign,
-    newKey: key !== undefined && bar.stretch !== (before?.stretch ?? 0) ? nameKey(key, layout.naming) : null,
-    newMeter: before !== undefined && meter !== `${before.meter.beats}/${before.meter.unit}` ? meter : null,
+    heading: barHeading(bar, before, layout.written.keys, layout.naming),
     pickup: bar.pickup !== null,
+    opensRepeat: form.opensRepeat,
+    closesRepeat: form.closesRepeat,
+    ending: form.ending === null ? null : { ...form.ending, label: endingLabel(form.ending.passes) },
+    signs: form.signs,
+    after: afterWords(form),
     remarks: bar.remarks,
     wrong: layout.wrongPlaces.has(placeName(bar.at.line, bar.at.column)),
     at: bar.at,
@@ -174,9 +199,13 @@ function sheetBar(bar: WrittenBar, layout: Layout): SheetBar {
 function sheetChord(slot: BarChord, bar: WrittenBar, layout: Layout, unequal: boolean): SheetChord {
   const sounding = slot.chord === null ? null : layout.sounding.chordIn(slot.chord, bar.stretch);
   const written = slot.chord === null ? null : layout.written.chordIn(slot.chord, bar.stretch);
+  const number = slot.chord === null ? null : numberView(slot.chord, layout.naming);
+  const letter = written === null ? null : letterView(written, layout.naming);
   return {
-    number: slot.chord === null ? null : numberView(slot.chord, layout.naming),
-    letter: written === null ? null : letterView(written, layout.naming),
+    number,
+    letter,
+    main: layout.show === 'letters' ? letter : number,
+    under: layout.show === 'both' ? letter : null,
     sounding: sounding === null || !layout.transposed ? null : letterView(sounding, layout.naming),
     chord: sounding,
     heardIn: layout.sounding.keys[bar.stretch] as Key,

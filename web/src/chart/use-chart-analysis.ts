@@ -1,10 +1,18 @@
-import { type Analysis, type Naming, type Reader, readingWords } from '@aurora/core';
+import { type Analysis, checkChart, type Naming, type Reader, readingWords } from '@aurora/core';
 import { useCallback, useMemo } from 'react';
 import { gridRows } from '../analyze/analysis-view.ts';
 import { type Layer, layerLines, scaleOf } from '../analyze/sheet-content.ts';
 import { useHeardSong } from '../analyze/use-heard-song.ts';
 import { useLens } from '../lens/lens-store.ts';
-import type { ChordLayer, ChordPlace } from './ChartSheet.tsx';
+import type { BarSelection } from './bar-selection.ts';
+import { choose } from './bar-selection.ts';
+import type { ChordLayer } from './SheetBarCell.tsx';
+
+/** Which chord of which bar. */
+interface ChordPlace {
+  readonly bar: number;
+  readonly chord: number;
+}
 
 const NO_MELODY = new Map<number, number>();
 
@@ -17,6 +25,7 @@ export function useChartAnalysis(source: string, layer: Layer) {
     return new Map(names.map((name, index) => [name, index]));
   }, [analysis]);
   const heights = useMemo(() => analysis.ridge.map(({ ground, height }) => ground + height), [analysis]);
+  const findings = useMemo(() => checkChart(analysis.progression.chart, analysis), [analysis]);
   const over = useMemo(() => layerOver(analysis, layer, { naming, reader: reader.reader }), [analysis, layer, naming, reader]);
   const whyOf = useCallback(
     ({ bar, chord }: ChordPlace) => {
@@ -27,12 +36,13 @@ export function useChartAnalysis(source: string, layer: Layer) {
   );
   return {
     heights,
+    findings,
     layer: over,
     whyOf,
-    indexOf: (place: ChordPlace | null) => (place === null ? null : (places.get(`${place.bar}.${place.chord}`) ?? null)),
-    placeOf: (index: number): ChordPlace => {
+    indexOf: (selection: BarSelection | null) => (selection === null ? null : (places.get(`${selection.head}.${selection.chord}`) ?? null)),
+    placeOf: (index: number): BarSelection => {
       const chord = analysis.progression.chords[index];
-      return { bar: chord?.bar ?? 0, chord: chord?.place ?? 0 };
+      return choose(chord?.bar ?? 0, chord?.place ?? 0);
     },
   };
 }

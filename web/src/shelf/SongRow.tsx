@@ -19,7 +19,10 @@ export function SongRow({ song }: { readonly song: SongSummary }) {
       </span>
       <span className="min-w-0">
         <span className="block truncate text-lg font-semibold">{song.title || 'Song without a title'}</span>
-        <span className="block truncate text-sm text-quiet">{song.by}</span>
+        <span className="block truncate text-sm text-quiet">
+          {song.by}
+          {song.tags.length > 0 && <span className="text-accent"> · {song.tags.join(', ')}</span>}
+        </span>
         <RidgeStrip heights={song.ridge} thin className="mt-0.5 block h-[18px] w-full max-w-64" />
       </span>
       <span className="grid grid-cols-4 gap-2 max-md:hidden" aria-hidden="true">

@@ -1,31 +1,23 @@
 import { DEFAULT_NAMING, readChart } from '@aurora/core';
 import { expect, test } from '@jest/globals';
 import { symbolText } from '../notation/symbol-view.ts';
-import { findSongs, keyName, NEW_SONG, openingBar } from './shelf-view.ts';
-
-const song = (title: string, by: string, key: string) => ({
-  id: title,
-  title,
-  by,
-  key,
-  tempo: null,
-  bars: 0,
-  opening: [],
-  ridge: [],
-  tags: [],
-  archived: false,
-  revision: 1,
-  savedAt: '',
-});
-const SONGS = [song('Low Tide', 'Ann Oake', 'Bb'), song('High Wire', 'Ben', 'F#m'), song('Tidal', 'Ann Oake', 'D')];
+import { keyName, NEW_SONG, openingBar, patternFault, tagsOf } from './shelf-view.ts';
 
 test.each([
-  ['', ['Low Tide', 'High Wire', 'Tidal']],
-  ['tid', ['Low Tide', 'Tidal']],
-  ['ann tide', ['Low Tide']],
-  ['F#M', ['High Wire']],
-  ['zebra', []],
-])('looking for %j finds %j', (wanted, titles) => expect(findSongs(SONGS, wanted).map(({ title }) => title)).toEqual(titles));
+  ['', null],
+  ['1 4 6- 5', null],
+  ['G Em C D', null],
+  ['1', 'Write two chords or more.'],
+  ['1 1 1', 'Write two chords or more.'],
+  ['1 wat 4', '“wat” is no chord.'],
+])('the pattern %j: %j', (pattern, fault) => expect(patternFault(pattern)).toBe(fault));
+
+test.each([
+  ['slow, encore', ['slow', 'encore']],
+  [' slow ,, slow, ', ['slow']],
+  ['', []],
+  ['x'.repeat(60), ['x'.repeat(40)]],
+])('tags typed as %j are %j', (text, tags) => expect(tagsOf(text)).toEqual(tags));
 
 test('an opening bar is set in glyphs', () => expect(openingBar('2-7 b77 NC').map((view) => symbolText(view))).toEqual(['2–7', '♭77']));
 

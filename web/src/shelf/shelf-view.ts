@@ -1,20 +1,24 @@
-import { DEFAULT_NAMING, type Naming, nameKey, parseKey, parseNumberOrLetters } from '@aurora/core';
-import type { SongSummary } from '@aurora/wire';
+import { changesSought, DEFAULT_NAMING, type Naming, nameKey, parseKey, parseNumberOrLetters, readProgression } from '@aurora/core';
 import { numberView, type SymbolView } from '../notation/symbol-view.ts';
 
 /** What a new song starts as: enough to see how a chart is written. */
 export const NEW_SONG = 'title: New song\nkey: C\ntime: 4/4\n\n[Verse]\n1 4 6- 5\n';
 
-/** The songs that hold all of the typed words in title, writer or key, in the order given. */
-export function findSongs(songs: readonly SongSummary[], wanted: string): readonly SongSummary[] {
-  const words = wanted
-    .toLowerCase()
-    .split(/\s+/)
-    .filter((word) => word !== '');
-  return songs.filter(({ title, by, key }) => {
-    const text = `${title} ${by} ${key}`.toLowerCase();
-    return words.every((word) => text.includes(word));
-  });
+/** Why nothing can be sought by these chords yet; null when it can, or nothing is asked. */
+export function patternFault(pattern: string): string | null {
+  if (pattern.trim() === '') return null;
+  const { unread } = readProgression(pattern);
+  if (unread[0] !== undefined) return `“${unread[0].text}” is no chord.`;
+  return changesSought(readProgression(pattern)).length === 0 ? 'Write two chords or more.' : null;
+}
+
+const MOST_LETTERS = 40;
+const MOST_TAGS = 20;
+
+/** Tags as they are typed, between commas: each once, none empty. */
+export function tagsOf(text: string): readonly string[] {
+  const tags = text.split(',').map((tag) => tag.trim().slice(0, MOST_LETTERS));
+  return [...new Set(tags.filter((tag) => tag !== ''))].slice(0, MOST_TAGS);
 }
 
 /** The chords of one opening bar, ready to be set. What is no number, such as NC, is left out. */

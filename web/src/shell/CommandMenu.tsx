@@ -1,7 +1,8 @@
 import { GLOSSARY, nameKey, printKey } from '@aurora/core';
 import { Command } from 'cmdk';
+import { useDeferredValue, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { useSongs } from '../api/songs.ts';
+import { useShelf } from '../api/songs.ts';
 import { circleKeys } from '../lens/key-view.ts';
 import { lensSearch, useLens } from '../lens/lens-store.ts';
 import { READER_CHOICES } from '../lens/reader-view.ts';
@@ -21,7 +22,9 @@ const GROUP =
 /** Type a few letters to go to a song, a key, a reader or a room. */
 export function CommandMenu({ open, onOpenChange, songId }: CommandMenuProps) {
   const navigate = useNavigate();
-  const songs = useSongs().data ?? [];
+  const [sought, setSought] = useState('');
+  const shelf = useShelf({ find: useDeferredValue(sought), pattern: '', tag: null, sort: 'title', archived: false });
+  const songs = shelf.data?.pages.flatMap((page) => page.songs) ?? [];
   const { setKey, setReader, naming } = useLens();
   const search = () => lensSearch(useLens.getState());
   const choose = (action: () => void) => () => {
@@ -40,6 +43,8 @@ export function CommandMenu({ open, onOpenChange, songId }: CommandMenuProps) {
       contentClassName="fixed top-[12vh] left-1/2 z-50 w-[min(38rem,94vw)] -translate-x-1/2 overflow-hidden rounded-2xl border border-edge bg-raised"
     >
       <Command.Input
+        value={sought}
+        onValueChange={setSought}
         placeholder="A song, a key, a reader, a room"
         className="w-full border-b border-hairline bg-transparent px-5 py-4 text-lg outline-none placeholder:text-quiet"
       />
@@ -57,7 +62,12 @@ export function CommandMenu({ open, onOpenChange, songId }: CommandMenuProps) {
         </Command.Group>
         <Command.Group heading="Songs" className={GROUP}>
           {songs.map((song) => (
-            <Command.Item key={song.id} value={`song ${song.title} ${song.id}`} onSelect={openSong(song.id)} className={ITEM}>
+            <Command.Item
+              key={song.id}
+              value={`song ${song.title} ${song.by} ${song.key} ${song.id}`}
+              onSelect={openSong(song.id)}
+              className={ITEM}
+            >
               <span>{song.title || 'Song without a title'}</span>
               <span className="text-quiet">{song.key}</span>
             </Command.Item>

@@ -63,6 +63,13 @@ const FIELDS: { readonly [Field in keyof Naming]: { readonly label: string; read
       ['T-S', 'T – S'],
     ],
   },
+  spelling: {
+    label: 'Double sharps and flats',
+    options: [
+      ['proper', 'F♯♯dim7'],
+      ['easier', 'Gdim7'],
+    ],
+  },
   notes: {
     label: 'Notes',
     options: [

@@ -68,6 +68,8 @@ export function Shell() {
     d: turnTheme,
   });
 
+  // on the stand there is the chart and nothing else
+  if (pathname.endsWith('/stand')) return <Outlet />;
   return (
     <div className="flex h-full">
       <Rail songId={songId} theme={preferences.theme} onTheme={turnTheme} />

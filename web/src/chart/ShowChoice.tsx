@@ -1,0 +1,35 @@
+import type { ChordShow } from '@aurora/core';
+
+/** What a chart shows of each chord, in words. */
+export const SHOWS: readonly (readonly [ChordShow, string])[] = [
+  ['both', 'numbers over letters'],
+  ['numbers', 'numbers'],
+  ['letters', 'letters'],
+  ['roman', 'Roman numerals'],
+];
+
+interface ShowChoiceProps {
+  readonly show: ChordShow;
+  readonly shows: typeof SHOWS;
+  readonly onShow: (show: ChordShow) => void;
+}
+
+/** Numbers, letters, both or Roman numerals. */
+export function ShowChoice({ show, shows, onShow }: ShowChoiceProps) {
+  return (
+    <label className="flex items-center">
+      <span className="sr-only">What the chart shows</span>
+      <select
+        value={show}
+        onChange={(event) => onShow(event.target.value as ChordShow)}
+        className="min-h-11 rounded-lg border border-edge bg-raised px-2 text-[15px] font-semibold"
+      >
+        {shows.map(([value, label]) => (
+          <option key={value} value={value}>
+            {label}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+}

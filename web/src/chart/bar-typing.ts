@@ -1,0 +1,57 @@
+/** A key of the pad: what it writes, and what stands on it. */
+export interface PadKey {
+  /** The single key that writes it. */
+  readonly key: string;
+  readonly writes: string;
+  readonly shows: string;
+  readonly says: string;
+}
+
+/**
+ * Single keys for what follows a degree, so that a chord is two or three presses. Everything can
+ * also be typed out in full.
+ */
+export const PAD: readonly PadKey[] = [
+  { key: '-', writes: '-', shows: '–', says: 'minor' },
+  { key: 'j', writes: 'maj7', shows: 'maj7', says: 'major seventh' },
+  { key: 'h', writes: '-7b5', shows: '–7♭5', says: 'half-diminished' },
+  { key: 'o', writes: 'o', shows: '°', says: 'diminished' },
+  { key: '+', writes: '+', shows: '+', says: 'augmented' },
+  { key: 's', writes: 'sus4', shows: 'sus4', says: 'suspended' },
+  { key: 'a', writes: 'add9', shows: 'add9', says: 'added ninth' },
+  { key: 'x', writes: '7alt', shows: '7alt', says: 'altered' },
+  { key: '/', writes: '/', shows: '/', says: 'bass' },
+  { key: 'b', writes: 'b', shows: '♭', says: 'flat' },
+  { key: '#', writes: '#', shows: '♯', says: 'sharp' },
+  { key: '>', writes: '>', shows: '>', says: 'pushed' },
+  { key: '<', writes: '<', shows: '◇', says: 'let ring' },
+  { key: '!', writes: '!', shows: '!', says: 'stop' },
+  { key: '?', writes: '?', shows: '( )', says: 'optional' },
+  { key: '.', writes: '.', shows: '.', says: 'a beat' },
+  { key: ',', writes: ',', shows: ',', says: 'half a beat' },
+  { key: 'n', writes: 'NC', shows: 'N.C.', says: 'no chord' },
+  { key: '%', writes: '%', shows: '%', says: 'the bar before, again' },
+];
+
+/** What a key writes at a place of what is typed: shorthand only where a chord's quality may stand. */
+export function padWrites(key: string, before: string): string | null {
+  const pad = PAD.find((one) => one.key === key);
+  if (pad === undefined || pad.writes === key) return null;
+  // in letters and words a key is the letter it is: Bbadd9, Gsus4, maj7
+  if (key === 'n') return /(^|\s|\()$/.test(before) ? pad.writes : null;
+  return /(^|[\s(<>])[b#]{0,2}[1-7][0-9-]*$/.test(before) ? pad.writes : null;
+}
+
+/** Whether a key, pressed with a bar chosen, begins to write that bar. */
+export function beginsWriting(key: string): boolean {
+  return /^[1-7A-Gb#(<>%]$/.test(key);
+}
+
+/** The typed bar closed where it is plain what is meant: a diamond without its other half. */
+export function closed(typed: string): string {
+  return typed
+    .split(' ')
+    .map((token) => (/^>?<[^>]+$/.test(token) ? token.replace(/([!?.,]*)$/, '>$1') : token))
+    .join(' ')
+    .trim();
+}

@@ -1,0 +1,104 @@
+/** The signs of a chart, drawn: no text face has all of them. */
+
+const STROKE = { fill: 'none', stroke: 'currentColor', strokeLinecap: 'round' } as const;
+
+/** Let ring: a diamond around the number. */
+export function Diamond() {
+  return (
+    <svg
+      viewBox="0 0 100 100"
+      preserveAspectRatio="none"
+      className="absolute -inset-x-4 -top-0.5 h-[calc(100%+0.75rem)] w-[calc(100%+2rem)] text-ink"
+      aria-hidden="true"
+    >
+      <path d="M50 2 98 50 50 98 2 50Z" fill="none" stroke="currentColor" strokeWidth="2" vectorEffect="non-scaling-stroke" />
+    </svg>
+  );
+}
+
+/** Pushed: a tie reaching back over the bar line. */
+export function PushMark() {
+  return (
+    <svg viewBox="0 0 22 22" className="-ml-3 w-5 shrink-0 text-dominant" aria-hidden="true">
+      <path d="M2 9q9 10 18 0" strokeWidth="2.4" {...STROKE} />
+    </svg>
+  );
+}
+
+/** Stop: a wedge, short and choked. */
+export function StopMark() {
+  return (
+    <svg viewBox="0 0 12 18" className="ml-1.5 w-2.5 shrink-0 self-start text-dominant" aria-hidden="true">
+      <path d="M1 1h10L6 17Z" fill="currentColor" />
+    </svg>
+  );
+}
+
+/** The same bar, or the same two bars, again. */
+export function AgainSign({ twice }: { readonly twice: boolean }) {
+  return (
+    <svg
+      viewBox="0 0 48 36"
+      role="img"
+      aria-label={twice ? 'the two bars before, again' : 'the bar before, again'}
+      className="m-auto w-14 text-quiet"
+    >
+      <path d={twice ? 'M10 32 28 4M20 32 38 4' : 'M14 32 34 4'} stroke="currentColor" strokeWidth="4.5" strokeLinecap="round" />
+      <circle cx="11" cy="10" r="4" fill="currentColor" />
+      <circle cx="37" cy="26" r="4" fill="currentColor" />
+    </svg>
+  );
+}
+
+export function SegnoSign() {
+  return (
+    <svg viewBox="0 0 24 24" role="img" aria-label="segno" className="size-[22px] text-ink">
+      <path d="M17.5 6.5Q12 2 8 5.5 5 10 12 12 19 14 16 18.5 12 22 6.5 17.5" strokeWidth="2.6" {...STROKE} />
+      <path d="M5 21 19 3" strokeWidth="1.4" {...STROKE} />
+      <circle cx="4.5" cy="12" r="1.5" fill="currentColor" />
+      <circle cx="19.5" cy="12" r="1.5" fill="currentColor" />
+    </svg>
+  );
+}
+
+export function CodaSign() {
+  return (
+    <svg viewBox="0 0 24 24" role="img" aria-label="coda" className="size-[22px] text-ink">
+      <ellipse cx="12" cy="12" rx="6" ry="7.5" strokeWidth="2.2" {...STROKE} />
+      <path d="M12 1.5v21M2 12h20" strokeWidth="1.4" {...STROKE} />
+    </svg>
+  );
+}
+
+/** The bar lines of a repeat: thick, thin, two dots, towards the bars that are repeated. */
+export function RepeatLine({ end }: { readonly end: boolean }) {
+  const dots = (
+    <span aria-hidden="true" className="flex flex-col justify-center gap-2">
+      {[0, 1].map((dot) => (
+        <span key={dot} className="size-[5px] rounded-full bg-ink" />
+      ))}
+    </span>
+  );
+  const thin = <span aria-hidden="true" className="w-[1.5px] bg-ink" />;
+  const thick = <span aria-hidden="true" className="w-[4px] bg-ink" />;
+  return (
+    <span className={`absolute inset-y-0 flex gap-[3px] ${end ? '-right-[2px] flex-row' : '-left-[2px] flex-row-reverse'}`}>
+      {dots}
+      {thin}
+      {thick}
+    </span>
+  );
+}
+
+/** Beats of a chord in a bar that is shared unequally: a dot each, half a one for half a beat. */
+export function BeatDots({ beats }: { readonly beats: number }) {
+  const whole = Array.from({ length: Math.floor(beats) }, (_, beat) => beat);
+  return (
+    <>
+      {whole.map((beat) => (
+        <span key={beat} className="size-[5px] rounded-full bg-quiet" />
+      ))}
+      {beats % 1 !== 0 && <span className="h-[5px] w-[3px] rounded-l-full bg-quiet" />}
+    </>
+  );
+}

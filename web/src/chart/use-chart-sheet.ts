@@ -1,0 +1,62 @@
+import { type ChartReading, lettersFrom, type Note, readChart, timelineOf, writtenKey } from '@aurora/core';
+import { MOST_CHART_BYTES } from '@aurora/wire';
+import { useDeferredValue, useEffect, useMemo } from 'react';
+import { keyInForce, useLens } from '../lens/lens-store.ts';
+import { useChartView } from './chart-view-store.ts';
+import { layOutSheet, type Sheet } from './sheet-view.ts';
+
+/** A chart read through the two lenses. */
+export interface ChartOnDesk {
+  readonly reading: ChartReading;
+  readonly sheet: Sheet;
+  /** Home tonics that sound and that are read. */
+  readonly sounding: Note;
+  readonly written: Note;
+  /** Changes with both lenses. */
+  readonly letterKey: string;
+  readonly timeline: ReturnType<typeof timelineOf>;
+  readonly chordAt: (bar: number, place: number) => ReturnType<ReturnType<typeof lettersFrom>['chordIn']> | null;
+  /** The text is too long to be a chart; it is kept, and not drawn. */
+  readonly tooLong: boolean;
+  /** The text the reading is of; a moment behind what is typed. */
+  readonly text: string;
+}
+
+/** Reads a text as a chart and lays it out; the home key follows the text as it is written. */
+export function useChartSheet(text: string): ChartOnDesk {
+  const deferred = useDeferredValue(text);
+  const tooLong = isTooLong(deferred);
+  const reading = useMemo(() => readChart(tooLong ? '' : deferred), [deferred, tooLong]);
+  const { key, reader, naming } = useLens();
+  const show = useChartView((state) => state.show);
+  const { key: homeKey } = reading.head;
+  const sounding = keyInForce({ key, homeKey }).tonic;
+  const written = writtenKey(reader.reader, { tonic: sounding, scale: homeKey.scale }).tonic;
+  const sheet = useMemo(() => layOutSheet(reading, { sounding, written, naming, show }), [reading, sounding, written, naming, show]);
+  const timeline = useMemo(() => timelineOf(reading), [reading]);
+  const chordAt = useMemo(() => {
+    const letters = lettersFrom(reading, sounding);
+    return (bar: number, place: number) => {
+      const chord = reading.bars[bar]?.chords[place]?.chord ?? null;
+      return chord === null ? null : letters.chordIn(chord, reading.bars[bar]?.stretch ?? 0);
+    };
+  }, [reading, sounding]);
+  useEffect(() => {
+    if (!tooLong) useLens.getState().setHomeKey(homeKey);
+  }, [homeKey, tooLong]);
+  return {
+    reading,
+    sheet,
+    sounding,
+    written,
+    letterKey: `${sounding} ${written} ${show}`,
+    timeline,
+    chordAt,
+    tooLong,
+    text: tooLong ? '' : deferred,
+  };
+}
+
+export function isTooLong(text: string): boolean {
+  return text.length > MOST_CHART_BYTES || new Blob([text]).size > MOST_CHART_BYTES;
+}

@@ -1,0 +1,108 @@
+import type { SongSummary } from '@aurora/wire';
+import { Archive, ArchiveRestore, Copy, Ellipsis, Tag } from 'lucide-react';
+import { DropdownMenu } from 'radix-ui';
+import { useId, useState } from 'react';
+import { Link } from 'react-router';
+import { useChangeSong, useDuplicateSong } from '../api/songs.ts';
+import { lensSearch, useLens } from '../lens/lens-store.ts';
+import { Button } from '../ui/Button.tsx';
+import { sayFault } from '../ui/say.ts';
+import { SongRow } from './SongRow.tsx';
+import { tagsOf } from './shelf-view.ts';
+
+const ITEM =
+  'flex min-h-11 cursor-pointer items-center gap-3 rounded-lg px-3 text-[15px] data-highlighted:bg-wash data-highlighted:outline-none';
+
+/** A song on the shelf with what can be done with it. */
+export function ShelfRow({ song }: { readonly song: SongSummary }) {
+  const reader = useLens((state) => state.reader);
+  const change = useChangeSong();
+  const duplicate = useDuplicateSong();
+  const [tagging, setTagging] = useState(false);
+  const onError = (error: Error) => void sayFault(error.message);
+  const title = song.title || 'Song without a title';
+  return (
+    <li className="border-b border-hairline">
+      <div className="flex items-center gap-1">
+        <Link
+          to={{ pathname: `/songs/${song.id}/chart`, search: lensSearch({ key: null, reader }) }}
+          className="block min-w-0 flex-1 rounded-lg px-3 py-2 hover:bg-wash"
+        >
+          <SongRow song={song} />
+        </Link>
+        <DropdownMenu.Root>
+          <DropdownMenu.Trigger
+            aria-label={`More about ${title}`}
+            className="grid size-11 shrink-0 place-items-center rounded-lg text-quiet hover:bg-wash"
+          >
+            <Ellipsis size={19} />
+          </DropdownMenu.Trigger>
+          <DropdownMenu.Portal>
+            <DropdownMenu.Content align="end" className="z-30 min-w-48 rounded-xl border border-edge bg-raised p-1.5 shadow-lg">
+              <DropdownMenu.Item className={ITEM} onSelect={() => setTagging(true)}>
+                <Tag size={17} aria-hidden="true" /> Tags
+              </DropdownMenu.Item>
+              <DropdownMenu.Item className={ITEM} onSelect={() => duplicate.mutate(song.id, { onError })}>
+                <Copy size={17} aria-hidden="true" /> Duplicate
+              </DropdownMenu.Item>
+              <DropdownMenu.Item
+                className={ITEM}
+                onSelect={() => change.mutate({ id: song.id, change: { archived: !song.archived } }, { onError })}
+              >
+                {song.archived ? <ArchiveRestore size={17} aria-hidden="true" /> : <Archive size={17} aria-hidden="true" />}
+                {song.archived ? 'Bring it back' : 'Put away'}
+              </DropdownMenu.Item>
+            </DropdownMenu.Content>
+          </DropdownMenu.Portal>
+        </DropdownMenu.Root>
+      </div>
+      {tagging && (
+        <TagForm
+          title={title}
+          tags={song.tags}
+          onDone={(tags) => {
+            setTagging(false);
+            if (tags !== null) change.mutate({ id: song.id, change: { tags: [...tags] } }, { onError });
+          }}
+        />
+      )}
+    </li>
+  );
+}
+
+interface TagFormProps {
+  readonly title: string;
+  readonly tags: readonly string[];
+  readonly onDone: (tags: readonly string[] | null) => void;
+}
+
+function TagForm({ title, tags, onDone }: TagFormProps) {
+  const [text, setText] = useState(tags.join(', '));
+  const id = useId();
+  return (
+    <form
+      className="flex flex-wrap items-center gap-2 px-3 pb-3"
+      onSubmit={(event) => {
+        event.preventDefault();
+        onDone(tagsOf(text));
+      }}
+      onKeyDown={(event) => event.key === 'Escape' && onDone(null)}
+    >
+      <label htmlFor={id} className="text-sm font-semibold text-quiet">
+        Tags of {title}
+      </label>
+      <input
+        id={id}
+        // biome-ignore lint/a11y/noAutofocus: the field was asked for a moment ago
+        autoFocus
+        value={text}
+        onChange={(event) => setText(event.target.value)}
+        placeholder="slow, encore"
+        className="min-h-11 min-w-52 flex-1 rounded-lg border border-edge bg-raised px-3 placeholder:text-quiet"
+      />
+      <Button type="submit" look="strong">
+        Done
+      </Button>
+    </form>
+  );
+}
