@@ -1,11 +1,12 @@
 import type { SlotMark } from '@aurora/core';
-import { ChevronLeft, ChevronRight, Copy, Diamond, Heading, PenLine, Redo2, Repeat, Scissors, Trash2, Undo2 } from 'lucide-react';
+import { ChevronDown, ChevronLeft, ChevronRight, ClipboardPaste, Copy, PenLine, Redo2, Trash2, Undo2 } from 'lucide-react';
+import { DropdownMenu } from 'radix-ui';
 import type { ReactNode } from 'react';
 import type { Rewriting } from '../history/use-rewriting.ts';
 import { Button } from '../ui/Button.tsx';
-import { Hint } from '../ui/Hint.tsx';
+import { Hint, KeyCap } from '../ui/Hint.tsx';
 
-/** What a press on the toolbar asks for. */
+/** What can be done with the chosen bars. */
 export interface BarCommands {
   readonly onWrite: () => void;
   readonly onInsert: () => void;
@@ -32,78 +33,63 @@ interface BarToolbarProps extends BarCommands {
 export function BarToolbar({ rewriting, count, ...commands }: BarToolbarProps) {
   const none = count === 0;
   return (
-    <div
-      role="toolbar"
-      aria-label="The chosen bars"
-      className="flex flex-wrap items-center gap-x-0.5 border-t border-hairline bg-ground px-3 py-1"
-    >
+    <div role="toolbar" aria-label="The chosen bars" className="flex flex-wrap items-center border-t border-hairline bg-ground px-2">
       <Tool text="Take back" keys="Ctrl Z" disabled={rewriting.undo === null} onPress={() => rewriting.undo?.()}>
         <Undo2 size={18} />
       </Tool>
       <Tool text="Do again" keys="Ctrl Y" disabled={rewriting.redo === null} onPress={() => rewriting.redo?.()}>
         <Redo2 size={18} />
       </Tool>
-      <Divider />
-      <Tool text="Write the bar" keys="Enter" disabled={none} onPress={commands.onWrite}>
-        <PenLine size={18} />
+      {none ? (
+        <span className="px-3 text-[15px] text-quiet">Choose a bar and type: digits are degrees.</span>
+      ) : (
+        <>
+          <Tool text="Write the bar" keys="Enter" onPress={commands.onWrite}>
+            <PenLine size={18} />
+          </Tool>
+          <Tool text="A new bar behind it" keys="i" onPress={commands.onInsert}>
+            +bar
+          </Tool>
+          <Menu
+            label="Bars"
+            items={[
+              ['Split the bar', 's', commands.onSplit],
+              ['Join the bars into one', 'j', commands.onJoin],
+              ['Repeat them', 'r', commands.onRepeat],
+              ['First ending', '8', () => commands.onEnding([1])],
+              ['Second ending', '9', () => commands.onEnding([2])],
+              ['A section begins here', 'h', commands.onSection],
+            ]}
+          />
+          <Menu
+            label="Chords"
+            items={[
+              ['Thicker: the key’s sevenths', '+', () => commands.onDeepen('seventh')],
+              ['Thinner: triads', '-', () => commands.onDeepen('triad')],
+              ['Pushed', 'p', () => commands.onMark('push')],
+              ['Let ring', 'l', () => commands.onMark('ring')],
+              ['Stop', 'z', () => commands.onMark('stop')],
+              ['Optional: others may leave it out', 'o', () => commands.onMark('optional')],
+            ]}
+          />
+          <Tool text="Earlier" keys="Alt ←" onPress={() => commands.onMove(-1)}>
+            <ChevronLeft size={18} />
+          </Tool>
+          <Tool text="Later" keys="Alt →" onPress={() => commands.onMove(1)}>
+            <ChevronRight size={18} />
+          </Tool>
+          <Tool text="Duplicate" keys="u" onPress={commands.onDuplicate}>
+            <Copy size={17} />
+          </Tool>
+          <Tool text="Take out" keys="Delete" onPress={commands.onDelete}>
+            <Trash2 size={17} />
+          </Tool>
+        </>
+      )}
+      <span className="mr-auto text-sm font-semibold text-quiet">{count > 1 ? `${count} bars` : ''}</span>
+      <Tool text="Paste chords from anywhere" keys="Ctrl V" onPress={commands.onPaste}>
+        <ClipboardPaste size={18} />
       </Tool>
-      <Tool text="A new bar behind it" keys="i" disabled={none} onPress={commands.onInsert}>
-        +bar
-      </Tool>
-      <Tool text="Split the bar" keys="s" disabled={none} onPress={commands.onSplit}>
-        <Scissors size={18} />
-      </Tool>
-      <Tool text="Join the bars into one" keys="j" disabled={count < 2} onPress={commands.onJoin}>
-        ( )
-      </Tool>
-      <Tool text="Repeat" keys="r" disabled={none} onPress={commands.onRepeat}>
-        <Repeat size={18} />
-      </Tool>
-      <Tool text="First ending" keys="8" disabled={none} onPress={() => commands.onEnding([1])}>
-        1.
-      </Tool>
-      <Tool text="Second ending" keys="9" disabled={none} onPress={() => commands.onEnding([2])}>
-        2.
-      </Tool>
-      <Tool text="A section begins here" keys="h" disabled={none} onPress={commands.onSection}>
-        <Heading size={18} />
-      </Tool>
-      <Divider />
-      <Tool text="Thicker: the key’s sevenths" keys="+" disabled={none} onPress={() => commands.onDeepen('seventh')}>
-        7ths
-      </Tool>
-      <Tool text="Thinner: triads" keys="-" disabled={none} onPress={() => commands.onDeepen('triad')}>
-        triads
-      </Tool>
-      <Tool text="Pushed" keys="p" disabled={none} onPress={() => commands.onMark('push')}>
-        {'>'}
-      </Tool>
-      <Tool text="Let ring" keys="l" disabled={none} onPress={() => commands.onMark('ring')}>
-        <Diamond size={17} />
-      </Tool>
-      <Tool text="Stop" keys="z" disabled={none} onPress={() => commands.onMark('stop')}>
-        !
-      </Tool>
-      <Tool text="Optional: others may leave it out" keys="o" disabled={none} onPress={() => commands.onMark('optional')}>
-        ?
-      </Tool>
-      <Divider />
-      <Tool text="Earlier" keys="Alt ←" disabled={none} onPress={() => commands.onMove(-1)}>
-        <ChevronLeft size={18} />
-      </Tool>
-      <Tool text="Later" keys="Alt →" disabled={none} onPress={() => commands.onMove(1)}>
-        <ChevronRight size={18} />
-      </Tool>
-      <Tool text="Duplicate" keys="u" disabled={none} onPress={commands.onDuplicate}>
-        <Copy size={17} />
-      </Tool>
-      <Tool text="Take out" keys="Delete" disabled={none} onPress={commands.onDelete}>
-        <Trash2 size={17} />
-      </Tool>
-      <Button look="bare" className="px-2.5" onClick={commands.onPaste}>
-        Paste…
-      </Button>
-      {count > 1 && <span className="ml-1 text-sm font-semibold text-quiet">{count} bars</span>}
     </div>
   );
 }
@@ -111,12 +97,12 @@ export function BarToolbar({ rewriting, count, ...commands }: BarToolbarProps) {
 interface ToolProps {
   readonly text: string;
   readonly keys: string;
-  readonly disabled: boolean;
+  readonly disabled?: boolean;
   readonly onPress: () => void;
   readonly children: ReactNode;
 }
 
-function Tool({ text, keys, disabled, onPress, children }: ToolProps) {
+function Tool({ text, keys, disabled = false, onPress, children }: ToolProps) {
   return (
     <Hint text={text} keys={keys}>
       <Button
@@ -126,7 +112,7 @@ function Tool({ text, keys, disabled, onPress, children }: ToolProps) {
         // the sheet keeps the focus, so that a key may follow a press
         onPointerDown={(event) => event.preventDefault()}
         onClick={onPress}
-        className="min-w-11 px-1.5 text-[15px]"
+        className="min-w-9 px-1.5 text-[15px]"
       >
         {children}
       </Button>
@@ -134,6 +120,30 @@ function Tool({ text, keys, disabled, onPress, children }: ToolProps) {
   );
 }
 
-function Divider() {
-  return <span aria-hidden="true" className="mx-1 h-6 w-px bg-hairline" />;
+type MenuItem = readonly [text: string, key: string, press: () => void];
+
+function Menu({ label, items }: { readonly label: string; readonly items: readonly MenuItem[] }) {
+  return (
+    <DropdownMenu.Root>
+      <DropdownMenu.Trigger asChild>
+        <Button look="bare" className="gap-1 px-2 text-[15px]">
+          {label} <ChevronDown size={14} aria-hidden="true" />
+        </Button>
+      </DropdownMenu.Trigger>
+      <DropdownMenu.Portal>
+        <DropdownMenu.Content side="top" align="start" className="z-30 min-w-64 rounded-xl border border-edge bg-raised p-1.5 shadow-lg">
+          {items.map(([text, key, press]) => (
+            <DropdownMenu.Item
+              key={text}
+              onSelect={press}
+              className="flex min-h-11 cursor-pointer items-center justify-between gap-6 rounded-lg px-3 text-[15px] data-highlighted:bg-wash data-highlighted:outline-none"
+            >
+              {text}
+              <KeyCap keys={key} />
+            </DropdownMenu.Item>
+          ))}
+        </DropdownMenu.Content>
+      </DropdownMenu.Portal>
+    </DropdownMenu.Root>
+  );
 }

@@ -5,7 +5,7 @@ import { Button } from '../ui/Button.tsx';
 import type { BarSelection } from './bar-selection.ts';
 import { rangeOf } from './bar-selection.ts';
 import { type SectionActions, SectionHeading } from './SectionHeading.tsx';
-import { type BarLook, SheetBarCell } from './SheetBarCell.tsx';
+import { type BarLook, hasOver, SheetBarCell } from './SheetBarCell.tsx';
 import type { Sheet, SheetBar, SheetRow, SheetSection } from './sheet-view.ts';
 import type { Typing } from './use-bar-editing.ts';
 
@@ -167,6 +167,7 @@ function RowOfSheet({
   const range = selection === null ? null : rangeOf(selection);
   const inputAt = (bar: number, isNew: boolean) => (typing !== null && typing.bar === bar && typing.isNew === isNew ? input : null);
   const isPickup = row.bars[0]?.pickup === true;
+  const roomy = row.bars.some(hasOver);
   return (
     <div className="border-b border-hairline py-0.5">
       <div className={`grid ${isPickup ? 'grid-cols-[3fr_1fr]' : 'grid-cols-4'}`}>
@@ -186,6 +187,7 @@ function RowOfSheet({
                   chosen={range !== null && bar.index >= range.from && bar.index <= range.to}
                   chord={selection?.head === bar.index ? selection.chord : null}
                   playing={playing === bar.index}
+                  roomy={roomy}
                   {...look}
                 />
                 {range?.from === bar.index && (

@@ -5,7 +5,6 @@ import { Choice } from '../ui/Choice.tsx';
 import { Sheet } from '../ui/Sheet.tsx';
 
 interface PasteSheetProps {
-  readonly begin: string;
   /** What letters count from where the bars will land. */
   readonly tonic: Note;
   readonly where: string;
@@ -21,8 +20,8 @@ const SHARES = [
 const KINDS = { chords: 'bars', words: 'words', section: 'section', head: 'head', blank: '' } as const;
 
 /** Chords from anywhere: what every line is taken for is shown before it lands. */
-export function PasteSheet({ begin, tonic, where, onPut, onClose }: PasteSheetProps) {
-  const [typed, setTyped] = useState(begin);
+export function PasteSheet({ tonic, where, onPut, onClose }: PasteSheetProps) {
+  const [typed, setTyped] = useState('');
   const [share, setShare] = useState<'1' | '2' | '4'>('1');
   const lines = useMemo(() => readPasted(typed, tonic, Number(share) as ChordsABar), [typed, tonic, share]);
   const text = useMemo(() => pastedText(lines.filter(({ kind }) => kind !== 'head')), [lines]);

@@ -29,39 +29,24 @@ interface BarProps extends BarLook {
   readonly chord: number | null;
   /** Whether the bar is sounding. */
   readonly playing: boolean;
+  /** Whether something stands over the bars of this row, so that all leave room for it. */
+  readonly roomy: boolean;
 }
 
 /** A bar on the sheet: numbers large, letters under them, and every sign of form at its place. */
-export const SheetBarCell = memo(function SheetBarCell({ bar, last, chosen, chord, playing, ...look }: BarProps) {
-  const shared = bar.chords.length > 1 && bar.sign === 'chords';
-  const ground = chosen ? 'bg-wash' : bar.wrong ? 'bg-alarm/10' : '';
+export const SheetBarCell = memo(function SheetBarCell({ bar, last, chosen, chord, playing, roomy, ...look }: BarProps) {
   return (
     <div
       data-bar={bar.index}
-      className={`relative flex min-h-[84px] flex-col pt-5 pr-1.5 pb-1 ${bar.opensRepeat ? 'pl-5' : 'border-l-2 border-edge pl-1.5'} ${last && bar.closesRepeat === null ? 'border-r-2 border-edge' : ''} ${bar.pickup ? 'rounded-r-lg border-y border-dashed' : ''} ${ground} ${playing ? 'outline-3 -outline-offset-3 outline-accent' : ''}`}
+      className={`relative flex min-h-[78px] scroll-my-4 flex-col ${roomy ? 'pt-5' : 'pt-2'} pr-1.5 pb-1 ${edgesOf(bar, last)} ${groundOf(bar, chosen)} ${playing ? 'outline-3 -outline-offset-3 outline-accent' : ''}`}
     >
       {bar.opensRepeat && <RepeatLine end={false} />}
       {bar.closesRepeat !== null && <RepeatLine end />}
       <BarOver bar={bar} />
       {bar.sign === 'chords' ? (
-        <div className={`flex ${shared ? 'border-b-2 border-quiet/50' : ''} ${bar.closesRepeat === null ? '' : 'pr-3'}`}>
-          {bar.chords.map((one, place) => (
-            // biome-ignore lint/suspicious/noArrayIndexKey: chords have no name but their place
-            <ChordOfSheet key={place} chord={one} bar={bar} place={place} pressed={chord === place} {...look} />
-          ))}
-        </div>
+        <BarChords bar={bar} chord={chord} {...look} />
       ) : (
-        <button
-          type="button"
-          data-place={`${bar.index}.0`}
-          aria-pressed={chord !== null}
-          aria-label={`Bar ${bar.index + 1}: ${bar.sign === '%' ? 'the bar before, again' : 'the two bars before, again'}`}
-          onClick={(event) => look.onSelect(bar.index, 0, event.shiftKey)}
-          onDoubleClick={() => look.onWrite(bar.index)}
-          className="flex flex-1 rounded-md hover:bg-wash aria-pressed:shadow-[inset_0_-3px_0_var(--accent)]"
-        >
-          <AgainSign twice={bar.sign === '%%'} />
-        </button>
+        <AgainButton bar={bar} pressed={chord !== null} {...look} />
       )}
       {bar.remarks.map(({ to, text }) => (
         <p key={`${to} ${text}`} className="mt-1 text-[13px] leading-tight font-medium text-quiet">
@@ -73,13 +58,64 @@ export const SheetBarCell = memo(function SheetBarCell({ bar, last, chosen, chor
   );
 });
 
+/** Bar lines where no repeat draws its own; a pickup stands in a broken frame. */
+function edgesOf({ opensRepeat, closesRepeat, pickup }: SheetBar, last: boolean): string {
+  const left = opensRepeat ? 'pl-5' : 'border-l-2 border-edge pl-1.5';
+  const right = last && closesRepeat === null ? 'border-r-2 border-edge' : '';
+  return `${left} ${right} ${pickup ? 'rounded-r-lg border-y border-dashed' : ''}`;
+}
+
+function groundOf({ wrong }: SheetBar, chosen: boolean): string {
+  if (chosen) return 'bg-wash';
+  return wrong ? 'bg-alarm/10' : '';
+}
+
+/** The chords of a bar; those that share one stand on a line. */
+function BarChords({ bar, chord, ...look }: BarLook & Pick<BarProps, 'bar' | 'chord'>) {
+  const shared = bar.chords.length > 1 ? 'border-b-2 border-quiet/50' : '';
+  return (
+    <div className={`flex ${shared} ${bar.closesRepeat === null ? '' : 'pr-3'}`}>
+      {bar.chords.map((one, place) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: chords have no name but their place
+        <ChordOfSheet key={place} chord={one} bar={bar} place={place} pressed={chord === place} {...look} />
+      ))}
+    </div>
+  );
+}
+
+/** A bar written as a sign for the bars before it. */
+function AgainButton({ bar, pressed, onSelect, onWrite }: BarLook & { readonly bar: SheetBar; readonly pressed: boolean }) {
+  const twice = bar.sign === '%%';
+  return (
+    <button
+      type="button"
+      data-place={`${bar.index}.0`}
+      aria-pressed={pressed}
+      aria-label={`Bar ${bar.index + 1}: ${twice ? 'the two bars before, again' : 'the bar before, again'}`}
+      onClick={(event) => onSelect(bar.index, 0, event.shiftKey)}
+      onDoubleClick={() => onWrite(bar.index)}
+      className="flex flex-1 rounded-md hover:bg-wash aria-pressed:shadow-[inset_0_-3px_0_var(--accent)]"
+    >
+      <AgainSign twice={twice} />
+    </button>
+  );
+}
+
+/** Whether anything stands over the bar. */
+export function hasOver({ ending, signs, heading, after, closesRepeat, chords }: SheetBar): boolean {
+  const marked = ending !== null || signs.length > 0 || heading !== '' || after.length > 0 || (closesRepeat ?? 2) !== 2;
+  return marked || chords.some(({ beats }) => beats !== null);
+}
+
 /** What stands over a bar: endings, signs, new keys, jumps, counts. */
 function BarOver({ bar }: { readonly bar: SheetBar }) {
   const { ending, signs, heading, after, closesRepeat } = bar;
   const end = [...after, ...(closesRepeat !== null && closesRepeat !== 2 ? [`×${closesRepeat}`] : [])].join('  ');
   if (ending === null && signs.length === 0 && heading === '' && end === '' && !bar.pickup) return null;
   return (
-    <div className="absolute inset-x-0 top-0 flex h-5 items-center gap-1.5 px-1.5 text-[13px] font-bold text-accent">
+    <div
+      className={`absolute inset-x-0 top-0 flex h-5 items-center gap-1.5 pr-1.5 text-[13px] font-bold text-accent ${bar.opensRepeat ? 'pl-4' : 'pl-1.5'}`}
+    >
       {ending !== null && (
         <span
           aria-hidden="true"
@@ -104,7 +140,6 @@ interface ChordProps extends BarLook {
 function ChordOfSheet({ chord, bar, place, pressed, letterKey, layer, onSelect, onWrite }: ChordProps) {
   const crowd = bar.chords.length;
   const over = layer?.get(`${bar.index}.${place}`);
-  const size = crowd <= 1 ? 'text-[42px]' : crowd === 2 ? 'text-[32px]' : 'text-[24px]';
   return (
     <button
       type="button"
@@ -123,20 +158,7 @@ function ChordOfSheet({ chord, bar, place, pressed, letterKey, layer, onSelect, 
           <BeatDots beats={chord.beats} />
         </span>
       )}
-      <span aria-hidden="true" className="flex items-center">
-        {chord.marks.push && <PushMark />}
-        {chord.marks.optional && <span className="mr-0.5 text-2xl text-quiet">(</span>}
-        <span className={`relative ${chord.marks.ring ? 'mx-4 mb-2' : ''}`}>
-          {chord.marks.ring && <Diamond />}
-          {chord.main === null ? (
-            <span className="font-numeral text-2xl font-bold">N.C.</span>
-          ) : (
-            <ChordSymbol view={chord.main} className={`relative font-bold ${size}`} />
-          )}
-        </span>
-        {chord.marks.optional && <span className="ml-0.5 text-2xl text-quiet">)</span>}
-        {chord.marks.stop && <StopMark />}
-      </span>
+      <MarkedChord chord={chord} size={crowd <= 1 ? 'text-[42px]' : crowd === 2 ? 'text-[32px]' : 'text-[24px]'} />
       {(chord.under !== null || chord.sounding !== null) && (
         <span key={letterKey} aria-hidden="true" className="letters-slide mt-0.5 flex flex-wrap items-baseline gap-x-1.5">
           {chord.under !== null && (
@@ -151,6 +173,26 @@ function ChordOfSheet({ chord, bar, place, pressed, letterKey, layer, onSelect, 
         </span>
       ))}
     </button>
+  );
+}
+
+/** A chord with the marks around it: pushed, let ring, stopped, optional. */
+function MarkedChord({ chord: { main, marks }, size }: { readonly chord: SheetChord; readonly size: string }) {
+  return (
+    <span aria-hidden="true" className="flex items-center">
+      {marks.push && <PushMark />}
+      {marks.optional && <span className="mr-0.5 text-2xl text-quiet">(</span>}
+      <span className={`relative ${marks.ring ? 'mx-4 mb-2' : ''}`}>
+        {marks.ring && <Diamond />}
+        {main === null ? (
+          <span className="font-numeral text-2xl font-bold">N.C.</span>
+        ) : (
+          <ChordSymbol view={main} className={`relative font-bold ${size}`} />
+        )}
+      </span>
+      {marks.optional && <span className="ml-0.5 text-2xl text-quiet">)</span>}
+      {marks.stop && <StopMark />}
+    </span>
   );
 }
 

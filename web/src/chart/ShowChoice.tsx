@@ -2,10 +2,10 @@ import type { ChordShow } from '@aurora/core';
 
 /** What a chart shows of each chord, in words. */
 export const SHOWS: readonly (readonly [ChordShow, string])[] = [
-  ['both', 'numbers over letters'],
+  ['both', 'both'],
   ['numbers', 'numbers'],
   ['letters', 'letters'],
-  ['roman', 'Roman numerals'],
+  ['roman', 'Roman'],
 ];
 
 interface ShowChoiceProps {

@@ -7,7 +7,6 @@ import {
   type Chord,
   type ChordShow,
   endingLabel,
-  type Key,
   type Letters,
   lettersFrom,
   type Naming,
@@ -19,6 +18,7 @@ import {
   wordsUnder,
 } from '@aurora/core';
 import { letterView, numberView, type SymbolView } from '../notation/symbol-view.ts';
+import { minutesText } from './minutes-text.ts';
 
 /** A chord as it stands on the sheet. */
 export interface SheetChord {
@@ -33,7 +33,6 @@ export interface SheetChord {
   /** What sounds, where that is something else. */
   readonly sounding: SymbolView | null;
   readonly chord: Chord | null;
-  readonly heardIn: Key;
   readonly share: number;
   /** Beats where the bar is shared unequally, else null. */
   readonly beats: number | null;
@@ -153,12 +152,6 @@ function factsOf(reading: ChartReading): readonly string[] {
   ];
 }
 
-/** `3:07`. */
-export function minutesText(seconds: number): string {
-  const whole = Math.round(seconds);
-  return `${Math.floor(whole / 60)}:${String(whole % 60).padStart(2, '0')}`;
-}
-
 function rowsOf(bars: readonly WrittenBar[], layout: Layout): readonly SheetRow[] {
   const rows: { bars: SheetBar[]; words: readonly string[]; line: number }[] = [];
   for (const bar of bars) {
@@ -208,7 +201,6 @@ function sheetChord(slot: BarChord, bar: WrittenBar, layout: Layout, unequal: bo
     under: layout.show === 'both' ? letter : null,
     sounding: sounding === null || !layout.transposed ? null : letterView(sounding, layout.naming),
     chord: sounding,
-    heardIn: layout.sounding.keys[bar.stretch] as Key,
     share: slot.beats ?? 1,
     beats: unequal ? slot.beats : null,
     marks: { push: slot.push, ring: slot.ring, stop: slot.stop, optional: slot.optional },

@@ -32,15 +32,15 @@ export interface Typing {
 /** Bars that were copied, for as long as the page is open. */
 let copied: readonly Cell[] = [];
 
-/** Everything that can be done to bars on the sheet. Each change is one step that can be taken back. */
-export function useBarEditing(text: string, rewriting: Rewriting) {
+/** Everything that can be done to bars on the sheet, in the text as it stands just now. Each change is one step that can be taken back. */
+export function useBarEditing(textNow: () => string, rewriting: Rewriting) {
   const [selection, setSelection] = useState<BarSelection | null>(null);
   const [typing, setTyping] = useState<Typing | null>(null);
   const former = useRef<FormerChords>(new Map());
   const { write } = rewriting;
 
   const change = (make: (chart: ReturnType<typeof openChart>) => string, select?: BarSelection) => {
-    write(make(openChart(text)));
+    write(make(openChart(textNow())));
     if (select !== undefined) setSelection(select);
   };
   /** A change of the chosen bars; nothing when none is chosen. */
@@ -71,7 +71,7 @@ export function useBarEditing(text: string, rewriting: Rewriting) {
     move: (step: 1 | -1) => {
       if (selection === null) return;
       const { from, to } = rangeOf(selection);
-      const bars = openChart(text).reading.bars.length;
+      const bars = openChart(textNow()).reading.bars.length;
       const before = step === -1 ? from - 1 : to + 2;
       if (before < 0 || before > bars) return;
       const by = (bar: number) => bar + step;
@@ -86,13 +86,13 @@ export function useBarEditing(text: string, rewriting: Rewriting) {
     moveSection: (section: number, before: number) => change((chart) => moveSection(chart, section, before)),
     section: (name: string) => selection !== null && change((chart) => beginSection(chart, rangeOf(selection).from, name)),
     copy: () => {
-      if (selection !== null) copied = cellsOf(openChart(text), rangeOf(selection));
+      if (selection !== null) copied = cellsOf(openChart(textNow()), rangeOf(selection));
       return copied.length;
     },
     /** Puts what was copied behind the chosen bars; false when nothing was. */
     putCopied: () => {
       if (copied.length === 0) return false;
-      const behind = selection === null ? openChart(text).reading.bars.length : rangeOf(selection).to + 1;
+      const behind = selection === null ? openChart(textNow()).reading.bars.length : rangeOf(selection).to + 1;
       change((chart) => insertCells(chart, behind, copied), { anchor: behind, head: behind + copied.length - 1, chord: 0 });
       return true;
     },
@@ -101,14 +101,14 @@ export function useBarEditing(text: string, rewriting: Rewriting) {
   /** Writes what was typed; null when it landed, else the fault with its place in what was typed. */
   const commit = useCallback(
     (bar: number, isNew: boolean, typed: string) => {
-      const chart = openChart(text);
+      const chart = openChart(textNow());
       const made = isNew ? openChart(insertCells(chart, bar, [PLACEHOLDER])) : chart;
       const result = writeBar(made, bar, typed);
       if (!result.ok) return result;
       write(result.value);
       return null;
     },
-    [text, write],
+    [textNow, write],
   );
 
   return { selection, setSelection, typing, setTyping, commands, commit };

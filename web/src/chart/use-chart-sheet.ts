@@ -1,4 +1,4 @@
-import { type ChartReading, lettersFrom, type Note, readChart, timelineOf, writtenKey } from '@aurora/core';
+import { type ChartReading, type Key, lettersFrom, type Note, readChart, timelineOf, writtenKey } from '@aurora/core';
 import { MOST_CHART_BYTES } from '@aurora/wire';
 import { useDeferredValue, useEffect, useMemo } from 'react';
 import { keyInForce, useLens } from '../lens/lens-store.ts';
@@ -16,15 +16,24 @@ export interface ChartOnDesk {
   readonly letterKey: string;
   readonly timeline: ReturnType<typeof timelineOf>;
   readonly chordAt: (bar: number, place: number) => ReturnType<ReturnType<typeof lettersFrom>['chordIn']> | null;
+  /** The key that sounds in a bar. */
+  readonly keyAt: (bar: number) => Key | null;
   /** The text is too long to be a chart; it is kept, and not drawn. */
   readonly tooLong: boolean;
   /** The text the reading is of; a moment behind what is typed. */
   readonly text: string;
 }
 
-/** Reads a text as a chart and lays it out; the home key follows the text as it is written. */
-export function useChartSheet(text: string): ChartOnDesk {
-  const deferred = useDeferredValue(text);
+/** A text so long is drawn a moment after it is typed. */
+const LONG_TEXT = 6000;
+
+/**
+ * Reads a text as a chart and lays it out; the home key follows the text as it is written. A long
+ * text may come a moment later, but not while its bars are typed on the sheet itself.
+ */
+export function useChartSheet(text: string, atOnce = false): ChartOnDesk {
+  const later = useDeferredValue(text);
+  const deferred = atOnce || text.length < LONG_TEXT ? text : later;
   const tooLong = isTooLong(deferred);
   const reading = useMemo(() => readChart(tooLong ? '' : deferred), [deferred, tooLong]);
   const { key, reader, naming } = useLens();
@@ -34,11 +43,14 @@ export function useChartSheet(text: string): ChartOnDesk {
   const written = writtenKey(reader.reader, { tonic: sounding, scale: homeKey.scale }).tonic;
   const sheet = useMemo(() => layOutSheet(reading, { sounding, written, naming, show }), [reading, sounding, written, naming, show]);
   const timeline = useMemo(() => timelineOf(reading), [reading]);
-  const chordAt = useMemo(() => {
+  const { chordAt, keyAt } = useMemo(() => {
     const letters = lettersFrom(reading, sounding);
-    return (bar: number, place: number) => {
-      const chord = reading.bars[bar]?.chords[place]?.chord ?? null;
-      return chord === null ? null : letters.chordIn(chord, reading.bars[bar]?.stretch ?? 0);
+    return {
+      chordAt: (bar: number, place: number) => {
+        const chord = reading.bars[bar]?.chords[place]?.chord ?? null;
+        return chord === null ? null : letters.chordIn(chord, reading.bars[bar]?.stretch ?? 0);
+      },
+      keyAt: (bar: number) => letters.keys[reading.bars[bar]?.stretch ?? -1] ?? null,
     };
   }, [reading, sounding]);
   useEffect(() => {
@@ -52,6 +64,7 @@ export function useChartSheet(text: string): ChartOnDesk {
     letterKey: `${sounding} ${written} ${show}`,
     timeline,
     chordAt,
+    keyAt,
     tooLong,
     text: tooLong ? '' : deferred,
   };

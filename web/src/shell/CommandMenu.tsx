@@ -2,7 +2,7 @@ import { GLOSSARY, nameKey, printKey } from '@aurora/core';
 import { Command } from 'cmdk';
 import { useDeferredValue, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { useShelf } from '../api/songs.ts';
+import { type ShelfWish, useShelf } from '../api/songs.ts';
 import { circleKeys } from '../lens/key-view.ts';
 import { lensSearch, useLens } from '../lens/lens-store.ts';
 import { READER_CHOICES } from '../lens/reader-view.ts';
@@ -19,11 +19,16 @@ const ITEM = 'flex min-h-11 items-center justify-between gap-4 rounded-lg px-3 t
 const GROUP =
   '[&_[cmdk-group-heading]]:px-3 [&_[cmdk-group-heading]]:pt-3 [&_[cmdk-group-heading]]:pb-1 [&_[cmdk-group-heading]]:text-sm [&_[cmdk-group-heading]]:font-semibold [&_[cmdk-group-heading]]:text-quiet';
 
+const EVERY_SONG: ShelfWish = { find: '', pattern: '', tag: null, sort: 'title', archived: false };
+
 /** Type a few letters to go to a song, a key, a reader or a room. */
 export function CommandMenu({ open, onOpenChange, songId }: CommandMenuProps) {
   const navigate = useNavigate();
   const [sought, setSought] = useState('');
-  const shelf = useShelf({ find: useDeferredValue(sought), pattern: '', tag: null, sort: 'title', archived: false });
+  const whole = useShelf(EVERY_SONG);
+  // a shelf that fits one page is here already; a longer one is asked
+  const asked = useDeferredValue(whole.hasNextPage ? sought : '');
+  const shelf = useShelf({ ...EVERY_SONG, find: asked });
   const songs = shelf.data?.pages.flatMap((page) => page.songs) ?? [];
   const { setKey, setReader, naming } = useLens();
   const search = () => lensSearch(useLens.getState());

@@ -4,7 +4,7 @@ import { useCallback, useEffect, useRef, useSyncExternalStore } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import type { DraftKeeper } from '../chart/draft-keeper.ts';
 import { OpenSong } from '../chart/OpenSong.tsx';
-import { AgainSign, CodaSign, SegnoSign } from '../chart/sheet-marks.tsx';
+import { AgainSign, CodaSign, Diamond, PushMark, SegnoSign, StopMark } from '../chart/sheet-marks.tsx';
 import type { SheetBar, SheetChord } from '../chart/sheet-view.ts';
 import { useChartSheet } from '../chart/use-chart-sheet.ts';
 import { stepKey } from '../lens/key-view.ts';
@@ -154,13 +154,16 @@ function StandChord({ chord, crowd }: { readonly chord: SheetChord; readonly cro
   const { main, under, marks } = chord;
   if (main === null) return <b className="font-numeral text-[max(18px,3vw)]">N.C.</b>;
   return (
-    <span className={`flex flex-col ${marks.ring ? 'rounded-lg outline-2 outline-ink' : ''}`}>
-      <span className="flex items-baseline">
-        {marks.push && <span className="text-dominant">›</span>}
-        {marks.optional && <span className="text-quiet">(</span>}
-        <ChordSymbol view={main} className={`font-bold ${SIZES[Math.min(crowd, SIZES.length) - 1]}`} />
-        {marks.optional && <span className="text-quiet">)</span>}
-        {marks.stop && <b className="text-[max(18px,3vw)] text-dominant">!</b>}
+    <span className="flex flex-col">
+      <span className="flex items-center">
+        {marks.push && <PushMark />}
+        {marks.optional && <span className="text-[max(24px,4vw)] text-quiet">(</span>}
+        <span className={`relative ${marks.ring ? 'mx-4 mb-2' : ''}`}>
+          {marks.ring && <Diamond />}
+          <ChordSymbol view={main} className={`relative font-bold ${SIZES[Math.min(crowd, SIZES.length) - 1]}`} />
+        </span>
+        {marks.optional && <span className="text-[max(24px,4vw)] text-quiet">)</span>}
+        {marks.stop && <StopMark />}
       </span>
       {under !== null && <LetterSymbol view={under} className="text-[max(14px,1.9vw)] font-semibold text-quiet" />}
     </span>

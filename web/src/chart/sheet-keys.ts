@@ -4,8 +4,7 @@ import { beginsWriting } from './bar-typing.ts';
 
 /** What the keys of the sheet ask for, beside the commands of the toolbar. */
 export interface SheetKeys extends BarCommands {
-  /** Chosen bars, 0 for none. */
-  readonly count: number;
+  readonly isChosen: boolean;
   readonly onWalk: (step: 1 | -1) => void;
   /** Chooses on, by one bar or by a row. */
   readonly onReach: (bars: number) => void;
@@ -45,7 +44,7 @@ function plain({ key, shiftKey }: Pick<KeyboardEvent, 'key' | 'shiftKey'>, keys:
     ArrowDown: () => go(BARS_A_ROW),
   };
   if (moves[key] !== undefined) return moves[key];
-  if (keys.count === 0) return undefined;
+  if (!keys.isChosen) return undefined;
   const commands: Readonly<Record<string, () => void>> = {
     Enter: keys.onWrite,
     Escape: keys.onClear,

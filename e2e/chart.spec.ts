@@ -1,0 +1,302 @@
+import type { Page } from '@playwright/test';
+import { expect, expectAccessible, expectSaved, letters, newSong, numbers, openSong, paste, test, writeChart } from './pages.ts';
+
+const place = (page: Page, name: string) => page.locator(`[data-place="${name}"]`);
+const text = (page: Page) => page.getByLabel('Chart text');
+const more = async (page: Page, item: string) => {
+  await page.getByRole('button', { name: 'More' }).click();
+  await page.getByRole('menuitem', { name: item }).click();
+};
+const ORCHARD = '1 4 6- 5';
+
+/** Opens a song of this test's own with its chart. */
+async function song(page: Page, chart: string): Promise<void> {
+  await newSong(page);
+  await writeChart(page, chart);
+  await page.keyboard.press('Escape');
+  await expectSaved(page);
+}
+
+test('a song is written on the sheet by keyboard alone, and read in another key', async ({ page }) => {
+  test.setTimeout(120_000);
+  await song(page, 'title: Quay Street\nkey: G\ntempo: 96\n\n[Verse]\n');
+  await page.getByRole('button', { name: 'Write the first bar' }).click();
+  const begun = Date.now();
+  // thirty-two bars: degrees, qualities by single keys, a shared bar, a push, a repeat of a bar
+  const line = ['1', '6-', '4', '57', '1j', '2-7 57', '>4', '%'];
+  for (let round = 0; round < 4; round += 1) {
+    for (const [index, bar] of line.entries()) {
+      await page.keyboard.type(bar);
+      await page.keyboard.press(round === 3 && index === line.length - 1 ? 'Enter' : 'Tab');
+    }
+  }
+  expect(Date.now() - begun).toBeLessThan(120_000);
+  await expect(page.locator('[data-bar]')).toHaveCount(32);
+  await expect(text(page)).toContainText('1maj7 (2-7 57) >4 %');
+  await expect(place(page, '31.0')).toBeFocused();
+  await expectSaved(page);
+  expect((await letters(page)).slice(0, 4)).toEqual(['G', 'E minor', 'C', 'D 7']);
+  await page.keyboard.press('[');
+  await expect(place(page, '0.0')).toHaveAttribute('aria-label', /F sharp|G flat/);
+  expect((await numbers(page)).slice(0, 4)).toEqual(['1', '6 minor', '4', '5 7']);
+  await page.keyboard.press('\\');
+});
+
+test('what cannot be read is answered in the bar, and nothing is lost', async ({ page }) => {
+  await song(page, `title: Slip\nkey: G\n\n${ORCHARD}`);
+  await place(page, '1.0').click();
+  await page.keyboard.type('8');
+  // 8 and 9 mark endings, so a bar is opened first
+  await page.keyboard.press('Control+z');
+  await place(page, '1.0').click();
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('Control+a');
+  await page.keyboard.type('wat');
+  await page.keyboard.press('Tab');
+  await expect(page.getByRole('alert')).toContainText('wat');
+  await expect(page.getByLabel('Bar 2', { exact: true })).toHaveValue('wat');
+  await page.keyboard.press('Escape');
+  expect(await numbers(page)).toEqual(['1', '4', '6 minor', '5']);
+});
+
+test('bars are split, joined, repeated, marked, moved and taken out by single keys; every step is taken back', async ({ page }) => {
+  await song(page, `title: Steps\nkey: G\n\n${ORCHARD}`);
+  await place(page, '0.0').click();
+  const body = async () => ((await text(page).textContent()) ?? '').split('key: G')[1]?.trim();
+  for (const [key, expected] of [
+    ['s', '(1 1) 4 6- 5'],
+    ['Control+z', ORCHARD],
+    ['o', '1? 4 6- 5'],
+    ['p', '>1? 4 6- 5'],
+    ['Control+z', '1? 4 6- 5'],
+    ['Control+z', ORCHARD],
+    ['u', '1 1 4 6- 5'],
+    ['Delete', ORCHARD],
+    ['Alt+ArrowRight', '4 1 6- 5'],
+    ['Alt+ArrowLeft', ORCHARD],
+    ['+', '1maj7 4 6- 5'],
+    ['-', ORCHARD],
+  ] as const) {
+    await page.keyboard.press(key);
+    await expect.poll(body, { message: key }).toBe(expected);
+  }
+  await page.keyboard.press('Shift+ArrowRight');
+  await page.keyboard.press('j');
+  await expect.poll(body).toBe('(1 4) 6- 5');
+  await page.keyboard.press('Control+z');
+  await expect(page.locator('[data-bar]')).toHaveCount(4);
+  await page.keyboard.press('Control+a');
+  await page.keyboard.press('r');
+  await expect.poll(body).toBe(`|: ${ORCHARD} :|`);
+  await expect(page.getByRole('article', { name: 'Chart' })).toContainText('8 bars played');
+  await page.keyboard.press('r');
+  await expect.poll(body).toBe(ORCHARD);
+  await page.keyboard.press('Control+c');
+  await page.keyboard.press('Control+v');
+  await expect(page.locator('[data-bar]')).toHaveCount(8);
+});
+
+test('bars and sections are dragged', async ({ page }) => {
+  await song(page, 'title: Drag\nkey: G\n\n[A]\n1 4 6- 5\n[B]\n2-');
+  await place(page, '0.0').click();
+  const grip = page.getByTitle('Drag the chosen bars');
+  const target = await page.locator('[data-bar="2"]').boundingBox();
+  if (target === null) throw new Error('no bar to drag to');
+  await grip.hover();
+  await page.mouse.down();
+  await page.mouse.move(target.x + target.width / 2, target.y + 30, { steps: 6 });
+  await page.mouse.move(target.x + target.width - 12, target.y + 30, { steps: 4 });
+  await page.mouse.up();
+  await expect(text(page)).toContainText('4 6- 1 5');
+  const section = await page.locator('[data-section="0"]').boundingBox();
+  if (section === null) throw new Error('no section to drag to');
+  await page.getByTitle('Drag B').hover();
+  await page.mouse.down();
+  await page.mouse.move(section.x + 80, section.y + 40, { steps: 6 });
+  await page.mouse.move(section.x + 80, section.y + 8, { steps: 4 });
+  await page.mouse.up();
+  await expect.poll(async () => (await page.locator('[data-section] h2').allTextContents()).join(' ')).toBe('B A');
+});
+
+test('sections are named, counted, duplicated and moved', async ({ page }) => {
+  await song(page, 'title: Sections\nkey: G\n\n[Verse]\n1 4\n[Chorus]\n5 1');
+  await page.getByRole('button', { name: 'Section Verse, change it' }).click();
+  await page.getByLabel('Section', { exact: true }).fill('First verse');
+  await page.getByLabel('Times').fill('2');
+  await page.getByRole('button', { name: 'Done' }).click();
+  await expect(text(page)).toContainText('[First verse] x2');
+  await page.getByRole('button', { name: 'Section Chorus, change it' }).click();
+  await page.getByRole('button', { name: 'Move up' }).click();
+  await expect.poll(async () => (await page.locator('[data-section] h2').allTextContents()).join(' ')).toMatch(/^Chorus First verse/);
+  await page.getByRole('button', { name: 'Section Chorus, change it' }).click();
+  await page.getByRole('button', { name: 'Duplicate' }).click();
+  await expect(page.getByRole('button', { name: 'Section Chorus 2, change it' })).toBeVisible();
+});
+
+test('pasted chords over lyrics are shown before they land', async ({ page }) => {
+  await song(page, 'title: Pasted\nkey: G\n\n[Intro]\n1 1');
+  await page.getByRole('button', { name: 'Paste chords from anywhere' }).click();
+  const sheet = page.getByRole('dialog', { name: 'Paste chords' });
+  await sheet.getByRole('textbox').fill('Verse 1\nG        Em\nSalt on the window\n| C D | G |');
+  const lines = sheet.getByRole('list', { name: 'What it becomes' });
+  await expect(lines).toContainText('[Verse 1]');
+  await expect(lines).toContainText('~ Salt on the window');
+  await expect(sheet).toContainText('4 bars, put at the end');
+  await expectAccessible(page);
+  await sheet.getByRole('button', { name: 'Put them in' }).click();
+  await expect(page.locator('[data-bar]')).toHaveCount(6);
+  expect((await numbers(page)).slice(2)).toEqual(['1', '6 minor', '4', '5', '1']);
+});
+
+test('repeats, endings and jumps are drawn, counted and played', async ({ page }) => {
+  await song(
+    page,
+    'title: Two Lights\nkey: Bb\ntime: 3/4\ntempo: 240\n\n[A]\n{segno} |: 1 4 1.[ 5 5 ] 2.[ 1 1 ] :|\n\n[B]\n6- 2- {to coda} 5 5 {ds al coda}\n\n[Tag]\n{coda} 4 1',
+  );
+  const chart = page.getByRole('article', { name: 'Chart' });
+  await expect(chart).toContainText('20 bars played');
+  await expect(chart.getByRole('img', { name: 'segno' })).toBeVisible();
+  await expect(chart.getByRole('img', { name: 'coda' })).toBeVisible();
+  await expect(chart).toContainText('D.S. al Coda');
+  await page.getByRole('button', { name: 'Play', exact: true }).click();
+  await expect(page.getByRole('group', { name: 'Play' })).toContainText('bar 2 of 20', { timeout: 15_000 });
+  await page.getByRole('button', { name: /^Tempo/ }).click();
+  await page.getByLabel('Round and round').selectOption({ index: 1 });
+  await page.getByRole('button', { name: 'Faster' }).click();
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('button', { name: /goes round/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Stop' }).click();
+  await expect(page.getByRole('button', { name: 'Play', exact: true })).toBeVisible();
+});
+
+test('the chart is checked: a slip is told from a borrowed chord, and mended with one press', async ({ page }) => {
+  await song(page, 'title: Checked\nkey: C\nform: Vers\n\n[Verse]\n1 4- 1 b2-\nb3- 12 5');
+  await page.getByRole('button', { name: /^Check/ }).click();
+  const list = page.getByRole('region', { name: 'Problems' }).first();
+  await expect(list).toContainText('4- is outside the key: borrowed');
+  await expect(list).toContainText('♭2- is outside the key and nothing explains it: a slip?');
+  await expect(list).toContainText('No section is called “Vers”');
+  await list.getByRole('button', { name: 'Write Verse' }).click();
+  await expect(text(page)).toContainText('form: Verse');
+  await list.getByRole('button', { name: 'Write 1 2', exact: true }).click();
+  await expect(text(page)).toContainText('b3- 1 2');
+  await list.getByRole('button', { name: /♭2- is outside/ }).click();
+  await expect(place(page, '3.0')).toBeFocused();
+});
+
+test('minor is numbered from its tonic or the relative major, and back without loss', async ({ page }) => {
+  await song(page, 'title: Kelp\nkey: Em\n\n1- b7 b6 5');
+  await page.getByRole('button', { name: /^Check/ }).click();
+  await page.getByRole('button', { name: 'Number it from the relative major' }).click();
+  await expect.poll(() => numbers(page)).toEqual(['6 minor', '5', '4', '3']);
+  expect(await letters(page)).toEqual(['E minor', 'D', 'C', 'B']);
+  await page.getByRole('button', { name: 'Number it from the minor tonic' }).click();
+  await expect.poll(() => numbers(page)).toEqual(['1 minor', 'flat 7', 'flat 6', '5']);
+});
+
+test('versions: named, compared in bars, one section taken over, restored whole', async ({ page }) => {
+  await song(page, 'title: Takes\nkey: G\n\n[Verse]\n1 4\n\n[Chorus]\n4 5 1 1');
+  await more(page, 'Versions');
+  const sheet = page.getByRole('dialog', { name: 'Versions' });
+  await sheet.getByLabel('Name of this version').fill('The chorus we liked');
+  await sheet.getByRole('button', { name: 'Name it' }).click();
+  await expect(sheet.getByRole('list', { name: 'Saves' })).toContainText('The chorus we liked');
+  await page.keyboard.press('Escape');
+  await writeChart(page, 'title: Takes\nkey: G\n\n[Verse]\n1 4\n\n[Chorus]\n2- 5 1 1');
+  await expectSaved(page);
+  await more(page, 'Versions');
+  await sheet.getByLabel('Only named ones').check();
+  await sheet.getByRole('button', { name: /The chorus we liked/ }).click();
+  await expect(sheet).toContainText('Since then one bar changed.');
+  await expectAccessible(page);
+  await sheet.getByRole('button', { name: 'In place of Chorus' }).click();
+  await expect(text(page)).toContainText('4 5 1 1');
+  await page.getByRole('button', { name: 'Take back' }).click();
+  await expect(text(page)).toContainText('2- 5 1 1');
+});
+
+test('printed: every page, large, with the key that is read; and as a PDF with its fonts', async ({ page }) => {
+  await openSong(page, 'Harbor Wall');
+  await more(page, 'Print');
+  const sheet = page.getByRole('dialog', { name: 'Print the chart' });
+  await expect(sheet).toContainText('one page');
+  await expect(sheet.getByRole('img', { name: /Harbor Wall, page 1/ })).toContainText('Verse');
+  await expectAccessible(page);
+  const download = page.waitForEvent('download');
+  await sheet.getByRole('button', { name: 'PDF' }).click();
+  const stream = await (await download).createReadStream();
+  const parts: Buffer[] = [];
+  for await (const part of stream) parts.push(part as Buffer);
+  const pdf = Buffer.concat(parts).toString('latin1');
+  expect(pdf.startsWith('%PDF')).toBe(true);
+  expect(pdf).toContain('/FontFile2');
+  await page.emulateMedia({ media: 'print' });
+  await expect(page.locator('.print-pages svg').first()).toBeVisible();
+});
+
+test('on the stand: huge, dark, turned by a pedal, and it fits a phone', async ({ page }) => {
+  await openSong(page, 'Harbor Wall');
+  await more(page, 'On the stand');
+  await expect(page.getByRole('heading', { name: 'Harbor Wall' })).toBeVisible();
+  await expect(page.locator('html')).toHaveAttribute('data-theme', 'night');
+  await page.keyboard.press('PageDown');
+  await expect.poll(() => page.locator('main').evaluate((main) => main.scrollTop)).toBeGreaterThan(200);
+  await page.setViewportSize({ width: 390, height: 844 });
+  expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)).toBeLessThanOrEqual(0);
+  await expectAccessible(page);
+  await page.keyboard.press('Escape');
+  await expect(text(page)).toBeVisible();
+});
+
+test('the text completes, and shares its history with the sheet', async ({ page }) => {
+  await song(page, `title: Shared\nkey: G\n\n${ORCHARD}\n`);
+  await text(page).click();
+  await page.keyboard.press('Control+End');
+  await page.keyboard.type('{ds');
+  await expect(page.locator('.cm-tooltip-autocomplete')).toContainText('ds al coda');
+  await page.keyboard.press('Escape');
+  await page.keyboard.press('Control+z');
+  await expect(text(page)).not.toContainText('{ds');
+  await place(page, '0.0').click();
+  await page.keyboard.press('u');
+  await expect(page.locator('[data-bar]')).toHaveCount(5);
+  await text(page).click();
+  await page.keyboard.press('Control+z');
+  await expect(page.locator('[data-bar]')).toHaveCount(4);
+});
+
+test('the shelf: a pattern in any key and rotation, tags, a copy, put away and brought back', async ({ page }) => {
+  await song(page, 'title: Zinc Harbour\nkey: Ab\n\n6- 3 b6 b2 6- 3 b6 b2');
+  await page.goto('/');
+  const songs = page.getByRole('list', { name: 'Songs' });
+  await page.getByLabel('Songs that go through these chords').fill('b6 b2 6- 3');
+  await expect(songs.getByRole('listitem')).toHaveCount(1);
+  await expect(songs).toContainText('Zinc Harbour');
+  await page.getByRole('button', { name: 'More about Zinc Harbour' }).click();
+  await page.getByRole('menuitem', { name: 'Tags' }).click();
+  await page.getByLabel('Tags of Zinc Harbour').fill('odd, late');
+  await page.keyboard.press('Enter');
+  await expect(songs).toContainText('odd, late');
+  await page.getByRole('button', { name: 'More about Zinc Harbour' }).click();
+  await page.getByRole('menuitem', { name: 'Duplicate' }).click();
+  await expect(songs).toContainText('Zinc Harbour (copy)');
+  await page.getByRole('button', { name: 'More about Zinc Harbour (copy)' }).click();
+  await page.getByRole('menuitem', { name: 'Put away' }).click();
+  await expect(songs.getByRole('listitem')).toHaveCount(1);
+  await page.getByRole('button', { name: 'Put away' }).click();
+  await expect(songs).toContainText('Zinc Harbour (copy)');
+  await page.getByLabel('Songs that go through these chords').fill('wat');
+  await expect(page.getByRole('status').filter({ hasText: 'is no chord' })).toBeVisible();
+});
+
+test('four hundred bars stay smooth, and a chart of five thousand is read', async ({ page }) => {
+  await newSong(page);
+  await paste(page, `title: Long\nkey: C\n\n${'1 4 6- 5\n'.repeat(100)}`);
+  await expect(page.locator('[data-bar]')).toHaveCount(400, { timeout: 20_000 });
+  await place(page, '200.0').click();
+  await page.keyboard.press('u');
+  await expect(page.locator('[data-bar]')).toHaveCount(401);
+  await paste(page, `title: Longer\nkey: C\n\n${'1 4 6- 5\n'.repeat(1250)}`);
+  await expect(page.getByRole('article', { name: 'Chart' })).toContainText('5000 bars played', { timeout: 20_000 });
+  await expect(page.getByText('more bars are in the text and not drawn here')).toBeVisible();
+});

@@ -1,0 +1,51 @@
+import type { After } from './BarInput.tsx';
+import { PAD } from './bar-typing.ts';
+
+interface BarPadProps {
+  readonly onPut: (writes: string) => void;
+  readonly onLeave: (after: After) => void;
+  readonly onCancel: () => void;
+}
+
+const DEGREES = [1, 2, 3, 4, 5, 6, 7].map(String);
+
+/** One press for everything a bar is made of, with the key that does the same; for fingers, and to learn the keys by. */
+export function BarPad({ onPut, onLeave, onCancel }: BarPadProps) {
+  return (
+    <fieldset aria-label="Write with one press" className="flex flex-wrap gap-1 border-t border-hairline bg-ground px-3 py-1.5">
+      {DEGREES.map((degree) => (
+        <Pad key={degree} shows={degree} says={`degree ${degree}`} onPress={() => onPut(degree)} />
+      ))}
+      {PAD.map(({ key, writes, shows, says }) => (
+        <Pad key={key} shows={shows} says={says} hint={key === writes || key === shows ? '' : key} onPress={() => onPut(writes)} />
+      ))}
+      <Pad shows="+" says="one more chord in this bar" hint="Space" onPress={() => onPut(' ')} />
+      <Pad shows="next bar" says="next bar" hint="Tab" onPress={() => onLeave('next')} />
+      <Pad shows="done" says="done" hint="Enter" onPress={() => onLeave('stay')} />
+      <Pad shows="leave" says="leave it as it was" hint="Esc" onPress={onCancel} />
+    </fieldset>
+  );
+}
+
+interface PadProps {
+  readonly shows: string;
+  readonly says: string;
+  readonly hint?: string;
+  readonly onPress: () => void;
+}
+
+function Pad({ shows, says, hint = '', onPress }: PadProps) {
+  return (
+    <button
+      type="button"
+      // the input keeps the focus, so that a key may follow a press
+      onPointerDown={(event) => event.preventDefault()}
+      onClick={onPress}
+      aria-label={says}
+      className="music-glyph flex min-h-10 min-w-10 items-center justify-center gap-1 rounded-lg border border-edge bg-raised px-1.5 text-[16px] font-bold hover:border-accent"
+    >
+      {shows}
+      {hint !== '' && <span className="text-[11px] font-normal text-quiet">{hint}</span>}
+    </button>
+  );
+}
