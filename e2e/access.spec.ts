@@ -50,6 +50,12 @@ for (const viewport of SIZES) {
           async () => {
             await openSong(page, 'Harbor Wall');
             await page.locator('[data-place="8.0"]').click();
+            await page.getByRole('button', { name: /^Check/ }).click();
+          },
+          async () => {
+            await openSong(page, 'Low Tide Waltz');
+            await page.locator('[data-place="3.0"]').click();
+            await page.keyboard.press('Enter');
           },
           async () => {
             await page.goto('/analyze');

@@ -300,3 +300,68 @@ test('four hundred bars stay smooth, and a chart of five thousand is read', asyn
   await expect(page.getByRole('article', { name: 'Chart' })).toContainText('5000 bars played', { timeout: 20_000 });
   await expect(page.getByText('more bars are in the text and not drawn here')).toBeVisible();
 });
+
+test('a draft that could not be saved is there again after the page was closed', async ({ page, context }) => {
+  await song(page, `title: Draft\nkey: G\n\n${ORCHARD}`);
+  const address = page.url();
+  await page.route('**/songs/*', (route) => (route.request().method() === 'PUT' ? route.abort() : route.continue()));
+  await place(page, '0.0').click();
+  await page.keyboard.press('u');
+  await expect(page.getByTestId('save-state')).toHaveAttribute('data-status', 'away');
+  await page.close();
+  const again = await context.newPage();
+  await again.goto(address);
+  await expect(again.locator('[data-bar]')).toHaveCount(5);
+  await expectSaved(again);
+});
+
+test('two tabs save at once: both are shown, and merged section by section', async ({ page, context }) => {
+  await song(page, 'title: Tabs\nkey: G\n\n[Verse]\n1 4\n\n[Chorus]\n4 5');
+  const other = await context.newPage();
+  await other.goto(page.url());
+  await writeChart(other, 'title: Tabs\nkey: G\n\n[Verse]\n1 4\n\n[Chorus]\n2- 57');
+  await expectSaved(other);
+  await writeChart(page, 'title: Tabs\nkey: G\n\n[Verse]\n6- 4\n\n[Chorus]\n4 5');
+  const conflict = page.getByRole('region', { name: 'Saved elsewhere' });
+  await expect(conflict).toBeVisible();
+  await conflict.getByRole('button', { name: 'Choose section by section' }).click();
+  await conflict
+    .getByRole('radiogroup', { name: 'Which Chorus' })
+    .or(conflict.getByRole('group', { name: 'Which Chorus' }))
+    .getByText('theirs')
+    .click();
+  await conflict.getByRole('button', { name: 'Keep what I chose' }).click();
+  await expectSaved(page);
+  await expect(text(page)).toContainText('6- 4');
+  await expect(text(page)).toContainText('2- 57');
+});
+
+test('by touch: a bar is chosen, written with the pad, and bars are chosen together', async ({ browser }) => {
+  const context = await browser.newContext({ hasTouch: true, viewport: { width: 820, height: 1180 } });
+  const page = await context.newPage();
+  await song(page, `title: Touch\nkey: G\n\n${ORCHARD}`);
+  await place(page, '1.0').tap();
+  await page.getByRole('button', { name: 'Write the bar' }).tap();
+  const pad = page.getByRole('group', { name: 'Write with one press' });
+  await page.getByLabel('Bar 2', { exact: true }).fill('');
+  for (const name of ['degree 2', 'minor', 'next bar']) await pad.getByRole('button', { name, exact: true }).tap();
+  await pad.getByRole('button', { name: 'leave it as it was' }).tap();
+  await expect(text(page)).toContainText('1 2- 6- 5');
+  await place(page, '0.0').tap();
+  await page.getByRole('button', { name: 'Choose up to another bar' }).tap();
+  await place(page, '1.0').tap();
+  await page.getByRole('button', { name: 'Bars' }).tap();
+  await page.getByRole('menuitem', { name: /^Join/ }).tap();
+  await expect(text(page)).toContainText('(1 2-) 6- 5');
+  await context.close();
+});
+
+test('the key moves by half steps and by fourths', async ({ page }) => {
+  await song(page, `title: Fourths\nkey: G\n\n${ORCHARD}`);
+  await page.getByRole('heading', { name: 'Fourths' }).click();
+  await page.keyboard.press('}');
+  await expect(page.getByTestId('key-in-force')).toHaveText('C');
+  await page.keyboard.press('{');
+  await page.keyboard.press(']');
+  await expect(page.getByTestId('key-in-force')).toHaveText('A♭');
+});

@@ -1,22 +1,59 @@
 // @ts-check
 // Prints benchmark figures; none of them passes or fails, as machines differ and are shared.
 import { spawnSync } from 'node:child_process';
-import { readFileSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
 import { gzipSync } from 'node:zlib';
+import { keyChangeMs } from './lib/bench-browser.mjs';
 import { ensureBuilt } from './lib/build.mjs';
+import { leaveCluster, removeCluster, startCluster } from './lib/cluster.mjs';
 import { ensureInstalled } from './lib/install.mjs';
+import { ensurePackages } from './lib/packages.mjs';
+import { startServer } from './lib/server-process.mjs';
 import { Halt, ROOT, run } from './lib/workplace.mjs';
 
 await run(async () => {
   await ensureInstalled();
   const core = spawnSync(process.execPath, ['--import', 'tsx', 'core/bench/core.bench.ts'], { cwd: ROOT, stdio: 'inherit' });
   if (core.status !== 0) throw new Halt('The benchmark of the core did not run.');
-  const { web } = await ensureBuilt();
-  const { scripts, bytes } = firstLoad(web);
+  const build = await ensureBuilt();
+  await withServer(build);
+  const { scripts, bytes } = firstLoad(build.web);
   console.log(
     `first load of the built page: ${(bytes / 1024).toFixed(0)} KB of compressed script in ${scripts} files (goal: under 200 KB)`,
   );
 });
+
+/**
+ * What needs a database or a browser: a large shelf, and a long sheet that changes its key.
+ * @param {import('./lib/build.mjs').Build} build
+ */
+async function withServer({ server, web, migrations }) {
+  ensurePackages({ chromium: true });
+  const folder = mkdtempSync(`${tmpdir()}/aurora-bench-`);
+  const url = await startCluster(folder, { fast: true });
+  try {
+    const shelf = spawnSync(process.execPath, ['--import', 'tsx', 'server/bench/shelf.bench.ts'], {
+      cwd: ROOT,
+      stdio: 'inherit',
+      env: { ...process.env, TEST_DATABASE_URL: url },
+    });
+    if (shelf.status !== 0) throw new Halt('The benchmark of the shelf did not run.');
+    const settings = { DATABASE_URL: url, PORT: '0', WEB_ROOT: web, MIGRATIONS: migrations, DEMO: '1', LOG_LEVEL: 'warn' };
+    const running = await startServer([server], settings, folder);
+    try {
+      console.log(
+        `a sheet of 200 bars painted in another key: ${(await keyChangeMs(running.url)).toFixed(0)} ms after the press (goal: 50 ms)`,
+      );
+    } finally {
+      await running.stop();
+    }
+  } finally {
+    await leaveCluster(folder);
+    removeCluster(folder);
+    rmSync(folder, { recursive: true, force: true });
+  }
+}
 
 /**
  * The scripts a browser fetches before a song is open: the entry and everything it imports at once.

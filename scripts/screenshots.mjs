@@ -23,6 +23,12 @@ async function openAt(page, title, place) {
   await page.locator(`[data-place="${place}"]`).click();
 }
 
+/** @param {Page} page @param {string} item */
+async function fromMore(page, item) {
+  await page.getByRole('button', { name: 'More' }).click();
+  await page.getByRole('menuitem', { name: item }).click();
+}
+
 /** @param {Page} page @param {string} title */
 async function analyzeSong(page, title) {
   await openAt(page, title, '0.0');
@@ -141,7 +147,38 @@ const PICTURES = [
     },
   },
   { name: 'chart', path: '/', act: (page) => openAt(page, 'Harbor Wall', '8.0') },
-  { name: 'chart-tablet', path: '/', size: TABLET, act: (page) => openAt(page, 'Low Tide Waltz', '9.0') },
+  {
+    name: 'chart-versions',
+    path: '/',
+    act: async (page) => {
+      await openAt(page, 'Harbor Wall', '8.0');
+      for (const keys of ['s', 'u', '+']) {
+        await page.keyboard.press(keys);
+        await page.waitForTimeout(1200);
+      }
+      await fromMore(page, 'Versions');
+      await page.getByRole('list', { name: 'Saves' }).getByRole('button').last().click();
+      await page.getByText('Since then').waitFor();
+    },
+  },
+  {
+    name: 'chart-print',
+    path: '/',
+    act: async (page) => {
+      await openAt(page, 'Ember Street', '0.0');
+      await fromMore(page, 'Print');
+      await page.getByRole('img', { name: /page 1/ }).waitFor();
+    },
+  },
+  {
+    name: 'stand',
+    path: '/',
+    act: async (page) => {
+      await openAt(page, 'Salt Cathedral', '0.0');
+      await fromMore(page, 'On the stand');
+    },
+  },
+  { name: 'chart-tablet', path: '/', size: TABLET, act: (page) => openAt(page, 'Low Tide Waltz', '6.0') },
   {
     name: 'chart-night-capo',
     path: '/?reader=capo-3',

@@ -1,8 +1,12 @@
 // Prints how fast the core is, on one core of this machine: medians of several rounds, nothing judged.
 import { Chord as TonalChord, Key as TonalKey } from 'tonal';
 import {
+  analyze,
   analyzeText,
+  chartPart,
+  checkChart,
   chordNotes,
+  DEFAULT_NAMING,
   DEPTHS,
   findPath,
   findVoicings,
@@ -13,6 +17,7 @@ import {
   printChord,
   printNote,
   readChart,
+  readProgression,
   renderChart,
   requireValue,
   SCALE_NAMES,
@@ -84,6 +89,13 @@ function compare(what: string, count: number, ours: () => void, theirs: () => vo
 
 console.log(`chord symbols parsed: ${Math.round((symbols.length / parsing) * 1000).toLocaleString('en')} a second`);
 console.log(`parse and project a chart of ${bars} bars: ${reading.toFixed(2)} ms (goal: under 2 ms)`);
+const LOOK = { naming: DEFAULT_NAMING, sounding: -3, written: -3, show: 'both', words: true, cuesFor: null, foot: '' } as const;
+const wholeChart = median(20, () => {
+  const progression = readProgression(chart);
+  checkChart(progression.chart, analyze(progression));
+  chartPart(progression.chart, LOOK);
+});
+console.log(`parse, analyze, check and lay out ${bars} bars: ${wholeChart.toFixed(2)} ms (goal: under 4 ms)`);
 for (const ratio of ratios) console.log(ratio);
 
 // the neck: one chord over fifteen frets, and a path of 32 bars with two chords in every other one

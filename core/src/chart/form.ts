@@ -4,7 +4,7 @@ import type { FormJump, Place, Problem, Severity } from './chart.ts';
 import { MOST_TIMES, printFormMark } from './form-text.ts';
 
 /** An ending: the steps from its `1.[` up to its `]`, and the passes it is played on. */
-export interface Ending {
+interface Ending {
   readonly from: number;
   readonly to: number;
   readonly passes: ReadonlySet<number>;

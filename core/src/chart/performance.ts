@@ -10,7 +10,7 @@ const MOST_COUNTED = 1_000_000;
 const MOST_STEPS = 5_000_000;
 
 /** A section as it is played once: bars of the order, one behind the other. */
-export interface PerformedPart {
+interface PerformedPart {
   /** Index of the section; null for bars before the first one. */
   readonly section: number | null;
   /** Index into the order. */

@@ -1,3 +1,13 @@
+/** What the demo band sorts its songs by, by title. */
+export const DEMO_TAGS: Readonly<Record<string, readonly string[]>> = {
+  'Harbor Wall': ['opener', 'everybody sings'],
+  'Low Tide Waltz': ['dance'],
+  'Northbound Gravel': ['loud', 'encore'],
+  'Copper Line Shuffle': ['dance', 'loud'],
+  'Half a Moon over Corriewick': ['quiet'],
+  'Two Lanterns': ['quiet', 'encore'],
+};
+
 /** The demo band's songs as chart text. Everything in them is made up for this demo. */
 export const DEMO_SONGS: readonly string[] = [
   `title: Harbor Wall
@@ -85,17 +95,16 @@ range: Bb3 F5
 
 {pickup: 1} 5
 
-[A] x2
-1 6- 2- 57
-1 6- 2- 57
+[A]
+{segno} |: 1 6- 2- 57
+1 6- 1.[ 2- 57 ] 2.[ 57 1 ] :|
 
 [B]
 4 4- 1/5 67
-2-7 57 1 1 "hold for the dancers"
+2-7 57 1 {to coda} 1 "hold for the dancers" {ds al coda}
 
-[A again]
-1 6- 2- 57
-1 57 1 <1>
+[Tag]
+{coda} 4- 1/5 57 <1>
 `,
   `title: Nine Mile Fog
 by: Tam Okafor
@@ -189,10 +198,12 @@ tempo: 160
 feel: driving eighths
 range: B3 G#5
 
+form: Intro, Verse, Chorus, Verse, Chorus x2, Out
+
 [Intro]
 15 15 b75 45
 
-[Verse] x2
+[Verse]
 1 1 4 4
 1 5 4 (1 5)
 ~ Gravel in the gears and the heater on low
@@ -200,6 +211,10 @@ range: B3 G#5
 [Chorus]
 6- 4 1 5
 6- 4 >5 >5!
+
+[Out]
+|: 1 4 :| x3
+1! "all together"
 `,
   `title: Half a Moon over Corriewick
 by: Ines Calloway
@@ -235,9 +250,9 @@ feel: half time
 4 1/3 2-7 57sus4
 ~ Down on Ember Street
 
-[Chorus] x2
-1 37 6- 17
-4 4- 1 5
+[Chorus]
+|: 1 37 6- 17
+4 4- 1.[ 1 5 ] 2.[ 5sus4 57 ] :|
 
 [Outro]
 1 b6 b7 1

@@ -1,7 +1,7 @@
 import { addBand, addMember, listBands, type NewMember } from '../band/band-store.ts';
 import type { Pool } from '../db/pool.ts';
 import { addSong } from '../song/song-store.ts';
-import { DEMO_SONGS } from './demo-song-table.ts';
+import { DEMO_SONGS, DEMO_TAGS } from './demo-song-table.ts';
 
 const DEMO_BAND = 'The Lantern Yard';
 
@@ -20,5 +20,8 @@ export async function seedDemo(pool: Pool): Promise<void> {
   if ((await listBands(pool)).length > 0) return;
   const bandId = await addBand(pool, DEMO_BAND);
   for (const member of MEMBERS) await addMember(pool, bandId, member);
-  for (const source of DEMO_SONGS) await addSong(pool, bandId, source);
+  for (const source of DEMO_SONGS) {
+    const title = /^title: (.*)$/m.exec(source)?.[1] ?? '';
+    await addSong(pool, bandId, source, DEMO_TAGS[title] ?? []);
+  }
 }

@@ -1,5 +1,16 @@
 import type { SlotMark } from '@aurora/core';
-import { ChevronDown, ChevronLeft, ChevronRight, ClipboardPaste, Copy, PenLine, Redo2, Trash2, Undo2 } from 'lucide-react';
+import {
+  BetweenVerticalEnd,
+  ChevronDown,
+  ChevronLeft,
+  ChevronRight,
+  ClipboardPaste,
+  Copy,
+  PenLine,
+  Redo2,
+  Trash2,
+  Undo2,
+} from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
 import type { ReactNode } from 'react';
 import type { Rewriting } from '../history/use-rewriting.ts';
@@ -27,10 +38,13 @@ interface BarToolbarProps extends BarCommands {
   readonly rewriting: Rewriting;
   /** How many bars are chosen. */
   readonly count: number;
+  /** Whether the next bar pressed is chosen along with these: what Shift does, for fingers. */
+  readonly reaching: boolean;
+  readonly onReaching: (reaching: boolean) => void;
 }
 
 /** What can be done with the chosen bars, each with its key. */
-export function BarToolbar({ rewriting, count, ...commands }: BarToolbarProps) {
+export function BarToolbar({ rewriting, count, reaching, onReaching, ...commands }: BarToolbarProps) {
   const none = count === 0;
   return (
     <div role="toolbar" aria-label="The chosen bars" className="flex flex-wrap items-center border-t border-hairline bg-ground px-2">
@@ -50,6 +64,17 @@ export function BarToolbar({ rewriting, count, ...commands }: BarToolbarProps) {
           <Tool text="A new bar behind it" keys="i" onPress={commands.onInsert}>
             +bar
           </Tool>
+          <Hint text="Choose up to another bar" keys="Shift">
+            <Button
+              look="bare"
+              aria-label="Choose up to another bar"
+              aria-pressed={reaching}
+              onClick={() => onReaching(!reaching)}
+              className="min-w-9 px-1.5 aria-pressed:bg-wash"
+            >
+              <BetweenVerticalEnd size={18} />
+            </Button>
+          </Hint>
           <Menu
             label="Bars"
             items={[

@@ -59,12 +59,14 @@ export function ChartDesk({ keeper, songId }: { readonly keeper: DraftKeeper; re
   const { begin } = typing;
   const { setSelection, setTyping } = editing;
 
+  const [reaching, setReaching] = useState(false);
   const select = useCallback(
     (bar: number, chord: number, reach: boolean) => {
       setTyping(null);
-      setSelection((before) => (reach ? reachTo(before, bar) : choose(bar, chord)));
+      setReaching(false);
+      setSelection((before) => (reach || reaching ? reachTo(before, bar) : choose(bar, chord)));
     },
-    [setSelection, setTyping],
+    [setSelection, setTyping, reaching],
   );
   const write = useCallback((bar: number) => begin(bar, null), [begin]);
   const go = (to: BarSelection | null) => {
@@ -183,6 +185,8 @@ export function ChartDesk({ keeper, songId }: { readonly keeper: DraftKeeper; re
             <BarToolbar
               {...keys.commands}
               rewriting={rewriting}
+              reaching={reaching}
+              onReaching={setReaching}
               count={selection === null ? 0 : rangeOf(selection).to - rangeOf(selection).from + 1}
             />
           )}

@@ -106,6 +106,21 @@ describe('a draft', () => {
     expect(keeper.get().status.kind).toBe('saved');
   });
 
+  test('a text made of both sides goes on top of theirs', async () => {
+    const keeper = world.open(song(1, 'a'));
+    world.answer = fails(new ApiFault(409, 'stale', { type: '', title: '', status: 409, detail: '', current: song(5, 'theirs') }));
+    keeper.write('mine');
+    await world.pass();
+    expect(keeper.get().status.kind).toBe('conflict');
+    world.answer = (source, base) => Promise.resolve(song(base + 1, source));
+    keeper.merge('mine and theirs');
+    await world.pass();
+    expect(world.saves.at(-1)).toEqual(['mine and theirs', 5]);
+    expect(keeper.get()).toMatchObject({ text: 'mine and theirs', status: { kind: 'saved' } });
+    keeper.merge('too late');
+    expect(keeper.get().text).toBe('mine and theirs');
+  });
+
   test('an unsaved draft of an earlier visit is recovered and saved', async () => {
     world.kept.set('aurora-draft-one', JSON.stringify({ text: 'mine', baseRevision: 2 }));
     const keeper = world.open(song(2, 'stored'));

@@ -70,6 +70,6 @@ export function useChartSheet(text: string, atOnce = false): ChartOnDesk {
   };
 }
 
-export function isTooLong(text: string): boolean {
+function isTooLong(text: string): boolean {
   return text.length > MOST_CHART_BYTES || new Blob([text]).size > MOST_CHART_BYTES;
 }

@@ -6,10 +6,13 @@ export function circleKeys(scale: ScaleName): readonly Key[] {
   return Array.from({ length: 12 }, (_, step) => simplestKey({ tonic: step < 7 ? step : step - 12, scale }, home));
 }
 
-/** The key a half step up (1) or down (−1), named from where it is come from. */
-export function stepKey(key: Key, step: 1 | -1): Key {
-  return moveKey(key, step);
+/** The key some half steps up, or down below 0, named from where it is come from. */
+export function stepKey(key: Key, semitones: number): Key {
+  return moveKey(key, semitones);
 }
+
+/** A fourth in half steps: the other way players move a song. */
+export const FOURTH = 5;
 
 /** The scales offered first, as most songs need no other. */
 export const COMMON_SCALES: readonly ScaleName[] = ['major', 'natural minor', 'harmonic minor', 'melodic minor'];

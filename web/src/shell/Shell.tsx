@@ -4,7 +4,7 @@ import { Outlet, useLocation, useNavigate, useParams } from 'react-router';
 import { usePreferences } from '../api/preferences.ts';
 import { useBand, useSong } from '../api/songs.ts';
 import { play, setStrum, setVolume, usePlayer } from '../audio/player.ts';
-import { stepKey } from '../lens/key-view.ts';
+import { FOURTH, stepKey } from '../lens/key-view.ts';
 import { keyInForce, lensSearch, useLens } from '../lens/lens-store.ts';
 import { useLensAddress } from '../lens/use-lens-address.ts';
 import { Button } from '../ui/Button.tsx';
@@ -60,6 +60,8 @@ export function Shell() {
     g: () => openSheet({ kind: 'glossary', wanted: '' }),
     '[': () => setKey(stepKey(keyInForce(useLens.getState()), -1)),
     ']': () => setKey(stepKey(keyInForce(useLens.getState()), 1)),
+    '{': () => setKey(stepKey(keyInForce(useLens.getState()), -FOURTH)),
+    '}': () => setKey(stepKey(keyInForce(useLens.getState()), FOURTH)),
     '\\': () => setKey(null),
     ' ': hear,
     n: foldNeck,
