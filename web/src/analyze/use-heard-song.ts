@@ -1,5 +1,5 @@
 import type { Analysis, AnalysisWish, Key, Note } from '@aurora/core';
-import { useEffect, useMemo, useState } from 'react';
+import { useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { useLens } from '../lens/lens-store.ts';
 import type { HearingChoice } from './KeyStrip.tsx';
 import { useAnalysis } from './use-analysis.ts';
@@ -21,7 +21,8 @@ export interface HeardSong {
 export function useHeardSong(source: string, melody: ReadonlyMap<number, Note>, givesHome: boolean): HeardSong {
   const [hearing, setHearing] = useState<HearingChoice>('local');
   const [pinned, setPinned] = useState<Key | null>(null);
-  const lensKey = useLens((state) => state.key);
+  // letters move at once; what the analysis says of them may come a moment later
+  const lensKey = useDeferredValue(useLens((state) => state.key));
   const athome = useAnalysis(source, AT_HOME);
   const { progression, keys } = athome.analysis;
   const head = progression.chart.head.key;

@@ -150,7 +150,7 @@ export function ChartDesk({ keeper, songId }: { readonly keeper: DraftKeeper; re
               <ChartSheet
                 sheet={desk.sheet}
                 bars={bars}
-                letterKey={desk.letterKey}
+                turn={desk.turn}
                 selection={selection}
                 playing={play.bar}
                 layer={song.layer}

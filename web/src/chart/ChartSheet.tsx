@@ -1,6 +1,6 @@
-import { DndContext, PointerSensor, TouchSensor, useDraggable, useSensor, useSensors } from '@dnd-kit/core';
+import { DndContext, useDraggable } from '@dnd-kit/core';
 import { GripVertical, Plus } from 'lucide-react';
-import { Fragment, memo, type ReactNode, useEffect, useRef, useState } from 'react';
+import { Fragment, memo, type ReactNode, type RefObject, useEffect, useRef } from 'react';
 import { Button } from '../ui/Button.tsx';
 import type { BarSelection } from './bar-selection.ts';
 import { rangeOf } from './bar-selection.ts';
@@ -8,6 +8,8 @@ import { type SectionActions, SectionHeading } from './SectionHeading.tsx';
 import { type BarLook, hasOver, SheetBarCell } from './SheetBarCell.tsx';
 import type { Sheet, SheetBar, SheetRow, SheetSection } from './sheet-view.ts';
 import type { Typing } from './use-bar-editing.ts';
+import { type Drawn, useRowsInSight } from './use-rows-in-sight.ts';
+import { type Drop, useSheetDrag } from './use-sheet-drag.ts';
 
 interface SheetProps extends BarLook {
   readonly sheet: Sheet;
@@ -29,15 +31,26 @@ interface SheetProps extends BarLook {
 export function ChartSheet({ sheet, bars, onAddBar, onDropBars, sections, ...inner }: SheetProps) {
   const article = useRef<HTMLElement>(null);
   useFollow(article, inner.playing);
-  const { drop, context } = useDragging(onDropBars, sections.onMove);
+  const drawn = useRowsInSight(article, sheet, inner.turn);
+  const { drop, context } = useSheetDrag(onDropBars, sections.onMove);
   const last = sheet.sections.at(-1);
   return (
     <DndContext {...context}>
       <article ref={article} aria-label="Chart" className="px-6 py-4">
         <p className="mb-3 text-[15px] text-quiet">{sheet.facts.join('  ·  ')}</p>
         {sheet.sections.map((section, index) => (
-          // biome-ignore lint/suspicious/noArrayIndexKey: sections may share a name; their place tells them apart
-          <SectionOfSheet key={index} section={section} actions={sections} drop={drop} {...inner} ends={section === last} bars={bars} />
+          <SectionOfSheet
+            // biome-ignore lint/suspicious/noArrayIndexKey: sections may share a name; their place tells them apart
+            key={index}
+            place={index}
+            section={section}
+            drawn={drawn}
+            actions={sections}
+            drop={drop}
+            {...inner}
+            ends={section === last}
+            bars={bars}
+          />
         ))}
         {sheet.sections.length === 0 && inner.typing !== null && <div className="grid grid-cols-4">{inner.input}</div>}
         <Button look="bare" className="mt-1 text-quiet" onClick={onAddBar}>
@@ -50,7 +63,7 @@ export function ChartSheet({ sheet, bars, onAddBar, onDropBars, sections, ...inn
 }
 
 /** Keeps the bar that sounds in sight. */
-function useFollow(article: React.RefObject<HTMLElement | null>, playing: number | null): void {
+function useFollow(article: RefObject<HTMLElement | null>, playing: number | null): void {
   useEffect(() => {
     if (playing === null) return;
     const still = window.matchMedia('(prefers-reduced-motion: reduce)').matches;
@@ -58,61 +71,20 @@ function useFollow(article: React.RefObject<HTMLElement | null>, playing: number
   }, [article, playing]);
 }
 
-/** Where what is dragged would land. */
-type Drop = { readonly kind: 'bar' | 'section'; readonly before: number } | null;
-
-/** Bars and sections are dragged by their grip; what lies under the pointer is where they go. */
-function useDragging(onDropBars: (before: number) => void, onMoveSection: (section: number, before: number) => void) {
-  const [drop, setDrop] = useState<Drop>(null);
-  const sensors = useSensors(
-    useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
-    useSensor(TouchSensor, { activationConstraint: { delay: 150, tolerance: 8 } }),
-  );
-  const pointer = useRef({ x: 0, y: 0 });
-  useEffect(() => {
-    const follow = ({ clientX, clientY }: PointerEvent) => {
-      pointer.current = { x: clientX, y: clientY };
-    };
-    window.addEventListener('pointermove', follow, true);
-    return () => window.removeEventListener('pointermove', follow, true);
-  }, []);
-  const context = {
-    sensors,
-    onDragMove: ({ active }: { active: { id: string | number } }) => {
-      const next = dropUnder(pointer.current, String(active.id).startsWith('section'));
-      setDrop((before) => (before?.kind === next?.kind && before?.before === next?.before ? before : next));
-    },
-    onDragEnd: ({ active }: { active: { id: string | number } }) => {
-      if (drop?.kind === 'bar') onDropBars(drop.before);
-      if (drop?.kind === 'section') onMoveSection(Number(String(active.id).split('-')[1]), drop.before);
-      setDrop(null);
-    },
-    onDragCancel: () => setDrop(null),
-  };
-  return { drop, context };
-}
-
-function dropUnder({ x, y }: { readonly x: number; readonly y: number }, isSection: boolean): Drop {
-  const under = document.elementsFromPoint(x, y);
-  const name = isSection ? 'section' : 'bar';
-  const found = under.map((element) => element.closest<HTMLElement>(`[data-${name}]`)).find((element) => element !== null);
-  if (found === null || found === undefined) return null;
-  const box = found.getBoundingClientRect();
-  const behind = isSection ? y > box.top + box.height / 2 : x > box.left + box.width / 2;
-  return { kind: name, before: Number(found.dataset[name]) + (behind ? 1 : 0) };
-}
-
 type Inner = Omit<SheetProps, 'sheet' | 'onAddBar' | 'onDropBars' | 'sections'>;
 
 interface SectionProps extends Inner {
   readonly section: SheetSection;
+  /** Its place on the sheet. */
+  readonly place: number;
+  readonly drawn: Drawn;
   readonly actions: SectionActions;
   readonly drop: Drop;
   /** Whether it is the last one, so that a bar behind the last is typed here. */
   readonly ends: boolean;
 }
 
-function SectionOfSheet({ section, actions, drop, ends, ...inner }: SectionProps) {
+function SectionOfSheet({ section, place, drawn, actions, drop, ends, ...inner }: SectionProps) {
   const { index } = section;
   const isTarget = drop?.kind === 'section' && index !== null && (drop.before === index || (ends && drop.before === index + 1));
   return (
@@ -127,9 +99,16 @@ function SectionOfSheet({ section, actions, drop, ends, ...inner }: SectionProps
           <SectionHeading section={section} index={index} actions={actions} />
         </div>
       )}
-      {section.rows.map((row, place) => (
-        // biome-ignore lint/suspicious/noArrayIndexKey: rows have no name but their place
-        <RowOfSheet key={place} row={row} drop={drop} isLast={ends && place === section.rows.length - 1} {...inner} />
+      {section.rows.map((row, index) => (
+        <RowOfSheet
+          // biome-ignore lint/suspicious/noArrayIndexKey: rows have no name but their place
+          key={index}
+          name={`${place}.${index}`}
+          drop={drop}
+          isLast={ends && index === section.rows.length - 1}
+          {...inner}
+          {...drawn(place, index, row)}
+        />
       ))}
       {section.rows.length === 0 && ends && inner.typing?.bar === inner.bars && <div className="grid grid-cols-4">{inner.input}</div>}
     </section>
@@ -153,7 +132,8 @@ const Grip = memo(function Grip({ id, label }: { readonly id: string; readonly l
   );
 });
 
-function RowOfSheet({
+const RowOfSheet = memo(function RowOfSheet({
+  name,
   row,
   drop,
   isLast,
@@ -163,13 +143,14 @@ function RowOfSheet({
   typing,
   input,
   ...look
-}: Inner & { readonly row: SheetRow; readonly drop: Drop; readonly isLast: boolean }) {
+}: Inner & { readonly name: string; readonly row: SheetRow; readonly drop: Drop; readonly isLast: boolean }) {
   const range = selection === null ? null : rangeOf(selection);
   const inputAt = (bar: number, isNew: boolean) => (typing !== null && typing.bar === bar && typing.isNew === isNew ? input : null);
   const isPickup = row.bars[0]?.pickup === true;
   const roomy = row.bars.some(hasOver);
   return (
-    <div className="border-b border-hairline py-0.5">
+    // rows out of sight are not laid out or painted: a long sheet changes its key at once
+    <div data-row={name} className="border-b border-hairline py-0.5 [contain-intrinsic-size:auto_6.5rem] [content-visibility:auto]">
       <div className={`grid ${isPickup ? 'grid-cols-[3fr_1fr]' : 'grid-cols-4'}`}>
         {isPickup && <span />}
         {row.bars.map((bar: SheetBar, place) => (
@@ -209,7 +190,7 @@ function RowOfSheet({
       ))}
     </div>
   );
-}
+});
 
 function DropLine({ side }: { readonly side: 'left' | 'right' }) {
   return <span className={`absolute inset-y-0 z-20 w-1 flex-none! bg-accent ${side === 'left' ? '-left-0.5' : '-right-0.5'}`} />;

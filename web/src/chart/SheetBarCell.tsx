@@ -14,8 +14,8 @@ export interface ChordLayer {
 export interface BarLook {
   /** The analysis over the bars, by `bar.chord`; null while it is switched off. */
   readonly layer: ReadonlyMap<string, ChordLayer> | null;
-  /** Changes with the key and the reader, so that the letters slide in anew. */
-  readonly letterKey: string;
+  /** Turns with the key and the reader, so that the letters slide in anew. */
+  readonly turn: boolean;
   readonly onSelect: (bar: number, chord: number, reach: boolean) => void;
   /** A bar pressed twice is written. */
   readonly onWrite: (bar: number) => void;
@@ -137,7 +137,7 @@ interface ChordProps extends BarLook {
   readonly pressed: boolean;
 }
 
-function ChordOfSheet({ chord, bar, place, pressed, letterKey, layer, onSelect, onWrite }: ChordProps) {
+function ChordOfSheet({ chord, bar, place, pressed, turn, layer, onSelect, onWrite }: ChordProps) {
   const crowd = bar.chords.length;
   const over = layer?.get(`${bar.index}.${place}`);
   return (
@@ -160,7 +160,10 @@ function ChordOfSheet({ chord, bar, place, pressed, letterKey, layer, onSelect, 
       )}
       <MarkedChord chord={chord} size={crowd <= 1 ? 'text-[42px]' : crowd === 2 ? 'text-[32px]' : 'text-[24px]'} />
       {(chord.under !== null || chord.sounding !== null) && (
-        <span key={letterKey} aria-hidden="true" className="letters-slide mt-0.5 flex flex-wrap items-baseline gap-x-1.5">
+        <span
+          aria-hidden="true"
+          className={`${turn ? 'letters-slide' : 'letters-slide-again'} mt-0.5 flex flex-wrap items-baseline gap-x-1.5`}
+        >
           {chord.under !== null && (
             <LetterSymbol view={chord.under} className={crowd > 2 ? 'text-[15px] font-semibold' : 'text-[17px] font-semibold'} />
           )}

@@ -11,6 +11,7 @@ import {
   lettersFrom,
   type Naming,
   type Note,
+  type NumberChord,
   type Place,
   secondsOf,
   timelineOf,
@@ -189,10 +190,21 @@ function sheetBar(bar: WrittenBar, layout: Layout): SheetBar {
   };
 }
 
+const NUMBERS = new WeakMap<NumberChord, { readonly naming: Naming; readonly view: SymbolView }>();
+
+/** The number of a chord as it is set: the same value as long as the chart is, as no key changes it. */
+function numberOf(chord: NumberChord, naming: Naming): SymbolView {
+  const known = NUMBERS.get(chord);
+  if (known?.naming === naming) return known.view;
+  const view = numberView(chord, naming);
+  NUMBERS.set(chord, { naming, view });
+  return view;
+}
+
 function sheetChord(slot: BarChord, bar: WrittenBar, layout: Layout, unequal: boolean): SheetChord {
   const sounding = slot.chord === null ? null : layout.sounding.chordIn(slot.chord, bar.stretch);
   const written = slot.chord === null ? null : layout.written.chordIn(slot.chord, bar.stretch);
-  const number = slot.chord === null ? null : numberView(slot.chord, layout.naming);
+  const number = slot.chord === null ? null : numberOf(slot.chord, layout.naming);
   const letter = written === null ? null : letterView(written, layout.naming);
   return {
     number,

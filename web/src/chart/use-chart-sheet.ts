@@ -1,6 +1,6 @@
 import { type ChartReading, type Key, lettersFrom, type Note, readChart, timelineOf, writtenKey } from '@aurora/core';
 import { MOST_CHART_BYTES } from '@aurora/wire';
-import { useDeferredValue, useEffect, useMemo } from 'react';
+import { useDeferredValue, useEffect, useMemo, useRef } from 'react';
 import { keyInForce, useLens } from '../lens/lens-store.ts';
 import { useChartView } from './chart-view-store.ts';
 import { layOutSheet, type Sheet } from './sheet-view.ts';
@@ -14,6 +14,8 @@ export interface ChartOnDesk {
   readonly written: Note;
   /** Changes with both lenses. */
   readonly letterKey: string;
+  /** Turns over with each such change. */
+  readonly turn: boolean;
   readonly timeline: ReturnType<typeof timelineOf>;
   readonly chordAt: (bar: number, place: number) => ReturnType<ReturnType<typeof lettersFrom>['chordIn']> | null;
   /** The key that sounds in a bar. */
@@ -56,12 +58,14 @@ export function useChartSheet(text: string, atOnce = false): ChartOnDesk {
   useEffect(() => {
     if (!tooLong) useLens.getState().setHomeKey(homeKey);
   }, [homeKey, tooLong]);
+  const letterKey = `${sounding} ${written} ${show}`;
   return {
     reading,
     sheet,
     sounding,
     written,
-    letterKey: `${sounding} ${written} ${show}`,
+    letterKey,
+    turn: useTurn(letterKey),
     timeline,
     chordAt,
     keyAt,
@@ -70,6 +74,17 @@ export function useChartSheet(text: string, atOnce = false): ChartOnDesk {
   };
 }
 
+/** Turns over whenever a name changes. */
+function useTurn(name: string): boolean {
+  const last = useRef({ name, turn: false });
+  if (last.current.name !== name) last.current = { name, turn: !last.current.turn };
+  return last.current.turn;
+}
+
+/** A letter takes three bytes at most in half a surrogate pair, so that short texts need not be measured. */
+const MOST_BYTES_A_LETTER = 3;
+
 function isTooLong(text: string): boolean {
+  if (text.length * MOST_BYTES_A_LETTER <= MOST_CHART_BYTES) return false;
   return text.length > MOST_CHART_BYTES || new Blob([text]).size > MOST_CHART_BYTES;
 }

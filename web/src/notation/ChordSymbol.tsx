@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { Glyphs } from './Glyphs.tsx';
 import type { SymbolView } from './symbol-view.ts';
 
@@ -7,7 +8,7 @@ interface SymbolProps {
 }
 
 /** A number chord in real glyphs, its quality raised, sized by the text around it. */
-export function ChordSymbol({ view, className = '' }: SymbolProps) {
+export const ChordSymbol = memo(function ChordSymbol({ view, className = '' }: SymbolProps) {
   return (
     <span className={`music-glyph inline-flex items-baseline whitespace-nowrap leading-none ${className}`}>
       <span className="sr-only">{view.label}</span>
@@ -33,7 +34,7 @@ export function ChordSymbol({ view, className = '' }: SymbolProps) {
       </span>
     </span>
   );
-}
+});
 
 /** A letter chord set on one line, as under a number or in a sentence. */
 export function LetterSymbol({ view, className = '' }: SymbolProps) {

@@ -6,7 +6,8 @@ import { Button } from '../ui/Button.tsx';
 import { Notice } from '../ui/Notice.tsx';
 import { sayFault } from '../ui/say.ts';
 import { ShelfRow } from './ShelfRow.tsx';
-import { NEW_SONG, patternFault } from './shelf-view.ts';
+import { NEW_SONG } from './shelf-view.ts';
+import { usePatternFault } from './use-pattern-fault.ts';
 
 const SORTS = [
   ['title', 'by title'],
@@ -22,7 +23,7 @@ export function Shelf() {
   const band = useBand();
   const [wish, setWish] = useState(EVERYTHING);
   const ask = (part: Partial<ShelfWish>) => setWish({ ...wish, ...part });
-  const fault = patternFault(wish.pattern);
+  const fault = usePatternFault(wish.pattern);
   const asked = useDeferredValue(fault === null ? wish : { ...wish, pattern: '' });
   const shelf = useShelf(asked);
   const wrong = band.error ?? shelf.error;

@@ -1,7 +1,8 @@
 import { DEFAULT_NAMING, readChart } from '@aurora/core';
 import { expect, test } from '@jest/globals';
 import { symbolText } from '../notation/symbol-view.ts';
-import { keyName, NEW_SONG, openingBar, patternFault, tagsOf } from './shelf-view.ts';
+import { patternFault } from './pattern-fault.ts';
+import { keyName, NEW_SONG, openingBar, tagsOf } from './shelf-view.ts';
 
 test.each([
   ['', null],

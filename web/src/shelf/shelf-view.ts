@@ -1,16 +1,8 @@
-import { changesSought, DEFAULT_NAMING, type Naming, nameKey, parseKey, parseNumberOrLetters, readProgression } from '@aurora/core';
+import { DEFAULT_NAMING, type Naming, nameKey, parseKey, parseNumberOrLetters } from '@aurora/core';
 import { numberView, type SymbolView } from '../notation/symbol-view.ts';
 
 /** What a new song starts as: enough to see how a chart is written. */
 export const NEW_SONG = 'title: New song\nkey: C\ntime: 4/4\n\n[Verse]\n1 4 6- 5\n';
-
-/** Why nothing can be sought by these chords yet; null when it can, or nothing is asked. */
-export function patternFault(pattern: string): string | null {
-  if (pattern.trim() === '') return null;
-  const { unread } = readProgression(pattern);
-  if (unread[0] !== undefined) return `“${unread[0].text}” is no chord.`;
-  return changesSought(readProgression(pattern)).length === 0 ? 'Write two chords or more.' : null;
-}
 
 const MOST_LETTERS = 40;
 const MOST_TAGS = 20;
