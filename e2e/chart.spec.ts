@@ -185,7 +185,7 @@ test('the chart is checked: a slip is told from a borrowed chord, and mended wit
 });
 
 test('minor is numbered from its tonic or the relative major, and back without loss', async ({ page }) => {
-  await song(page, 'title: Kelp\nkey: Em\n\n1- b7 b6 5');
+  await song(page, 'title: Two Numberings\nkey: Em\n\n1- b7 b6 5');
   await page.getByRole('button', { name: /^Check/ }).click();
   await page.getByRole('button', { name: 'Number it from the relative major' }).click();
   await expect.poll(() => numbers(page)).toEqual(['6 minor', '5', '4', '3']);
@@ -350,7 +350,7 @@ test('by touch: a bar is chosen, written with the pad, and bars are chosen toget
   await place(page, '0.0').tap();
   await page.getByRole('button', { name: 'Choose up to another bar' }).tap();
   await place(page, '1.0').tap();
-  await page.getByRole('button', { name: 'Bars' }).tap();
+  await page.getByRole('button', { name: 'Bars', exact: true }).tap();
   await page.getByRole('menuitem', { name: /^Join/ }).tap();
   await expect(text(page)).toContainText('(1 2-) 6- 5');
   await context.close();

@@ -133,13 +133,23 @@ describe('/charts', () => {
     const key = body.key as string;
     const letters = body.bars.map((bar: { chords: { letters: string }[] }) => bar.chords.map((chord) => chord.letters).join(' '));
     expect(letters).toEqual(expected[name].letters[key]);
+    expect(body.performedBars).toBe(expected[name].performedBars);
+    for (const [bar, beats] of Object.entries(expected[name].beats ?? {})) {
+      expect(body.bars[Number(bar) - 1].chords.map((chord: { beats: number }) => chord.beats)).toEqual(beats);
+    }
   });
 
   test.each(Object.keys(expected))('render %s in every key', async (name) => {
     for (const [key, letters] of Object.entries(expected[name].letters)) {
       const { body } = await post('/charts/render', { source: chart(name), key, as: 'letters' });
       expect(body).toMatchObject({ key, bars: letters });
+      expect(body.performed).toHaveLength(expected[name].performedBars);
+      const performed = expected[name].performedLetters?.[key];
+      if (performed !== undefined) expect(body.performed).toEqual(performed);
     }
+    const { numbers } = expected[name];
+    const { body } = await post('/charts/render', { source: chart(name), as: 'numbers' });
+    if (numbers !== undefined) expect(body.bars).toEqual(numbers);
   });
 
   test.each([

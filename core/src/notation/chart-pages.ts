@@ -249,7 +249,7 @@ function overShapes({ heading, ending, signs, after, closesRepeat }: PageBar, { 
 function endingShapes({ label, begins, ends }: NonNullable<PageBar['ending']>, width: number, y: number, size: number): readonly Shape[] {
   const drop = 0.4 * size;
   return [
-    line(1, y, width - (ends ? 2 : 0), y, 1, 'ink'),
+    line(begins ? 1 : 0, y, width - (ends ? 2 : 0), y, 1, 'ink'),
     ...(begins
       ? [
           line(1, y, 1, y + drop, 1, 'ink'),

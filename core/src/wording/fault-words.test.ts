@@ -30,7 +30,10 @@ describe('faults in a musician’s words', () => {
     ['1 2- 15 4', 'Two bars? Write 1 5'],
     ['(1.. 4.)', 'add up to 3; this bar has 4'],
     ['(1 4 5)', '3 chords do not share 4 beats evenly'],
-    ['|: 1 :|', 'kept as written'],
+    ['1 4 :|', 'goes back to the start of its section'],
+    ['|: 1 4', 'write :| where it ends'],
+    ['1.[ 1 ]', 'Ending 1 stands outside a repeat'],
+    ['|: 1 1.[ 4 2.[ 5 ] :|', 'before the next ending'],
     ['C', 'Add a line such as key: G'],
   ])('%s', (text, part) => expect(chartWords(text).join(' ')).toContain(part));
 

@@ -70,7 +70,7 @@ export function BarToolbar({ rewriting, count, reaching, onReaching, ...commands
               aria-label="Choose up to another bar"
               aria-pressed={reaching}
               onClick={() => onReaching(!reaching)}
-              className="min-w-9 px-1.5 aria-pressed:bg-wash"
+              className="min-w-9 px-1.5! aria-pressed:bg-wash"
             >
               <BetweenVerticalEnd size={18} />
             </Button>
@@ -137,7 +137,7 @@ function Tool({ text, keys, disabled = false, onPress, children }: ToolProps) {
         // the sheet keeps the focus, so that a key may follow a press
         onPointerDown={(event) => event.preventDefault()}
         onClick={onPress}
-        className="min-w-9 px-1.5 text-[15px]"
+        className="min-w-9 px-1.5! text-[15px]"
       >
         {children}
       </Button>
@@ -151,7 +151,7 @@ function Menu({ label, items }: { readonly label: string; readonly items: readon
   return (
     <DropdownMenu.Root>
       <DropdownMenu.Trigger asChild>
-        <Button look="bare" className="gap-1 px-2 text-[15px]">
+        <Button look="bare" className="gap-1 px-2! text-[15px]">
           {label} <ChevronDown size={14} aria-hidden="true" />
         </Button>
       </DropdownMenu.Trigger>

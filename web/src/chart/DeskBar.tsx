@@ -42,14 +42,14 @@ export function DeskBar({ songId, heights, at, onGo, layer, onLayer, toLookAt, c
         label={`The song’s ridge, ${heights.length} chords`}
         className="h-9 min-w-16 flex-1"
       />
-      <Button look="bare" aria-pressed={checking} className="px-2.5 aria-pressed:bg-wash" onClick={onCheck}>
+      <Button look="bare" aria-pressed={checking} className="px-2.5! aria-pressed:bg-wash" onClick={onCheck}>
         <ListChecks size={18} aria-hidden="true" /> {toLookAt === 0 ? 'Checked' : `Check ${toLookAt}`}
       </Button>
       <LayerChoice layer={layer} onLayer={onLayer} />
       <ShowChoice show={show} shows={SHOWS} onShow={setShow} />
       <DropdownMenu.Root>
         <DropdownMenu.Trigger asChild>
-          <Button look="bare" className="px-2.5">
+          <Button look="bare" className="px-2.5!">
             More
           </Button>
         </DropdownMenu.Trigger>
@@ -76,7 +76,7 @@ function LayerChoice({ layer, onLayer }: Pick<DeskBarProps, 'layer' | 'onLayer'>
           look="bare"
           aria-label={`Analysis over the bars${on === 0 ? '' : `, ${on} shown`}`}
           title="Analysis over the bars"
-          className="px-2.5"
+          className="px-2.5!"
         >
           <Layers size={18} aria-hidden="true" /> {on === 0 ? '' : on}
         </Button>

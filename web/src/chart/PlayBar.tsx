@@ -21,13 +21,13 @@ export function PlayBar({ play, reading }: { readonly play: SongPlay; readonly r
   return (
     <div role="group" aria-label="Play" className="flex items-center gap-1">
       <Hint text={play.playing ? 'Stop' : 'Play from here'} keys="v">
-        <Button look={play.playing ? 'strong' : 'plain'} className="px-3" disabled={reading.bars.length === 0} onClick={play.toggle}>
+        <Button look={play.playing ? 'strong' : 'plain'} className="px-3!" disabled={reading.bars.length === 0} onClick={play.toggle}>
           {play.playing ? <Square size={17} aria-hidden="true" /> : <Play size={17} aria-hidden="true" />} {play.playing ? 'Stop' : 'Play'}
         </Button>
       </Hint>
       <Popover.Root>
         <Popover.Trigger asChild>
-          <Button look="bare" aria-label={`Tempo ${play.tempo}, and how it is played`} className="flex-col gap-0 px-2 leading-tight">
+          <Button look="bare" aria-label={`Tempo ${play.tempo}, and how it is played`} className="flex-col gap-0 px-2! leading-tight">
             <span className="text-[17px]">{play.tempo}</span>
             <span aria-live="off" className="text-[12px] font-normal whitespace-nowrap text-quiet">
               {play.said || 'tempo'}
@@ -86,7 +86,7 @@ export function PlayBar({ play, reading }: { readonly play: SongPlay; readonly r
           <Button
             look="bare"
             aria-label={`${reading.sections[part.section ?? -1]?.name ?? 'The beginning'} goes round; play through again`}
-            className="px-2 text-accent"
+            className="px-2! text-accent"
             onClick={() => play.setLoop(null)}
           >
             <Repeat size={17} />

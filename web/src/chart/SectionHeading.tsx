@@ -75,8 +75,14 @@ export function SectionHeading({
       </Popover.Root>
       {section.times > 1 && <span className="text-lg font-bold">×{section.times}</span>}
       {section.remark !== null && <span className="text-[15px] text-quiet">{section.remark}</span>}
+      <span className="text-[13px] text-quiet">{playedWords(section.played)}</span>
     </h2>
   );
+}
+
+function playedWords(bars: number): string {
+  if (bars === 0) return 'not played';
+  return bars === 1 ? '1 bar' : `${bars} bars`;
 }
 
 interface HeadingFormProps {

@@ -21,6 +21,11 @@ describe('the sheet', () => {
     ]);
   });
 
+  test('says how many bars of a section are played each time through', () => {
+    const played = sheet('form: A, B\n[A]\n|: 1 4 :|\n[B] x2\n1\n[C]\n5').sections.map(({ name, played: bars }) => `${name} ${bars}`);
+    expect(played).toEqual(['A 4', 'B 1', 'C 0']);
+  });
+
   test('puts lyric lines under the last row of their line, and only there', () => {
     const { sections } = sheet('[A]\n1 4 5 1 6-\n~ one\n~ two\n2-\n~ three');
     expect(sections[0]?.rows.map(({ words }) => words)).toEqual([[], ['one', 'two'], ['three']]);

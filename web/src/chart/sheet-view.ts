@@ -72,6 +72,8 @@ export interface SheetSection {
   readonly name: string | null;
   readonly times: number;
   readonly remark: string | null;
+  /** Bars played each time through; 0 when it is not played. */
+  readonly played: number;
   readonly rows: readonly SheetRow[];
 }
 
@@ -124,6 +126,7 @@ export function layOutSheet(reading: ChartReading, lens: SheetLens): Sheet {
     name: section.name,
     times: section.times,
     remark: section.remark,
+    played: reading.performance.parts.find((part) => part.section === index)?.count ?? 0,
     rows: rowsOf(
       shown.filter((bar) => bar.section === index),
       layout,
@@ -131,7 +134,10 @@ export function layOutSheet(reading: ChartReading, lens: SheetLens): Sheet {
   }));
   return {
     facts: factsOf(reading),
-    sections: lead.length === 0 ? sections : [{ index: null, name: null, times: 1, remark: null, rows: rowsOf(lead, layout) }, ...sections],
+    sections:
+      lead.length === 0
+        ? sections
+        : [{ index: null, name: null, times: 1, remark: null, played: lead.length, rows: rowsOf(lead, layout) }, ...sections],
     left: reading.bars.length - shown.length,
   };
 }
