@@ -3,6 +3,7 @@ import { printRoman } from '../degree/roman-text.ts';
 import type { HarmonicFunction } from '../harmony/function-table.ts';
 import { functionOfDegree } from '../harmony/harmonize.ts';
 import type { Key } from '../key/key.ts';
+import type { Note } from '../pitch/note.ts';
 import { type Progression, readProgression } from '../progression/progression.ts';
 import type { Analysis, AnalysisWish, AnalyzedChord, Hearing, LocalPart, RankedKey, Region, WithoutOptional } from './analysis.ts';
 import { localRoman } from './applied-roman.ts';
@@ -41,7 +42,7 @@ function describe(
 ): Omit<Analysis, 'withoutOptional'> {
   const hearing = wish.hearing ?? 'local';
   const regions = heard.regions.map((region, index) => tellRegion(region, heard.regions[index - 1], heard.song));
-  const chords = heard.scenes.map((_, index) => tellChord(index, heard, hearing, wish, overrides));
+  const chords = tellChords(heard, hearing, wish, overrides);
   const homeKey = regions[0]?.key;
   return {
     progression,
@@ -105,15 +106,47 @@ function rankedKeys({ homes, song, lead }: Heard, homeKey: Key | undefined): rea
 
 const MOST_OTHERS = 2;
 
-function tellChord(index: number, heard: Heard, hearing: Hearing, wish: AnalysisWish, overrides: readonly Override[]): AnalyzedChord {
+/** Every chord with its reading. A round that comes again is told once: the same moment, in the same part, says the same. */
+function tellChords(heard: Heard, hearing: Hearing, wish: AnalysisWish, overrides: readonly Override[]): readonly AnalyzedChord[] {
+  const told = new Map<Scene, AnalyzedChord[]>();
+  return heard.scenes.map((scene, index) => {
+    const local = hearing === 'local' ? localPart(index, heard) : null;
+    const override = overrides.find((said): said is ReadingOverride => said.kind === 'reading' && said.index === index) ?? null;
+    const melody = wish.melody?.get(index) ?? null;
+    if (override !== null || melody !== null) return tellChord({ index, heard, hearing, local, override, melody });
+    const before = told.get(scene)?.find((chord) => isSamePart(chord.local, local));
+    if (before !== undefined) return before;
+    const chord = tellChord({ index, heard, hearing, local, override, melody });
+    told.set(scene, [...(told.get(scene) ?? []), chord]);
+    return chord;
+  });
+}
+
+function isSamePart(a: LocalPart | null, b: LocalPart | null): boolean {
+  if (a === null || b === null) return a === b;
+  return a.part === b.part && isSameNumber(a.target, b.target);
+}
+
+function isSameNumber(a: NumberChord, b: NumberChord): boolean {
+  return a.degree === b.degree && a.formula === b.formula && a.bass === b.bass;
+}
+
+interface Telling {
+  readonly index: number;
+  readonly heard: Heard;
+  readonly hearing: Hearing;
+  readonly local: LocalPart | null;
+  readonly override: ReadingOverride | null;
+  readonly melody: Note | null;
+}
+
+function tellChord({ index, heard, hearing, local, override, melody }: Telling): AnalyzedChord {
   const scene = heard.scenes[index] as Scene;
   const region = regionAt(heard, index);
   const claims = heard.claims[index] as readonly Claim[];
-  const override = overrides.find((said): said is ReadingOverride => said.kind === 'reading' && said.index === index) ?? null;
   const claim = chosenClaim(claims, override);
   const number = numberChord(scene.here.chord, region.key.tonic);
   const reading = tellReading(claim, scene);
-  const local = hearing === 'local' ? localPart(index, heard) : null;
   const next = scene.after;
   return {
     chord: scene.here.chord,
@@ -133,7 +166,7 @@ function tellChord(index: number, heard: Heard, hearing: Hearing, wish: Analysis
       next: next?.chord ?? null,
       nextFacts: next,
       local: local === null || local.part === 'five' ? null : local.part,
-      melody: wish.melody?.get(index) ?? null,
+      melody,
     }),
     override,
   };

@@ -45,8 +45,10 @@ const NONE = '–';
 
 /** What the player has said in a chart's head. Lines that are something else are left alone. */
 export function readOverrides(progression: Progression): readonly Override[] {
+  const said = headFields(progression.chart).filter(({ name }) => READING_NAME.test(name) || REGION_NAME.test(name));
+  if (said.length === 0) return [];
   const numbers = progression.chords.map(({ number }) => printNumber(number));
-  return headFields(progression.chart).flatMap(({ name, value }): Override[] => {
+  return said.flatMap(({ name, value }): Override[] => {
     const read = readReading(name, value, progression, numbers) ?? readRegion(name, value, progression);
     return read === undefined ? [] : [read];
   });

@@ -58,17 +58,37 @@ export function nameStep(step: Step, steps: Naming['steps']): string {
 
 /** How the school writes qualities after letters, with music glyphs. */
 export function letterSchool(naming: Naming): QualitySchool {
-  return {
-    ...LETTER_SCHOOL,
-    ...sharedSigns(naming),
-    minor: naming.minorSeventh === '−7' ? '−' : 'm',
-    minorParentheses: naming.minorSeventh === 'm7',
-  };
+  return schoolsOf(naming).letters;
 }
 
 /** How the school writes qualities after numbers; the minus is always there. */
 export function numberSchool(naming: Naming): QualitySchool {
-  return { ...CHART_SCHOOL, ...sharedSigns(naming), minor: '–', diminished: '°', diminishedTriad: '°' };
+  return schoolsOf(naming).numbers;
+}
+
+interface Schools {
+  readonly letters: QualitySchool;
+  readonly numbers: QualitySchool;
+}
+
+/** One value for each naming: what a school has printed is remembered with it. */
+const schools = new WeakMap<Naming, Schools>();
+
+function schoolsOf(naming: Naming): Schools {
+  const known = schools.get(naming);
+  if (known !== undefined) return known;
+  const shared = sharedSigns(naming);
+  const made: Schools = {
+    letters: {
+      ...LETTER_SCHOOL,
+      ...shared,
+      minor: naming.minorSeventh === '−7' ? '−' : 'm',
+      minorParentheses: naming.minorSeventh === 'm7',
+    },
+    numbers: { ...CHART_SCHOOL, ...shared, minor: '–', diminished: '°', diminishedTriad: '°' },
+  };
+  schools.set(naming, made);
+  return made;
 }
 
 function sharedSigns(naming: Naming) {
