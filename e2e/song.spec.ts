@@ -137,3 +137,18 @@ test('undo in the text takes a change back, and that is saved too', async ({ pag
   await expect(page.getByRole('heading', { name: 'First' })).toBeVisible();
   await expectSaved(page);
 });
+
+test('what is pressed before the band has answered is done all the same', async ({ page }) => {
+  let answer: () => void = () => {};
+  const held = new Promise<void>((resolve) => {
+    answer = resolve;
+  });
+  await page.route('**/api/v1/bands', async (route) => {
+    await held;
+    await route.continue();
+  });
+  await page.goto('/');
+  await page.getByRole('button', { name: 'New song' }).first().click();
+  answer();
+  await expect(page.getByLabel('Chart text')).toBeVisible();
+});

@@ -2,7 +2,7 @@ import { DEFAULT_PREFERENCES, type Preferences, type PreferencesChange, preferen
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { call } from './client.ts';
-import { useBand } from './songs.ts';
+import { knownBandId, useBand } from './songs.ts';
 
 const LOCAL = 'aurora-preferences';
 
@@ -21,9 +21,13 @@ export function usePreferences(): { readonly preferences: Preferences; readonly 
   const [before] = useState(remembered);
   const current = data ?? before;
   const { mutate } = useMutation({
-    mutationFn: (change: PreferencesChange) => call('PATCH', `/bands/${bandId}/preferences`, preferences, change),
+    mutationFn: async (change: PreferencesChange) => call('PATCH', `/bands/${await knownBandId(queries)}/preferences`, preferences, change),
     onMutate: (change) => {
       queries.setQueryData(preferencesKey(bandId), { ...current, ...change });
+    },
+    // what was changed before the band was known
+    onSuccess: async (changed) => {
+      if (bandId === '') queries.setQueryData(preferencesKey(await knownBandId(queries)), changed);
     },
   });
   useEffect(() => {

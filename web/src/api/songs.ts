@@ -1,5 +1,13 @@
 import { bandsAnswer, type Song, type SongChange, type SongSummary, song, songsAnswer, tagsAnswer } from '@aurora/wire';
-import { keepPreviousData, queryOptions, useInfiniteQuery, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import {
+  keepPreviousData,
+  type QueryClient,
+  queryOptions,
+  useInfiniteQuery,
+  useMutation,
+  useQuery,
+  useQueryClient,
+} from '@tanstack/react-query';
 import { ApiFault, call } from './client.ts';
 
 const bandQuery = queryOptions({
@@ -16,6 +24,11 @@ const bandQuery = queryOptions({
 /** The band whose shelf this is. */
 export function useBand() {
   return useQuery(bandQuery);
+}
+
+/** The id of the band, asked for first where it is not known yet. */
+export async function knownBandId(queries: QueryClient): Promise<string> {
+  return (await queries.ensureQueryData(bandQuery)).id;
 }
 
 export const songsKey = (bandId: string) => ['songs', bandId] as const;
@@ -74,32 +87,31 @@ export function useSong(songId: string | undefined) {
 
 /** Puts a new song on the shelf. */
 export function useAddSong() {
-  const bandId = useBand().data?.id ?? '';
-  return useSongMutation((source: string) => call('POST', `/bands/${bandId}/songs`, song, { source }));
+  return useSongMutation((bandId, source: string) => call('POST', `/bands/${bandId}/songs`, song, { source }));
 }
 
 /** Puts a copy of a song on the shelf. */
 export function useDuplicateSong() {
-  const bandId = useBand().data?.id ?? '';
-  return useSongMutation((songId: string) => call('POST', `/bands/${bandId}/songs/${songId}/copies`, song));
+  return useSongMutation((bandId, songId: string) => call('POST', `/bands/${bandId}/songs/${songId}/copies`, song));
 }
 
 /** Changes a song's tags, puts it away or brings it back. */
 export function useChangeSong() {
-  const bandId = useBand().data?.id ?? '';
-  return useSongMutation(({ id, change }: { readonly id: SongSummary['id']; readonly change: SongChange }) =>
+  return useSongMutation((bandId, { id, change }: { readonly id: SongSummary['id']; readonly change: SongChange }) =>
     call('PATCH', `/bands/${bandId}/songs/${id}`, song, change),
   );
 }
 
-function useSongMutation<Wish>(mutationFn: (wish: Wish) => Promise<Song>) {
-  const bandId = useBand().data?.id ?? '';
+/** What is pressed before the band is known waits for it. */
+function useSongMutation<Wish>(ask: (bandId: string, wish: Wish) => Promise<Song>) {
   const queries = useQueryClient();
   return useMutation({
-    mutationFn,
-    onSuccess: (changed: Song) => {
+    mutationFn: async (wish: Wish) => {
+      const bandId = await knownBandId(queries);
+      const changed = await ask(bandId, wish);
       queries.setQueryData(songKey(bandId, changed.id), changed);
       void queries.invalidateQueries({ queryKey: songsKey(bandId) });
+      return changed;
     },
   });
 }

@@ -32,51 +32,58 @@ export function SectionHeading({
   };
   const name = section.name ?? '';
   return (
-    <h2 className="flex items-center gap-3">
-      <Popover.Root open={open} onOpenChange={setOpen}>
-        <Popover.Trigger
-          aria-label={`Section ${name}, change it`}
-          className="min-h-9 rounded-md bg-wash px-2.5 font-numeral text-lg font-bold text-accent hover:outline-2 hover:outline-accent"
-        >
-          {name || 'no name'}
-        </Popover.Trigger>
-        <Popover.Portal>
-          <Popover.Content
-            align="start"
-            sideOffset={6}
-            aria-label={`Section ${name}`}
-            className="z-30 w-80 rounded-xl border border-edge bg-raised p-4 shadow-lg"
+    <div className="flex items-center gap-3">
+      <h2 className="flex items-center gap-3">
+        <Popover.Root open={open} onOpenChange={setOpen}>
+          <Popover.Trigger
+            aria-label={`Section ${name}, change it`}
+            className="min-h-9 rounded-md bg-wash px-2.5 font-numeral text-lg font-bold text-accent hover:outline-2 hover:outline-accent"
           >
-            <HeadingForm section={section} onDone={(heading) => leave(() => actions.onName(index, heading))()} />
-            <div className="mt-3 grid grid-cols-2 gap-1 border-t border-hairline pt-2">
-              <Button look="bare" className="justify-start" onClick={leave(() => actions.onLoop(index))}>
-                <Repeat size={17} aria-hidden="true" /> Loop it
-              </Button>
-              <Button look="bare" className="justify-start" onClick={leave(() => actions.onDuplicate(index))}>
-                <Copy size={17} aria-hidden="true" /> Duplicate
-              </Button>
-              <Button look="bare" className="justify-start" disabled={index === 0} onClick={leave(() => actions.onMove(index, index - 1))}>
-                <ArrowUp size={17} aria-hidden="true" /> Move up
-              </Button>
-              <Button
-                look="bare"
-                className="justify-start"
-                disabled={index === actions.count - 1}
-                onClick={leave(() => actions.onMove(index, index + 2))}
-              >
-                <ArrowDown size={17} aria-hidden="true" /> Move down
-              </Button>
-              <Button look="bare" className="justify-start text-alarm" onClick={leave(() => actions.onDelete(index))}>
-                <Trash2 size={17} aria-hidden="true" /> Take out
-              </Button>
-            </div>
-          </Popover.Content>
-        </Popover.Portal>
-      </Popover.Root>
-      {section.times > 1 && <span className="text-lg font-bold">×{section.times}</span>}
+            {name || 'no name'}
+          </Popover.Trigger>
+          <Popover.Portal>
+            <Popover.Content
+              align="start"
+              sideOffset={6}
+              aria-label={`Section ${name}`}
+              className="z-30 w-80 rounded-xl border border-edge bg-raised p-4 shadow-lg"
+            >
+              <HeadingForm section={section} onDone={(heading) => leave(() => actions.onName(index, heading))()} />
+              <div className="mt-3 grid grid-cols-2 gap-1 border-t border-hairline pt-2">
+                <Button look="bare" className="justify-start" onClick={leave(() => actions.onLoop(index))}>
+                  <Repeat size={17} aria-hidden="true" /> Loop it
+                </Button>
+                <Button look="bare" className="justify-start" onClick={leave(() => actions.onDuplicate(index))}>
+                  <Copy size={17} aria-hidden="true" /> Duplicate
+                </Button>
+                <Button
+                  look="bare"
+                  className="justify-start"
+                  disabled={index === 0}
+                  onClick={leave(() => actions.onMove(index, index - 1))}
+                >
+                  <ArrowUp size={17} aria-hidden="true" /> Move up
+                </Button>
+                <Button
+                  look="bare"
+                  className="justify-start"
+                  disabled={index === actions.count - 1}
+                  onClick={leave(() => actions.onMove(index, index + 2))}
+                >
+                  <ArrowDown size={17} aria-hidden="true" /> Move down
+                </Button>
+                <Button look="bare" className="justify-start text-alarm" onClick={leave(() => actions.onDelete(index))}>
+                  <Trash2 size={17} aria-hidden="true" /> Take out
+                </Button>
+              </div>
+            </Popover.Content>
+          </Popover.Portal>
+        </Popover.Root>
+        {section.times > 1 && <span className="text-lg font-bold">×{section.times}</span>}
+      </h2>
       {section.remark !== null && <span className="text-[15px] text-quiet">{section.remark}</span>}
       <span className="text-[13px] text-quiet">{playedWords(section.played)}</span>
-    </h2>
+    </div>
   );
 }
 
