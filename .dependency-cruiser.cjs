@@ -18,6 +18,8 @@ const NOUNS = [
   'run',
   'notation',
   'reader',
+  'capo',
+  'bridge',
   'part',
   'sound',
   'wording',

@@ -14,6 +14,7 @@ import {
   identify,
   isSpellable,
   parseChord,
+  planCapo,
   printChord,
   printNote,
   readChart,
@@ -140,3 +141,14 @@ const whole = median(3, () => library.forEach((text) => void analyzeText(text)))
 console.log(`analyze a library: ${Math.round((library.length / whole) * 1000)} songs a second`);
 const endless = Array.from({ length: 50 }, () => song).join(' ');
 console.log(`analyze ${endless.trim().split(' ').length} chords: ${median(3, () => void analyzeText(endless)).toFixed(0)} ms`);
+
+// the capo: forty songs in keys all round the circle, every fret of each
+const setList = Array.from({ length: 40 }, (_, index) => {
+  const key = 'C G D A E B F Bb Eb Ab Db Am Em Bm Gm'.split(' ')[index % 15] as string;
+  return readChart(`key: ${key}\n1 5/7 6-7 4maj7 ${index % 2 === 0 ? '2-7 57 b7 3-' : '4 5 1sus4 6-'}\n`);
+});
+const first = performance.now();
+for (const songOfSet of setList) planCapo(songOfSet);
+console.log(`a capo for each of ${setList.length} songs, asked first: ${(performance.now() - first).toFixed(0)} ms (goal: under 200 ms)`);
+const again = median(1, () => setList.forEach((songOfSet) => void planCapo(songOfSet)));
+console.log(`a capo for each of ${setList.length} songs, asked again: ${again.toFixed(1)} ms`);

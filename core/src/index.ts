@@ -11,6 +11,9 @@ export { replaceChord } from './analysis/replace-chord.ts';
 export type { RidgePoint } from './analysis/ridge.ts';
 export { changesOf, changesSought, roundsOf } from './analysis/rounds.ts';
 export { type WhatIf, type WhatIfKind, whatIf } from './analysis/what-if.ts';
+export { BRIDGE_KINDS, type Bridge, type BridgeEnd, type BridgeKind, findBridges, homeOfChord } from './bridge/bridge.ts';
+export { BARRE_LEVELS, type BarreLevel, type CapoOption, type CapoShape, type CapoWish, planCapo } from './capo/capo-plan.ts';
+export { type ChordHold, easiestHold } from './capo/hold.ts';
 export {
   type BarChord,
   type BarForm,
@@ -190,6 +193,8 @@ export {
   runnerUpWords,
   scaleWords,
 } from './wording/analysis-words.ts';
+export { bridgeWords } from './wording/bridge-words.ts';
+export { capoWords } from './wording/capo-words.ts';
 export { findingWords } from './wording/check-words.ts';
 export { circleWords } from './wording/circle-words.ts';
 export { faultWords } from './wording/fault-words.ts';

@@ -6,6 +6,8 @@ import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
 import { analysisRoutes } from './analysis/analysis-routes.ts';
 import { bandRoutes } from './band/band-routes.ts';
+import { bridgeRoutes } from './bridge/bridge-routes.ts';
+import { capoRoutes } from './capo/capo-routes.ts';
 import { chartRoutes } from './chart/chart-routes.ts';
 import type { Pool } from './db/pool.ts';
 import { asHttpFault, HttpFault, problemOf } from './http-fault.ts';
@@ -68,7 +70,7 @@ function apiRoutes({ pool, rateLimit: limit }: AppDeps): express.Router {
   routes.use('/v1/bands', bandRoutes(pool));
   routes.use('/v1/charts', limited, chartRoutes());
   routes.use('/v1/sheets', limited, sheetRoutes());
-  routes.use('/v1', limited, theoryRoutes(), analysisRoutes(), voicingRoutes());
+  routes.use('/v1', limited, theoryRoutes(), analysisRoutes(), voicingRoutes(), capoRoutes(), bridgeRoutes());
   return routes;
 }
 

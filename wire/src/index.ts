@@ -30,6 +30,8 @@ export {
   versionName,
   versionsQuery,
 } from './band.ts';
+export { type BridgesAnswer, type BridgesRequest, bridgesAnswer, bridgesRequest } from './bridge.ts';
+export { type CapoAnswer, type CapoRequest, capoAnswer, capoRequest } from './capo.ts';
 export {
   type ChartParseAnswer,
   type ChartParseRequest,

@@ -50,6 +50,14 @@ const CALLS: readonly Call[] = [
     body: wire.voicingsRequest,
     answer: wire.voicingsAnswer,
   },
+  { method: 'post', path: '/capo', summary: 'Every fret for a capo, the kindest first', body: wire.capoRequest, answer: wire.capoAnswer },
+  {
+    method: 'post',
+    path: '/bridges',
+    summary: 'Ways from the last chord of a song to the first of the next',
+    body: wire.bridgesRequest,
+    answer: wire.bridgesAnswer,
+  },
   {
     method: 'post',
     path: '/sheets/pdf',

@@ -1,0 +1,122 @@
+import { type ChartReading, lettersFrom } from '../chart/reading.ts';
+import { type Chord, transposeChord } from '../chord/chord.ts';
+import { type Instrument, MOST_CAPO, STANDARD_GUITAR } from '../fretboard/instrument.ts';
+import type { Key } from '../key/key.ts';
+import type { Note } from '../pitch/note.ts';
+import { CONCERT_READER, writtenKey } from '../reader/reader.ts';
+import { type ChordHold, easiestHold } from './hold.ts';
+
+/** How a player stands with barre chords. */
+export type BarreLevel = 'none' | 'some' | 'any';
+export const BARRE_LEVELS: readonly BarreLevel[] = ['none', 'some', 'any'];
+
+/** What is asked of the planner; what is left out is the usual. */
+export interface CapoWish {
+  /** The home tonic that sounds; the chart's own when left out. */
+  readonly tonic?: Note;
+  /** The highest fret a capo may go to, 0–11. */
+  readonly maxFret?: number;
+  /** Half steps the strings are tuned away from what the shapes are called after: a half step down is −1. */
+  readonly tuning?: number;
+  readonly level?: BarreLevel;
+  readonly instrument?: Instrument;
+}
+
+/** A chord of the song under the hand. */
+export interface CapoShape {
+  readonly sounding: Chord;
+  readonly shape: Chord;
+  readonly hold: ChordHold;
+  /** For how many beats it sounds, as the song is played. */
+  readonly beats: number;
+}
+
+/** The song with the capo at one fret. */
+export interface CapoOption {
+  readonly fret: number;
+  readonly shapeKey: Key;
+  readonly soundingKey: Key;
+  /** Every chord once, in the order the chart brings them. */
+  readonly shapes: readonly CapoShape[];
+  /** The share of the time that open chords sound, 0–1. */
+  readonly openShare: number;
+  readonly hardest: CapoShape | null;
+  /** What a beat of the song asks for on the average, with what the capo costs where it sits. */
+  readonly cost: number;
+  /** The same the other way round: 100 for a song that plays itself, 0 at worst. */
+  readonly score: number;
+}
+
+/** Every fret a capo can sit at, the kindest first. The suffix of a chord never changes, only its root and bass. */
+export function planCapo(reading: ChartReading, wish: CapoWish = {}): readonly CapoOption[] {
+  const soundingKey: Key = { tonic: wish.tonic ?? reading.head.key.tonic, scale: reading.head.key.scale };
+  const heard = chordsHeard(reading, soundingKey.tonic);
+  const highest = Math.min(MOST_CAPO, Math.max(0, wish.maxFret ?? MOST_CAPO));
+  const options = Array.from({ length: highest + 1 }, (_, fret) => optionAt(fret, soundingKey, heard, wish));
+  return options.sort((a, b) => a.cost - b.cost || a.fret - b.fret);
+}
+
+interface HeardChord {
+  readonly chord: Chord;
+  readonly beats: number;
+}
+
+/** The song's chords in the sounding key, each once, with how long it sounds as the form is played. */
+function chordsHeard(reading: ChartReading, tonic: Note): readonly HeardChord[] {
+  const letters = lettersFrom(reading, tonic);
+  const times = new Map<number, number>();
+  for (const bar of reading.performance.order) times.set(bar, (times.get(bar) ?? 0) + 1);
+  const heard = new Map<string, HeardChord>();
+  reading.bars.forEach((bar, index) => {
+    for (const { chord, beats } of bar.chords) {
+      if (chord === null) continue;
+      const sounding = letters.chordIn(chord, bar.stretch);
+      const name = `${sounding.root} ${sounding.formula} ${sounding.bass}`;
+      const more = (beats ?? bar.meter.beats / bar.chords.length) * (times.get(index) ?? 0);
+      heard.set(name, { chord: sounding, beats: (heard.get(name)?.beats ?? 0) + more });
+    }
+  });
+  return [...heard.values()];
+}
+
+/** What a closed shape costs a player on top of its difficulty. */
+const BARRE_COST: Readonly<Record<BarreLevel, number>> = { none: 30, some: 4, any: 0 };
+
+function optionAt(fret: number, soundingKey: Key, heard: readonly HeardChord[], wish: CapoWish): CapoOption {
+  const reader = { ...CONCERT_READER, capo: fret, tuning: wish.tuning ?? 0 };
+  const shapeKey = writtenKey(reader, soundingKey);
+  const shapes = heard.map(({ chord, beats }): CapoShape => {
+    const shape = transposeChord(chord, shapeKey.tonic - soundingKey.tonic);
+    return { sounding: chord, shape, beats, hold: easiestHold(shape, wish.instrument ?? STANDARD_GUITAR) };
+  });
+  const ask = ({ hold }: CapoShape) => hold.difficulty + (hold.open ? 0 : BARRE_COST[wish.level ?? 'some']);
+  const total = shapes.reduce((sum, { beats }) => sum + beats, 0);
+  const share = (of: (shape: CapoShape) => number) =>
+    total === 0 ? 0 : shapes.reduce((sum, shape) => sum + of(shape) * shape.beats, 0) / total;
+  const hardest = shapes.reduce<CapoShape | null>((worst, shape) => (worst === null || ask(shape) > ask(worst) ? shape : worst), null);
+  const cost = share(ask) + fretCost(fret);
+  return {
+    fret,
+    shapeKey,
+    soundingKey,
+    shapes,
+    openShare: share(({ hold }) => (hold.open ? 1 : 0)),
+    hardest,
+    cost,
+    score: Math.max(0, Math.round(BEST_SCORE - SCORE_PER_COST * cost)),
+  };
+}
+
+const BEST_SCORE = 100;
+const SCORE_PER_COST = 6;
+const CAPO_COST = 0.6;
+const COST_PER_FRET = 0.1;
+/** Past this fret the strings grow short, and what is left of the neck is narrow. */
+const COMFORTABLE_FRET = 3;
+const COST_PER_HIGH_FRET = 0.9;
+
+/** What a capo costs by where it sits. */
+function fretCost(fret: number): number {
+  if (fret === 0) return 0;
+  return CAPO_COST + COST_PER_FRET * Math.min(fret, COMFORTABLE_FRET) + COST_PER_HIGH_FRET * Math.max(0, fret - COMFORTABLE_FRET);
+}

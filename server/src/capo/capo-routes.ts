@@ -1,0 +1,76 @@
+import {
+  analyze,
+  type CapoOption,
+  type ChartReading,
+  capoWords,
+  DEFAULT_NAMING,
+  type Key,
+  parseKey,
+  planCapo,
+  printChord,
+  printKey,
+  printNumber,
+  readChart,
+  readProgression,
+} from '@aurora/core';
+import { type CapoAnswer, type CapoRequest, capoRequest } from '@aurora/wire';
+import { Router } from 'express';
+import { HttpFault } from '../http-fault.ts';
+import { bodyOf, required } from '../validate.ts';
+
+/** Far more different chords than any song has; each is looked for at every fret. */
+const MOST_DIFFERENT = 80;
+
+/** `/capo`: a thin handler over the core's planner. */
+export function capoRoutes(): Router {
+  const routes = Router();
+
+  routes.post('/capo', (request, response) => {
+    response.json(planFor(bodyOf(request, capoRequest)));
+  });
+
+  return routes;
+}
+
+function planFor({ source, key, maxFret, tuning, barres }: CapoRequest): CapoAnswer {
+  const sounding = key === undefined ? undefined : required(parseKey(key), 'key');
+  const chart = chartWithKey(source);
+  const different = new Set(chart.bars.flatMap(({ chords }) => chords.map(({ chord }) => (chord === null ? 'NC' : printNumber(chord)))));
+  if (different.size > MOST_DIFFERENT) {
+    throw new HttpFault('invalid', `source: ${different.size} different chords; ${MOST_DIFFERENT} are looked at in one song.`);
+  }
+  const options = planCapo(chart, {
+    ...(sounding === undefined ? {} : { tonic: sounding.tonic }),
+    ...(maxFret === undefined ? {} : { maxFret }),
+    ...(tuning === undefined ? {} : { tuning }),
+    ...(barres === undefined ? {} : { level: barres }),
+  });
+  return { options: options.map(describe) };
+}
+
+/** Chords without a key are in the one the analysis finds. */
+function chartWithKey(source: string): ChartReading {
+  const progression = readProgression(source);
+  const found: Key | undefined = progression.keyGiven ? undefined : analyze(progression).keys[0]?.key;
+  return found === undefined ? progression.chart : readChart(`key: ${printKey(found)}\n${source}`);
+}
+
+function describe(option: CapoOption): CapoAnswer['options'][number] {
+  const { fret, shapeKey, soundingKey, shapes, openShare, hardest, score } = option;
+  return {
+    fret,
+    shapeKey: printKey(shapeKey),
+    soundingKey: printKey(soundingKey),
+    shapes: shapes.map(({ sounding, shape, hold, beats }) => ({
+      sounding: printChord(sounding),
+      shape: printChord(shape),
+      open: hold.open,
+      frets: hold.frets === null ? null : [...hold.frets],
+      beats,
+    })),
+    openShare,
+    hardest: hardest === null ? null : printChord(hardest.shape),
+    score,
+    why: capoWords(option, DEFAULT_NAMING),
+  };
+}

@@ -1,0 +1,27 @@
+import { z } from 'zod';
+
+const bridgeEnd = z.object({
+  chord: z.string().max(200, { error: 'that is too long for a chord' }),
+  key: z.string().max(200).optional().describe('the chord is the 1 of its key when left out'),
+});
+
+export const bridgesRequest = z.object({ from: bridgeEnd, to: bridgeEnd }).meta({ id: 'BridgesRequest' });
+
+export const bridgesAnswer = z
+  .object({
+    bridges: z
+      .array(
+        z.object({
+          kind: z.enum(['dominant', 'two-five', 'tritone-substitute', 'diminished-approach', 'pivot', 'direct']),
+          chords: z.array(z.string()).describe('what is played in between, empty for direct'),
+          beats: z.number().int().describe('how long it takes'),
+          smoothness: z.number().int().describe('0 to 100'),
+          why: z.string(),
+        }),
+      )
+      .describe('the smoothest first'),
+  })
+  .meta({ id: 'BridgesAnswer' });
+
+export type BridgesRequest = z.infer<typeof bridgesRequest>;
+export type BridgesAnswer = z.infer<typeof bridgesAnswer>;
