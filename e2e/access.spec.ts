@@ -103,6 +103,11 @@ test('dialogs and menus are accessible and give the keyboard back', async ({ pag
   await page.getByRole('button', { name: /^Key ?C/ }).press('Enter');
   await expect(page.getByRole('group', { name: 'Tonic' })).toBeVisible();
   await expectAccessible(page);
+  await openSong(page, 'Harbor Wall');
+  await page.getByRole('button', { name: 'More', exact: true }).press('Enter');
+  await page.getByRole('menuitem', { name: 'Where to put a capo' }).press('Enter');
+  await expect(page.getByRole('list', { name: 'Frets' })).toBeVisible();
+  await expectAccessible(page);
 });
 
 test('buttons are big enough for a finger', async ({ page }) => {

@@ -1,5 +1,4 @@
 import type { Chord } from '../chord/chord.ts';
-import type { Tuning } from '../fretboard/fretboard.ts';
 import type { Instrument } from '../fretboard/instrument.ts';
 import { chroma } from '../pitch/note.ts';
 import { findVoicings } from '../voicing/search.ts';
@@ -27,21 +26,17 @@ const CLOSED_FRETS = 8;
 const FEWEST_CLOSED = 4;
 
 /** Chords come back song after song; what they ask of the hand does not change. */
-const known = new WeakMap<Tuning, Map<string, ChordHold>>();
-const MOST_KNOWN = 2000;
+const known = new Map<string, ChordHold>();
+const MOST_KNOWN = 5000;
 
 /** The open shape of a chord on an instrument without its capo, or else the easiest closed one. */
 export function easiestHold(chord: Chord, instrument: Instrument): ChordHold {
-  let holds = known.get(instrument.tuning);
-  if (holds === undefined || holds.size > MOST_KNOWN) {
-    holds = new Map();
-    known.set(instrument.tuning, holds);
-  }
-  const name = `${chroma(chord.root)} ${chord.formula} ${chord.bass === null ? '' : chroma(chord.bass)}`;
-  const before = holds.get(name);
+  const name = `${instrument.tuning} ${chroma(chord.root)} ${chord.formula} ${chord.bass === null ? '' : chroma(chord.bass)}`;
+  const before = known.get(name);
   if (before !== undefined) return before;
+  if (known.size >= MOST_KNOWN) known.clear();
   const hold = openHold(chord, instrument) ?? closedHold(chord, instrument);
-  holds.set(name, hold);
+  known.set(name, hold);
   return hold;
 }
 

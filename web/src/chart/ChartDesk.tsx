@@ -1,5 +1,6 @@
 import { countingTonic, deleteSection, duplicateSection, moveSection, nameSection, openChart, type Problem } from '@aurora/core';
 import { lazy, Suspense, useCallback, useRef, useState, useSyncExternalStore } from 'react';
+import { flushSync } from 'react-dom';
 import { type Layer, NO_LAYER } from '../analyze/sheet-content.ts';
 import { type Rewriting, useRewriting } from '../history/use-rewriting.ts';
 import { useLens } from '../lens/lens-store.ts';
@@ -30,11 +31,12 @@ import { useDeskKeys } from './use-desk-keys.ts';
 import { type SongPlay, useSongPlay } from './use-song-play.ts';
 
 const PasteSheet = lazy(async () => ({ default: (await import('./PasteSheet.tsx')).PasteSheet }));
+const CapoSheet = lazy(async () => ({ default: (await import('./CapoSheet.tsx')).CapoSheet }));
 const PrintSheet = lazy(async () => ({ default: (await import('./PrintSheet.tsx')).PrintSheet }));
 const VersionsSheet = lazy(async () => ({ default: (await import('./VersionsSheet.tsx')).VersionsSheet }));
 
 /** What is laid over the desk. */
-type OpenSheet = 'paste' | 'print' | 'versions' | null;
+type OpenSheet = 'paste' | 'capo' | 'print' | 'versions' | null;
 
 /** Where a chart is written, read, checked and heard. */
 export function ChartDesk({ keeper, songId }: { readonly keeper: DraftKeeper; readonly songId: string }) {
@@ -75,9 +77,9 @@ export function ChartDesk({ keeper, songId }: { readonly keeper: DraftKeeper; re
   };
   const keys = useDeskKeys({ editing, selection, typing, reading: desk.reading, go, focusSoon, onPaste: () => setSheet('paste') });
   const goToText = (place: Problem['at']) => {
-    useChartView.getState().setWriting(true);
-    // the pane may only now be drawn
-    window.setTimeout(() => editor.current?.goTo(place.line, place.column), 0);
+    // the pane may only now be drawn; the next key is meant for it already
+    flushSync(() => useChartView.getState().setWriting(true));
+    editor.current?.goTo(place.line, place.column);
   };
   useShortcuts({
     ...keys.anywhere,
@@ -229,7 +231,7 @@ interface DeskSheetsProps {
   readonly rewriting: Rewriting;
 }
 
-/** What is laid over the desk: pasting, printing, versions. */
+/** What is laid over the desk: pasting, the capo, printing, versions. */
 function DeskSheets({ open, onClose, desk, songId, text, selection, rewriting }: DeskSheetsProps) {
   const { naming, reader } = useLens();
   const show = useChartView((state) => state.show);
@@ -247,6 +249,7 @@ function DeskSheets({ open, onClose, desk, songId, text, selection, rewriting }:
           onClose={onClose}
         />
       )}
+      {open === 'capo' && <CapoSheet text={text} sounding={desk.sounding} naming={naming} onClose={onClose} />}
       {open === 'print' && (
         <PrintSheet
           reading={desk.reading}

@@ -19,7 +19,8 @@ export interface ReaderChoice {
   readonly group: 'Concert and horns' | 'Guitar';
 }
 
-const MOST_CAPO = 9;
+/** The highest fret a capo is offered at. */
+export const MOST_CAPO = 9;
 
 const horn = (id: string, label: string, short: string, transpose: number): ReaderChoice => ({
   id,

@@ -1,4 +1,16 @@
-import type { Chord, Family, Instrument, Key, KeyShapesWish, Path, PathChord, PathLimits, Voicing, VoicingWish } from '@aurora/core';
+import type {
+  CapoWish,
+  Chord,
+  Family,
+  Instrument,
+  Key,
+  KeyShapesWish,
+  Path,
+  PathChord,
+  PathLimits,
+  Voicing,
+  VoicingWish,
+} from '@aurora/core';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { proxy, type Remote, wrap } from 'comlink';
 import type { NeckWorker } from './neck-worker.ts';
@@ -47,6 +59,16 @@ export function useKeyShapes(key: Key, place: KeyPlace, instrument: Instrument) 
       place.kind === 'along'
         ? engine().along(key, place.wish, instrument)
         : engine().inPosition(key, place.family, place.position, instrument),
+    placeholderData: keepPreviousData,
+    ...FOREVER,
+  });
+}
+
+/** Every fret a capo can sit at for a song, the kindest first. */
+export function useCapoPlan(source: string, wish: CapoWish) {
+  return useQuery({
+    queryKey: ['capo', source, wish],
+    queryFn: () => engine().capo(source, wish),
     placeholderData: keepPreviousData,
     ...FOREVER,
   });

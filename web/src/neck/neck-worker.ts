@@ -1,4 +1,6 @@
 import {
+  type CapoOption,
+  type CapoWish,
   type Chord,
   type Colour,
   easierByColour,
@@ -13,6 +15,8 @@ import {
   type Path,
   type PathChord,
   type PathLimits,
+  planCapo,
+  readChart,
   solvePath,
   type Voicing,
   type VoicingSearch,
@@ -38,6 +42,9 @@ const worker = {
   },
   inPosition(key: Key, family: Family, position: number, instrument: Instrument): readonly KeyShape[] {
     return keyInPosition(key, family, position, instrument);
+  },
+  capo(source: string, wish: CapoWish): readonly CapoOption[] {
+    return planCapo(readChart(source), wish);
   },
   /** Null when it was stopped. */
   async path(

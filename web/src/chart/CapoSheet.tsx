@@ -1,0 +1,113 @@
+import { type BarreLevel, type CapoOption, type CapoShape, capoWords, type Naming, type Note, nameChord } from '@aurora/core';
+import { useState } from 'react';
+import { useLens } from '../lens/lens-store.ts';
+import { MOST_CAPO, readerChoice } from '../lens/reader-view.ts';
+import { useCapoPlan } from '../neck/neck-engine.ts';
+import { Glyphs } from '../notation/Glyphs.tsx';
+import { Button } from '../ui/Button.tsx';
+import { Choice } from '../ui/Choice.tsx';
+import { Sheet } from '../ui/Sheet.tsx';
+
+const LEVELS: readonly (readonly [BarreLevel, string])[] = [
+  ['none', 'No barres'],
+  ['some', 'Some barres'],
+  ['any', 'Any shape'],
+];
+
+interface CapoSheetProps {
+  readonly text: string;
+  /** The home tonic that sounds. */
+  readonly sounding: Note;
+  readonly naming: Naming;
+  readonly onClose: () => void;
+}
+
+/** Every fret for a capo, the kindest first: what is held, what it sounds, and why it is ranked there. */
+export function CapoSheet({ text, sounding, naming, onClose }: CapoSheetProps) {
+  const [level, setLevel] = useState<BarreLevel>('some');
+  const { reader, setReader } = useLens();
+  const plan = useCapoPlan(text, { tonic: sounding, level, maxFret: MOST_CAPO });
+  const read = (fret: number) => {
+    setReader(readerChoice(`capo-${fret}`));
+    onClose();
+  };
+  return (
+    <Sheet title="Where to put a capo" open onOpenChange={(is) => !is && onClose()}>
+      <div className="flex flex-wrap items-center gap-x-5 gap-y-2">
+        <Choice label="What the player holds" value={level} options={LEVELS} onChange={setLevel} />
+        <p className="text-[15px] text-quiet">The kindest fret first, for a guitar in standard tuning. A boxed chord is held closed.</p>
+      </div>
+      {plan.error !== null && <p className="py-3 text-alarm">The frets could not be worked out: {plan.error.message}</p>}
+      {plan.data === undefined ? (
+        <p className="py-3 text-quiet">Trying every fret…</p>
+      ) : (
+        <ol aria-label="Frets" className="mt-3">
+          {plan.data.map((option) => (
+            <FretRow
+              key={option.fret}
+              option={option}
+              naming={naming}
+              isRead={reader.id === `capo-${option.fret}`}
+              onRead={() => read(option.fret)}
+            />
+          ))}
+        </ol>
+      )}
+    </Sheet>
+  );
+}
+
+interface FretRowProps {
+  readonly option: CapoOption;
+  readonly naming: Naming;
+  readonly isRead: boolean;
+  readonly onRead: () => void;
+}
+
+function FretRow({ option, naming, isRead, onRead }: FretRowProps) {
+  const { fret, shapes } = option;
+  return (
+    <li className="grid grid-cols-[3.5rem_1fr_auto] items-center gap-x-4 border-t border-hairline py-3">
+      <span className="text-center font-numeral text-4xl font-bold" aria-hidden="true">
+        {fret === 0 ? '–' : fret}
+      </span>
+      <div className="min-w-0">
+        <ul aria-label={fret === 0 ? 'Chords without a capo' : `Shapes with the capo at ${fret}`} className="flex flex-wrap gap-2">
+          {shapes.map((shape) => (
+            <ShapeChip key={`${shape.shape.root} ${shape.shape.formula} ${shape.shape.bass}`} shape={shape} naming={naming} />
+          ))}
+        </ul>
+        <p className="mt-1 text-[15px] text-quiet">
+          <Glyphs text={capoWords(option, naming)} />
+        </p>
+      </div>
+      <Button aria-pressed={isRead} onClick={onRead} className="aria-pressed:border-accent aria-pressed:bg-wash">
+        {isRead ? 'Read so now' : fret === 0 ? 'Read without' : `Read at ${fret}`}
+      </Button>
+    </li>
+  );
+}
+
+/** What is held, and what it sounds. */
+function ShapeChip({ shape: { shape, sounding, hold }, naming }: { readonly shape: CapoShape; readonly naming: Naming }) {
+  const [held, heard] = [nameChord(shape, naming), nameChord(sounding, naming)];
+  return (
+    <li
+      className={`flex min-w-11 flex-col rounded-md border px-2 py-0.5 leading-tight ${hold.open ? 'border-transparent bg-wash' : 'border-edge'}`}
+    >
+      <b className="font-numeral text-lg">
+        <Glyphs text={held} />
+        <span className="sr-only">{hold.open ? ', open' : ', closed'}</span>
+      </b>
+      <span className="text-[13px] text-quiet">
+        {held === heard ? (
+          'as it sounds'
+        ) : (
+          <>
+            sounds <Glyphs text={heard} />
+          </>
+        )}
+      </span>
+    </li>
+  );
+}
