@@ -162,6 +162,15 @@ const PICTURES = [
     },
   },
   {
+    name: 'chart-capo',
+    path: '/',
+    act: async (page) => {
+      await openAt(page, 'Low Tide Waltz', '0.0');
+      await fromMore(page, 'Where to put a capo');
+      await page.getByRole('list', { name: 'Frets' }).waitFor();
+    },
+  },
+  {
     name: 'chart-print',
     path: '/',
     act: async (page) => {

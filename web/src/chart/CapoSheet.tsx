@@ -67,9 +67,9 @@ interface FretRowProps {
 function FretRow({ option, naming, isRead, onRead }: FretRowProps) {
   const { fret, shapes } = option;
   return (
-    <li className="grid grid-cols-[3.5rem_1fr_auto] items-center gap-x-4 border-t border-hairline py-3">
+    <li className="grid grid-cols-[2.5rem_1fr] items-center gap-x-4 gap-y-2 border-t sm:grid-cols-[3.5rem_1fr_auto] border-hairline py-3">
       <span className="text-center font-numeral text-4xl font-bold" aria-hidden="true">
-        {fret === 0 ? '–' : fret}
+        {fret}
       </span>
       <div className="min-w-0">
         <ul aria-label={fret === 0 ? 'Chords without a capo' : `Shapes with the capo at ${fret}`} className="flex flex-wrap gap-2">
@@ -81,7 +81,11 @@ function FretRow({ option, naming, isRead, onRead }: FretRowProps) {
           <Glyphs text={capoWords(option, naming)} />
         </p>
       </div>
-      <Button aria-pressed={isRead} onClick={onRead} className="aria-pressed:border-accent aria-pressed:bg-wash">
+      <Button
+        aria-pressed={isRead}
+        onClick={onRead}
+        className="col-start-2 justify-self-start aria-pressed:border-accent aria-pressed:bg-wash sm:col-start-3"
+      >
         {isRead ? 'Read so now' : fret === 0 ? 'Read without' : `Read at ${fret}`}
       </Button>
     </li>
@@ -99,15 +103,11 @@ function ShapeChip({ shape: { shape, sounding, hold }, naming }: { readonly shap
         <Glyphs text={held} />
         <span className="sr-only">{hold.open ? ', open' : ', closed'}</span>
       </b>
-      <span className="text-[13px] text-quiet">
-        {held === heard ? (
-          'as it sounds'
-        ) : (
-          <>
-            sounds <Glyphs text={heard} />
-          </>
-        )}
-      </span>
+      {held !== heard && (
+        <span className="text-[13px] text-quiet">
+          sounds <Glyphs text={heard} />
+        </span>
+      )}
     </li>
   );
 }
