@@ -152,3 +152,20 @@ test('what is pressed before the band has answered is done all the same', async 
   answer();
   await expect(page.getByLabel('Chart text')).toBeVisible();
 });
+
+test('a key meant for the text waits for the editor, however late it comes', async ({ page }) => {
+  await page.goto('/');
+  let arrive: () => void = () => {};
+  const held = new Promise<void>((resolve) => {
+    arrive = resolve;
+  });
+  await page.route('**/ChartEditor-*.js', async (route) => {
+    await held;
+    await route.continue();
+  });
+  await page.getByRole('link', { name: 'Kelp Ladder' }).click();
+  await expect(page.getByText('Opening the text…')).toBeVisible();
+  await page.keyboard.press('e');
+  arrive();
+  await expect(page.getByLabel('Chart text')).toBeFocused();
+});

@@ -1,6 +1,5 @@
 import { countingTonic, deleteSection, duplicateSection, moveSection, nameSection, openChart, type Problem } from '@aurora/core';
 import { lazy, Suspense, useCallback, useRef, useState, useSyncExternalStore } from 'react';
-import { flushSync } from 'react-dom';
 import { type Layer, NO_LAYER } from '../analyze/sheet-content.ts';
 import { type Rewriting, useRewriting } from '../history/use-rewriting.ts';
 import { useLens } from '../lens/lens-store.ts';
@@ -9,7 +8,6 @@ import { BarInput } from './BarInput.tsx';
 import { BarPad } from './BarPad.tsx';
 import { BarToolbar } from './BarToolbar.tsx';
 import { type BarSelection, choose, kept, rangeOf, reachTo } from './bar-selection.ts';
-import type { EditorHandle } from './ChartEditor.tsx';
 import { ChartSheet } from './ChartSheet.tsx';
 import { ChecksList } from './ChecksList.tsx';
 import { Conflict } from './Conflict.tsx';
@@ -29,6 +27,7 @@ import { type ChartOnDesk, useChartSheet } from './use-chart-sheet.ts';
 import { useFocusOnChosen, useShownChord } from './use-chosen-bar.ts';
 import { useDeskKeys } from './use-desk-keys.ts';
 import { type SongPlay, useSongPlay } from './use-song-play.ts';
+import { useTextEditor } from './use-text-editor.ts';
 
 const PasteSheet = lazy(async () => ({ default: (await import('./PasteSheet.tsx')).PasteSheet }));
 const CapoSheet = lazy(async () => ({ default: (await import('./CapoSheet.tsx')).CapoSheet }));
@@ -53,7 +52,7 @@ export function ChartDesk({ keeper, songId }: { readonly keeper: DraftKeeper; re
   const [sheet, setSheet] = useState<OpenSheet>(null);
   const [checking, setChecking] = useState(false);
   const play = useSongPlay(songId, desk, selection?.head ?? null);
-  const editor = useRef<EditorHandle>(null);
+  const { hold, inText } = useTextEditor();
   const room = useRef<HTMLDivElement>(null);
   useShownChord(desk, selection, song.whyOf);
   const focusSoon = useFocusOnChosen(room, selection, `${desk.letterKey} ${desk.text} ${editing.typing === null}`);
@@ -76,17 +75,10 @@ export function ChartDesk({ keeper, songId }: { readonly keeper: DraftKeeper; re
     focusSoon();
   };
   const keys = useDeskKeys({ editing, selection, typing, reading: desk.reading, go, focusSoon, onPaste: () => setSheet('paste') });
-  const goToText = (place: Problem['at']) => {
-    // the pane may only now be drawn; the next key is meant for it already
-    flushSync(() => useChartView.getState().setWriting(true));
-    editor.current?.goTo(place.line, place.column);
-  };
+  const goToText = ({ line, column }: Problem['at']) => inText((editor) => editor.goTo(line, column));
   useShortcuts({
     ...keys.anywhere,
-    e: () => {
-      useChartView.getState().setWriting(true);
-      window.setTimeout(() => editor.current?.focus(), 0);
-    },
+    e: () => inText((editor) => editor.focus()),
     v: play.toggle,
     'Ctrl+z': () => rewriting.undo?.(),
     'Ctrl+y': () => rewriting.redo?.(),
@@ -114,7 +106,7 @@ export function ChartDesk({ keeper, songId }: { readonly keeper: DraftKeeper; re
             problems={desk.reading.problems}
             rewriting={rewriting}
             onLeave={() => room.current?.querySelector<HTMLElement>('[data-place]')?.focus()}
-            handle={editor}
+            handle={hold}
           >
             {desk.reading.problems.length > 0 && !checking && (
               <div className="max-h-[34%] overflow-auto border-t border-hairline">{checks([])}</div>

@@ -4,7 +4,7 @@ import { defaultKeymap } from '@codemirror/commands';
 import { type Diagnostic, lintGutter, setDiagnostics } from '@codemirror/lint';
 import { EditorState, type Text } from '@codemirror/state';
 import { EditorView, keymap, lineNumbers } from '@codemirror/view';
-import { type RefObject, useEffect, useImperativeHandle, useRef } from 'react';
+import { type Ref, type RefObject, useEffect, useImperativeHandle, useLayoutEffect, useRef } from 'react';
 import { chartCompletions } from './chart-completion.ts';
 import { chartLanguage } from './chart-language.ts';
 
@@ -22,7 +22,7 @@ interface ChartEditorProps {
   readonly onUndo: () => void;
   readonly onRedo: () => void;
   readonly onLeave: () => void;
-  readonly handle: RefObject<EditorHandle | null>;
+  readonly handle: Ref<EditorHandle>;
 }
 
 type Calls = Pick<ChartEditorProps, 'onChange' | 'onUndo' | 'onRedo' | 'onLeave'>;
@@ -57,7 +57,8 @@ export function ChartEditor({ text, problems, handle, ...wanted }: ChartEditorPr
     calls.current = wanted;
   });
 
-  useEffect(() => {
+  // before the handle is given out
+  useLayoutEffect(() => {
     const editor = new EditorView({ parent: host.current as HTMLDivElement, state: openState(first.current, calls, receiving) });
     view.current = editor;
     return () => editor.destroy();

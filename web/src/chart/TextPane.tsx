@@ -1,5 +1,5 @@
 import type { Problem } from '@aurora/core';
-import { lazy, type ReactNode, type RefObject, Suspense } from 'react';
+import { lazy, type ReactNode, type Ref, Suspense } from 'react';
 import type { Rewriting } from '../history/use-rewriting.ts';
 import { Button } from '../ui/Button.tsx';
 import type { EditorHandle } from './ChartEditor.tsx';
@@ -12,7 +12,7 @@ interface TextPaneProps {
   readonly problems: readonly Problem[];
   readonly rewriting: Rewriting;
   readonly onLeave: () => void;
-  readonly handle: RefObject<EditorHandle | null>;
+  readonly handle: Ref<EditorHandle>;
   /** What is wrong with the text, under it. */
   readonly children: ReactNode;
 }
