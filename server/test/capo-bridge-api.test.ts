@@ -59,6 +59,13 @@ describe('/capo', () => {
     expect(at(options, 1)?.shapes.map(({ sounding, shape }) => `${sounding}=${shape}`)).toEqual(['Ab=G', 'Fm=Em', 'Db=C', 'Eb=D']);
   });
 
+  test('chords with commas, dashes and arrows between them are read as the analysis reads them', async () => {
+    for (const source of ['Ab, Fm, Db, Eb, Ab', 'Ab - Fm - Db - Eb - Ab', 'Ab → Fm → Db → Eb → Ab']) {
+      const option = at(await plan({ source }), 1);
+      expect(option?.shapes.map(({ sounding, shape }) => `${sounding}=${shape}`)).toEqual(['Ab=G', 'Fm=Em', 'Db=C', 'Eb=D']);
+    }
+  });
+
   test('a player without barres is led to open shapes', async () => {
     const options = await plan({ source: 'key: C\n1 6- 4 5\n', barres: 'none' });
     expect(options[0]).toMatchObject({ fret: 5, shapeKey: 'G', openShare: 1 });

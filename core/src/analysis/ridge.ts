@@ -1,6 +1,5 @@
-import { mod } from '../fault.ts';
 import type { HarmonicFunction } from '../harmony/function-table.ts';
-import { type Key, relativeMajorTonic } from '../key/key.ts';
+import { type Key, relativeMajorDistance } from '../key/key.ts';
 import type { ChordFacts } from './facts.ts';
 import { degreeOf, type Home, stepOf } from './home.ts';
 import type { Resolution } from './reading.ts';
@@ -24,7 +23,6 @@ export interface RidgePoint {
 const PER_FIFTH = 0.5;
 const MOST_OUTSIDE = 3;
 const PULL: Readonly<Record<Resolution, number>> = { resolves: 0, delayed: 0.5, deceptive: 1, unresolved: 1.5 };
-const MOST_FIFTHS = 6;
 
 /** What the height of a chord is made of. */
 export interface RidgeQuestion {
@@ -63,8 +61,7 @@ function roleHeight(role: HarmonicFunction | 'other', step: number): number {
   }
 }
 
-/** Fifths between the signatures of two keys, the short way round the circle, as height of the ground. */
+/** Fifths between the relative majors of two keys, the short way round the circle, as height of the ground. */
 export function groundOf(key: Key, home: Key): number {
-  const fifths = mod(relativeMajorTonic(key) - relativeMajorTonic(home), 12);
-  return PER_FIFTH * (fifths > MOST_FIFTHS ? 12 - fifths : fifths);
+  return PER_FIFTH * relativeMajorDistance(key, home);
 }

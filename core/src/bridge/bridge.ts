@@ -1,8 +1,9 @@
 import { type Chord, chordNotes } from '../chord/chord.ts';
 import { type Formula, formulaOf, holdsAll, holdsAny } from '../chord/formula.ts';
+import { mod } from '../fault.ts';
 import { harmonize } from '../harmony/harmonize.ts';
-import { type Key, keyNotes, relativeMajorTonic } from '../key/key.ts';
-import { chroma, type Note } from '../pitch/note.ts';
+import { type Key, keyNotes, relativeMajorDistance } from '../key/key.ts';
+import { chroma, simplest } from '../pitch/note.ts';
 
 /** How the last chord of one song is joined to the first of the next. */
 export type BridgeKind = 'dominant' | 'two-five' | 'tritone-substitute' | 'diminished-approach' | 'pivot' | 'direct';
@@ -36,7 +37,7 @@ export function homeOfChord({ root, formula }: Chord): Key {
 export function findBridges(from: BridgeEnd, to: BridgeEnd): readonly Bridge[] {
   const { root } = to.chord;
   const minor = isMinor(to.chord.formula);
-  const on = (fifths: number, formula: Formula): Chord => ({ root: plainRoot(root + fifths), formula, bass: null });
+  const on = (fifths: number, formula: Formula): Chord => ({ root: simplest(root + fifths), formula, bass: null });
   const five = on(FIFTH, SEVENTH);
   const two = on(SECOND, minor ? HALF_DIMINISHED : MINOR_SEVENTH);
   const found: readonly Omit<Bridge, 'smoothness'>[] = [
@@ -68,16 +69,6 @@ const DIMINISHED = formulaOf('1', 'b3', 'b5');
 
 function isMinor(formula: Formula): boolean {
   return holdsAny(formula, MINOR_THIRD) && !holdsAny(formula, THIRD);
-}
-
-const FEWEST_FIFTHS = -6;
-const MOST_FIFTHS = 10;
-const TURN = 12;
-
-/** Between G♭ and A♯ a root keeps its name; past them it is written as players read it: E7, not F♭7. */
-function plainRoot(note: Note): Note {
-  if (note < FEWEST_FIFTHS) return note + TURN;
-  return note > MOST_FIFTHS ? note - TURN : note;
 }
 
 /** Triads of both keys, other than the two that are joined, spelled as in the key that is gone to. */
@@ -113,7 +104,8 @@ function smoothnessOf({ chords }: Pick<Bridge, 'chords'>, from: BridgeEnd, to: B
   const steps = line.slice(1).map((chord, index) => movement(line[index] as Chord, chord));
   const moved = steps.reduce((sum, step) => sum + step, 0) / steps.length;
   const [first] = chords;
-  const joined = first === undefined ? DIRECT - PER_KEY_FIFTH * keyDistance(from.key, to.key) : -FOREIGN * foreignShare(first, from.key);
+  const joined =
+    first === undefined ? DIRECT - PER_KEY_FIFTH * relativeMajorDistance(from.key, to.key) : -FOREIGN * foreignShare(first, from.key);
   const pull = PULL * pullOf(line.at(-2) as Chord, to.chord);
   return Math.max(0, Math.min(100, Math.round(BASE - PER_SEMITONE * moved + pull + joined)));
 }
@@ -122,8 +114,7 @@ function smoothnessOf({ chords }: Pick<Bridge, 'chords'>, from: BridgeEnd, to: B
 function movement(from: Chord, to: Chord): number {
   const before = chordNotes(from).map(chroma);
   const after = chordNotes(to).map(chroma);
-  const nearest = (tone: number) =>
-    Math.min(...before.map((other) => Math.min((tone - other + TURN) % TURN, (other - tone + TURN) % TURN)));
+  const nearest = (tone: number) => Math.min(...before.map((other) => Math.min(mod(tone - other, 12), mod(other - tone, 12))));
   return after.reduce((sum, tone) => sum + nearest(tone), 0) / after.length;
 }
 
@@ -131,12 +122,6 @@ function foreignShare(chord: Chord, key: Key): number {
   const own = new Set(keyNotes(key).map(chroma));
   const tones = chordNotes(chord).map(chroma);
   return tones.filter((tone) => !own.has(tone)).length / tones.length;
-}
-
-/** Fifths between two keys the short way round the circle, 0–6. */
-function keyDistance(a: Key, b: Key): number {
-  const fifths = (((relativeMajorTonic(a) - relativeMajorTonic(b)) % TURN) + TURN) % TURN;
-  return Math.min(fifths, TURN - fifths);
 }
 
 /** How strongly a chord pulls to the next: its dominant 1, what stands for it a little less, the plagal step half. */

@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals';
 import { requireValue } from '../fault.ts';
 import { parseNote, printNote } from '../pitch/note-text.ts';
 import { SCALE_NAMES } from '../scale/scale.ts';
-import { isSpellable, type Key, keyNotes, moveKey, relativeMajorTonic, semitonesBetween } from './key.ts';
+import { isSpellable, type Key, keyNotes, moveKey, relativeMajorDistance, relativeMajorTonic, semitonesBetween } from './key.ts';
 import { makeKey, parseKey, printKey } from './key-text.ts';
 
 const key = (text: string): Key => requireValue(parseKey(text));
@@ -109,4 +109,18 @@ describe('moving a key by half steps', () => {
     expect(printNote(relativeMajorTonic(key('D dorian')))).toBe('F');
     expect(printNote(relativeMajorTonic(key('D')))).toBe('D');
   });
+});
+
+test.each([
+  ['C', 'C', 0],
+  ['C', 'Am', 0],
+  ['C', 'G', 1],
+  ['C', 'F', 1],
+  ['Eb', 'Em', 4],
+  ['C', 'F#', 6],
+  ['C', 'Gb', 6],
+  ['B', 'Db', 2],
+])('the relative majors of %s and %s lie %i fifths apart, either way', (a, b, fifths) => {
+  expect(relativeMajorDistance(key(a), key(b))).toBe(fifths);
+  expect(relativeMajorDistance(key(b), key(a))).toBe(fifths);
 });

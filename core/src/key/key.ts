@@ -60,3 +60,9 @@ export function semitonesBetween(from: Note, to: Note): number {
 export function relativeMajorTonic(key: Key): Note {
   return isMinorScale(key.scale) ? key.tonic - 3 : key.tonic;
 }
+
+/** Fifths between the relative majors of two keys, the short way round the circle, 0–6. */
+export function relativeMajorDistance(a: Key, b: Key): number {
+  const fifths = mod(relativeMajorTonic(a) - relativeMajorTonic(b), OCTAVE_ON_FIFTHS);
+  return Math.min(fifths, OCTAVE_ON_FIFTHS - fifths);
+}

@@ -10,7 +10,6 @@ import {
   printChord,
   printKey,
   printNumber,
-  readChart,
   readProgression,
 } from '@aurora/core';
 import { type CapoAnswer, type CapoRequest, capoRequest } from '@aurora/wire';
@@ -52,7 +51,7 @@ function planFor({ source, key, maxFret, tuning, barres }: CapoRequest): CapoAns
 function chartWithKey(source: string): ChartReading {
   const progression = readProgression(source);
   const found: Key | undefined = progression.keyGiven ? undefined : analyze(progression).keys[0]?.key;
-  return found === undefined ? progression.chart : readChart(`key: ${printKey(found)}\n${source}`);
+  return found === undefined ? progression.chart : readProgression(`key: ${printKey(found)}\n${source}`).chart;
 }
 
 function describe(option: CapoOption): CapoAnswer['options'][number] {
