@@ -28,6 +28,7 @@ export { parseChart, printChart } from './chart/chart-text.ts';
 export { countingTonic, type Head, type Numbering } from './chart/head.ts';
 export { type ChartReading, keysReadFrom, type Letters, lettersFrom, printBar, readChart } from './chart/reading.ts';
 export { type ChordView, type RenderedChart, renderChart } from './chart/render.ts';
+export { linesOf } from './chart/text-lines.ts';
 export { pulseOf, secondsOf, type TimedBar, type TimedChord, timelineOf } from './chart/timeline.ts';
 export { checkChart, type Finding } from './check/chart-check.ts';
 export { type Chord, chordNotes, transposeChord } from './chord/chord.ts';
@@ -61,13 +62,14 @@ export {
 export { type BarChange, compareCharts } from './edit/compare-charts.ts';
 export { deepenBars, type FormerChords } from './edit/deepen.ts';
 export { type ChordsABar, type PastedLine, pastedText, readPasted } from './edit/pasted-text.ts';
-export { quickFix } from './edit/quick-fix.ts';
+export { applyQuickFix, quickFix } from './edit/quick-fix.ts';
 export {
   beginSection,
   deleteSection,
   duplicateSection,
   type Heading,
   insertSection,
+  leadText,
   moveSection,
   nameSection,
   renumber,

@@ -9,6 +9,7 @@ import { MOST_TIMES, printFormMark } from './form-text.ts';
 import { countingTonic, type Head, readHead, tidyHeadName } from './head.ts';
 import { type LineContext, parseMusicLine } from './music-line.ts';
 import { printSlot } from './slot-text.ts';
+import { linesOf } from './text-lines.ts';
 import { type ChordToken, tokenWarnings } from './token-warning.ts';
 
 /** What reading a text gives: always a chart, with whatever is wrong beside it. */
@@ -24,7 +25,7 @@ const SECTION_LINE = /^\[([^\]]*)\]\s*(?:[x×]\s*(\d+)(?!\S))?\s*(?:--\s*(.*))?/
 
 /** Reads chart text. Any text gives a chart; nothing throws and nothing typed is dropped. */
 export function parseChart(text: string): ParsedChart {
-  const lines = text.split(/\r\n|\r|\n/);
+  const lines = linesOf(text);
   const headLines: HeadLine[] = [];
   let index = 0;
   for (; index < lines.length; index += 1) {

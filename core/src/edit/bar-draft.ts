@@ -2,6 +2,7 @@ import { barItem, type WrittenBar } from '../chart/bars.ts';
 import type { BodyLine, FormMark, MusicItem } from '../chart/chart.ts';
 import { printMusicLine } from '../chart/chart-text.ts';
 import type { ChartReading } from '../chart/reading.ts';
+import { linesOf } from '../chart/text-lines.ts';
 
 /** A bar with the words written on it, ready to be put somewhere. */
 export type Cell = readonly MusicItem[];
@@ -31,7 +32,7 @@ export class BarDraft {
   constructor(source: string, reading: ChartReading) {
     this.bars = reading.bars;
     this.body = reading.chart.body;
-    this.rows = source.split(/\r\n|\r|\n/);
+    this.rows = linesOf(source);
     this.places = placesOf(this.body);
   }
 

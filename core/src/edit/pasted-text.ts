@@ -1,3 +1,4 @@
+import { linesOf } from '../chart/text-lines.ts';
 import { parseChord } from '../chord/chord-text.ts';
 import { parseNumberOrLetters } from '../degree/number-text.ts';
 import type { Note } from '../pitch/note.ts';
@@ -24,7 +25,7 @@ const SEPARATORS = /(?<=\s)[-–—]+(?=\s|$)|[,;]+(?=\s|$)|→/g;
  * before it lands. Letters count from `tonic`.
  */
 export function readPasted(text: string, tonic: Note, chordsABar: ChordsABar = 1): readonly PastedLine[] {
-  return text.split(/\r\n|\r|\n/).map((typed) => readLine(typed.replace(/\t/g, '    '), tonic, chordsABar));
+  return linesOf(text).map((typed) => readLine(typed.replace(/\t/g, '    '), tonic, chordsABar));
 }
 
 /** The lines as one chart text. */

@@ -1,4 +1,5 @@
 import type { Place, Problem } from '../chart/chart.ts';
+import { linesOf } from '../chart/text-lines.ts';
 
 /** A way to mend a problem: what to write in the place of what stands there. */
 export interface QuickFix {
@@ -8,7 +9,7 @@ export interface QuickFix {
 
 /** The one way that is most likely meant; undefined where only the writer knows. */
 export function quickFix({ fault, at }: Problem, source: string): QuickFix | undefined {
-  const line = source.split(/\r\n|\r|\n/)[at.line - 1] ?? '';
+  const line = linesOf(source)[at.line - 1] ?? '';
   const typed = line.slice(at.column - 1, at.column - 1 + at.length);
   switch (fault.code) {
     case 'two-bars-perhaps':
@@ -36,4 +37,14 @@ export function quickFix({ fault, at }: Problem, source: string): QuickFix | und
     default:
       return undefined;
   }
+}
+
+/** The text with the fix written in; everything else, line ends included, stays to the letter. */
+export function applyQuickFix(source: string, { at, write }: QuickFix): string {
+  // every second part is what ends a line
+  const parts = source.split(/(\r\n|\r|\n)/);
+  const line = 2 * (at.line - 1);
+  const typed = parts[line] ?? '';
+  const mended = typed.slice(0, at.column - 1) + write + typed.slice(at.column - 1 + at.length);
+  return [...parts.slice(0, line), mended, ...parts.slice(line + 1)].join('');
 }

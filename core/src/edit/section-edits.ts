@@ -2,14 +2,11 @@ import type { Section, WrittenBar } from '../chart/bars.ts';
 import { printChange } from '../chart/change-text.ts';
 import { printChart } from '../chart/chart-text.ts';
 import { countingTonic, type Numbering } from '../chart/head.ts';
+import { linesOf } from '../chart/text-lines.ts';
 import type { NumberChord } from '../degree/degree.ts';
 import { printNumber } from '../degree/number-text.ts';
 import type { Key } from '../key/key.ts';
 import type { OpenChart } from './bar-edits.ts';
-
-function rowsOf(source: string): readonly string[] {
-  return source.split(/\r\n|\r|\n/);
-}
 
 /** A text cut at its section headings; each block with its lyrics and comments, without empty lines around it. */
 interface Blocks {
@@ -19,7 +16,7 @@ interface Blocks {
 }
 
 function blocksOf({ source, reading }: OpenChart): Blocks {
-  const rows = rowsOf(source);
+  const rows = linesOf(source);
   const starts = reading.sections.map(({ at }) => at.line - 1);
   const block = (from: number, to: number) =>
     rows
@@ -35,6 +32,11 @@ function blocksOf({ source, reading }: OpenChart): Blocks {
 
 function textOf(lead: string, sections: readonly string[]): string {
   return `${[lead, ...sections].filter((block) => block !== '').join('\n\n')}\n`;
+}
+
+/** What stands before the first section as text: the head, and whatever music has no heading. */
+export function leadText(chart: OpenChart): string {
+  return blocksOf(chart).lead;
 }
 
 /** A section as text, heading, lyrics and comments included. */
@@ -101,7 +103,7 @@ export interface Heading {
 
 /** Rewrites a section's heading. */
 export function nameSection({ source, reading }: OpenChart, section: number, heading: Heading): string {
-  const rows = [...rowsOf(source)];
+  const rows = [...linesOf(source)];
   const { at } = reading.sections[section] as Section;
   rows[at.line - 1] = headingText(heading);
   return rows.join('\n');
@@ -114,7 +116,7 @@ function headingText({ name, times, remark }: Heading): string {
 
 /** Begins a section at a bar: its line is parted there. The number of bars means at the end. */
 export function beginSection({ source, reading }: OpenChart, bar: number, name: string): string {
-  const rows = [...rowsOf(source)];
+  const rows = [...linesOf(source)];
   const heading = headingText({ name, times: 1, remark: null });
   const written = reading.bars[bar];
   if (written === undefined) {

@@ -1,6 +1,7 @@
 import type { WrittenBar } from '../chart/bars.ts';
 import type { Place, Problem } from '../chart/chart.ts';
 import { type ChartReading, lettersFrom, readChart } from '../chart/reading.ts';
+import { linesOf } from '../chart/text-lines.ts';
 import type { Chord } from '../chord/chord.ts';
 import type { NumberChord } from '../degree/degree.ts';
 import type { FaultCode } from '../fault.ts';
@@ -120,7 +121,7 @@ function phraseEnds(bar: WrittenBar, next: WrittenBar | undefined): boolean {
 
 function unreadChords(source: string, chart: ChartReading, chords: readonly ProgressionChord[]): readonly UnreadChord[] {
   const faults = chart.problems.filter(({ fault, severity }) => severity === 'error' && CHORD_FAULTS.has(fault.code));
-  const lines = faults.length === 0 ? [] : source.split(/\r\n|\r|\n/);
+  const lines = faults.length === 0 ? [] : linesOf(source);
   return faults.map((problem, index) => {
     const line = lines[problem.at.line - 1] ?? '';
     return { text: tokenAt(line, problem.at.column - 1), before: chordsBefore(problem.at, line, faults.slice(0, index), chords), problem };

@@ -144,7 +144,8 @@ export function bassMidi({ bass, root }: Chord): number {
 
 const FIFTH = 7;
 const CLICK_HZ = 1600;
-const NO_SOUND = 'This browser gives no sound. Everything else works without it.';
+/** What is said where no sound can be made. */
+export const NO_SOUND = 'This browser gives no sound. Everything else works without it.';
 
 async function makeInstrument(): Promise<Instrument> {
   const tone = await import('tone');

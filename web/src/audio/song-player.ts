@@ -1,6 +1,6 @@
 import { type Chord, chordMidi, type TimedBar, type TimedChord } from '@aurora/core';
 import { create } from 'zustand';
-import { bassMidi, frequencyOf, openInstrument, stop as stopOther } from './player.ts';
+import { bassMidi, frequencyOf, NO_SOUND, openInstrument, stop as stopOther } from './player.ts';
 
 /** A song as it is played, and how: what changes while it plays is heard at the next chord. */
 export interface SongSound {
@@ -76,7 +76,7 @@ export async function playSong(id: string, wanted: SongSound, from: number, coun
       }
     }, TICK_MS);
   } catch {
-    useSongPlayer.setState({ playing: null, fault: 'This browser gives no sound. Everything else works without it.' });
+    useSongPlayer.setState({ playing: null, fault: NO_SOUND });
   }
 }
 

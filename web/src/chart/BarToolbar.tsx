@@ -16,6 +16,7 @@ import type { ReactNode } from 'react';
 import type { Rewriting } from '../history/use-rewriting.ts';
 import { Button } from '../ui/Button.tsx';
 import { Hint, KeyCap } from '../ui/Hint.tsx';
+import { MenuItem } from '../ui/MenuItem.tsx';
 
 /** What can be done with the chosen bars. */
 export interface BarCommands {
@@ -145,9 +146,9 @@ function Tool({ text, keys, disabled = false, onPress, children }: ToolProps) {
   );
 }
 
-type MenuItem = readonly [text: string, key: string, press: () => void];
+type ToolItem = readonly [text: string, key: string, press: () => void];
 
-function Menu({ label, items }: { readonly label: string; readonly items: readonly MenuItem[] }) {
+function Menu({ label, items }: { readonly label: string; readonly items: readonly ToolItem[] }) {
   return (
     <DropdownMenu.Root>
       <DropdownMenu.Trigger asChild>
@@ -158,14 +159,10 @@ function Menu({ label, items }: { readonly label: string; readonly items: readon
       <DropdownMenu.Portal>
         <DropdownMenu.Content side="top" align="start" className="z-30 min-w-64 rounded-xl border border-edge bg-raised p-1.5 shadow-lg">
           {items.map(([text, key, press]) => (
-            <DropdownMenu.Item
-              key={text}
-              onSelect={press}
-              className="flex min-h-11 cursor-pointer items-center justify-between gap-6 rounded-lg px-3 text-[15px] data-highlighted:bg-wash data-highlighted:outline-none"
-            >
-              {text}
+            <MenuItem key={text} onPress={press}>
+              <span className="mr-auto pr-3">{text}</span>
               <KeyCap keys={key} />
-            </DropdownMenu.Item>
+            </MenuItem>
           ))}
         </DropdownMenu.Content>
       </DropdownMenu.Portal>

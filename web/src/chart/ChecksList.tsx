@@ -1,4 +1,4 @@
-import { type Finding, faultWords, findingWords, type Problem, quickFix } from '@aurora/core';
+import { applyQuickFix, type Finding, faultWords, findingWords, type Problem, quickFix } from '@aurora/core';
 import { Button } from '../ui/Button.tsx';
 
 interface ChecksListProps {
@@ -57,14 +57,8 @@ export function ChecksList({ text, problems, findings, onProblem, onFinding, onW
 function Fix({ problem, text, onWrite }: { readonly problem: Problem; readonly text: string; readonly onWrite: (text: string) => void }) {
   const fix = quickFix(problem, text);
   if (fix === undefined) return null;
-  const mend = () => {
-    const lines = text.split('\n');
-    const line = lines[fix.at.line - 1] ?? '';
-    lines[fix.at.line - 1] = line.slice(0, fix.at.column - 1) + fix.write + line.slice(fix.at.column - 1 + fix.at.length);
-    onWrite(lines.join('\n'));
-  };
   return (
-    <Button look="bare" className="mt-0.5 mr-1 shrink-0 px-2 text-[14px] text-accent" onClick={mend}>
+    <Button look="bare" className="mt-0.5 mr-1 shrink-0 px-2 text-[14px] text-accent" onClick={() => onWrite(applyQuickFix(text, fix))}>
       Write {fix.write.trim().slice(0, 16)}
     </Button>
   );

@@ -1,4 +1,4 @@
-import { openChart, sectionText } from '@aurora/core';
+import { leadText, openChart, sectionText } from '@aurora/core';
 import { useMemo, useState } from 'react';
 import { Button } from '../ui/Button.tsx';
 import { Choice } from '../ui/Choice.tsx';
@@ -68,7 +68,7 @@ export function Conflict({ keeper, mine, theirs }: { readonly keeper: DraftKeepe
 function Text({ source, name }: { readonly source: string; readonly name: string }) {
   const chart = useMemo(() => openChart(source), [source]);
   const index = chart.reading.sections.findIndex((section) => section.name === name);
-  const text = name === '' ? source.split(/^\[/m)[0]?.trim() : index < 0 ? '' : sectionText(chart, index);
+  const text = name === '' ? leadText(chart) : index < 0 ? '' : sectionText(chart, index);
   return (
     <pre className="min-w-0 overflow-auto rounded border border-hairline bg-sheet p-2 font-text text-[13px] whitespace-pre-wrap">
       {text || '—'}

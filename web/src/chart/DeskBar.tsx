@@ -6,6 +6,7 @@ import { LAYER_NAMES, type Layer } from '../analyze/sheet-content.ts';
 import { lensSearch, useLens } from '../lens/lens-store.ts';
 import { RidgeStrip } from '../ridge/RidgeStrip.tsx';
 import { Button } from '../ui/Button.tsx';
+import { MenuItem } from '../ui/MenuItem.tsx';
 import { Tick } from '../ui/Tick.tsx';
 import { useChartView } from './chart-view-store.ts';
 import { SHOWS, ShowChoice } from './ShowChoice.tsx';
@@ -99,11 +100,8 @@ function LayerChoice({ layer, onLayer }: Pick<DeskBarProps, 'layer' | 'onLayer'>
 
 function Item({ icon: Icon, label, onPress }: { readonly icon: LucideIcon; readonly label: string; readonly onPress: () => void }) {
   return (
-    <DropdownMenu.Item
-      onSelect={onPress}
-      className="flex min-h-11 cursor-pointer items-center gap-3 rounded-lg px-3 text-[15px] data-highlighted:bg-wash data-highlighted:outline-none"
-    >
+    <MenuItem onPress={onPress}>
       <Icon size={18} aria-hidden="true" /> {label}
-    </DropdownMenu.Item>
+    </MenuItem>
   );
 }

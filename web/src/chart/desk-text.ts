@@ -1,4 +1,4 @@
-import { openChart } from '@aurora/core';
+import { linesOf, openChart } from '@aurora/core';
 import { type BarSelection, rangeOf } from './bar-selection.ts';
 
 /** A bar as it would be typed: without the parentheses around a shared one. */
@@ -6,7 +6,7 @@ export function barText(text: string, bar: number): string {
   const { source, reading } = openChart(text);
   const found = reading.bars[bar];
   if (found === undefined) return '';
-  const line = source.split(/\r\n|\r|\n/)[found.at.line - 1] ?? '';
+  const line = linesOf(source)[found.at.line - 1] ?? '';
   return line.slice(found.at.column - 1, found.at.column - 1 + found.at.length).replace(/^\((.*)\)$/, '$1');
 }
 

@@ -1,4 +1,4 @@
-import { openChart, sectionText } from '@aurora/core';
+import { leadText, openChart, sectionText } from '@aurora/core';
 
 /** Which side is kept of each section, by name; the empty name is the head. What is not named is mine. */
 export type Choices = Readonly<Record<string, 'mine' | 'theirs' | 'both'>>;
@@ -10,13 +10,8 @@ interface Blocks {
 
 function blocksOf(source: string): Blocks {
   const chart = openChart(source);
-  const lines = source.split(/\r\n|\r|\n/);
-  const first = chart.reading.sections[0]?.at.line ?? lines.length + 1;
   return {
-    head: lines
-      .slice(0, first - 1)
-      .join('\n')
-      .trim(),
+    head: leadText(chart),
     sections: chart.reading.sections.map(({ name }, index) => ({ name, text: sectionText(chart, index) })),
   };
 }

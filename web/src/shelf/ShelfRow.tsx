@@ -6,12 +6,10 @@ import { Link } from 'react-router';
 import { useChangeSong, useDuplicateSong } from '../api/songs.ts';
 import { lensSearch, useLens } from '../lens/lens-store.ts';
 import { Button } from '../ui/Button.tsx';
+import { MenuItem } from '../ui/MenuItem.tsx';
 import { sayFault } from '../ui/say.ts';
 import { SongRow } from './SongRow.tsx';
 import { tagsOf } from './shelf-view.ts';
-
-const ITEM =
-  'flex min-h-11 cursor-pointer items-center gap-3 rounded-lg px-3 text-[15px] data-highlighted:bg-wash data-highlighted:outline-none';
 
 /** A song on the shelf with what can be done with it. */
 export function ShelfRow({ song }: { readonly song: SongSummary }) {
@@ -39,19 +37,16 @@ export function ShelfRow({ song }: { readonly song: SongSummary }) {
           </DropdownMenu.Trigger>
           <DropdownMenu.Portal>
             <DropdownMenu.Content align="end" className="z-30 min-w-48 rounded-xl border border-edge bg-raised p-1.5 shadow-lg">
-              <DropdownMenu.Item className={ITEM} onSelect={() => setTagging(true)}>
+              <MenuItem onPress={() => setTagging(true)}>
                 <Tag size={17} aria-hidden="true" /> Tags
-              </DropdownMenu.Item>
-              <DropdownMenu.Item className={ITEM} onSelect={() => duplicate.mutate(song.id, { onError })}>
+              </MenuItem>
+              <MenuItem onPress={() => duplicate.mutate(song.id, { onError })}>
                 <Copy size={17} aria-hidden="true" /> Duplicate
-              </DropdownMenu.Item>
-              <DropdownMenu.Item
-                className={ITEM}
-                onSelect={() => change.mutate({ id: song.id, change: { archived: !song.archived } }, { onError })}
-              >
+              </MenuItem>
+              <MenuItem onPress={() => change.mutate({ id: song.id, change: { archived: !song.archived } }, { onError })}>
                 {song.archived ? <ArchiveRestore size={17} aria-hidden="true" /> : <Archive size={17} aria-hidden="true" />}
                 {song.archived ? 'Bring it back' : 'Put away'}
-              </DropdownMenu.Item>
+              </MenuItem>
             </DropdownMenu.Content>
           </DropdownMenu.Portal>
         </DropdownMenu.Root>
