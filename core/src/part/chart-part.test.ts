@@ -1,0 +1,120 @@
+import { describe, expect, test } from '@jest/globals';
+import { readChart } from '../chart/reading.ts';
+import { requireValue } from '../fault.ts';
+import { parseKey } from '../key/key-text.ts';
+import { DEFAULT_NAMING } from '../naming/naming.ts';
+import { afterWords, barHeading, chartPart, endingLabel, type PartLook, wordsUnder } from './chart-part.ts';
+
+const tonic = (key: string) => requireValue(parseKey(key)).tonic;
+const LOOK: PartLook = {
+  naming: DEFAULT_NAMING,
+  sounding: tonic('G'),
+  written: tonic('G'),
+  show: 'both',
+  words: true,
+  cuesFor: null,
+  foot: 'a foot',
+};
+const part = (source: string, look: Partial<PartLook> = {}) => chartPart(readChart(source), { ...LOOK, ...look });
+const bars = (source: string, look: Partial<PartLook> = {}) =>
+  part(source, look).sections.flatMap(({ rows }) => rows.flatMap((row) => row.bars));
+const symbols = (source: string, look: Partial<PartLook> = {}) =>
+  bars(source, look).flatMap(({ chords }) =>
+    chords.map(({ symbol, under }) =>
+      symbol === null ? 'NC' : `${symbol.prefix}${symbol.main}${symbol.sign}${symbol.raised} ${under}`.trim(),
+    ),
+  );
+
+describe('a chart as its reader reads it', () => {
+  const source = 'key: G\n1 57 2-7 b7\n';
+
+  test.each<[PartLook['show'], string[]]>([
+    ['numbers', ['1', '57', '2–7', '♭7']],
+    ['letters', ['G', 'D7', 'Am7', 'F']],
+    ['both', ['1 G', '57 D7', '2–7 Am7', '♭7 F']],
+    ['roman', ['I', 'V7', 'ii7', '♭VII']],
+  ])('as %s', (show, expected) => expect(symbols(source, { show })).toEqual(expected));
+
+  test('a capo player sees shapes, and what they sound', () => {
+    // a capo at 3: G shapes sound B flat
+    expect(symbols(source, { show: 'both', sounding: tonic('Bb') })).toEqual(['1 G = B♭', '57 D7 = F7', '2–7 Am7 = Cm7', '♭7 F = A♭']);
+    expect(symbols(source, { show: 'letters', sounding: tonic('Bb') })).toEqual(['G = B♭', 'D7 = F7', 'Am7 = Cm7', 'F = A♭']);
+    expect(part(source, { sounding: tonic('Bb') }).facts).toContain('B♭, written in G');
+  });
+
+  test('facts, sections, remarks and the foot', () => {
+    const read = part(
+      'title: Weir\nby: Ines Calloway\nkey: G\ntime: 3/4\ntempo: 96\nfeel: slow\nform: A, A\n\n[A] x2 -- softly\n1 4\n[B]\n5 1\n',
+    );
+    expect(read.title).toBe('Weir');
+    expect(read.facts).toBe('G  ·  3/4  ·  tempo 96  ·  slow  ·  Ines Calloway  ·  Form: A, A');
+    expect(read.sections.map(({ name, beside }) => [name, beside])).toEqual([
+      ['A', '×2  softly'],
+      ['B', ''],
+    ]);
+    expect(read.foot).toBe('a foot');
+  });
+
+  test('bars before the first section stand in a part without a name', () => {
+    expect(part('key: G\n1 4\n[A]\n5 1\n').sections.map(({ name, rows }) => [name, rows.length])).toEqual([
+      ['', 1],
+      ['A', 1],
+    ]);
+    expect(part('').sections).toEqual([]);
+    expect(part('').title).toBe('Song without a title');
+  });
+
+  test('four bars a row, a new row with every line, a pickup beside them', () => {
+    const rows = (text: string) => part(text).sections.flatMap((section) => section.rows.map((row) => row.bars.length));
+    expect(rows('key: G\n1 4 5 1 6- 2-\n')).toEqual([4, 2]);
+    expect(rows('key: G\n1 4\n5 1\n')).toEqual([2, 2]);
+    expect(rows('key: G\n{pickup: 1} 5 1 4 5 1\n')).toEqual([5]);
+  });
+
+  test('beats only where a bar is shared unequally', () => {
+    const beats = (text: string) => bars(text).flatMap(({ chords }) => chords.map((chord) => chord.beats));
+    expect(beats('key: G\n(1 4) (1... 4.)\n')).toEqual([null, null, 3, 1]);
+  });
+
+  test('marks go with their chords', () => {
+    const [first, second, third, fourth] = bars('key: G\n>1 <4> 5! 1?\n').map(({ chords }) => chords[0]);
+    expect(first?.push).toBe(true);
+    expect(second?.ring).toBe(true);
+    expect(third?.stop).toBe(true);
+    expect(fourth?.optional).toBe(true);
+  });
+
+  test('cues for somebody else are left out, remarks for everyone stay', () => {
+    const text = 'key: G\n1 "watch" @bass "walk up" @drums "fill" 4\n';
+    const remarks = (cuesFor: string | null) => bars(text, { cuesFor })[0]?.remarks;
+    expect(remarks(null)).toEqual(['watch', 'bass: walk up', 'drums: fill']);
+    expect(remarks('Bass')).toEqual(['watch', 'bass: walk up']);
+    expect(remarks('horns')).toEqual(['watch']);
+  });
+
+  test('lyrics stand under the line they belong to, and can be left out', () => {
+    const text = 'key: G\n1 4 5 1 6- 2-\n~ salt on the quay\n~ and again\n5 1\n';
+    const words = (show: boolean) => part(text, { words: show }).sections.flatMap(({ rows }) => rows.map((row) => row.words));
+    expect(words(true)).toEqual([[], ['salt on the quay', 'and again'], []]);
+    expect(words(false)).toEqual([[], [], []]);
+    expect(wordsUnder(0, readChart(text))).toEqual(['salt on the quay', 'and again']);
+  });
+});
+
+describe('what stands over and behind bars', () => {
+  test('endings and jumps in words', () => {
+    expect(endingLabel([1])).toBe('1.');
+    expect(endingLabel([1, 2])).toBe('1. 2.');
+    const read = readChart('key: G\n{segno} 1 4 {to coda} 5 {ds al coda}\n[Tag]\n{coda} 1 {fine}\n');
+    expect(read.bars.map(({ form }) => afterWords(form))).toEqual([[], ['To Coda'], ['D.S. al Coda'], ['Fine']]);
+    const jump = { kind: 'jump', to: 'start', until: 'either', keepRepeats: true } as const;
+    expect(afterWords({ opensRepeat: false, closesRepeat: null, ending: null, signs: [], after: [jump] })).toEqual(['D.C. with repeats']);
+  });
+
+  test('what is new with a bar is told, and nothing else', () => {
+    const read = readChart('key: G\n{pickup: 1} 5 1 {key: +2} 4 {3/4} 1 {tempo: 90} 1 1\n');
+    const keys = read.stretches.map(({ key }) => key);
+    const headings = read.bars.map((bar, index) => barHeading(bar, read.bars[index - 1], keys, DEFAULT_NAMING));
+    expect(headings).toEqual(['pickup', '', 'key A', '3/4', 'tempo 90', '']);
+  });
+});
