@@ -1,9 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { analyzeText, printNumber } from '@aurora/core';
 import { analyzeAnswer } from '@aurora/wire';
-import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import pg from 'pg';
-import { openServer, send, type TestServer } from './harness.ts';
+import { describe, expect, test } from '@jest/globals';
+import { computeApi } from './harness.ts';
 
 interface Row {
   readonly source: string;
@@ -15,14 +14,8 @@ interface Row {
 
 const ROWS: readonly Row[] = JSON.parse(readFileSync(new URL('../../core/test/golden/analysis.json', import.meta.url), 'utf8'));
 
-let server: TestServer;
-// this call needs no database: this one is never reached
-const pool = new pg.Pool({ connectionString: 'postgres://nobody@127.0.0.1:1/none' });
-beforeAll(async () => {
-  server = await openServer(pool);
-});
-afterAll(() => server.close());
-const analyze = (body: unknown) => send(`${server.url}/api/v1/analyze`, 'POST', body);
+const post = computeApi();
+const analyze = (body: unknown) => post('/analyze', body);
 
 describe('/analyze', () => {
   test.each(ROWS)('$source, heard $reading', async ({ source, pin, key, reading, numbers }) => {

@@ -1,15 +1,7 @@
-import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import pg from 'pg';
-import { openServer, send, type TestServer } from './harness.ts';
+import { describe, expect, test } from '@jest/globals';
+import { computeApi } from './harness.ts';
 
-let server: TestServer;
-// these calls need no database: this one is never reached
-const pool = new pg.Pool({ connectionString: 'postgres://nobody@127.0.0.1:1/none' });
-beforeAll(async () => {
-  server = await openServer(pool);
-});
-afterAll(() => server.close());
-const post = (path: string, body: unknown) => send(`${server.url}/api/v1${path}`, 'POST', body);
+const post = computeApi();
 
 interface Option {
   readonly fret: number;

@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import type { Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { fileURLToPath } from 'node:url';
+import { afterAll, beforeAll } from '@jest/globals';
 import pg from 'pg';
 import { pino } from 'pino';
 import { createApp } from '../src/app.ts';
@@ -79,4 +80,15 @@ export async function send(url: string, method = 'GET', body?: unknown): Promise
       : { body: typeof body === 'string' ? body : JSON.stringify(body), headers: { 'Content-Type': 'application/json' } };
   const response = await fetch(url, { method, ...content });
   return { status: response.status, type: response.headers.get('content-type') ?? '', body: await response.json() };
+}
+
+/** Asks the compute calls of a test file's own server. They need no database: the one they are given is never reached. */
+export function computeApi(): (path: string, body: unknown) => Promise<Answer> {
+  const pool = new pg.Pool({ connectionString: 'postgres://nobody@127.0.0.1:1/none' });
+  let server: TestServer;
+  beforeAll(async () => {
+    server = await openServer(pool);
+  });
+  afterAll(() => server.close());
+  return (path, body) => send(`${server.url}/api/v1${path}`, 'POST', body);
 }

@@ -1,21 +1,13 @@
 import { readFileSync } from 'node:fs';
-import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import pg from 'pg';
-import { openServer, send, type TestServer } from './harness.ts';
+import { describe, expect, test } from '@jest/globals';
+import { computeApi } from './harness.ts';
 
 const GOLDEN = new URL('../../core/test/golden/', import.meta.url);
 const ROWS: readonly { tonic: string; scale: string; depth: string; notes: string[]; steps: string[]; chords: object[] }[] = JSON.parse(
   readFileSync(new URL('harmonize.json', GOLDEN), 'utf8'),
 );
 
-let server: TestServer;
-// these calls need no database: this one is never reached
-const pool = new pg.Pool({ connectionString: 'postgres://nobody@127.0.0.1:1/none' });
-beforeAll(async () => {
-  server = await openServer(pool);
-});
-afterAll(() => server.close());
-const post = (path: string, body: unknown) => send(`${server.url}/api/v1${path}`, 'POST', body);
+const post = computeApi();
 
 describe('/harmonize', () => {
   test.each(ROWS.map((row) => [`${row.tonic} ${row.scale}, ${row.depth}`, row] as const))(

@@ -15,7 +15,7 @@ export interface PastedLine {
 export type ChordsABar = 1 | 2 | 4;
 
 const HEADING =
-  /^\s*(?:\[([^\]]+)\]|((?:verse|chorus|bridge|intro|outro|solo|tag|coda|refrain|interlude|pre-?chorus|hook|vamp|head|ending)\b[^:|]*):?)\s*(?:[x×]\s*(\d{1,2}))?\s*$/i;
+  /^\s*(?:\[([^\]]+)\]|((?:verse|chorus|bridge|intro|outro|solo|tag|coda|refrain|interlude|pre-?chorus|hook|vamp|head|ending)\b[^:|]*?):?)\s*(?:[x×]\s*(\d{1,2}))?\s*$/i;
 const HEAD_LINE = /^\s*(title|by|key|time|tempo|feel|numbering)\s*:\s*(\S.*)$/i;
 const SEPARATORS = /(?<=\s)[-–—]+(?=\s|$)|[,;]+(?=\s|$)|→/g;
 
@@ -68,11 +68,12 @@ function tokensOf(line: string): readonly string[] {
     .filter((word) => word !== '' && !/^(?:[x×]\d+|%+|\/+|\.)$/i.test(word));
 }
 
+const NO_CHORD = /^N\.?C\.?$/;
 const MARKS = /^[>(<]*|[)>!?.,]*$/g;
 
 function isChord(word: string, tonic: Note): boolean {
   const core = word.replace(MARKS, '');
-  return core === 'NC' || core === 'N.C.' || parseNumberOrLetters(core, tonic).ok || parseChord(core).ok;
+  return NO_CHORD.test(core) || parseNumberOrLetters(core, tonic).ok || parseChord(core).ok;
 }
 
 /** A line of chords as bars. Bar lines are followed; without them so many chords share a bar. */
