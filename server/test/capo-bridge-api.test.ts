@@ -85,6 +85,12 @@ describe('/capo', () => {
     expect(answer.body.errors[0].path).toBe(path);
   });
 
+  test('a text of very many chords is refused, with how many there are', async () => {
+    const { status, body } = await post('/capo', { source: 'C G '.repeat(5001) });
+    expect(status).toBe(422);
+    expect(body.detail).toMatch(/^That is 10002 chords/);
+  });
+
   test('a text of very many different chords is refused, in words', async () => {
     const notes = 'C C# D Eb E F F# G Ab A Bb B'.split(' ');
     const source = `key: C\n${notes.flatMap((root) => ['', 'm', '7', 'm7', 'maj7', '6', '9', 'sus4'].map((quality) => root + quality)).join(' ')}\n`;

@@ -14,17 +14,13 @@ import {
   type Reading,
   type Region,
   readingWords,
-  readProgression,
   regionWords,
   scaleWords,
 } from '@aurora/core';
 import { type AnalyzeAnswer, type AnalyzeRequest, analyzeRequest } from '@aurora/wire';
 import { Router } from 'express';
-import { HttpFault } from '../http-fault.ts';
 import { bodyOf, required } from '../validate.ts';
-
-/** Far more than any song has; beyond it the answer would take longer than anybody waits. */
-const MOST_CHORDS = 10_000;
+import { readSong } from './read-song.ts';
 
 /** `/analyze`: keys, regions, readings, scales and patterns of a chart or of plain chords. */
 export function analysisRoutes(): Router {
@@ -38,10 +34,7 @@ export function analysisRoutes(): Router {
 }
 
 function analyzeFor({ source, key, reading }: AnalyzeRequest): AnalyzeAnswer {
-  const progression = readProgression(source);
-  if (progression.chords.length > MOST_CHORDS) {
-    throw new HttpFault('invalid', `That is ${progression.chords.length} chords; ${MOST_CHORDS} are read at once. Send the song in parts.`);
-  }
+  const progression = readSong(source);
   return describeAnalysis(analyze(progression, { ...(key === undefined ? {} : { key: keyOf(key) }), hearing: reading ?? 'local' }));
 }
 

@@ -14,6 +14,7 @@ import {
 } from '@aurora/core';
 import { type CapoAnswer, type CapoRequest, capoRequest } from '@aurora/wire';
 import { Router } from 'express';
+import { readSong } from '../analysis/read-song.ts';
 import { HttpFault } from '../http-fault.ts';
 import { bodyOf, required } from '../validate.ts';
 
@@ -49,7 +50,7 @@ function planFor({ source, key, maxFret, tuning, barres }: CapoRequest): CapoAns
 
 /** Chords without a key are in the one the analysis finds. */
 function chartWithKey(source: string): ChartReading {
-  const progression = readProgression(source);
+  const progression = readSong(source);
   const found: Key | undefined = progression.keyGiven ? undefined : analyze(progression).keys[0]?.key;
   return found === undefined ? progression.chart : readProgression(`key: ${printKey(found)}\n${source}`).chart;
 }
