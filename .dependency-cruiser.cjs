@@ -20,6 +20,8 @@ const NOUNS = [
   'reader',
   'capo',
   'bridge',
+  'singer',
+  'setlist',
   'part',
   'sound',
   'wording',

@@ -90,7 +90,16 @@ function compare(what: string, count: number, ours: () => void, theirs: () => vo
 
 console.log(`chord symbols parsed: ${Math.round((symbols.length / parsing) * 1000).toLocaleString('en')} a second`);
 console.log(`parse and project a chart of ${bars} bars: ${reading.toFixed(2)} ms (goal: under 2 ms)`);
-const LOOK = { naming: DEFAULT_NAMING, sounding: -3, written: -3, show: 'both', words: true, cuesFor: null, foot: '' } as const;
+const LOOK = {
+  naming: DEFAULT_NAMING,
+  sounding: -3,
+  written: -3,
+  show: 'both',
+  kind: 'chart',
+  words: true,
+  cuesFor: null,
+  foot: '',
+} as const;
 const wholeChart = median(20, () => {
   const progression = readProgression(chart);
   checkChart(progression.chart, analyze(progression));

@@ -13,6 +13,10 @@ export type Fault =
   | { readonly code: 'note-letter'; readonly text: string }
   | { readonly code: 'note-rest'; readonly text: string; readonly rest: string }
   | { readonly code: 'note-accidentals'; readonly text: string; readonly easier: string }
+  | { readonly code: 'pitch-octave'; readonly text: string }
+  | { readonly code: 'range-notes'; readonly text: string }
+  | { readonly code: 'range-upside-down'; readonly low: string; readonly high: string }
+  | { readonly code: 'voice-outside'; readonly note: string; readonly low: string; readonly high: string }
   | { readonly code: 'scale-unknown'; readonly text: string; readonly nearest: string | null }
   | { readonly code: 'key-unspellable'; readonly key: string; readonly easier: string }
   | { readonly code: 'chord-lowercase'; readonly text: string }

@@ -12,8 +12,10 @@ export type { RidgePoint } from './analysis/ridge.ts';
 export { changesOf, changesSought, roundsOf } from './analysis/rounds.ts';
 export { type WhatIf, type WhatIfKind, whatIf } from './analysis/what-if.ts';
 export { BRIDGE_KINDS, type Bridge, type BridgeEnd, type BridgeKind, findBridges, homeOfChord } from './bridge/bridge.ts';
-export { BARRE_LEVELS, type BarreLevel, type CapoOption, type CapoShape, type CapoWish, planCapo } from './capo/capo-plan.ts';
+export { type CapoPair, pairCapos } from './capo/capo-pairs.ts';
+export { BARRE_LEVELS, type BarreLevel, type CapoOption, type CapoShape, type CapoWish, planCapo, wishOf } from './capo/capo-plan.ts';
 export { type ChordHold, easiestHold } from './capo/hold.ts';
+export { planSetCapos, type SetCapo } from './capo/set-capo.ts';
 export {
   type BarChord,
   type BarForm,
@@ -91,6 +93,7 @@ export {
   STANDARD_GUITAR,
   type TuningOddity,
   tuningOddities,
+  tuningOffset,
 } from './fretboard/instrument.ts';
 export { type StringNote, scaleOnString } from './fretboard/one-string.ts';
 export { parseTuning, plainNote, printTuning } from './fretboard/tuning-text.ts';
@@ -118,7 +121,7 @@ export {
 } from './naming/naming.ts';
 export { letterParts, numberParts, type SymbolParts } from './naming/symbol-parts.ts';
 export { type AnalysisSheetContent, analysisPages } from './notation/analysis-sheet.ts';
-export { chartPages } from './notation/chart-pages.ts';
+export { chartPages, type PageSize } from './notation/chart-pages.ts';
 export { type DiagramLook, type DotLabel, diagram } from './notation/diagram.ts';
 export { type Drawing, type Ink, moved, PRINT_INKS, printSvg, type Shape, scaled } from './notation/drawing.ts';
 export { musicWidth, PAPERS, type Paper, type SheetLine, type StudySheet, stackedLines, studyPages } from './notation/study-sheet.ts';
@@ -134,9 +137,20 @@ export {
   type TabSystem,
   tabHeight,
 } from './notation/tab.ts';
-export { afterWords, barHeading, type ChordShow, chartPart, endingLabel, type PartLook, wordsUnder } from './part/chart-part.ts';
+export {
+  afterWords,
+  barHeading,
+  type ChordShow,
+  chartPart,
+  endingLabel,
+  PART_KINDS,
+  type PartKind,
+  type PartLook,
+  wordsUnder,
+} from './part/chart-part.ts';
 export { accidentals, chroma, isEnharmonic, letterStep, type Note, simplest } from './pitch/note.ts';
 export { type AccidentalStyle, parseNote, printAccidentals, printNote, withGlyphs } from './pitch/note-text.ts';
+export { type PitchRange, parsePitch, parseRange, pitchOf } from './pitch/pitch-text.ts';
 export { type Progression, type ProgressionChord, readProgression, type UnreadChord } from './progression/progression.ts';
 export { CONCERT_READER, type Reader, TRANSPOSITION_SEMITONES, type Transposition, writtenChord, writtenKey } from './reader/reader.ts';
 export { type ArpeggioWish, arpeggioRun } from './run/arpeggio.ts';
@@ -147,6 +161,32 @@ export { type SweepWish, sweepRun } from './run/sweep.ts';
 export { chordScaleIntervals, isMinorScale, SCALE_NAMES, type Step, scaleIntervals, scaleSteps } from './scale/scale.ts';
 export type { ChordScaleName, ScaleName } from './scale/scale-table.ts';
 
+export { firstChord, lastChord, type MedleySong, withBridge } from './setlist/medley.ts';
+export {
+  clockAfter,
+  GAP_SECONDS,
+  type Join,
+  type SetBreak,
+  type SetEntry,
+  type SetSong,
+  type SetTime,
+  type SetWarning,
+  setTimes,
+  setWarnings,
+} from './setlist/set-list.ts';
+export {
+  checkVoice,
+  type Fit,
+  isAtEdge,
+  type Kindness,
+  pitchName,
+  roomOf,
+  type SingerKey,
+  type SungRange,
+  singerKeys,
+  sungRange,
+  type Voice,
+} from './singer/singer-key.ts';
 export { chordMidi, scaleMidi } from './sound/sounding.ts';
 export { type Colour, type Comfort, comfortOf, easierByColour, type Neighbours, neighboursOf } from './voicing/easier.ts';
 export { fingerings } from './voicing/fingering.ts';
@@ -196,7 +236,7 @@ export {
   scaleWords,
 } from './wording/analysis-words.ts';
 export { bridgeWords } from './wording/bridge-words.ts';
-export { capoWords } from './wording/capo-words.ts';
+export { capoWords, pairWords } from './wording/capo-words.ts';
 export { findingWords } from './wording/check-words.ts';
 export { circleWords } from './wording/circle-words.ts';
 export { faultWords } from './wording/fault-words.ts';
@@ -211,4 +251,6 @@ export {
   moveWords,
   oddityWords,
 } from './wording/neck-words.ts';
+export { setWarningWords } from './wording/set-words.ts';
+export { sungWords } from './wording/singer-words.ts';
 export { keyWords, whyWords } from './wording/why-words.ts';

@@ -1,6 +1,6 @@
 import { type ChartReading, lettersFrom } from '../chart/reading.ts';
 import { type Chord, transposeChord } from '../chord/chord.ts';
-import { type Instrument, MOST_CAPO, STANDARD_GUITAR } from '../fretboard/instrument.ts';
+import { type Instrument, MOST_CAPO, STANDARD_GUITAR, tuningOffset } from '../fretboard/instrument.ts';
 import type { Key } from '../key/key.ts';
 import type { Note } from '../pitch/note.ts';
 import { CONCERT_READER, writtenKey } from '../reader/reader.ts';
@@ -22,6 +22,15 @@ export interface CapoWish {
   readonly instrument?: Instrument;
 }
 
+/**
+ * What a player's own instrument means for the planner: strings tuned down or up together keep the
+ * standard shapes and sound lower or higher; any other tuning has shapes of its own.
+ */
+export function wishOf(instrument: Instrument): Required<Pick<CapoWish, 'tuning' | 'instrument'>> {
+  const tuning = tuningOffset(instrument.tuning);
+  return { tuning, instrument: tuning === 0 ? instrument : { ...instrument, tuning: STANDARD_GUITAR.tuning } };
+}
+
 /** A chord of the song under the hand. */
 export interface CapoShape {
   readonly sounding: Chord;
@@ -34,6 +43,8 @@ export interface CapoShape {
 /** The song with the capo at one fret. */
 export interface CapoOption {
   readonly fret: number;
+  /** Half steps the strings are tuned away from what the shapes are called after. */
+  readonly tuning: number;
   readonly shapeKey: Key;
   readonly soundingKey: Key;
   /** Every chord once, in the order the chart brings them. */
@@ -97,6 +108,7 @@ function optionAt(fret: number, soundingKey: Key, heard: readonly HeardChord[], 
   const cost = share(ask) + fretCost(fret);
   return {
     fret,
+    tuning: wish.tuning ?? 0,
     shapeKey,
     soundingKey,
     shapes,

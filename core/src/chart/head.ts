@@ -2,6 +2,7 @@ import type { Fault } from '../fault.ts';
 import { type Key, relativeMajorTonic } from '../key/key.ts';
 import { parseKey } from '../key/key-text.ts';
 import type { Note } from '../pitch/note.ts';
+import { type PitchRange, parseRange } from '../pitch/pitch-text.ts';
 import { isMinorScale } from '../scale/scale.ts';
 import type { HeadLine, Meter, Place, Problem, Severity } from './chart.ts';
 import { type FormEntry, parseFormLine } from './form-text.ts';
@@ -21,6 +22,8 @@ export interface Head {
   /** Beats a minute: dotted quarters in 6/8, 9/8 and 12/8, else the meter's unit. Null when unsaid. */
   readonly tempo: number | null;
   readonly feel: string;
+  /** The melody's lowest and highest note, in the chart's own key. */
+  readonly range: PitchRange | null;
   /** The play order, when a form line gives one. */
   readonly form: { readonly entries: readonly FormEntry[]; readonly at: Place } | null;
 }
@@ -29,7 +32,6 @@ const DEFAULT_KEY: Key = { tonic: 0, scale: 'major' };
 const DEFAULT_METER: Meter = { beats: 4, unit: 4 };
 
 const KNOWN_NAMES = new Set(['title', 'by', 'key', 'numbering', 'time', 'tempo', 'feel', 'form', 'range', 'note']);
-const RANGE = /^[A-G][b#♭♯]{0,2}-?\d\s+[A-G][b#♭♯]{0,2}-?\d$/;
 
 /** The head name in its tidy form: known names in lower case, others as typed. */
 export function tidyHeadName(name: string): string {
@@ -58,7 +60,6 @@ export function readHead(lines: readonly HeadLine[]): { head: Head; problems: re
   };
   const key = read<Key | null>('key', keyOf, null);
   const numbering = read('numbering', numberingOf, 'tonic');
-  read('range', (value) => (RANGE.test(value) ? value : unreadable('range', value, 'two notes with their octave, such as B3 D5')), '');
   if (numbering === 'relative' && key !== null && !isMinorScale(key.scale)) {
     const field = fields.get('numbering') as { at: Place };
     report({ code: 'numbering-in-major', key: (fields.get('key') as { value: string }).value }, field.at, 'warning');
@@ -72,6 +73,7 @@ export function readHead(lines: readonly HeadLine[]): { head: Head; problems: re
     meter: read('time', (value) => findMeter(value) ?? unreadable('time', value, 'a meter such as 4/4 or 6/8'), DEFAULT_METER),
     tempo: read<number | null>('tempo', (value) => findTempo(value) ?? unreadable('tempo', value, 'beats a minute, 20 to 400'), null),
     feel: fields.get('feel')?.value ?? '',
+    range: read<PitchRange | null>('range', rangeOf, null),
     form: formOf(fields.get('form')),
   };
   return { head, problems };
@@ -106,6 +108,12 @@ export function findTempo(text: string): number | undefined {
 function keyOf(value: string): Key | Fault {
   const key = parseKey(value);
   return key.ok ? key.value : key.fault;
+}
+
+function rangeOf(value: string): PitchRange | Fault {
+  const range = parseRange(value);
+  if (range.ok) return range.value;
+  return range.fault.code === 'range-upside-down' ? range.fault : unreadable('range', value, 'two notes with their octave, such as B3 D5');
 }
 
 function numberingOf(value: string): Numbering | Fault {

@@ -110,6 +110,17 @@ export function tuningOddities(tuning: Tuning): readonly TuningOddity[] {
   });
 }
 
+/**
+ * Half steps by which every string lies away from a standard guitar's: −1 for one tuned a half step
+ * down. 0 for any other tuning; its shapes are its own.
+ */
+export function tuningOffset(tuning: Tuning): number {
+  const standard = STANDARD_GUITAR.tuning;
+  const offset = (tuning[0] ?? 0) - (standard[0] as number);
+  const moved = tuning.length === standard.length && tuning.every((midi, string) => midi - (standard[string] as number) === offset);
+  return moved ? offset : 0;
+}
+
 /** The frets that carry position dots up to `last`, and how many dots. */
 export function positionDots(style: DotStyle, last: number): readonly { readonly fret: number; readonly double: boolean }[] {
   const marked = [3, 5, 7, style === 'ninth' ? 9 : 10, 12];

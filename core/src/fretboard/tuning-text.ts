@@ -1,6 +1,7 @@
 import { failure, mod, type Result, success } from '../fault.ts';
 import { accidentals, chroma, type Note, simplest } from '../pitch/note.ts';
 import { parseNote, printNote } from '../pitch/note-text.ts';
+import { pitchOf } from '../pitch/pitch-text.ts';
 import type { Tuning } from './fretboard.ts';
 
 const LOWEST_GUITAR = 40;
@@ -35,10 +36,6 @@ export function printTuning(tuning: Tuning): string {
 export function plainNote(midi: number): Note {
   const note = simplest(mod(midi * 7, OCTAVE));
   return accidentals(note) === 1 ? note - OCTAVE : note;
-}
-
-function pitchOf(note: Note, octave: number): number {
-  return (octave + 1) * OCTAVE + chroma(note - 7 * accidentals(note)) + accidentals(note);
 }
 
 function nextString(note: Note, before: number | undefined, strings: number): number {

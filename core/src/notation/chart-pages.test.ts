@@ -5,7 +5,16 @@ import { chartPart, type PartLook } from '../part/chart-part.ts';
 import { chartPages } from './chart-pages.ts';
 import type { Drawing } from './drawing.ts';
 
-const LOOK: PartLook = { naming: DEFAULT_NAMING, sounding: 1, written: 1, show: 'both', words: true, cuesFor: null, foot: 'Aurora Ridge' };
+const LOOK: PartLook = {
+  naming: DEFAULT_NAMING,
+  sounding: 1,
+  written: 1,
+  show: 'both',
+  kind: 'chart',
+  words: true,
+  cuesFor: null,
+  foot: 'Aurora Ridge',
+};
 const pagesOf = (text: string, look: Partial<PartLook> = {}) => chartPages(chartPart(readChart(text), { ...LOOK, ...look }), 'A4');
 const wordsOn = (pages: readonly Drawing[]) =>
   pages.flatMap(({ shapes }) => shapes.flatMap((shape) => (shape.kind === 'text' ? [shape.text] : [])));
@@ -82,6 +91,6 @@ describe('a chart on paper', () => {
     const capo = wordsOn(pagesOf('key: G\n\n1', { sounding: 1, written: 3 }));
     expect(capo).toContain('A = G');
     expect(capo.find((word) => word.includes('written in'))).toContain('G, written in A');
-    expect(wordsOn(pagesOf(FULL, { cuesFor: 'drums', words: false })).filter((word) => /la la|bass/.test(word))).toEqual([]);
+    expect(wordsOn(pagesOf(FULL, { cuesFor: ['drums'], words: false })).filter((word) => /la la|bass/.test(word))).toEqual([]);
   });
 });

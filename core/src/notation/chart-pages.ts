@@ -62,16 +62,21 @@ const SIZES = [34, 31, 28, 25.5, 23, 21, 19, 17.5, 16] as const;
 const CLOSE_SIZES = [15, 13.5, 12, 10.5, 9] as const;
 const MOST_PAGES = 2;
 
+/** Whether a reader wants the chart on as few pages as can be read, or in larger type on more of them. */
+export type PageSize = 'fewest pages' | 'large type';
+
 /**
- * The chart in the largest type with which it fits one page, or else two. A section is kept on one
+ * The chart in the largest type with which it fits one page, or else two; for a reader of large type
+ * two pages are as good as one. A section is kept on one
  * page where it fits, so that the page is turned between sections. A long chart has eight bars a
  * line; one that is too long even so takes more pages, in type that can be read.
  */
-export function chartPages(content: ChartPagesContent, paper: Paper): readonly Drawing[] {
+export function chartPages(content: ChartPagesContent, paper: Paper, size: PageSize = 'fewest pages'): readonly Drawing[] {
   const laid = (most: number) => SIZES.map((size) => layOut(content, paper, size)).find((pages) => pages.length <= most);
   const close = { ...content, sections: content.sections.map((section) => ({ ...section, rows: sideBySide(section.rows) })) };
   const closely = () => CLOSE_SIZES.map((size) => layOut(close, paper, size)).find((pages) => pages.length <= MOST_PAGES);
-  const pages = laid(1) ?? laid(MOST_PAGES) ?? closely() ?? layOut(content, paper, SIZES.at(-1) as number);
+  const pages =
+    (size === 'large type' ? undefined : laid(1)) ?? laid(MOST_PAGES) ?? closely() ?? layOut(content, paper, SIZES.at(-1) as number);
   const [width, height] = PAPERS[paper];
   return pages.map((shapes, index) => ({
     width,

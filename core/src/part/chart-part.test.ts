@@ -12,6 +12,7 @@ const LOOK: PartLook = {
   written: tonic('G'),
   show: 'both',
   words: true,
+  kind: 'chart',
   cuesFor: null,
   foot: 'a foot',
 };
@@ -86,10 +87,10 @@ describe('a chart as its reader reads it', () => {
 
   test('cues for somebody else are left out, remarks for everyone stay', () => {
     const text = 'key: G\n1 "watch" @bass "walk up" @drums "fill" 4\n';
-    const remarks = (cuesFor: string | null) => bars(text, { cuesFor })[0]?.remarks;
+    const remarks = (cuesFor: readonly string[] | null) => bars(text, { cuesFor })[0]?.remarks;
     expect(remarks(null)).toEqual(['watch', 'bass: walk up', 'drums: fill']);
-    expect(remarks('Bass')).toEqual(['watch', 'bass: walk up']);
-    expect(remarks('horns')).toEqual(['watch']);
+    expect(remarks(['Bram', 'Bass guitar'])).toEqual(['watch', 'bass: walk up']);
+    expect(remarks(['horn'])).toEqual(['watch']);
   });
 
   test('lyrics stand under the line they belong to, and can be left out', () => {
@@ -98,6 +99,27 @@ describe('a chart as its reader reads it', () => {
     expect(words(true)).toEqual([[], ['salt on the quay', 'and again'], []]);
     expect(words(false)).toEqual([[], [], []]);
     expect(wordsUnder(0, readChart(text))).toEqual(['salt on the quay', 'and again']);
+  });
+});
+
+describe('parts for the rhythm section', () => {
+  test.each<[PartLook['show'], string[]]>([
+    ['letters', ['G', 'F#', 'A', 'F', 'NC'].map((name) => name.replace('#', '♯'))],
+    ['numbers', ['1', '7', '2', '♭7', 'NC']],
+    ['both', ['1 G', '7 F♯', '2 A', '♭7 F', 'NC']],
+  ])('the bass reads roots and notes under a slash, as %s', (show, expected) =>
+    expect(symbols('key: G\n1maj7 5/7 2-7b5 b79 NC\n', { kind: 'bass', show })).toEqual(expected),
+  );
+
+  test('a drummer reads bars, hits, stops, pushes and silence, and no chord', () => {
+    const text = 'key: G\n[A] x2\n1 4 (1 5!) >6-\n<1> NC % (1... 4.)\n';
+    expect(symbols(text, { kind: 'form' })).toEqual(['–', '–', '–', '×', '×', '×', 'NC', 'NC', '–']);
+    expect(part(text, { kind: 'form' }).sections[0]?.beside).toBe('×2  8 bars');
+    const [, , shared] = bars(text, { kind: 'form' });
+    expect(shared?.chords.map(({ stop, share }) => [stop, share])).toEqual([
+      [false, 2],
+      [true, 2],
+    ]);
   });
 });
 

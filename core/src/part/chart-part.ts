@@ -1,10 +1,16 @@
 import type { BarChord, BarForm, WrittenBar } from '../chart/bars.ts';
 import { type ChartReading, type Letters, lettersFrom } from '../chart/reading.ts';
+import type { NumberChord } from '../degree/degree.ts';
+import { printScaleNumber } from '../interval/interval-text.ts';
 import type { Key } from '../key/key.ts';
-import { type Naming, nameChord, nameKey } from '../naming/naming.ts';
-import { letterParts, numberParts } from '../naming/symbol-parts.ts';
+import { type Naming, nameChord, nameKey, nameNote } from '../naming/naming.ts';
+import { letterParts, numberParts, type SymbolParts } from '../naming/symbol-parts.ts';
 import type { ChartPagesContent, PageBar, PageChord, PageRow, PageSection } from '../notation/chart-pages.ts';
 import type { Note } from '../pitch/note.ts';
+
+/** What of the chart a player reads: all of it, the bass line, or the form with its hits and stops. */
+export type PartKind = 'chart' | 'bass' | 'form';
+export const PART_KINDS: readonly PartKind[] = ['chart', 'bass', 'form'];
 
 /** What a part shows of each chord. */
 export type ChordShow = 'numbers' | 'letters' | 'both' | 'roman';
@@ -17,10 +23,11 @@ export interface PartLook {
   /** The home tonic the reader reads: another one for horns and capo players. */
   readonly written: Note;
   readonly show: ChordShow;
+  readonly kind: PartKind;
   /** Lyrics and cue lines under the bars. */
   readonly words: boolean;
-  /** Remarks for everyone, and cues for these; null for every cue. */
-  readonly cuesFor: string | null;
+  /** Remarks for everyone, and cues for whoever goes by one of these names; null for every cue. */
+  readonly cuesFor: readonly string[] | null;
   /** Whose part it is, for the foot of the page. */
   readonly foot: string;
 }
@@ -41,9 +48,11 @@ export function chartPart(reading: ChartReading, look: PartLook): ChartPagesCont
   const indexed = reading.bars.map((bar, index) => ({ bar, index }));
   const lead = indexed.filter(({ bar }) => bar.section === null);
   const sections = reading.sections.map(
-    ({ name, times, remark }, section): PageSection => ({
+    ({ name, times, remark, count }, section): PageSection => ({
       name,
-      beside: [times > 1 ? `×${times}` : '', remark ?? ''].filter((words) => words !== '').join('  '),
+      beside: [times > 1 ? `×${times}` : '', look.kind === 'form' ? barCount(count) : '', remark ?? '']
+        .filter((words) => words !== '')
+        .join('  '),
       rows: rowsOf(
         indexed.filter(({ bar }) => bar.section === section),
         part,
@@ -56,6 +65,10 @@ export function chartPart(reading: ChartReading, look: PartLook): ChartPagesCont
     sections: lead.length === 0 ? sections : [{ name: '', beside: '', rows: rowsOf(lead, part) }, ...sections],
     foot: look.foot,
   };
+}
+
+function barCount(count: number): string {
+  return count === 1 ? '1 bar' : `${count} bars`;
 }
 
 interface Part {
@@ -113,9 +126,10 @@ export function wordsUnder(line: number, { chart }: Pick<ChartReading, 'chart'>)
 function pageBar(bar: WrittenBar, index: number, part: Part): PageBar {
   const unequal = bar.chords.some(({ beats }) => beats !== bar.chords[0]?.beats);
   const { form } = bar;
+  const isForm = part.look.kind === 'form';
   return {
-    chords: bar.chords.map((chord) => pageChord(chord, bar, part, unequal)),
-    sign: bar.sign,
+    chords: isForm ? formChords(bar) : bar.chords.map((chord) => pageChord(chord, bar, part, unequal)),
+    sign: isForm ? 'chords' : bar.sign,
     heading: barHeading(bar, part.reading.bars[index - 1], part.written.keys, part.look.naming),
     opensRepeat: form.opensRepeat,
     closesRepeat: form.closesRepeat,
@@ -123,9 +137,23 @@ function pageBar(bar: WrittenBar, index: number, part: Part): PageBar {
     signs: form.signs,
     after: afterWords(form).join('  '),
     remarks: bar.remarks
-      .filter(({ to }) => to === null || part.look.cuesFor === null || to.toLowerCase() === part.look.cuesFor.toLowerCase())
+      .filter(({ to }) => to === null || isFor(to, part.look.cuesFor))
       .map(({ to, text }) => (to === null ? text : `${to}: ${text}`)),
   };
+}
+
+/** Whether a cue is for one of these names: `@bass` reaches who plays the bass guitar, `@horns` every horn. */
+function isFor(to: string, names: readonly string[] | null): boolean {
+  const wanted = to.toLowerCase().replace(/s$/, '');
+  return (
+    names === null ||
+    names.some((name) =>
+      name
+        .toLowerCase()
+        .split(/\s+/)
+        .some((word) => word.replace(/s$/, '') === wanted),
+    )
+  );
 }
 
 /** `1.`, `1. 2.`: the passes of an ending as they stand under its bracket. */
@@ -161,6 +189,7 @@ function pageChord(slot: BarChord, bar: WrittenBar, { look, written, sounding }:
   const { chord, push, ring, stop, optional, beats } = slot;
   const marks = { push, ring, stop, optional, share: beats ?? 1, beats: unequal ? beats : null };
   if (chord === null) return { symbol: null, under: '', ...marks };
+  if (look.kind === 'bass') return { ...bassChord(chord, bar, { look, written }), ...marks };
   const read = written.chordIn(chord, bar.stretch);
   const heard = sounding.chordIn(chord, bar.stretch);
   const sounds = look.sounding === look.written ? '' : ` = ${nameChord(heard, look.naming)}`;
@@ -173,4 +202,44 @@ function pageChord(slot: BarChord, bar: WrittenBar, { look, written, sounding }:
     case 'roman':
       return { symbol: numberParts(chord, look.naming), under: '', ...marks };
   }
+}
+
+/** What the bass plays of a chord: the root or the note under the slash, as a number, a letter or both. */
+function bassChord(
+  chord: NumberChord,
+  bar: WrittenBar,
+  { look, written }: Pick<Part, 'look' | 'written'>,
+): Pick<PageChord, 'symbol' | 'under'> {
+  const letter = written.chordIn(chord, bar.stretch);
+  const name = nameNote(letter.bass ?? letter.root, look.naming.notes);
+  const degree = printScaleNumber(chord.bass ?? chord.degree, 'glyph');
+  if (look.show === 'letters') return { symbol: plainSymbol('', name), under: '' };
+  return { symbol: plainSymbol(degree.slice(0, -1), degree.slice(-1)), under: look.show === 'both' ? name : '' };
+}
+
+function plainSymbol(prefix: string, main: string): SymbolParts {
+  return { prefix, main, sign: '', raised: '', bass: null };
+}
+
+const HIT = '×';
+const TIME = '–';
+
+/** What a drummer needs of a bar: hits, stops, pushes and silence where they fall; a line for time that is kept. */
+function formChords({ chords }: WrittenBar): readonly PageChord[] {
+  const told = chords.some(({ chord, push, ring, stop }) => chord === null || push || ring || stop);
+  const unequal = chords.some(({ beats }) => beats !== chords[0]?.beats);
+  const shown = told ? chords : chords.slice(0, 1);
+  return shown.map(({ chord, push, ring, stop, beats }): PageChord => {
+    const hit = push || ring || stop;
+    return {
+      symbol: chord === null ? null : plainSymbol('', hit ? HIT : TIME),
+      under: '',
+      beats: told && unequal ? beats : null,
+      share: told ? (beats ?? 1) : 1,
+      push,
+      ring,
+      stop,
+      optional: false,
+    };
+  });
 }

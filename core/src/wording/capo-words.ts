@@ -1,3 +1,4 @@
+import type { CapoPair } from '../capo/capo-pairs.ts';
 import type { CapoOption } from '../capo/capo-plan.ts';
 import { type Naming, nameChord, nameKey } from '../naming/naming.ts';
 
@@ -13,3 +14,12 @@ export function capoWords({ fret, shapes, hardest, shapeKey, soundingKey }: Capo
 }
 
 const HIGH_FRET = 7;
+
+/** Why two guitars sit well together, or do not. */
+export function pairWords({ first, second, apart }: CapoPair, naming: Naming): string {
+  const shapes = `${nameKey(first.shapeKey, naming)} shapes and ${nameKey(second.shapeKey, naming)} shapes`;
+  const far = Math.abs(apart);
+  if (far === 0) return `Both play ${nameKey(first.shapeKey, naming)} shapes in one place: they double each other.`;
+  const higher = apart > 0 ? 'the second lies' : 'the first lies';
+  return `${shapes}; ${higher} ${far === 1 ? 'a half step' : `${far} half steps`} higher, so nothing is doubled.`;
+}

@@ -11,6 +11,14 @@ export function faultWords(fault: Fault): string {
       return `“${show(fault.text)}” goes on after the note: “${show(fault.rest)}” is not part of a note name.`;
     case 'note-accidentals':
       return `“${show(fault.text)}” has more than two sharps or flats. The same sound is written ${glyphs(fault.easier)}.`;
+    case 'pitch-octave':
+      return `Which octave? Write ${show(`${fault.text}3`)}; middle C is C4.`;
+    case 'range-notes':
+      return `A range is its lowest and its highest note with their octaves, such as B3 D5, not ${show(fault.text)}.`;
+    case 'range-upside-down':
+      return `The lowest note comes first: ${fault.low} lies above ${fault.high}. Write ${fault.high} ${fault.low}?`;
+    case 'voice-outside':
+      return `${fault.note} feels comfortable, so it is possible too: what is possible goes from ${fault.low} to ${fault.high} here. Widen it, or narrow what is comfortable.`;
     case 'scale-unknown':
       return `“${show(fault.text)}” is no scale here.${fault.nearest === null ? ' Try major, minor, harmonic minor or dorian.' : ` Did you mean ${glyphs(fault.nearest)}?`}`;
     case 'key-unspellable':

@@ -21,7 +21,10 @@ export function PrintSheet({ reading, naming, sounding, written, reader, show: f
   const [words, setWords] = useState(true);
   const pages = useMemo(
     () =>
-      chartPages(chartPart(reading, { naming, sounding, written, show, words, cuesFor: null, foot: `Aurora Ridge · ${reader}` }), paper),
+      chartPages(
+        chartPart(reading, { naming, sounding, written, show, kind: 'chart', words, cuesFor: null, foot: `Aurora Ridge · ${reader}` }),
+        paper,
+      ),
     [reading, naming, sounding, written, show, words, reader, paper],
   );
   const title = reading.head.title || 'Chart';

@@ -1,0 +1,111 @@
+import { describe, expect, test } from '@jest/globals';
+import { requireValue } from '../fault.ts';
+import { parseKey, printKey } from '../key/key-text.ts';
+import { DEFAULT_NAMING } from '../naming/naming.ts';
+import { parseRange } from '../pitch/pitch-text.ts';
+import { sungWords } from '../wording/singer-words.ts';
+import { checkVoice, isAtEdge, type Kindness, pitchName, roomOf, singerKeys, sungRange, type Voice } from './singer-key.ts';
+
+const range = (text: string) => requireValue(parseRange(text));
+const key = (text: string) => requireValue(parseKey(text));
+const ALTO: Voice = { comfortable: range('A3 D5'), possible: range('F3 F5') };
+const BASS: Voice = { comfortable: range('F2 C4'), possible: range('E2 E4') };
+const NEUTRAL: Kindness = { guitar: null, accidentals: 0 };
+
+describe('a melody in a voice', () => {
+  test.each([
+    // melody, half steps, what is sung, how, room below and above: counted on the keyboard
+    ['A3 D5', 0, 'A3', 'comfortable', 0, 0],
+    ['C4 C5', 0, 'C4', 'comfortable', 3, 2],
+    ['C4 C5', 2, 'D4', 'comfortable', 5, 0],
+    ['A3 D5', 2, 'B3', 'possible', 2, -2],
+    ['A3 D5', -3, 'F#3', 'possible', -3, 3],
+    ['A3 D5', 6, 'D#4', 'outside', 6, -6],
+  ])('%s moved by %i', (melody, semitones, lowest, fit, lowRoom, highRoom) => {
+    const sung = sungRange(range(melody), semitones, ALTO);
+    expect(pitchName(sung.melody.low).replace('Gb', 'F#').replace('Eb', 'D#')).toBe(lowest);
+    expect(sung).toMatchObject({ fit, lowRoom, highRoom });
+  });
+
+  test('a low voice takes it an octave lower', () => {
+    expect(sungRange(range('A3 D5'), 0, BASS)).toMatchObject({ shift: -12, fit: 'possible' });
+    expect(sungRange(range('G3 C5'), 0, BASS)).toMatchObject({ shift: -12, fit: 'comfortable', lowRoom: 2, highRoom: 0 });
+  });
+
+  test('is at the edge with no half step left', () => {
+    expect(isAtEdge(sungRange(range('A3 D5'), 0, ALTO))).toBe(true);
+    expect(isAtEdge(sungRange(range('C4 C5'), 0, ALTO))).toBe(false);
+  });
+
+  test('is told in words', () => {
+    expect(sungWords(sungRange(range('C4 C5'), 0, ALTO), DEFAULT_NAMING)).toBe(
+      'C4 to C5: with ease, 3 half steps left below and 2 half steps above.',
+    );
+    expect(sungWords(sungRange(range('A3 D5'), 2, ALTO), DEFAULT_NAMING)).toBe('B3 to E5: possible, 2 half steps too high to be easy.');
+  });
+});
+
+describe('keys for a singer', () => {
+  const keys = singerKeys(key('C'), range('C4 C5'), [ALTO], () => NEUTRAL);
+
+  test('are twelve, each once, and the best leaves the same room at both ends', () => {
+    expect(new Set(keys.map(({ semitones }) => semitones)).size).toBe(12);
+    // 17 half steps of voice, 12 of melody: 5 to share, at best 2 and 3
+    expect(keys.slice(0, 2).map(({ sung: [one] }) => one && roomOf(one))).toEqual([2, 2]);
+  });
+
+  test('go from easy to possible to out of reach, and within each from much room to little', () => {
+    const order = ['comfortable', 'possible', 'outside'];
+    const ranks = keys.map(({ fit, sung: [one] }) => [order.indexOf(fit), one === undefined ? 0 : -roomOf(one)] as const);
+    for (const [index, [fit, room]] of ranks.slice(1).entries()) {
+      const [before, roomBefore] = ranks[index] as readonly [number, number];
+      expect(fit > before || (fit === before && room >= roomBefore)).toBe(true);
+    }
+  });
+
+  test('of two with the same room, the one kinder to the guitar comes first, then to the horns', () => {
+    const kind = (name: string) => (one: { tonic: number }) => ({
+      ...NEUTRAL,
+      guitar: printKey({ tonic: one.tonic, scale: 'major' }) === name ? 90 : 10,
+    });
+    const first = (name: string) => printKey(singerKeys(key('C'), range('C4 C5'), [ALTO], kind(name))[0]?.key as never);
+    const [one = '', other = ''] = keys.slice(0, 2).map((each) => printKey(each.key));
+    expect(first(one)).toBe(one);
+    expect(first(other)).toBe(other);
+    const horns = singerKeys(key('C'), range('C4 C5'), [ALTO], ({ tonic }) => ({
+      guitar: 50,
+      accidentals: tonic === keys[1]?.key.tonic ? 0 : 5,
+    }));
+    expect(printKey(horns[0]?.key as never)).toBe(other);
+  });
+
+  test('for two singers are ranked by the one who is worse off', () => {
+    for (const { fit, sung } of singerKeys(key('D'), range('A3 D5'), [ALTO, BASS], () => NEUTRAL)) {
+      expect(sung).toHaveLength(2);
+      const order = ['comfortable', 'possible', 'outside'];
+      expect(order.indexOf(fit)).toBe(Math.max(...sung.map((one) => order.indexOf(one.fit))));
+    }
+  });
+
+  test('keep the song’s own name for its key, and the mode', () => {
+    const minor = singerKeys(key('C#m'), range('C4 C5'), [ALTO], () => NEUTRAL);
+    expect(minor.find(({ semitones }) => semitones === 0)?.key).toEqual(key('C#m'));
+    expect(minor.every(({ key: { scale } }) => scale === 'natural minor')).toBe(true);
+  });
+});
+
+test.each([
+  ['D5 A3'.split(' ').reverse().join(' '), 'F3 F5', null],
+  ['E3 D5', 'F3 F5', 'voice-outside'],
+  ['A3 G5', 'F3 F5', 'voice-outside'],
+])('a voice with ease %s within %s', (comfortable, possible, code) => {
+  const voice = checkVoice({ comfortable: range(comfortable), possible: range(possible) });
+  expect(voice.ok ? null : voice.fault.code).toBe(code);
+});
+
+test('a voice upside down is refused', () => {
+  expect(checkVoice({ comfortable: { low: 60, high: 50 }, possible: range('F3 F5') })).toMatchObject({
+    ok: false,
+    fault: { code: 'range-upside-down' },
+  });
+});

@@ -1,0 +1,129 @@
+import { failure, mod, type Result, success } from '../fault.ts';
+import { plainNote } from '../fretboard/tuning-text.ts';
+import { type Key, moveKey } from '../key/key.ts';
+import { printNote } from '../pitch/note-text.ts';
+import type { PitchRange } from '../pitch/pitch-text.ts';
+
+/** What a singer sings with ease, and what is possible on a good day; the first lies inside the second. */
+export interface Voice {
+  readonly comfortable: PitchRange;
+  readonly possible: PitchRange;
+}
+
+/** Whether a melody lies with ease, only just, or past the voice. */
+export type Fit = 'comfortable' | 'possible' | 'outside';
+export const FITS: readonly Fit[] = ['comfortable', 'possible', 'outside'];
+
+/** A melody in one voice. */
+export interface SungRange {
+  /** Half steps the melody is moved from where the chart has it, in the octave that suits the voice. */
+  readonly shift: number;
+  readonly melody: PitchRange;
+  readonly fit: Fit;
+  /** Half steps of ease left under the lowest note and over the highest; below 0 when it goes past. */
+  readonly lowRoom: number;
+  readonly highRoom: number;
+}
+
+/** How a key treats the others of the band. */
+export interface Kindness {
+  /** 0–100 by how the chords lie on the guitars with the best capo; null without a guitar. */
+  readonly guitar: number | null;
+  /** Sharps or flats in the horn parts together. */
+  readonly accidentals: number;
+}
+
+/** One of the twelve keys, for one or more singers. */
+export interface SingerKey extends Kindness {
+  readonly key: Key;
+  /** Half steps up from the song's own key, 0–11. */
+  readonly semitones: number;
+  /** The worst of all voices. */
+  readonly fit: Fit;
+  /** One a voice, in their order. */
+  readonly sung: readonly SungRange[];
+}
+
+/** The voice, or what about it cannot be. */
+export function checkVoice(voice: Voice): Result<Voice> {
+  const { comfortable, possible } = voice;
+  for (const { low, high } of [comfortable, possible])
+    if (low > high) return failure({ code: 'range-upside-down', low: pitchName(low), high: pitchName(high) }, 0, 0);
+  const past = comfortable.low < possible.low ? comfortable.low : comfortable.high > possible.high ? comfortable.high : null;
+  if (past === null) return success(voice);
+  return failure({ code: 'voice-outside', note: pitchName(past), low: pitchName(possible.low), high: pitchName(possible.high) }, 0, 0);
+}
+
+const OCTAVE = 12;
+
+/** A pitch by its plain name and octave, `B♭3` as `Bb3`. */
+export function pitchName(midi: number): string {
+  return `${printNote(plainNote(midi))}${Math.floor(midi / OCTAVE) - 1}`;
+}
+
+/** The melody moved by so many half steps, in the octave that leaves a voice the most room at both ends. */
+export function sungRange(melody: PitchRange, semitones: number, { comfortable, possible }: Voice): SungRange {
+  const sung = OCTAVES.map((octave): SungRange => {
+    const shift = semitones + OCTAVE * octave;
+    const moved = { low: melody.low + shift, high: melody.high + shift };
+    const [lowRoom, highRoom] = [moved.low - comfortable.low, comfortable.high - moved.high];
+    const fit = within(moved, comfortable) ? 'comfortable' : within(moved, possible) ? 'possible' : 'outside';
+    return { shift, melody: moved, fit, lowRoom, highRoom };
+  });
+  return sung.reduce((best, other) => (compareSung(other, best) < 0 ? other : best));
+}
+
+const OCTAVES = [0, -1, 1, -2, 2, -3, 3] as const;
+
+function within({ low, high }: PitchRange, outer: PitchRange): boolean {
+  return low >= outer.low && high <= outer.high;
+}
+
+function compareSung(a: SungRange, b: SungRange): number {
+  return FITS.indexOf(a.fit) - FITS.indexOf(b.fit) || roomOf(b) - roomOf(a);
+}
+
+/** Room at the narrower end. */
+export function roomOf({ lowRoom, highRoom }: Pick<SungRange, 'lowRoom' | 'highRoom'>): number {
+  return Math.min(lowRoom, highRoom);
+}
+
+/**
+ * The twelve keys for a melody, best first: those that suit every voice, then by the room left at
+ * both ends, then by how kind they are to guitars (the higher the better) and horns (fewer accidentals).
+ */
+export function singerKeys(
+  home: Key,
+  melody: PitchRange,
+  voices: readonly Voice[],
+  kindness: (key: Key) => Kindness,
+): readonly SingerKey[] {
+  const keys = Array.from({ length: OCTAVE }, (_, semitones): SingerKey => {
+    const key = semitones === 0 ? home : moveKey(home, semitones);
+    const sung = voices.map((voice) => sungRange(melody, semitones, voice));
+    const fit = FITS[Math.max(0, ...sung.map((range) => FITS.indexOf(range.fit)))] as Fit;
+    return { key, semitones, sung, fit, ...kindness(key) };
+  });
+  return keys.sort(
+    (a, b) =>
+      FITS.indexOf(a.fit) - FITS.indexOf(b.fit) ||
+      worstRoom(b) - worstRoom(a) ||
+      (b.guitar ?? 0) - (a.guitar ?? 0) ||
+      a.accidentals - b.accidentals ||
+      nearness(a) - nearness(b),
+  );
+}
+
+function worstRoom({ sung }: SingerKey): number {
+  return sung.length === 0 ? 0 : Math.min(...sung.map(roomOf));
+}
+
+/** How far a key lies from the song's own, the short way. */
+function nearness({ semitones }: SingerKey): number {
+  return Math.min(mod(semitones, OCTAVE), mod(-semitones, OCTAVE));
+}
+
+/** Whether a sung range comes to the edge of what is easy: no half step left at an end. */
+export function isAtEdge(sung: SungRange): boolean {
+  return roomOf(sung) < 1;
+}
