@@ -35,7 +35,7 @@ await run(async () => {
   const unknown = asked.filter((part) => !PARTS.includes(part));
   if (unknown.length > 0) throw new Halt(`There is no part “${unknown.join(', ')}”. The parts are: ${PARTS.join(', ')}.`);
   const parts = asked.length === 0 ? PARTS : asked;
-  ensurePackages({ chromium: parts.includes('e2e') });
+  ensurePackages({ chromium: parts.includes('e2e'), readers: parts.includes('core') || parts.includes('server') });
   await ensureInstalled();
   const scratch = mkdtempSync(`${tmpdir()}/aurora-test-`);
   /** @type {Tally[]} */

@@ -96,6 +96,8 @@ const LOOK = {
   written: -3,
   show: 'both',
   kind: 'chart',
+  capo: 0,
+  tonight: '',
   words: true,
   cuesFor: null,
   foot: '',

@@ -124,6 +124,7 @@ export { type AnalysisSheetContent, analysisPages } from './notation/analysis-sh
 export { chartPages, type PageSize } from './notation/chart-pages.ts';
 export { type DiagramLook, type DotLabel, diagram } from './notation/diagram.ts';
 export { type Drawing, type Ink, moved, PRINT_INKS, printSvg, type Shape, scaled } from './notation/drawing.ts';
+export { type SetSheetContent, type SetSheetLine, setPages } from './notation/set-sheet.ts';
 export { musicWidth, PAPERS, type Paper, type SheetLine, type StudySheet, stackedLines, studyPages } from './notation/study-sheet.ts';
 export {
   drawDiagrams,
@@ -148,6 +149,7 @@ export {
   type PartLook,
   wordsUnder,
 } from './part/chart-part.ts';
+export { type PartReader, partPages, type TonightSong, tonightReading } from './part/reader-part.ts';
 export { accidentals, chroma, isEnharmonic, letterStep, type Note, simplest } from './pitch/note.ts';
 export { type AccidentalStyle, parseNote, printAccidentals, printNote, withGlyphs } from './pitch/note-text.ts';
 export { type PitchRange, parsePitch, parseRange, pitchOf } from './pitch/pitch-text.ts';
@@ -251,6 +253,7 @@ export {
   moveWords,
   oddityWords,
 } from './wording/neck-words.ts';
+export { type Evening, type EveningEntry, lengthWords, setSheet } from './wording/set-sheet.ts';
 export { setWarningWords } from './wording/set-words.ts';
 export { sungWords } from './wording/singer-words.ts';
 export { keyWords, whyWords } from './wording/why-words.ts';

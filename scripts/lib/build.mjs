@@ -63,7 +63,9 @@ async function build(folder) {
 /** @param {string} folder */
 async function buildServer(folder) {
   const esbuild = await import('esbuild');
-  const { dependencies } = JSON.parse(readFileSync(`${ROOT}/server/package.json`, 'utf8'));
+  const packages = ['server', 'core'].flatMap((wing) =>
+    Object.keys(JSON.parse(readFileSync(`${ROOT}/${wing}/package.json`, 'utf8')).dependencies),
+  );
   await esbuild.build({
     entryPoints: [`${ROOT}/server/src/main.ts`],
     outfile: `${folder}/main.js`,
@@ -74,7 +76,7 @@ async function buildServer(folder) {
     sourcemap: true,
     logLevel: 'warning',
     // our own packages are TypeScript and go into the bundle; the others are loaded by Node
-    external: Object.keys(dependencies).filter((name) => !name.startsWith('@aurora/')),
+    external: packages.filter((name) => !name.startsWith('@aurora/')),
   });
   cpSync(`${ROOT}/server/src/sheet/fonts`, `${folder}/fonts`, { recursive: true });
   cpSync(`${ROOT}/server/src/db/migrations`, `${folder}/migrations`, { recursive: true });

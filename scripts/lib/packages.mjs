@@ -16,9 +16,19 @@ export function findPostgres() {
   return versions.map((version) => `${POSTGRES_ROOT}/${version}/bin`).find((bin) => existsSync(`${bin}/initdb`));
 }
 
-/** Makes sure PostgreSQL, and Chromium when asked for, are installed; installs them from Debian's packages. */
-export function ensurePackages({ chromium = false } = {}) {
-  const missing = [...(findPostgres() === undefined ? ['postgresql'] : []), ...(chromium && !existsSync(CHROMIUM) ? ['chromium'] : [])];
+/** Programs that tests read files with, by the package they are in: readers that are not ours. */
+const READERS = [
+  ['/usr/bin/pdftotext', 'poppler-utils'],
+  ['/usr/bin/abc2midi', 'abcmidi'],
+];
+
+/** Makes sure PostgreSQL, and what else is asked for, are installed; installs them from Debian's packages. */
+export function ensurePackages({ chromium = false, readers = false } = {}) {
+  const missing = [
+    ...(findPostgres() === undefined ? ['postgresql'] : []),
+    ...(chromium && !existsSync(CHROMIUM) ? ['chromium'] : []),
+    ...(readers ? READERS.flatMap(([program = '', name = '']) => (existsSync(program) ? [] : [name])) : []),
+  ];
   if (missing.length === 0) return;
   const sudo = privileges(missing);
   console.log(`Installing from Debian: ${missing.join(', ')} …`);

@@ -11,8 +11,12 @@ import { capoRoutes } from './capo/capo-routes.ts';
 import { chartRoutes } from './chart/chart-routes.ts';
 import type { Pool } from './db/pool.ts';
 import { asHttpFault, HttpFault, problemOf } from './http-fault.ts';
+import { jobRoutes } from './job/job-routes.ts';
+import { Jobs } from './job/jobs.ts';
 import { memberRoutes } from './member/member-routes.ts';
 import { openApiDocument } from './openapi/openapi.ts';
+import { packRoutes } from './pack/pack-routes.ts';
+import { setRoutes } from './set/set-routes.ts';
 import { sheetRoutes } from './sheet/sheet-routes.ts';
 import { songRoutes } from './song/song-routes.ts';
 import { theoryRoutes } from './theory/theory-routes.ts';
@@ -33,7 +37,7 @@ const BODY_LIMIT = '256kb';
 const SHEET_LIMIT = '4mb';
 const MINUTE_MS = 60_000;
 
-/** The whole HTTP application. It holds nothing of its own: what it needs is passed in. */
+/** The whole HTTP application. It holds nothing of its own but work that is under way: what it needs is passed in. */
 export function createApp(deps: AppDeps): Express {
   const app = express();
   app.disable('x-powered-by');
@@ -50,9 +54,10 @@ export function createApp(deps: AppDeps): Express {
   return app;
 }
 
-function apiRoutes({ pool, rateLimit: limit }: AppDeps): express.Router {
+function apiRoutes({ pool, log, rateLimit: limit }: AppDeps): express.Router {
   const routes = express.Router();
   const document = openApiDocument();
+  const jobs = new Jobs((fault) => log.error({ err: fault }, 'work failed'));
   const limited = rateLimit({
     windowMs: MINUTE_MS,
     limit,
@@ -67,6 +72,9 @@ function apiRoutes({ pool, rateLimit: limit }: AppDeps): express.Router {
   });
   routes.use('/v1/bands/:bandId/songs', songRoutes(pool));
   routes.use('/v1/bands/:bandId/members', memberRoutes(pool));
+  routes.use('/v1/bands/:bandId/sets', setRoutes(pool));
+  routes.use('/v1/bands/:bandId/packs', limited, packRoutes(pool, jobs));
+  routes.use('/v1/bands/:bandId/jobs', jobRoutes(jobs));
   routes.use('/v1/bands', bandRoutes(pool));
   routes.use('/v1/charts', limited, chartRoutes());
   routes.use('/v1/sheets', limited, sheetRoutes());

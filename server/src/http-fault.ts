@@ -1,6 +1,6 @@
 import type { Fault, TextSpan } from '@aurora/core';
 import { faultWords } from '@aurora/core';
-import type { Problem, ProblemError, Song } from '@aurora/wire';
+import type { Problem, ProblemError, SetList, Song } from '@aurora/wire';
 
 /** Everything a request can fail with. */
 export type HttpFaultCode =
@@ -24,7 +24,7 @@ const MEANINGS: Readonly<Record<HttpFaultCode, Meaning>> = {
   'not-json': { status: 415, title: 'The request is not JSON' },
   invalid: { status: 422, title: 'Something in the request cannot be used' },
   'not-found': { status: 404, title: 'Not here' },
-  'stale-save': { status: 409, title: 'The song was saved elsewhere meanwhile' },
+  'stale-save': { status: 409, title: 'It was saved elsewhere meanwhile' },
   'too-large': { status: 413, title: 'Too much at once' },
   'too-many': { status: 429, title: 'Too many requests' },
   'database-away': { status: 503, title: 'The song shelf cannot be reached' },
@@ -36,12 +36,18 @@ export class HttpFault extends Error {
   readonly code: HttpFaultCode;
   readonly errors: readonly ProblemError[];
   readonly current: Song | undefined;
+  readonly currentSet: SetList | undefined;
 
-  constructor(code: HttpFaultCode, detail: string, more: { errors?: readonly ProblemError[]; current?: Song; cause?: unknown } = {}) {
+  constructor(
+    code: HttpFaultCode,
+    detail: string,
+    more: { errors?: readonly ProblemError[]; current?: Song; currentSet?: SetList; cause?: unknown } = {},
+  ) {
     super(detail, { cause: more.cause });
     this.code = code;
     this.errors = more.errors ?? [];
     this.current = more.current;
+    this.currentSet = more.currentSet;
   }
 }
 
@@ -62,6 +68,7 @@ export function problemOf(fault: HttpFault): Problem {
     detail: fault.message,
     ...(fault.errors.length > 0 ? { errors: [...fault.errors] } : {}),
     ...(fault.current === undefined ? {} : { current: fault.current }),
+    ...(fault.currentSet === undefined ? {} : { currentSet: fault.currentSet }),
   };
 }
 

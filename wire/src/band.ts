@@ -31,7 +31,7 @@ export const songsAnswer = z
   .meta({ id: 'Songs' });
 
 /** Words that a database can hold. */
-const words = z.string().refine((text) => !text.includes('\u0000'), { error: 'the text holds a NUL character' });
+export const words = z.string().refine((text) => !text.includes('\u0000'), { error: 'the text holds a NUL character' });
 
 /** What the shelf can be asked for. Everything given must hold. */
 export const songsQuery = z.object({
@@ -91,7 +91,7 @@ export const versionName = z
   .meta({ id: 'SongVersionName' });
 
 /** The schools of naming, as the core's `Naming` has them. */
-const naming = z.object({
+export const naming = z.object({
   majorSeventh: z.enum(['maj7', '△7']),
   minorSeventh: z.enum(['m7', '−7']),
   halfDiminished: z.enum(['m7♭5', 'ø7']),

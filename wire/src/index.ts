@@ -44,17 +44,38 @@ export {
   MOST_CHART_BYTES,
 } from './chart.ts';
 export {
-  instrument,
+  DEFAULT_READS,
   type Member,
+  type MemberChange,
+  type MemberCreateRequest,
+  type MemberReads,
   member,
+  memberChange,
+  memberCreateRequest,
+  memberReads,
   membersAnswer,
+} from './member.ts';
+export {
+  instrument,
   type SheetRequest,
   sheetRequest,
   type VoicingsAnswer,
   voicingsAnswer,
   voicingsRequest,
 } from './neck.ts';
+export { type JobState, jobState, type PackRequest, packRequest } from './pack.ts';
 export { type Problem, type ProblemError, problem } from './problem.ts';
+export {
+  type SetBreakEntry,
+  type SetList,
+  type SetListBody,
+  type SetListHead,
+  type SetSongEntry,
+  setList,
+  setListBody,
+  setListSaveRequest,
+  setListsAnswer,
+} from './set-list.ts';
 export {
   type ChordIdentifyAnswer,
   type ChordParseAnswer,

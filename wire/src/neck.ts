@@ -72,16 +72,6 @@ export const instrument = z
   })
   .meta({ id: 'Instrument' });
 
-export const member = z
-  .object({
-    id: z.string(),
-    name: z.string(),
-    plays: z.string().describe('what the member plays, in words'),
-    instrument: instrument.nullable().describe('the fretted instrument as set up; null for one that was never set up or has no frets'),
-  })
-  .meta({ id: 'Member' });
-export const membersAnswer = z.object({ members: z.array(member) }).meta({ id: 'Members' });
-
 const ink = z.enum(['ink', 'quiet', 'line', 'accent', 'on-accent', 'paper']);
 const number = z.number().min(-10_000).max(10_000);
 
@@ -133,5 +123,4 @@ export const sheetRequest = z
   .meta({ id: 'SheetRequest' });
 
 export type VoicingsAnswer = z.infer<typeof voicingsAnswer>;
-export type Member = z.infer<typeof member>;
 export type SheetRequest = z.infer<typeof sheetRequest>;

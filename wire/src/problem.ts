@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { song } from './band.ts';
+import { setList } from './set-list.ts';
 
 /** One thing wrong with what was sent, as far as possible with its place in the text (1-based). */
 const problemError = z
@@ -12,7 +13,7 @@ const problemError = z
   })
   .meta({ id: 'ProblemError' });
 
-/** An error answer, RFC 9457. `current` comes with a stale save: what is stored now. */
+/** An error answer, RFC 9457. `current`, or `currentSet`, comes with a stale save: what is stored now. */
 export const problem = z
   .object({
     type: z.string(),
@@ -21,6 +22,7 @@ export const problem = z
     detail: z.string(),
     errors: z.array(problemError).optional(),
     current: song.optional(),
+    currentSet: setList.optional(),
   })
   .meta({ id: 'Problem' });
 

@@ -11,6 +11,8 @@ const LOOK: PartLook = {
   written: 1,
   show: 'both',
   kind: 'chart',
+  capo: 0,
+  tonight: '',
   words: true,
   cuesFor: null,
   foot: 'Aurora Ridge',

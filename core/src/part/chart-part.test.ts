@@ -13,6 +13,8 @@ const LOOK: PartLook = {
   show: 'both',
   words: true,
   kind: 'chart',
+  capo: 0,
+  tonight: '',
   cuesFor: null,
   foot: 'a foot',
 };

@@ -22,12 +22,16 @@ export interface PartLook {
   readonly sounding: Note;
   /** The home tonic the reader reads: another one for horns and capo players. */
   readonly written: Note;
+  /** Fret of the reader's capo, 0 for none. */
+  readonly capo: number;
   readonly show: ChordShow;
   readonly kind: PartKind;
   /** Lyrics and cue lines under the bars. */
   readonly words: boolean;
   /** Remarks for everyone, and cues for whoever goes by one of these names; null for every cue. */
   readonly cuesFor: readonly string[] | null;
+  /** What is said about the song tonight, for its head; empty for nothing. */
+  readonly tonight: string;
   /** Whose part it is, for the foot of the page. */
   readonly foot: string;
 }
@@ -80,18 +84,25 @@ interface Part {
 
 function factsOf({ reading: { head, chart }, look, sounding, written }: Part): string {
   const form = chart.head.find((line) => line.kind === 'field' && line.name === 'form');
-  const reads = look.sounding === look.written ? '' : `, written in ${nameKey(written.keys[0] as Key, look.naming)}`;
   return [
-    `${nameKey(sounding.keys[0] as Key, look.naming)}${reads}`,
+    `${nameKey(sounding.keys[0] as Key, look.naming)}${readsIn(look, written)}`,
     `${head.meter.beats}/${head.meter.unit}`,
     head.tempo === null ? '' : `tempo ${head.tempo}`,
     head.feel,
     head.numbering === 'relative' ? 'numbered from the relative major' : '',
     head.by,
+    look.tonight,
     form?.kind === 'field' && head.form !== null ? `Form: ${form.value}` : '',
   ]
     .filter((fact) => fact !== '')
     .join('  ·  ');
+}
+
+/** `, capo 3: G shapes`, `, written in F`: what the reader reads where it is not what sounds. */
+function readsIn({ sounding, written: tonic, capo, naming }: PartLook, written: Letters): string {
+  const key = nameKey(written.keys[0] as Key, naming);
+  if (capo > 0) return `, capo ${capo}: ${key} shapes`;
+  return sounding === tonic ? '' : `, written in ${key}`;
 }
 
 interface IndexedBar {

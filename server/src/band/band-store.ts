@@ -12,18 +12,3 @@ export async function addBand(db: Queryable, name: string): Promise<string> {
   const { rows } = await db.query<{ id: string }>('insert into band (name) values ($1) returning id', [name]);
   return (rows[0] as { id: string }).id;
 }
-
-export interface NewMember {
-  readonly name: string;
-  readonly instrument: string;
-  readonly reader: object;
-}
-
-export async function addMember(db: Queryable, bandId: string, member: NewMember): Promise<void> {
-  await db.query('insert into member (band_id, name, instrument, reader) values ($1, $2, $3, $4)', [
-    bandId,
-    member.name,
-    member.instrument,
-    JSON.stringify(member.reader),
-  ]);
-}

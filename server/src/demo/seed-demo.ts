@@ -1,27 +1,74 @@
-import { addBand, addMember, listBands, type NewMember } from '../band/band-store.ts';
+import type { MemberCreateRequest, MemberReads, SetListBody } from '@aurora/wire';
+import { addBand, listBands } from '../band/band-store.ts';
 import type { Pool } from '../db/pool.ts';
+import { addMember } from '../member/member-store.ts';
+import { addSet } from '../set/set-store.ts';
 import { addSong } from '../song/song-store.ts';
 import { DEMO_SONGS, DEMO_TAGS } from './demo-song-table.ts';
 
 const DEMO_BAND = 'The Lantern Yard';
 
-const MEMBERS: readonly NewMember[] = [
-  { name: 'Ines', instrument: 'voice', reader: { transpose: 0, capo: 0, tuning: 0 } },
-  { name: 'Tam', instrument: 'guitar', reader: { transpose: 0, capo: 0, tuning: 0 } },
-  { name: 'Juno', instrument: 'second guitar', reader: { transpose: 0, capo: 3, tuning: 0 } },
-  { name: 'Bram', instrument: 'bass', reader: { transpose: 0, capo: 0, tuning: 0 } },
-  { name: 'Odile', instrument: 'alto saxophone', reader: { transpose: 9, capo: 0, tuning: 0 } },
-  { name: 'Pim', instrument: 'trumpet', reader: { transpose: 2, capo: 0, tuning: 0 } },
-  { name: 'Rosa', instrument: 'drums', reader: { transpose: 0, capo: 0, tuning: 0 } },
+/** A3 to D5 with ease, F3 to F5 on a good day. */
+const INES: MemberReads['voice'] = { comfortable: { low: 57, high: 74 }, possible: { low: 53, high: 77 } };
+/** B2 to E4 with ease, G2 to G4 on a good day. */
+const TAM: MemberReads['voice'] = { comfortable: { low: 47, high: 64 }, possible: { low: 43, high: 67 } };
+
+const MEMBERS: readonly MemberCreateRequest[] = [
+  { name: 'Ines', plays: 'voice', reads: { show: 'letters', cues: 'own', voice: INES } },
+  { name: 'Tam', plays: 'guitar', reads: { barres: 'any', voice: TAM } },
+  { name: 'Juno', plays: 'second guitar', reads: { barres: 'none', words: false } },
+  { name: 'Bram', plays: 'bass', reads: { part: 'bass', cues: 'own', words: false } },
+  { name: 'Odile', plays: 'alto saxophone', reads: { transpose: 9, show: 'letters', cues: 'own', words: false } },
+  { name: 'Pim', plays: 'trumpet', reads: { transpose: 2, show: 'letters', cues: 'own', words: false } },
+  { name: 'Rosa', plays: 'drums', reads: { part: 'form', size: 'large type', cues: 'own' } },
 ];
 
 /** Fills an empty database with the demo band; one that holds a band already is left alone. */
 export async function seedDemo(pool: Pool): Promise<void> {
   if ((await listBands(pool)).length > 0) return;
   const bandId = await addBand(pool, DEMO_BAND);
-  for (const member of MEMBERS) await addMember(pool, bandId, member);
+  const players = new Map<string, string>();
+  for (const member of MEMBERS) players.set(member.name, (await addMember(pool, bandId, member))?.id ?? '');
+  const songs = new Map<string, string>();
   for (const source of DEMO_SONGS) {
     const title = /^title: (.*)$/m.exec(source)?.[1] ?? '';
-    await addSong(pool, bandId, source, DEMO_TAGS[title] ?? []);
+    songs.set(title, (await addSong(pool, bandId, source, DEMO_TAGS[title] ?? []))?.id ?? '');
   }
+  await addSet(pool, bandId, demoSet(songs, players.get('Juno') ?? ''));
+}
+
+type Song = Extract<SetListBody['entries'][number], { kind: 'song' }>;
+
+/** An evening with a key for the singer, capos, a medley and a break. */
+function demoSet(songs: ReadonlyMap<string, string>, juno: string): SetListBody {
+  const song = (id: string, title: string, more: Partial<Song> = {}): Song => ({
+    kind: 'song',
+    id,
+    songId: songs.get(title) ?? '',
+    key: null,
+    tempo: null,
+    capos: {},
+    starts: '',
+    notes: '',
+    seconds: null,
+    join: { kind: 'gap' },
+    ...more,
+  });
+  return {
+    name: 'Friday at the Tidehouse',
+    place: 'The Tidehouse, Corriewick',
+    startsAt: '20:30',
+    gapSeconds: 30,
+    entries: [
+      song('e1', 'Harbor Wall', { starts: 'Rosa', notes: 'Horns from the second verse' }),
+      song('e2', 'Kelp Ladder', { capos: { [juno]: 2 }, join: { kind: 'bridge', bridge: 'dominant' } }),
+      song('e3', 'Ember Street', { key: 'D', capos: { [juno]: 2 }, starts: 'Tam' }),
+      song('e4', 'Glass Orchard', { tempo: 132, starts: 'Bram' }),
+      { kind: 'break', id: 'e5', name: 'Break', seconds: 900 },
+      song('e6', 'Low Tide Waltz', { key: 'A', notes: 'Ask the room to dance' }),
+      song('e7', 'Copper Line Shuffle', { starts: 'Rosa', join: { kind: 'bridge', bridge: 'two-five' } }),
+      song('e8', 'Northbound Gravel', { starts: 'Tam' }),
+      song('e9', 'Two Lanterns', { seconds: 300, notes: 'Last one: slow, everybody sings' }),
+    ],
+  };
 }

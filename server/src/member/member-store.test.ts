@@ -1,16 +1,16 @@
 import { STANDARD_GUITAR } from '@aurora/core';
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import { openDatabase, openServer, send, type TestDatabase, type TestServer } from '../../test/harness.ts';
-import { addBand, addMember } from '../band/band-store.ts';
-import { listMembers, saveInstrument } from './member-store.ts';
+import { addBand } from '../band/band-store.ts';
+import { addMember, listMembers, saveInstrument } from './member-store.ts';
 
 let db: TestDatabase;
 let server: TestServer;
 beforeAll(async () => {
   db = await openDatabase();
   server = await openServer(db.pool);
-  await addMember(db.pool, db.bandId, { name: 'Wren', instrument: 'guitar', reader: {} });
-  await addMember(db.pool, db.bandId, { name: 'Lark', instrument: 'drums', reader: {} });
+  await addMember(db.pool, db.bandId, { name: 'Wren', plays: 'guitar' });
+  await addMember(db.pool, db.bandId, { name: 'Lark', plays: 'drums' });
 });
 afterAll(async () => {
   await server.close();

@@ -1,5 +1,13 @@
-import { instrument as instrumentSchema, type Member } from '@aurora/wire';
-import type { Queryable } from '../db/pool.ts';
+import {
+  DEFAULT_READS,
+  instrument as instrumentSchema,
+  type Member,
+  type MemberChange,
+  type MemberCreateRequest,
+  type MemberReads,
+  memberReads,
+} from '@aurora/wire';
+import { inTransaction, type Pool, type Queryable } from '../db/pool.ts';
 
 /** Under this name a member's instrument stands among their preferences. */
 const INSTRUMENT = 'instrument';
@@ -8,18 +16,67 @@ interface MemberRow {
   readonly id: string;
   readonly name: string;
   readonly plays: string;
+  readonly reader: Readonly<Record<string, unknown>>;
   readonly instrument: unknown;
 }
 
 const MEMBERS = `
-  select member.id, member.name, member.instrument as plays, preference.value as instrument
+  select member.id, member.name, member.instrument as plays, member.reader, preference.value as instrument
   from member left join preference on preference.band_id = member.band_id and preference.member_id = member.id and preference.name = $2
   where member.band_id = $1`;
 
-/** The band's members in the order they joined. An instrument that no longer fits counts as never set up. */
+/** The band's members in the order they joined. What is stored and no longer fits counts as never said. */
 export async function listMembers(db: Queryable, bandId: string): Promise<readonly Member[]> {
   const { rows } = await db.query<MemberRow>(`${MEMBERS} order by member.created_at, member.name`, [bandId, INSTRUMENT]);
   return rows.map(memberOf);
+}
+
+/** A member; undefined when the band has none by that id. */
+async function findMember(db: Queryable, bandId: string, memberId: string): Promise<Member | undefined> {
+  const { rows } = await db.query<MemberRow>(`${MEMBERS} and member.id = $3`, [bandId, INSTRUMENT, memberId]);
+  return rows[0] === undefined ? undefined : memberOf(rows[0]);
+}
+
+/** Adds a member. Undefined when there is no such band. */
+export async function addMember(db: Queryable, bandId: string, { name, plays, reads }: MemberCreateRequest): Promise<Member | undefined> {
+  const { rows } = await db.query<{ id: string }>(
+    // clock_timestamp: members added in one transaction keep their order
+    `insert into member (band_id, name, instrument, reader, created_at)
+     select id, $2, $3, $4, clock_timestamp() from band where id = $1 returning id`,
+    [bandId, name, plays, JSON.stringify({ ...DEFAULT_READS, ...reads })],
+  );
+  return rows[0] === undefined ? undefined : findMember(db, bandId, rows[0].id);
+}
+
+/** Changes what is said of a member; the rest stays. Undefined when the band has no such member. */
+export async function changeMember(pool: Pool, bandId: string, memberId: string, change: MemberChange): Promise<Member | undefined> {
+  return inTransaction(pool, async (client) => {
+    await client.query('select 1 from member where band_id = $1 and id = $2 for update', [bandId, memberId]);
+    const before = await findMember(client, bandId, memberId);
+    if (before === undefined) return undefined;
+    const after = { ...before, ...withoutUndefined(change), reads: { ...before.reads, ...withoutUndefined(change.reads ?? {}) } };
+    await client.query('update member set name = $3, instrument = $4, reader = $5 where band_id = $1 and id = $2', [
+      bandId,
+      memberId,
+      after.name,
+      after.plays,
+      JSON.stringify(after.reads),
+    ]);
+    return findMember(client, bandId, memberId);
+  });
+}
+
+function withoutUndefined<Given extends object>(given: Given): Given {
+  return Object.fromEntries(Object.entries(given).filter(([, value]) => value !== undefined)) as Given;
+}
+
+/** Takes a member out of the band; saves they made stay. Answers whether there was one. */
+export async function deleteMember(pool: Pool, bandId: string, memberId: string): Promise<boolean> {
+  return inTransaction(pool, async (client) => {
+    await client.query('update chart_version set saved_by = null where band_id = $1 and saved_by = $2', [bandId, memberId]);
+    const { rowCount } = await client.query('delete from member where band_id = $1 and id = $2', [bandId, memberId]);
+    return rowCount === 1;
+  });
 }
 
 /** Keeps how a member's instrument is set up. Undefined when the band has no such member. */
@@ -30,12 +87,18 @@ export async function saveInstrument(db: Queryable, bandId: string, memberId: st
      on conflict (band_id, member_id, name) do update set value = excluded.value`,
     [bandId, memberId, INSTRUMENT, JSON.stringify(instrument)],
   );
-  if (rowCount === 0) return undefined;
-  const { rows } = await db.query<MemberRow>(`${MEMBERS} and member.id = $3`, [bandId, INSTRUMENT, memberId]);
-  return memberOf(rows[0] as MemberRow);
+  return rowCount === 0 ? undefined : findMember(db, bandId, memberId);
 }
 
-function memberOf({ id, name, plays, instrument }: MemberRow): Member {
+function memberOf({ id, name, plays, reader, instrument }: MemberRow): Member {
   const read = instrumentSchema.safeParse(instrument);
-  return { id, name, plays, instrument: read.success ? read.data : null };
+  return { id, name, plays, reads: readsOf(reader), instrument: read.success ? read.data : null };
+}
+
+function readsOf(stored: Readonly<Record<string, unknown>>): MemberReads {
+  const fitting = Object.entries(memberReads.shape).flatMap(([name, schema]) => {
+    const read = schema.safeParse(stored[name]);
+    return read.success ? [[name, read.data] as const] : [];
+  });
+  return { ...DEFAULT_READS, ...Object.fromEntries(fitting) };
 }

@@ -2,7 +2,7 @@ import { OpenAPIRegistry, OpenApiGeneratorV31 } from '@asteasolutions/zod-to-ope
 import * as wire from '@aurora/wire';
 import { z } from 'zod';
 
-type Method = 'get' | 'post' | 'put' | 'patch';
+type Method = 'get' | 'post' | 'put' | 'patch' | 'delete';
 
 interface Call {
   readonly method: Method;
@@ -17,6 +17,8 @@ interface Call {
   /** Statuses this call answers with problem+json, beside 400, 413 and 422 for its body. */
   readonly problems?: readonly number[];
 }
+
+const GONE = z.object({ gone: z.boolean() });
 
 const CALLS: readonly Call[] = [
   { method: 'post', path: '/harmonize', summary: 'Harmonize a key', body: wire.harmonizeRequest, answer: wire.harmonizeAnswer },
@@ -142,6 +144,63 @@ const CALLS: readonly Call[] = [
   },
   { method: 'get', path: '/bands/{bandId}/preferences', summary: 'What the band prefers', answer: wire.preferences, problems: [404, 503] },
   { method: 'get', path: '/bands/{bandId}/members', summary: 'Who plays, and on what', answer: wire.membersAnswer, problems: [404, 503] },
+  {
+    method: 'post',
+    path: '/bands/{bandId}/members',
+    summary: 'Add a player',
+    body: wire.memberCreateRequest,
+    answer: wire.member,
+    status: 201,
+    problems: [404, 503],
+  },
+  {
+    method: 'patch',
+    path: '/bands/{bandId}/members/{memberId}',
+    summary: 'Change how a player reads',
+    body: wire.memberChange,
+    answer: wire.member,
+    problems: [404, 503],
+  },
+  { method: 'delete', path: '/bands/{bandId}/members/{memberId}', summary: 'Take a player out', answer: GONE, problems: [404, 503] },
+  { method: 'get', path: '/bands/{bandId}/sets', summary: 'The band’s sets', answer: wire.setListsAnswer, problems: [404, 503] },
+  {
+    method: 'post',
+    path: '/bands/{bandId}/sets',
+    summary: 'Make a set',
+    body: wire.setListBody,
+    answer: wire.setList,
+    status: 201,
+    problems: [404, 503],
+  },
+  { method: 'get', path: '/bands/{bandId}/sets/{setId}', summary: 'A set with its songs', answer: wire.setList, problems: [404, 503] },
+  {
+    method: 'put',
+    path: '/bands/{bandId}/sets/{setId}',
+    summary: 'Save a set on top of a revision',
+    body: wire.setListSaveRequest,
+    answer: wire.setList,
+    problems: [404, 409, 503],
+  },
+  { method: 'delete', path: '/bands/{bandId}/sets/{setId}', summary: 'Take a set away', answer: GONE, problems: [404, 503] },
+  {
+    method: 'post',
+    path: '/bands/{bandId}/packs',
+    summary: 'Start on a PDF for every player, of a song or a set',
+    body: wire.packRequest,
+    answer: wire.jobState,
+    status: 202,
+    problems: [404, 503],
+  },
+  { method: 'get', path: '/bands/{bandId}/jobs/{jobId}', summary: 'How far work on the server is', answer: wire.jobState, problems: [404] },
+  { method: 'delete', path: '/bands/{bandId}/jobs/{jobId}', summary: 'Stop work on the server', answer: wire.jobState, problems: [404] },
+  {
+    method: 'get',
+    path: '/bands/{bandId}/jobs/{jobId}/file',
+    summary: 'The file that work on the server made',
+    answer: z.string().meta({ format: 'binary' }),
+    content: 'application/octet-stream',
+    problems: [404],
+  },
   {
     method: 'put',
     path: '/bands/{bandId}/members/{memberId}/instrument',

@@ -18,6 +18,17 @@ export async function findSong(db: Queryable, bandId: string, songId: string): P
   return rows[0] === undefined ? undefined : { ...summaryOf(rows[0]), source: rows[0].source };
 }
 
+/** Songs with their newest charts, in the order of their ids here; what the band has not is left out. */
+export async function findSongs(db: Queryable, bandId: string, ids: readonly string[]): Promise<readonly Song[]> {
+  const { rows } = await db.query<SongRow & { source: string }>(
+    `select ${SONG_COLUMNS}, version.source from song
+       join chart_version version on version.song_id = song.id and version.revision = song.revision
+      where song.band_id = $1 and song.id = any ($2::uuid[]) order by array_position($2::uuid[], song.id)`,
+    [bandId, ids],
+  );
+  return rows.map((row) => ({ ...summaryOf(row), source: row.source }));
+}
+
 function valuesOf({ title, by, key, tempo, bars, opening, ridge, rounds, changes }: SongOutline): readonly unknown[] {
   return [title, by, key, tempo, bars, opening, ridge, rounds, changes];
 }

@@ -22,7 +22,18 @@ export function PrintSheet({ reading, naming, sounding, written, reader, show: f
   const pages = useMemo(
     () =>
       chartPages(
-        chartPart(reading, { naming, sounding, written, show, kind: 'chart', words, cuesFor: null, foot: `Aurora Ridge · ${reader}` }),
+        chartPart(reading, {
+          naming,
+          sounding,
+          written,
+          show,
+          kind: 'chart',
+          capo: 0,
+          tonight: '',
+          words,
+          cuesFor: null,
+          foot: `Aurora Ridge · ${reader}`,
+        }),
         paper,
       ),
     [reading, naming, sounding, written, show, words, reader, paper],

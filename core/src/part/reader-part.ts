@@ -1,0 +1,65 @@
+import { type ChartReading, readChart } from '../chart/reading.ts';
+import type { Naming } from '../naming/naming.ts';
+import { chartPages, type PageSize } from '../notation/chart-pages.ts';
+import type { Drawing } from '../notation/drawing.ts';
+import type { Paper } from '../notation/study-sheet.ts';
+import type { Note } from '../pitch/note.ts';
+import { type Reader, writtenKey } from '../reader/reader.ts';
+import { type ChordShow, chartPart, type PartKind } from './chart-part.ts';
+
+/** Somebody in the band, and how they like to read. */
+export interface PartReader {
+  readonly name: string;
+  /** What they play, in words; cues go by it. */
+  readonly plays: string;
+  readonly reader: Reader;
+  readonly show: ChordShow;
+  readonly kind: PartKind;
+  readonly size: PageSize;
+  /** Lyrics under the bars. */
+  readonly words: boolean;
+  readonly cues: 'all' | 'own' | 'none';
+  readonly naming: Naming;
+}
+
+/** A song as it is played tonight. */
+export interface TonightSong {
+  readonly reading: ChartReading;
+  /** The home tonic that sounds. */
+  readonly tonic: Note;
+  /** What is said about it tonight: who counts in, notes. */
+  readonly tonight: string;
+}
+
+/** A song read for an evening: at another tempo, when one is given. */
+export function tonightReading(source: string, tempo: number | null): ChartReading {
+  const reading = readChart(source);
+  if (tempo === null || tempo === reading.head.tempo) return reading;
+  return {
+    ...reading,
+    head: { ...reading.head, tempo },
+    bars: reading.bars.map((bar) => ({ ...bar, tempo: scaledTempo(bar.tempo, reading.head.tempo, tempo) })),
+  };
+}
+
+/** A tempo that changes within the song keeps its proportion to the first. */
+function scaledTempo(here: number | null, first: number | null, tonight: number): number {
+  return here === null || first === null ? tonight : Math.round((here * tonight) / first);
+}
+
+/** The pages of one player's part: transposed, in the player's own school, with the cues that are theirs. */
+export function partPages({ reading, tonic, tonight }: TonightSong, who: PartReader, paper: Paper): readonly Drawing[] {
+  const { reader, naming, show, kind, words } = who;
+  const written = writtenKey(reader, { tonic, scale: reading.head.key.scale }).tonic;
+  const cuesFor = who.cues === 'all' ? null : who.cues === 'own' ? [who.name, ...instrumentNames(who.plays)] : [];
+  const foot = [`Aurora Ridge · ${who.name}`, who.plays].filter((word) => word !== '').join(', ');
+  const content = chartPart(reading, { naming, sounding: tonic, written, capo: reader.capo, show, kind, words, cuesFor, tonight, foot });
+  return chartPages(content, paper, who.size);
+}
+
+const HORNS = /sax|trumpet|trombone|cornet|flugel|tuba|horn|clarinet/i;
+
+/** An instrument with what cues may call it: a saxophone is a horn too. */
+function instrumentNames(plays: string): readonly string[] {
+  return HORNS.test(plays) ? [plays, 'horns'] : [plays];
+}

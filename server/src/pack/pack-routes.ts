@@ -1,0 +1,51 @@
+import { parseKey, setSheet } from '@aurora/core';
+import { type PackRequest, packRequest } from '@aurora/wire';
+import { Router } from 'express';
+import type { Pool } from '../db/pool.ts';
+import { HttpFault } from '../http-fault.ts';
+import type { Jobs } from '../job/jobs.ts';
+import { listMembers } from '../member/member-store.ts';
+import { readPreferences } from '../preference/preference-store.ts';
+import { eveningOf } from '../set/evening.ts';
+import { findSet } from '../set/set-store.ts';
+import { findSong } from '../song/song-store.ts';
+import { bodyOf, idOf, notFound, required } from '../validate.ts';
+import { makePack, type PackContent, packSongsOf } from './pack.ts';
+
+/** `/bands/{id}/packs`: a PDF for every member, for a song or a whole set, made meanwhile. */
+export function packRoutes(pool: Pool, jobs: Jobs): Router {
+  const routes = Router({ mergeParams: true });
+
+  routes.post('/', async (request, response) => {
+    const bandId = idOf(request, 'bandId', 'band');
+    const content = await contentOf(pool, bandId, bodyOf(request, packRequest));
+    if (content.members.length === 0) throw new HttpFault('invalid', 'There is nobody in the band yet: add a player first.');
+    if (content.songs.length === 0) throw new HttpFault('invalid', 'There is no song in this set yet.');
+    response.status(202).json(
+      jobs.start(
+        bandId,
+        (tick) => makePack(content, tick),
+        () => undefined,
+      ),
+    );
+  });
+
+  return routes;
+}
+
+async function contentOf(pool: Pool, bandId: string, wish: PackRequest): Promise<PackContent> {
+  const [members, { naming }] = [await listMembers(pool, bandId), await readPreferences(pool, bandId)];
+  const shared = { members, naming, paper: wish.paper };
+  if (wish.of === 'set') {
+    const set = await findSet(pool, bandId, wish.setId);
+    if (set === undefined) throw notFound('set');
+    const names = new Map(members.map(({ id, name }) => [id, name]));
+    const sheet = setSheet(eveningOf(set), (id) => names.get(id) ?? 'somebody', naming);
+    return { ...shared, title: set.name, songs: packSongsOf(set), set: sheet };
+  }
+  const song = await findSong(pool, bandId, wish.songId);
+  if (song === undefined) throw notFound('song');
+  const tonic = required(parseKey(wish.key ?? song.key), 'key').tonic;
+  const title = song.title || 'Song without a title';
+  return { ...shared, title, songs: [{ source: song.source, title, tonic, tempo: null, capos: {}, tonight: '' }], set: null };
+}

@@ -1,0 +1,192 @@
+import { execFileSync } from 'node:child_process';
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { unzipSync } from 'fflate';
+import { Jobs } from '../src/job/jobs.ts';
+import { addMember } from '../src/member/member-store.ts';
+import { addSet } from '../src/set/set-store.ts';
+import { addSong } from '../src/song/song-store.ts';
+import { openDatabase, openServer, send, type TestDatabase, type TestServer } from './harness.ts';
+
+let db: TestDatabase;
+let server: TestServer;
+let setId: string;
+let songId: string;
+const folder = mkdtempSync(join(tmpdir(), 'packs-'));
+beforeAll(async () => {
+  db = await openDatabase();
+  server = await openServer(db.pool);
+  const players = [
+    { name: 'Wren', plays: 'guitar', reads: { show: 'letters' as const } },
+    { name: 'Odo', plays: 'alto saxophone', reads: { transpose: 9, show: 'letters' as const, words: false } },
+    { name: 'Rook', plays: 'drums', reads: { part: 'form' as const } },
+    { name: 'Bas', plays: 'bass', reads: { part: 'bass' as const, show: 'letters' as const, cues: 'own' as const } },
+  ];
+  const ids: string[] = [];
+  for (const player of players) ids.push((await addMember(db.pool, db.bandId, player))?.id ?? '');
+  const song = async (text: string) => (await addSong(db.pool, db.bandId, text))?.id ?? '';
+  songId = await song('title: Slack Tide\nkey: Eb\n\n[Verse]\n1 4 5/7 1! @bass "walk up" @drums "brushes"\n~ tide is turning\n');
+  const second = await song('title: Rope Walk\nkey: Em\n\n[Verse]\n1- 4- 57 1-\n');
+  const entry = (id: string, of: string, more: object) => ({
+    kind: 'song' as const,
+    id,
+    songId: of,
+    key: null,
+    tempo: null,
+    capos: {},
+    starts: '',
+    notes: '',
+    seconds: null,
+    join: { kind: 'gap' as const },
+    ...more,
+  });
+  const outcome = await addSet(db.pool, db.bandId, {
+    name: 'Friday',
+    place: '',
+    startsAt: '20:30',
+    gapSeconds: 0,
+    entries: [
+      entry('a', songId, { capos: { [ids[0] as string]: 1 }, starts: 'Rook', join: { kind: 'bridge', bridge: 'dominant' } }),
+      entry('b', second, {}),
+    ],
+  });
+  setId = outcome.kind === 'saved' ? outcome.set.id : '';
+});
+afterAll(async () => {
+  await server.close();
+  await db.close();
+});
+
+const base = () => `${server.url}/api/v1/bands/${db.bandId}`;
+
+async function finished(jobId: string): Promise<{ state: string; done: number; total: number; says: string }> {
+  for (let turn = 0; turn < 400; turn += 1) {
+    const { body } = await send(`${base()}/jobs/${jobId}`);
+    if (body.state !== 'working') return body;
+    await new Promise((resolve) => setTimeout(resolve, 50));
+  }
+  throw new Error('the work did not end');
+}
+
+async function packOf(wish: object): Promise<Record<string, string>> {
+  const started = await send(`${base()}/packs`, 'POST', wish);
+  expect(started.status).toBe(202);
+  expect(await finished(started.body.id)).toMatchObject({ state: 'done' });
+  const response = await fetch(`${base()}/jobs/${started.body.id}/file`);
+  expect(response.headers.get('content-type')).toBe('application/zip');
+  const files = unzipSync(new Uint8Array(await response.arrayBuffer()));
+  return Object.fromEntries(Object.entries(files).map(([name, bytes]) => [name, textOf(bytes)]));
+}
+
+/** What poppler reads in a PDF. */
+function textOf(bytes: Uint8Array): string {
+  const file = join(folder, 'part.pdf');
+  writeFileSync(file, bytes);
+  return execFileSync('pdftotext', ['-layout', file, '-'], { encoding: 'utf8' });
+}
+
+describe('a parts pack', () => {
+  test('of a set: a PDF for everyone, in their key, with what is theirs; the bridge is written in', async () => {
+    const files = await packOf({ of: 'set', setId, paper: 'A4' });
+    expect(Object.keys(files).sort()).toEqual([
+      'Bas, bass.pdf',
+      'Odo, alto saxophone.pdf',
+      'Rook, drums.pdf',
+      'Set list for the floor.pdf',
+      'Set list.pdf',
+      'Wren, guitar.pdf',
+    ]);
+    const guitar = files['Wren, guitar.pdf'] ?? '';
+    expect(guitar).toContain('E♭, capo 1: D shapes');
+    expect(guitar).toContain('Rook counts in');
+    expect(guitar).toContain('tide is turning');
+    expect(guitar).toMatch(/To Rope Walk/);
+    // an alto reads a major sixth higher: E♭ sounds, C is written; E minor sounds, C♯ minor is written
+    const alto = files['Odo, alto saxophone.pdf'] ?? '';
+    expect(alto).toContain('E♭, written in C');
+    expect(alto).toMatch(/Em, written in C♯m/);
+    expect(alto).not.toContain('tide is turning');
+    const drums = files['Rook, drums.pdf'] ?? '';
+    expect(drums).toContain('4 bars');
+    expect(drums).toContain('brushes');
+    const bass = files['Bas, bass.pdf'] ?? '';
+    expect(bass).toContain('walk up');
+    expect(bass).not.toContain('brushes');
+    // E♭ A♭ and the D under the slash
+    expect(bass).toMatch(/E♭\s+A♭\s+D\s+E♭/);
+    expect(files['Set list.pdf']).toMatch(/20:30/);
+    expect(files['Set list for the floor.pdf']).toMatch(/Rope Walk\s+Em/);
+  });
+
+  test('of one song, in another key', async () => {
+    const files = await packOf({ of: 'song', songId, key: 'D', paper: 'Letter' });
+    expect(Object.keys(files)).toHaveLength(4);
+    expect(files['Odo, alto saxophone.pdf']).toContain('D, written in B');
+  });
+
+  test.each([
+    [{ of: 'set', setId: '00000000-0000-4000-8000-000000000000', paper: 'A4' }, 404],
+    [{ of: 'song', songId: '00000000-0000-4000-8000-000000000000', key: null, paper: 'A4' }, 404],
+    [{ of: 'set', paper: 'A4' }, 422],
+    [{ of: 'everything' }, 422],
+  ])('%j is answered with %i', async (wish, status) => expect((await send(`${base()}/packs`, 'POST', wish)).status).toBe(status));
+
+  test('a key nobody can read is refused before any work', async () => {
+    expect(await send(`${base()}/packs`, 'POST', { of: 'song', songId, key: 'H', paper: 'A4' })).toMatchObject({ status: 422 });
+  });
+});
+
+describe('work on the server', () => {
+  const settle = () => new Promise((resolve) => setTimeout(resolve, 20));
+
+  test('tells how far it is, and stops where it is told to', async () => {
+    const jobs = new Jobs(() => undefined);
+    let steps = 0;
+    const { id } = jobs.start(
+      'band',
+      async (tick) => {
+        for (; steps < 10_000; steps += 1) await tick(steps, 10_000);
+        return { says: 'all of it', file: null };
+      },
+      () => undefined,
+    );
+    await settle();
+    expect(jobs.find('band', id)).toMatchObject({ state: 'working', total: 10_000 });
+    expect(jobs.stop('band', id)).toMatchObject({ state: 'stopped' });
+    await settle();
+    const reached = steps;
+    await settle();
+    expect(steps).toBe(reached);
+    expect(jobs.find('band', id)).toMatchObject({ state: 'stopped', says: 'Stopped.' });
+    expect(jobs.resultOf('band', id)).toBeUndefined();
+  });
+
+  test('is of one band alone', () => {
+    const jobs = new Jobs(() => undefined);
+    const { id } = jobs.start(
+      'band',
+      async () => ({ says: '', file: null }),
+      () => undefined,
+    );
+    expect([jobs.find('other', id), jobs.stop('other', id), jobs.resultOf('other', id)]).toEqual([undefined, undefined, undefined]);
+  });
+
+  test('that fails says so: in words where there are some, else it is told to whoever watches', async () => {
+    const seen: unknown[] = [];
+    const jobs = new Jobs((fault) => seen.push(fault));
+    const fail = async () => Promise.reject(new Error('torn'));
+    const known = jobs.start('band', fail, () => 'The file is torn.');
+    const unknown = jobs.start('band', fail, () => undefined);
+    await settle();
+    expect(jobs.find('band', known.id)).toMatchObject({ state: 'failed', says: 'The file is torn.' });
+    expect(jobs.find('band', unknown.id)).toMatchObject({ state: 'failed', says: 'This is a fault of ours. Nothing was changed.' });
+    expect(seen).toHaveLength(1);
+  });
+
+  test('that is unknown has no file', async () => {
+    expect((await send(`${base()}/jobs/00000000-0000-4000-8000-000000000000/file`)).status).toBe(404);
+    expect((await send(`${base()}/jobs/00000000-0000-4000-8000-000000000000`, 'DELETE')).status).toBe(404);
+  });
+});
