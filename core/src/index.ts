@@ -14,6 +14,7 @@ export { type WhatIf, type WhatIfKind, whatIf } from './analysis/what-if.ts';
 export { BRIDGE_KINDS, type Bridge, type BridgeEnd, type BridgeKind, findBridges, homeOfChord } from './bridge/bridge.ts';
 export { type CapoPair, pairCapos } from './capo/capo-pairs.ts';
 export { BARRE_LEVELS, type BarreLevel, type CapoOption, type CapoShape, type CapoWish, planCapo, wishOf } from './capo/capo-plan.ts';
+export { type EasierChord, easierChords, type HardChord } from './capo/easier-chords.ts';
 export { type ChordHold, easiestHold } from './capo/hold.ts';
 export { planSetCapos, type SetCapo } from './capo/set-capo.ts';
 export {
@@ -144,17 +145,19 @@ export {
   type ChordShow,
   chartPart,
   endingLabel,
+  isFor,
   PART_KINDS,
   type PartKind,
   type PartLook,
   wordsUnder,
 } from './part/chart-part.ts';
-export { type PartReader, partPages, type TonightSong, tonightReading } from './part/reader-part.ts';
+export { cueNames, type PartReader, partPages, type TonightSong } from './part/reader-part.ts';
 export { accidentals, chroma, isEnharmonic, letterStep, type Note, simplest } from './pitch/note.ts';
 export { type AccidentalStyle, parseNote, printAccidentals, printNote, withGlyphs } from './pitch/note-text.ts';
 export { type PitchRange, parsePitch, parseRange, pitchOf } from './pitch/pitch-text.ts';
 export { type Progression, type ProgressionChord, readProgression, type UnreadChord } from './progression/progression.ts';
 export { CONCERT_READER, type Reader, TRANSPOSITION_SEMITONES, type Transposition, writtenChord, writtenKey } from './reader/reader.ts';
+export { type ChordSwap, withSwaps } from './reader/swaps.ts';
 export { type ArpeggioWish, arpeggioRun } from './run/arpeggio.ts';
 export type { Run, RunNote } from './run/run.ts';
 export { type ScaleLayout, type ScaleRunWish, scaleRun } from './run/scale-run.ts';
@@ -163,7 +166,17 @@ export { type SweepWish, sweepRun } from './run/sweep.ts';
 export { chordScaleIntervals, isMinorScale, SCALE_NAMES, type Step, scaleIntervals, scaleSteps } from './scale/scale.ts';
 export type { ChordScaleName, ScaleName } from './scale/scale-table.ts';
 
-export { firstChord, lastChord, type MedleySong, withBridge } from './setlist/medley.ts';
+export {
+  type Evening,
+  type EveningEntry,
+  type EveningSong,
+  eveningOf,
+  type ShelfSong,
+  type StoredSet,
+  type StoredSetBreak,
+  type StoredSetSong,
+} from './setlist/evening.ts';
+export { firstChord, lastChord, type MedleySong, playedTexts, withBridge } from './setlist/medley.ts';
 export {
   clockAfter,
   GAP_SECONDS,
@@ -177,6 +190,7 @@ export {
   setWarnings,
 } from './setlist/set-list.ts';
 export {
+  accidentalsFor,
   checkVoice,
   type Fit,
   isAtEdge,
@@ -253,7 +267,7 @@ export {
   moveWords,
   oddityWords,
 } from './wording/neck-words.ts';
-export { type Evening, type EveningEntry, lengthWords, setSheet } from './wording/set-sheet.ts';
+export { lengthWords, setSheet } from './wording/set-sheet.ts';
 export { setWarningWords } from './wording/set-words.ts';
 export { sungWords } from './wording/singer-words.ts';
 export { keyWords, whyWords } from './wording/why-words.ts';

@@ -19,6 +19,7 @@ import { packRoutes } from './pack/pack-routes.ts';
 import { setRoutes } from './set/set-routes.ts';
 import { sheetRoutes } from './sheet/sheet-routes.ts';
 import { songRoutes } from './song/song-routes.ts';
+import { swapRoutes } from './swap/swap-routes.ts';
 import { theoryRoutes } from './theory/theory-routes.ts';
 import { voicingRoutes } from './voicing/voicing-routes.ts';
 import { webRoutes } from './web-routes.ts';
@@ -70,6 +71,7 @@ function apiRoutes({ pool, log, rateLimit: limit }: AppDeps): express.Router {
   routes.get('/v1/openapi.json', (_request, response) => {
     response.json(document);
   });
+  routes.use('/v1/bands/:bandId/songs/:songId/swaps', swapRoutes(pool));
   routes.use('/v1/bands/:bandId/songs', songRoutes(pool));
   routes.use('/v1/bands/:bandId/members', memberRoutes(pool));
   routes.use('/v1/bands/:bandId/sets', setRoutes(pool));

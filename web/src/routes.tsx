@@ -7,6 +7,7 @@ const lazyHarmonize = async () => ({ Component: (await import('./harmonize/Harmo
 const lazyAnalyze = async () => ({ Component: (await import('./analyze/AnalyzeRoom.tsx')).AnalyzeRoom });
 const lazyChart = async () => ({ Component: (await import('./chart/ChartRoom.tsx')).ChartRoom });
 const lazyStand = async () => ({ Component: (await import('./stand/StandRoom.tsx')).StandRoom });
+const lazyBand = async () => ({ Component: (await import('./band/BandRoom.tsx')).BandRoom });
 const lazyNeck = async () => ({ Component: (await import('./neck/room/NeckRoom.tsx')).NeckRoom });
 
 /** Where each room is. The open song is part of the address, so that a link opens it again. */
@@ -21,11 +22,13 @@ export const router = createBrowserRouter([
       { path: 'harmonize', lazy: lazyHarmonize },
       { path: 'analyze', lazy: lazyAnalyze },
       { path: 'chart', lazy: lazyChart },
+      { path: 'band/:part?', lazy: lazyBand },
       { path: 'neck', lazy: lazyNeck },
       { path: 'songs/:songId', element: <Navigate to="chart" replace /> },
       { path: 'songs/:songId/harmonize', lazy: lazyHarmonize },
       { path: 'songs/:songId/analyze', lazy: lazyAnalyze },
       { path: 'songs/:songId/chart', lazy: lazyChart },
+      { path: 'songs/:songId/band/:part?', lazy: lazyBand },
       { path: 'songs/:songId/neck', lazy: lazyNeck },
       { path: 'songs/:songId/stand', lazy: lazyStand },
       { path: '*', Component: LostPage },

@@ -76,6 +76,7 @@ export {
   setListSaveRequest,
   setListsAnswer,
 } from './set-list.ts';
+export { type ChordSwap, type SwapRequest, swapRequest, swapsAnswer } from './swap.ts';
 export {
   type ChordIdentifyAnswer,
   type ChordParseAnswer,

@@ -18,7 +18,7 @@ export function keyNotes(key: Key): readonly Note[] {
 }
 
 /** Sharps and flats needed to write the key's seven notes, double ones counted twice. */
-function keyAccidentals(key: Key): number {
+export function keyAccidentals(key: Key): number {
   return keyNotes(key).reduce((sum, note) => sum + Math.abs(accidentals(note)), 0);
 }
 

@@ -1,4 +1,4 @@
-import type { BarChord, BarForm, WrittenBar } from '../chart/bars.ts';
+import type { BarChord, BarForm, BarRemark, WrittenBar } from '../chart/bars.ts';
 import { type ChartReading, type Letters, lettersFrom } from '../chart/reading.ts';
 import type { NumberChord } from '../degree/degree.ts';
 import { printScaleNumber } from '../interval/interval-text.ts';
@@ -148,13 +148,14 @@ function pageBar(bar: WrittenBar, index: number, part: Part): PageBar {
     signs: form.signs,
     after: afterWords(form).join('  '),
     remarks: bar.remarks
-      .filter(({ to }) => to === null || isFor(to, part.look.cuesFor))
+      .filter((remark) => isFor(remark, part.look.cuesFor))
       .map(({ to, text }) => (to === null ? text : `${to}: ${text}`)),
   };
 }
 
-/** Whether a cue is for one of these names: `@bass` reaches who plays the bass guitar, `@horns` every horn. */
-function isFor(to: string, names: readonly string[] | null): boolean {
+/** Whether a remark is for everyone, or a cue for one of these names: `@bass` reaches who plays the bass guitar. */
+export function isFor({ to }: BarRemark, names: readonly string[] | null): boolean {
+  if (to === null) return true;
   const wanted = to.toLowerCase().replace(/s$/, '');
   return (
     names === null ||

@@ -1,4 +1,4 @@
-import { type ChartReading, readChart } from '../chart/reading.ts';
+import type { ChartReading } from '../chart/reading.ts';
 import type { Naming } from '../naming/naming.ts';
 import { chartPages, type PageSize } from '../notation/chart-pages.ts';
 import type { Drawing } from '../notation/drawing.ts';
@@ -31,30 +31,30 @@ export interface TonightSong {
   readonly tonight: string;
 }
 
-/** A song read for an evening: at another tempo, when one is given. */
-export function tonightReading(source: string, tempo: number | null): ChartReading {
-  const reading = readChart(source);
-  if (tempo === null || tempo === reading.head.tempo) return reading;
-  return {
-    ...reading,
-    head: { ...reading.head, tempo },
-    bars: reading.bars.map((bar) => ({ ...bar, tempo: scaledTempo(bar.tempo, reading.head.tempo, tempo) })),
-  };
-}
-
-/** A tempo that changes within the song keeps its proportion to the first. */
-function scaledTempo(here: number | null, first: number | null, tonight: number): number {
-  return here === null || first === null ? tonight : Math.round((here * tonight) / first);
-}
-
 /** The pages of one player's part: transposed, in the player's own school, with the cues that are theirs. */
 export function partPages({ reading, tonic, tonight }: TonightSong, who: PartReader, paper: Paper): readonly Drawing[] {
   const { reader, naming, show, kind, words } = who;
   const written = writtenKey(reader, { tonic, scale: reading.head.key.scale }).tonic;
-  const cuesFor = who.cues === 'all' ? null : who.cues === 'own' ? [who.name, ...instrumentNames(who.plays)] : [];
   const foot = [`Aurora Ridge · ${who.name}`, who.plays].filter((word) => word !== '').join(', ');
-  const content = chartPart(reading, { naming, sounding: tonic, written, capo: reader.capo, show, kind, words, cuesFor, tonight, foot });
+  const content = chartPart(reading, {
+    naming,
+    sounding: tonic,
+    written,
+    capo: reader.capo,
+    show,
+    kind,
+    words,
+    cuesFor: cueNames(who),
+    tonight,
+    foot,
+  });
   return chartPages(content, paper, who.size);
+}
+
+/** The names whose cues somebody wants to see, for `isFor`: null for every cue, none for no cue. */
+export function cueNames({ cues, name, plays }: Pick<PartReader, 'cues' | 'name' | 'plays'>): readonly string[] | null {
+  if (cues === 'all') return null;
+  return cues === 'own' ? [name, ...instrumentNames(plays)] : [];
 }
 
 const HORNS = /sax|trumpet|trombone|cornet|flugel|tuba|horn|clarinet/i;

@@ -5,6 +5,7 @@ import { numberChord } from '../degree/degree.ts';
 import { printNumber } from '../degree/number-text.ts';
 import type { Key } from '../key/key.ts';
 import type { Note } from '../pitch/note.ts';
+import type { Evening, EveningEntry } from './evening.ts';
 
 /** The first chord of a song as it is played, in its key, with its home on `tonic`; undefined for a song without chords. */
 export function firstChord(reading: ChartReading, tonic: Note): BridgeEnd | undefined {
@@ -73,4 +74,18 @@ function addedToForm(source: string, name: string): string {
 function playsLast(text: string): boolean {
   const { performance, sections } = readChart(text);
   return performance.parts.at(-1)?.section === sections.length - 1;
+}
+
+/** The chart texts of an evening as they are played, one a song: bridges to the next are written in. */
+export function playedTexts({ entries }: Evening): readonly string[] {
+  return entries.flatMap((one, index) => {
+    const song = medleySong(one);
+    if (song === null || one.entry.kind === 'break') return [];
+    const next = entries[index + 1] === undefined ? null : medleySong(entries[index + 1] as EveningEntry);
+    return [one.entry.join.kind === 'bridge' && next !== null ? withBridge(song, next, one.entry.join.bridge) : song.source];
+  });
+}
+
+function medleySong({ song, name }: EveningEntry): MedleySong | null {
+  return song === null ? null : { source: song.source, title: name, tonic: song.key.tonic };
 }

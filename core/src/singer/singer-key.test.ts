@@ -4,7 +4,7 @@ import { parseKey, printKey } from '../key/key-text.ts';
 import { DEFAULT_NAMING } from '../naming/naming.ts';
 import { parseRange } from '../pitch/pitch-text.ts';
 import { sungWords } from '../wording/singer-words.ts';
-import { checkVoice, isAtEdge, type Kindness, pitchName, roomOf, singerKeys, sungRange, type Voice } from './singer-key.ts';
+import { accidentalsFor, checkVoice, isAtEdge, type Kindness, pitchName, roomOf, singerKeys, sungRange, type Voice } from './singer-key.ts';
 
 const range = (text: string) => requireValue(parseRange(text));
 const key = (text: string) => requireValue(parseKey(text));
@@ -92,6 +92,17 @@ describe('keys for a singer', () => {
     expect(minor.find(({ semitones }) => semitones === 0)?.key).toEqual(key('C#m'));
     expect(minor.every(({ key: { scale } }) => scale === 'natural minor')).toBe(true);
   });
+});
+
+test.each([
+  // counted by hand: C is written D (2 sharps) by a B♭ instrument and A (3 sharps) by an E♭ one
+  ['C', 5],
+  ['Bb', 1],
+  ['Eb', 1],
+  ['E', 6 + 5],
+])('a B♭ and an E♭ instrument in %s read %i accidentals together', (name, count) => {
+  const reader = (transpose: number) => ({ transpose, capo: 0, tuning: 0 });
+  expect(accidentalsFor([reader(2), reader(9)], key(name))).toBe(count);
 });
 
 test.each([

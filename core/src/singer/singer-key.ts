@@ -1,8 +1,9 @@
 import { failure, mod, type Result, success } from '../fault.ts';
 import { plainNote } from '../fretboard/tuning-text.ts';
-import { type Key, moveKey } from '../key/key.ts';
+import { type Key, keyAccidentals, moveKey } from '../key/key.ts';
 import { printNote } from '../pitch/note-text.ts';
 import type { PitchRange } from '../pitch/pitch-text.ts';
+import { type Reader, writtenKey } from '../reader/reader.ts';
 
 /** What a singer sings with ease, and what is possible on a good day; the first lies inside the second. */
 export interface Voice {
@@ -31,6 +32,11 @@ export interface Kindness {
   readonly guitar: number | null;
   /** Sharps or flats in the horn parts together. */
   readonly accidentals: number;
+}
+
+/** Sharps and flats in the parts of these readers together while the band sounds a key. */
+export function accidentalsFor(readers: readonly Reader[], key: Key): number {
+  return readers.reduce((sum, reader) => sum + keyAccidentals(writtenKey(reader, key)), 0);
 }
 
 /** One of the twelve keys, for one or more singers. */

@@ -1,27 +1,7 @@
 import { type Naming, nameKey } from '../naming/naming.ts';
 import type { SetSheetContent, SetSheetLine } from '../notation/set-sheet.ts';
-import { clockAfter, type SetEntry, type SetTime, setTimes } from '../setlist/set-list.ts';
-
-/** An entry of an evening with what is said about it. */
-export interface EveningEntry {
-  readonly entry: SetEntry;
-  /** Name of a break. */
-  readonly name: string;
-  readonly tempo: number | null;
-  /** Who counts in. */
-  readonly starts: string;
-  readonly notes: string;
-}
-
-/** A set with everything that stands on its sheet. */
-export interface Evening {
-  readonly name: string;
-  readonly place: string;
-  /** `20:30`; empty when nobody knows. */
-  readonly startsAt: string;
-  readonly gapSeconds: number;
-  readonly entries: readonly EveningEntry[];
-}
+import type { Evening, EveningEntry } from '../setlist/evening.ts';
+import { clockAfter, type SetTime, setTimes } from '../setlist/set-list.ts';
 
 /** A set as it is printed: titles, keys, when each begins, capos and what else was said. */
 export function setSheet(evening: Evening, nameOf: (player: string) => string, naming: Naming): SetSheetContent {

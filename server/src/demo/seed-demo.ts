@@ -10,12 +10,12 @@ const DEMO_BAND = 'The Lantern Yard';
 
 /** A3 to D5 with ease, F3 to F5 on a good day. */
 const INES: MemberReads['voice'] = { comfortable: { low: 57, high: 74 }, possible: { low: 53, high: 77 } };
-/** B2 to E4 with ease, G2 to G4 on a good day. */
-const TAM: MemberReads['voice'] = { comfortable: { low: 47, high: 64 }, possible: { low: 43, high: 67 } };
+/** G2 to F4 with ease, E2 to A4 on a good day. */
+const TAM: MemberReads['voice'] = { comfortable: { low: 43, high: 65 }, possible: { low: 40, high: 69 } };
 
 const MEMBERS: readonly MemberCreateRequest[] = [
   { name: 'Ines', plays: 'voice', reads: { show: 'letters', cues: 'own', voice: INES } },
-  { name: 'Tam', plays: 'guitar', reads: { barres: 'any', voice: TAM } },
+  { name: 'Tam', plays: 'guitar', reads: { voice: TAM } },
   { name: 'Juno', plays: 'second guitar', reads: { barres: 'none', words: false } },
   { name: 'Bram', plays: 'bass', reads: { part: 'bass', cues: 'own', words: false } },
   { name: 'Odile', plays: 'alto saxophone', reads: { transpose: 9, show: 'letters', cues: 'own', words: false } },

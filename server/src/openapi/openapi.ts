@@ -142,6 +142,21 @@ const CALLS: readonly Call[] = [
     answer: wire.alikeAnswer,
     problems: [404, 503],
   },
+  {
+    method: 'get',
+    path: '/bands/{bandId}/songs/{songId}/swaps',
+    summary: 'Chords that players play otherwise',
+    answer: wire.swapsAnswer,
+    problems: [404, 503],
+  },
+  {
+    method: 'put',
+    path: '/bands/{bandId}/songs/{songId}/swaps',
+    summary: 'Have a player play another chord, or the one that is written',
+    body: wire.swapRequest,
+    answer: wire.swapsAnswer,
+    problems: [404, 503],
+  },
   { method: 'get', path: '/bands/{bandId}/preferences', summary: 'What the band prefers', answer: wire.preferences, problems: [404, 503] },
   { method: 'get', path: '/bands/{bandId}/members', summary: 'Who plays, and on what', answer: wire.membersAnswer, problems: [404, 503] },
   {

@@ -1,4 +1,4 @@
-import { parseKey, setSheet } from '@aurora/core';
+import { eveningOf, parseKey, readChart, setSheet } from '@aurora/core';
 import { type PackRequest, packRequest } from '@aurora/wire';
 import { Router } from 'express';
 import type { Pool } from '../db/pool.ts';
@@ -6,9 +6,9 @@ import { HttpFault } from '../http-fault.ts';
 import type { Jobs } from '../job/jobs.ts';
 import { listMembers } from '../member/member-store.ts';
 import { readPreferences } from '../preference/preference-store.ts';
-import { eveningOf } from '../set/evening.ts';
 import { findSet } from '../set/set-store.ts';
 import { findSong } from '../song/song-store.ts';
+import { listSwaps } from '../swap/swap-store.ts';
 import { bodyOf, idOf, notFound, required } from '../validate.ts';
 import { makePack, type PackContent, packSongsOf } from './pack.ts';
 
@@ -40,12 +40,24 @@ async function contentOf(pool: Pool, bandId: string, wish: PackRequest): Promise
     const set = await findSet(pool, bandId, wish.setId);
     if (set === undefined) throw notFound('set');
     const names = new Map(members.map(({ id, name }) => [id, name]));
-    const sheet = setSheet(eveningOf(set), (id) => names.get(id) ?? 'somebody', naming);
-    return { ...shared, title: set.name, songs: packSongsOf(set), set: sheet };
+    const evening = eveningOf(set, set.songs);
+    const sheet = setSheet(evening, (id) => names.get(id) ?? 'somebody', naming);
+    const swaps = await listSwaps(
+      pool,
+      bandId,
+      set.songs.map(({ id }) => id),
+    );
+    return { ...shared, title: set.name, songs: packSongsOf(evening), swaps, set: sheet };
   }
   const song = await findSong(pool, bandId, wish.songId);
   if (song === undefined) throw notFound('song');
   const tonic = required(parseKey(wish.key ?? song.key), 'key').tonic;
   const title = song.title || 'Song without a title';
-  return { ...shared, title, songs: [{ source: song.source, title, tonic, tempo: null, capos: {}, tonight: '' }], set: null };
+  return {
+    ...shared,
+    title,
+    songs: [{ reading: readChart(song.source), tonic, songId: song.id, capos: {}, tonight: '' }],
+    swaps: await listSwaps(pool, bandId, [song.id]),
+    set: null,
+  };
 }

@@ -1,38 +1,36 @@
 import {
   checkInstrument,
   type Drawing,
-  INSTRUMENTS,
-  type Note,
+  type Evening,
   type Paper,
   type PartReader,
-  parseKey,
   partPages,
-  requireValue,
+  playedTexts,
+  readChart,
   type SetSheetContent,
+  STANDARD_GUITAR,
   setPages,
-  tonightReading,
+  type TonightSong,
   tuningOffset,
-  withBridge,
+  withSwaps,
 } from '@aurora/core';
-import type { Member, Preferences, SetList, SetSongEntry, Song } from '@aurora/wire';
+import type { ChordSwap, Member, Preferences } from '@aurora/wire';
 import { zipSync } from 'fflate';
 import type { JobResult, Tick } from '../job/jobs.ts';
 import { writePdf } from '../sheet/pdf.ts';
 
-/** A song as it is played tonight, and who sits where on the neck. */
-export interface PackSong {
-  readonly source: string;
-  readonly title: string;
-  readonly tonic: Note;
-  readonly tempo: number | null;
+/** A song as it is played tonight, and who has a capo where. */
+export interface PackSong extends TonightSong {
+  readonly songId: string;
   readonly capos: Readonly<Record<string, number>>;
-  readonly tonight: string;
 }
 
 /** Everything a parts pack is made of. */
 export interface PackContent {
   readonly title: string;
   readonly songs: readonly PackSong[];
+  /** Chords that players play otherwise, by song. */
+  readonly swaps: ReadonlyMap<string, readonly ChordSwap[]>;
   readonly members: readonly Member[];
   readonly naming: Preferences['naming'];
   readonly paper: Paper;
@@ -41,17 +39,17 @@ export interface PackContent {
 }
 
 /** One PDF for each member, and the set list, zipped. Songs are laid out one after the other, so that it can be stopped. */
-export async function makePack({ title, songs, members, naming, paper, set }: PackContent, tick: Tick): Promise<JobResult> {
+export async function makePack({ title, songs, swaps, members, naming, paper, set }: PackContent, tick: Tick): Promise<JobResult> {
   const total = songs.length * members.length + members.length;
-  const readings = songs.map(({ source, tempo }) => tonightReading(source, tempo));
   const files: Record<string, Uint8Array> = {};
   let done = 0;
   await tick(done, total);
   for (const member of members) {
     const pages: Drawing[] = [];
-    for (const [index, { tonic, capos, tonight }] of songs.entries()) {
+    for (const { songId, capos, ...song } of songs) {
+      const own = (swaps.get(songId) ?? []).filter((swap) => swap.memberId === member.id && swap.refusedBy === '');
       const who = partReaderOf(member, naming, capos[member.id]);
-      pages.push(...partPages({ reading: readings[index] as (typeof readings)[number], tonic, tonight }, who, paper));
+      pages.push(...partPages({ ...song, reading: withSwaps(song.reading, own) }, who, paper));
       done += 1;
       await tick(done, total);
     }
@@ -77,39 +75,28 @@ function pdfOf(title: string, pages: readonly Drawing[]): Promise<Uint8Array> {
 /** A member as the core reads for them, with tonight's capo where one is set. */
 function partReaderOf({ name, plays, reads, instrument }: Member, naming: Preferences['naming'], capo = reads.capo): PartReader {
   const { transpose, show, part: kind, size, words, cues } = reads;
-  const fretted = instrument !== null && checkInstrument(instrument).ok ? instrument : INSTRUMENTS.find((one) => one.name === 'Guitar');
-  const tuning = /guitar/i.test(plays) && fretted !== undefined ? tuningOffset(fretted.tuning) : 0;
+  const strings = instrument !== null && checkInstrument(instrument).ok ? instrument.tuning : STANDARD_GUITAR.tuning;
+  const tuning = /guitar/i.test(plays) ? tuningOffset(strings) : 0;
   return { name, plays, reader: { transpose, capo, tuning }, show, kind, size, words, cues, naming: reads.naming ?? naming };
 }
 
-/** The songs of a set as they are played: tonight's keys, and the bridges written in. */
-export function packSongsOf(set: SetList): readonly PackSong[] {
-  const tonics = new Map(set.songs.map((song) => [song.id, song]));
-  const played = set.entries.map((entry) => {
-    if (entry.kind === 'break') return null;
-    const song = tonics.get(entry.songId) as Song;
-    return { entry, song, tonic: tonightTonic(entry, song) };
+/** The songs of an evening as they are played: tonight's keys and tempos, and the bridges written in. */
+export function packSongsOf(evening: Evening): readonly PackSong[] {
+  const played = playedTexts(evening);
+  const songs = evening.entries.flatMap((one) =>
+    one.song === null || one.entry.kind === 'break' ? [] : [{ ...one, song: one.song, entry: one.entry }],
+  );
+  return songs.map(({ song, entry, tempo, starts, notes }, index) => {
+    const reading = readChart(played[index] as string);
+    const tonight = [starts === '' ? '' : `${starts} counts in`, notes].filter((words) => words !== '').join('  ·  ');
+    return {
+      reading: { ...reading, head: { ...reading.head, tempo } },
+      tonic: song.key.tonic,
+      songId: song.songId,
+      capos: entry.capos,
+      tonight,
+    };
   });
-  return played.flatMap((one, index) => {
-    if (one === null) return [];
-    const { entry, song, tonic } = one;
-    const next = played[index + 1];
-    const { source, title } = song;
-    const text =
-      entry.join.kind === 'bridge' && next !== null && next !== undefined
-        ? withBridge({ source, title, tonic }, { source: next.song.source, title: next.song.title, tonic: next.tonic }, entry.join.bridge)
-        : source;
-    return [{ source: text, title, tonic, tempo: entry.tempo, capos: entry.capos, tonight: tonightWords(entry) }];
-  });
-}
-
-/** Tonight's home tonic of a song. */
-function tonightTonic({ key }: Pick<SetSongEntry, 'key'>, song: Pick<Song, 'key'>): Note {
-  return requireValue(parseKey(key ?? song.key)).tonic;
-}
-
-function tonightWords({ starts, notes }: SetSongEntry): string {
-  return [starts === '' ? '' : `${starts} counts in`, notes].filter((words) => words !== '').join('  ·  ');
 }
 
 /** A name for a file on any system. */

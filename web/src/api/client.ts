@@ -13,7 +13,7 @@ export class ApiFault extends Error {
   }
 }
 
-type Method = 'GET' | 'POST' | 'PUT' | 'PATCH';
+type Method = 'GET' | 'POST' | 'PUT' | 'PATCH' | 'DELETE';
 
 const AWAY = 'The server does not answer. What you write is kept on this device.';
 

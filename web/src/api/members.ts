@@ -1,7 +1,8 @@
 import { checkInstrument, INSTRUMENTS, type Instrument, STANDARD_GUITAR } from '@aurora/core';
-import { type Member, member as memberSchema, membersAnswer } from '@aurora/wire';
+import { type Member, type MemberChange, type MemberCreateRequest, member as memberSchema, membersAnswer } from '@aurora/wire';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useMemo } from 'react';
+import { z } from 'zod';
 import { create } from 'zustand';
 import { useLens } from '../lens/lens-store.ts';
 import { call } from './client.ts';
@@ -22,6 +23,44 @@ function readSeat(): string | null {
 
 const membersKey = (bandId: string) => ['members', bandId] as const;
 
+/** Everyone in the band; undefined until the server has answered. */
+export function useMembers(): readonly Member[] | undefined {
+  const bandId = useBand().data?.id ?? '';
+  return useQuery({
+    queryKey: membersKey(bandId),
+    queryFn: async () => (await call('GET', `/bands/${bandId}/members`, membersAnswer)).members,
+    enabled: bandId !== '',
+  }).data;
+}
+
+/** What can be done with the people in the band; shown at once, taken back where the server refuses. */
+export function useMemberChanges() {
+  const queries = useQueryClient();
+  const bandId = useBand().data?.id ?? '';
+  const put = (put: (before: readonly Member[]) => readonly Member[]) =>
+    queries.setQueryData<readonly Member[]>(membersKey(bandId), (before = []) => put(before));
+  const refresh = () => void queries.invalidateQueries({ queryKey: membersKey(bandId) });
+  const add = useMutation({
+    mutationFn: (wish: MemberCreateRequest) => call('POST', `/bands/${bandId}/members`, memberSchema, wish),
+    onSuccess: (member) => put((before) => [...before, member]),
+  });
+  const change = useMutation({
+    mutationFn: ({ id, change }: { readonly id: string; readonly change: MemberChange }) =>
+      call('PATCH', `/bands/${bandId}/members/${id}`, memberSchema, change),
+    onMutate: ({ id, change: { reads, ...rest } }) =>
+      put((before) => before.map((one) => (one.id === id ? ({ ...one, ...rest, reads: { ...one.reads, ...reads } } as Member) : one))),
+    onError: refresh,
+  });
+  const remove = useMutation({
+    mutationFn: (id: string) => call('DELETE', `/bands/${bandId}/members/${id}`, gone),
+    onMutate: (id) => put((before) => before.filter((one) => one.id !== id)),
+    onError: refresh,
+  });
+  return { add, change, remove };
+}
+
+const gone = z.object({ gone: z.boolean() });
+
 export interface Playing {
   readonly members: readonly Member[];
   readonly player: Member | null;
@@ -32,18 +71,17 @@ export interface Playing {
   readonly setUp: (instrument: Instrument) => void;
 }
 
-/** Who plays at this device, on what, and how to change both. */
+/** Who plays at this device, on what, and how to change both. A fretted player chosen as the reader plays. */
 export function usePlaying(): Playing {
   const bandId = useBand().data?.id ?? '';
   const queries = useQueryClient();
-  const { data: members = [] } = useQuery({
-    queryKey: membersKey(bandId),
-    queryFn: async () => (await call('GET', `/bands/${bandId}/members`, membersAnswer)).members,
-    enabled: bandId !== '',
-  });
+  const members = useMembers() ?? NOBODY;
   const { memberId } = useSeat();
-  const capo = useLens(({ reader }) => reader.reader.capo);
-  const player = members.find(({ id }) => id === memberId) ?? members.find(({ plays }) => /guitar/.test(plays)) ?? members[0] ?? null;
+  const { reader } = useLens();
+  const capo = reader.reader.capo;
+  const seated = members.find(({ id }) => id === memberId) ?? members.find(({ plays }) => /guitar/.test(plays)) ?? members[0] ?? null;
+  const read = members.find(({ id }) => id === reader.member?.id);
+  const player = read !== undefined && FRETTED.test(read.plays) ? read : seated;
   const instrument = useMemo(() => withCapo(instrumentOf(player), capo), [player, capo]);
   const { mutate } = useMutation({
     mutationFn: ({ id, instrument }: { readonly id: string; readonly instrument: Instrument }) =>
@@ -67,6 +105,9 @@ export function usePlaying(): Playing {
   };
 }
 
+const NOBODY: readonly Member[] = [];
+const FRETTED = /guitar|bass(?!oon)/i;
+
 const BY_WORD: readonly (readonly [RegExp, string])[] = [
   [/five.*bass|bass.*five/, 'Five-string bass'],
   [/bass(?!oon)/, 'Bass'],
@@ -74,7 +115,7 @@ const BY_WORD: readonly (readonly [RegExp, string])[] = [
 ];
 
 /** The instrument as it was set up; else one that goes by what the member plays. */
-function instrumentOf(player: Member | null): Instrument {
+export function instrumentOf(player: Member | null): Instrument {
   const kept = player?.instrument;
   if (kept !== null && kept !== undefined && checkInstrument(kept).ok) return kept;
   const name = BY_WORD.find(([words]) => words.test(player?.plays.toLowerCase() ?? ''))?.[1];

@@ -1,12 +1,14 @@
-import { type BarreLevel, type CapoOption, type CapoShape, capoWords, type Naming, type Note, nameChord } from '@aurora/core';
+import { type BarreLevel, type CapoOption, capoWords, type Naming, type Note, wishOf } from '@aurora/core';
 import { useState } from 'react';
+import { instrumentOf, usePlaying } from '../api/members.ts';
 import { useLens } from '../lens/lens-store.ts';
-import { MOST_CAPO, readerChoice } from '../lens/reader-view.ts';
+import { isGuitar, MOST_CAPO, memberChoice, readerChoice } from '../lens/reader-view.ts';
 import { useCapoPlan } from '../neck/neck-engine.ts';
 import { Glyphs } from '../notation/Glyphs.tsx';
 import { Button } from '../ui/Button.tsx';
 import { Choice } from '../ui/Choice.tsx';
 import { Sheet } from '../ui/Sheet.tsx';
+import { ShapeChip } from './ShapeChip.tsx';
 
 const LEVELS: readonly (readonly [BarreLevel, string])[] = [
   ['none', 'No barres'],
@@ -24,18 +26,30 @@ interface CapoSheetProps {
 
 /** Every fret for a capo, the kindest first: what is held, what it sounds, and why it is ranked there. */
 export function CapoSheet({ text, sounding, naming, onClose }: CapoSheetProps) {
-  const [level, setLevel] = useState<BarreLevel>('some');
   const { reader, setReader } = useLens();
-  const plan = useCapoPlan(text, { tonic: sounding, level, maxFret: MOST_CAPO });
+  const { player: seated, members } = usePlaying();
+  // whoever plays something else asks for the guitar
+  const player = seated !== null && isGuitar(seated) ? seated : (members.find(isGuitar) ?? null);
+  const instrument = instrumentOf(player);
+  const [level, setLevel] = useState<BarreLevel>(player?.reads.barres ?? 'some');
+  const strings = wishOf({ ...instrument, capo: 0 });
+  // a player who reads for themselves, or whose strings are tuned away, is read as; anybody else as a guitar
+  const asPlayer = player !== null && (reader.member?.id === player.id || strings.tuning !== 0) ? player : null;
+  const maxFret = asPlayer?.reads.maxCapo ?? MOST_CAPO;
+  const plan = useCapoPlan(text, { tonic: sounding, level, maxFret, ...strings });
+  const choiceAt = (fret: number) => (asPlayer === null ? readerChoice(`capo-${fret}`) : memberChoice(asPlayer, fret));
   const read = (fret: number) => {
-    setReader(readerChoice(`capo-${fret}`));
+    setReader(choiceAt(fret));
     onClose();
   };
   return (
     <Sheet title="Where to put a capo" open onOpenChange={(is) => !is && onClose()}>
       <div className="flex flex-wrap items-center gap-x-5 gap-y-2">
         <Choice label="What the player holds" value={level} options={LEVELS} onChange={setLevel} />
-        <p className="text-[15px] text-quiet">The kindest fret first, for a guitar in standard tuning. A boxed chord is held closed.</p>
+        <p className="text-[15px] text-quiet">
+          The kindest fret first, for {player === null ? '' : `${player.name}’s `}
+          {instrument.name}. A boxed chord is held closed.
+        </p>
       </div>
       {plan.error !== null && <p className="py-3 text-alarm">The frets could not be worked out: {plan.error.message}</p>}
       {plan.data === undefined ? (
@@ -47,7 +61,7 @@ export function CapoSheet({ text, sounding, naming, onClose }: CapoSheetProps) {
               key={option.fret}
               option={option}
               naming={naming}
-              isRead={reader.id === `capo-${option.fret}`}
+              isRead={reader.id === choiceAt(option.fret).id}
               onRead={() => read(option.fret)}
             />
           ))}
@@ -88,26 +102,6 @@ function FretRow({ option, naming, isRead, onRead }: FretRowProps) {
       >
         {isRead ? 'Read so now' : fret === 0 ? 'Read without' : `Read at ${fret}`}
       </Button>
-    </li>
-  );
-}
-
-/** What is held, and what it sounds. */
-function ShapeChip({ shape: { shape, sounding, hold }, naming }: { readonly shape: CapoShape; readonly naming: Naming }) {
-  const [held, heard] = [nameChord(shape, naming), nameChord(sounding, naming)];
-  return (
-    <li
-      className={`flex min-w-11 flex-col rounded-md border px-2 py-0.5 leading-tight ${hold.open ? 'border-transparent bg-wash' : 'border-edge'}`}
-    >
-      <b className="font-numeral text-lg">
-        <Glyphs text={held} />
-        <span className="sr-only">{hold.open ? ', open' : ', closed'}</span>
-      </b>
-      {held !== heard && (
-        <span className="text-[13px] text-quiet">
-          sounds <Glyphs text={heard} />
-        </span>
-      )}
     </li>
   );
 }

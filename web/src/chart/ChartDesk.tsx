@@ -43,7 +43,7 @@ export function ChartDesk({ keeper, songId }: { readonly keeper: DraftKeeper; re
   const rewriting = useRewriting(songId, text, keeper.write);
   const textNow = useCallback(() => keeper.get().text, [keeper]);
   const editing = useBarEditing(textNow, rewriting);
-  const desk = useChartSheet(text, editing.typing !== null);
+  const desk = useChartSheet(songId, text, editing.typing !== null);
   const bars = desk.reading.bars.length;
   const selection = kept(editing.selection, bars);
   const [layer, setLayer] = useState<Layer>(NO_LAYER);
@@ -225,8 +225,7 @@ interface DeskSheetsProps {
 
 /** What is laid over the desk: pasting, the capo, printing, versions. */
 function DeskSheets({ open, onClose, desk, songId, text, selection, rewriting }: DeskSheetsProps) {
-  const { naming, reader } = useLens();
-  const show = useChartView((state) => state.show);
+  const { naming } = useLens();
   const { head, stretches } = desk.reading;
   return (
     <Suspense>
@@ -242,17 +241,7 @@ function DeskSheets({ open, onClose, desk, songId, text, selection, rewriting }:
         />
       )}
       {open === 'capo' && <CapoSheet text={text} sounding={desk.sounding} naming={naming} onClose={onClose} />}
-      {open === 'print' && (
-        <PrintSheet
-          reading={desk.reading}
-          naming={naming}
-          sounding={desk.sounding}
-          written={desk.written}
-          reader={reader.label}
-          show={show}
-          onClose={onClose}
-        />
-      )}
+      {open === 'print' && <PrintSheet reading={desk.reading} sounding={desk.sounding} onClose={onClose} />}
       {open === 'versions' && <VersionsSheet songId={songId} text={text} onWrite={(next) => rewriting.write(next)} onClose={onClose} />}
     </Suspense>
   );

@@ -10,6 +10,7 @@ import { MenuItem } from '../ui/MenuItem.tsx';
 import { Tick } from '../ui/Tick.tsx';
 import { useChartView } from './chart-view-store.ts';
 import { SHOWS, ShowChoice } from './ShowChoice.tsx';
+import { useReads } from './use-reads.ts';
 
 interface DeskBarProps {
   readonly songId: string;
@@ -30,7 +31,8 @@ interface DeskBarProps {
 
 /** Over the sheet: play, the song's profile, what the sheet shows, and what may be done with the whole chart. */
 export function DeskBar({ songId, heights, at, onGo, layer, onLayer, toLookAt, checking, onCheck, onOpen, children }: DeskBarProps) {
-  const { show, setShow, writing, setWriting } = useChartView();
+  const { writing, setWriting } = useChartView();
+  const { show, setShow } = useReads();
   const navigate = useNavigate();
   const toStand = () => void navigate({ pathname: `/songs/${songId}/stand`, search: lensSearch(useLens.getState()) });
   return (

@@ -1,48 +1,62 @@
-import { type ChartReading, type ChordShow, chartPages, chartPart, type Naming, type Note, type Paper } from '@aurora/core';
+import { type ChartReading, type Note, type Paper, type PartKind, type PartReader, partPages } from '@aurora/core';
 import { useMemo, useState } from 'react';
+import { useLens } from '../lens/lens-store.ts';
 import { PagesSheet } from '../neck/sheet/PagesSheet.tsx';
+import { Choice } from '../ui/Choice.tsx';
 import { Tick } from '../ui/Tick.tsx';
 import { SHOWS, ShowChoice } from './ShowChoice.tsx';
+import { useReads } from './use-reads.ts';
 
 interface PrintSheetProps {
   readonly reading: ChartReading;
-  readonly naming: Naming;
   readonly sounding: Note;
-  readonly written: Note;
-  readonly reader: string;
-  readonly show: ChordShow;
   readonly onClose: () => void;
 }
 
-/** The chart as it will lie on the music stand: large type, one or two pages. */
-export function PrintSheet({ reading, naming, sounding, written, reader, show: first, onClose }: PrintSheetProps) {
+const KINDS: readonly (readonly [PartKind, string])[] = [
+  ['chart', 'Chart'],
+  ['bass', 'Bass'],
+  ['form', 'Form'],
+];
+
+/** The chart as it will lie on the reader's music stand: large type, one or two pages. */
+export function PrintSheet({ reading, sounding, onClose }: PrintSheetProps) {
+  const { reader, naming } = useLens();
+  const reads = useReads();
+  const member = reader.member;
   const [paper, setPaper] = useState<Paper>('A4');
-  const [show, setShow] = useState(first);
-  const [words, setWords] = useState(true);
-  const pages = useMemo(
-    () =>
-      chartPages(
-        chartPart(reading, {
-          naming,
-          sounding,
-          written,
-          show,
-          kind: 'chart',
-          capo: 0,
-          tonight: '',
-          words,
-          cuesFor: null,
-          foot: `Aurora Ridge · ${reader}`,
-        }),
-        paper,
-      ),
-    [reading, naming, sounding, written, show, words, reader, paper],
-  );
+  const [show, setShow] = useState(reads.show);
+  const [words, setWords] = useState(reads.words);
+  const [kind, setKind] = useState<PartKind>(member?.reads.part ?? 'chart');
+  const [large, setLarge] = useState(member?.reads.size === 'large type');
+  const pages = useMemo(() => {
+    const who: PartReader = {
+      name: member?.name ?? reader.label,
+      plays: member?.plays ?? '',
+      reader: reader.reader,
+      show,
+      kind,
+      size: large ? 'large type' : 'fewest pages',
+      words,
+      cues: member?.reads.cues ?? 'all',
+      naming,
+    };
+    return partPages({ reading, tonic: sounding, tonight: '' }, who, paper);
+  }, [reading, sounding, reader, member, naming, show, kind, large, words, paper]);
   const title = reading.head.title || 'Chart';
   return (
-    <PagesSheet name="Print the chart" title={title} pages={pages} paper={paper} onPaper={setPaper} onClose={onClose}>
-      <ShowChoice show={show} shows={SHOWS} onShow={setShow} />
+    <PagesSheet
+      name="Print the chart"
+      title={member === null ? title : `${title} ${member.name}`}
+      pages={pages}
+      paper={paper}
+      onPaper={setPaper}
+      onClose={onClose}
+    >
+      <Choice label="Which part" value={kind} options={KINDS} onChange={setKind} />
+      {kind !== 'form' && <ShowChoice show={show} shows={SHOWS} onShow={setShow} />}
       <Tick label="Words" on={words} onTick={setWords} />
+      <Tick label="Large type" on={large} onTick={setLarge} />
       <span className="text-[15px] text-quiet">{pages.length === 1 ? 'one page' : `${pages.length} pages`}</span>
     </PagesSheet>
   );

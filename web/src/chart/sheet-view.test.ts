@@ -6,7 +6,7 @@ import { layOutSheet, type SheetBar } from './sheet-view.ts';
 const D = 2;
 const F = -1;
 const sheet = (text: string, written = 0, sounding = written) =>
-  layOutSheet(readChart(text), { sounding, written, naming: DEFAULT_NAMING, show: 'both' });
+  layOutSheet(readChart(text), { sounding, written, naming: DEFAULT_NAMING, show: 'both', words: true, cuesFor: null });
 const bars = (text: string, written = 0, sounding = written) =>
   sheet(text, written, sounding).sections.flatMap(({ rows }) => rows.flatMap((row) => row.bars));
 const letters = (list: readonly SheetBar[]) =>
@@ -76,8 +76,8 @@ describe('the sheet', () => {
 
   test('sets letters, numbers or Roman numerals large', () => {
     const large = (show: 'both' | 'numbers' | 'letters' | 'roman') =>
-      layOutSheet(readChart('key: D\n2-7'), { sounding: D, written: D, naming: DEFAULT_NAMING, show }).sections[0]?.rows[0]?.bars[0]
-        ?.chords[0];
+      layOutSheet(readChart('key: D\n2-7'), { sounding: D, written: D, naming: DEFAULT_NAMING, show, words: true, cuesFor: null })
+        .sections[0]?.rows[0]?.bars[0]?.chords[0];
     expect(symbolText(large('letters')?.main as never)).toBe('Em7');
     expect(symbolText(large('numbers')?.main as never)).toBe('2–7');
     expect(symbolText(large('roman')?.main as never)).toBe('ii7');

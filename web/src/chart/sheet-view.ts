@@ -7,6 +7,7 @@ import {
   type Chord,
   type ChordShow,
   endingLabel,
+  isFor,
   type Letters,
   lettersFrom,
   type Naming,
@@ -94,11 +95,17 @@ export interface SheetLens {
   readonly sounding: Note;
   readonly written: Note;
   readonly show: ChordShow;
+  /** Whether lyrics and cue lines stand under the bars. */
+  readonly words: boolean;
+  /** Whose cues are shown; null for every cue. */
+  readonly cuesFor: readonly string[] | null;
 }
 
 interface Layout {
   readonly naming: Naming;
   readonly show: ChordShow;
+  readonly words: boolean;
+  readonly cuesFor: readonly string[] | null;
   readonly reading: ChartReading;
   readonly sounding: Letters;
   readonly written: Letters;
@@ -112,6 +119,8 @@ export function layOutSheet(reading: ChartReading, lens: SheetLens): Sheet {
   const layout: Layout = {
     naming: lens.show === 'roman' && lens.naming.degrees === 'numbers' ? { ...lens.naming, degrees: 'roman' } : lens.naming,
     show: lens.show,
+    words: lens.words,
+    cuesFor: lens.cuesFor,
     reading,
     sounding: lettersFrom(reading, lens.sounding),
     written: lettersFrom(reading, lens.written),
@@ -169,7 +178,7 @@ function rowsOf(bars: readonly WrittenBar[], layout: Layout): readonly SheetRow[
     else rows.push({ bars: [drawn], words: [], line: bar.line });
   }
   rows.forEach((row, index) => {
-    if (rows[index + 1]?.line !== row.line) row.words = wordsUnder(row.line, layout.reading);
+    if (layout.words && rows[index + 1]?.line !== row.line) row.words = wordsUnder(row.line, layout.reading);
   });
   return rows;
 }
@@ -190,7 +199,7 @@ function sheetBar(bar: WrittenBar, layout: Layout): SheetBar {
     ending: form.ending === null ? null : { ...form.ending, label: endingLabel(form.ending.passes) },
     signs: form.signs,
     after: afterWords(form),
-    remarks: bar.remarks,
+    remarks: bar.remarks.filter((remark) => isFor(remark, layout.cuesFor)),
     wrong: layout.wrongPlaces.has(placeName(bar.at.line, bar.at.column)),
     at: bar.at,
   };

@@ -1,9 +1,10 @@
-import { type ChartReading, type Key, lettersFrom, type Note, readChart, timelineOf, writtenKey } from '@aurora/core';
-import { MOST_CHART_BYTES } from '@aurora/wire';
+import { type ChartReading, type Key, lettersFrom, type Note, readChart, timelineOf, withSwaps, writtenKey } from '@aurora/core';
+import { type ChordSwap, MOST_CHART_BYTES } from '@aurora/wire';
 import { useDeferredValue, useEffect, useMemo, useRef } from 'react';
+import { useSwaps } from '../api/swaps.ts';
 import { keyInForce, useLens } from '../lens/lens-store.ts';
-import { useChartView } from './chart-view-store.ts';
 import { layOutSheet, type Sheet } from './sheet-view.ts';
+import { useReads } from './use-reads.ts';
 
 /** A chart read through the two lenses. */
 export interface ChartOnDesk {
@@ -33,17 +34,21 @@ const LONG_TEXT = 6000;
  * Reads a text as a chart and lays it out; the home key follows the text as it is written. A long
  * text may come a moment later, but not while its bars are typed on the sheet itself.
  */
-export function useChartSheet(text: string, atOnce = false): ChartOnDesk {
+export function useChartSheet(songId: string, text: string, atOnce = false): ChartOnDesk {
   const later = useDeferredValue(text);
   const deferred = atOnce || text.length < LONG_TEXT ? text : later;
   const tooLong = isTooLong(deferred);
   const reading = useMemo(() => readChart(tooLong ? '' : deferred), [deferred, tooLong]);
   const { key, reader, naming } = useLens();
-  const show = useChartView((state) => state.show);
+  const { show, words, cuesFor } = useReads();
+  const swaps = useOwnSwaps(songId);
   const { key: homeKey } = reading.head;
   const sounding = keyInForce({ key, homeKey }).tonic;
   const written = writtenKey(reader.reader, { tonic: sounding, scale: homeKey.scale }).tonic;
-  const sheet = useMemo(() => layOutSheet(reading, { sounding, written, naming, show }), [reading, sounding, written, naming, show]);
+  const sheet = useMemo(
+    () => layOutSheet(withSwaps(reading, swaps), { sounding, written, naming, show, words, cuesFor }),
+    [reading, swaps, sounding, written, naming, show, words, cuesFor],
+  );
   const timeline = useMemo(() => timelineOf(reading), [reading]);
   const { chordAt, keyAt } = useMemo(() => {
     const letters = lettersFrom(reading, sounding);
@@ -72,6 +77,13 @@ export function useChartSheet(text: string, atOnce = false): ChartOnDesk {
     tooLong,
     text: tooLong ? '' : deferred,
   };
+}
+
+/** Chords that whoever reads plays otherwise in this song, as far as nobody minds. */
+function useOwnSwaps(songId: string): readonly ChordSwap[] {
+  const memberId = useLens(({ reader }) => reader.member?.id ?? null);
+  const { swaps } = useSwaps(memberId === null ? '' : songId);
+  return useMemo(() => swaps.filter((swap) => swap.memberId === memberId && swap.refusedBy === ''), [swaps, memberId]);
 }
 
 /** Turns over whenever a name changes. */

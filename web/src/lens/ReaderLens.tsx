@@ -1,13 +1,15 @@
 import { Check, ChevronDown } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
 import { keyInForce, useLens } from './lens-store.ts';
-import { READER_CHOICES, readerChoice, readerNote } from './reader-view.ts';
+import { memberChoice, READER_CHOICES, readerChoice, readerNote } from './reader-view.ts';
 
-const GROUPS = ['Concert and horns', 'Guitar'] as const;
+const GROUPS = ['The band', 'Concert and horns', 'Guitar'] as const;
 
 /** Through whose eyes everything is read. The sounding key stays in sight. */
 export function ReaderLens() {
   const state = useLens();
+  const choices = [...(state.members ?? []).map((member) => memberChoice(member)), ...READER_CHOICES];
+  const choose = (id: string) => state.setReader(readerChoice(id, state.members));
   const note = readerNote(state.reader, keyInForce(state), state.naming);
   return (
     <DropdownMenu.Root modal={false}>
@@ -29,21 +31,26 @@ export function ReaderLens() {
           align="end"
           className="z-50 max-h-[70vh] w-64 overflow-auto rounded-2xl border border-edge bg-raised p-2"
         >
-          {GROUPS.map((group) => (
-            <DropdownMenu.RadioGroup key={group} value={state.reader.id} onValueChange={(id) => state.setReader(readerChoice(id))}>
+          {GROUPS.filter((group) => choices.some((choice) => choice.group === group)).map((group) => (
+            <DropdownMenu.RadioGroup key={group} value={state.reader.id} onValueChange={choose}>
               <DropdownMenu.Label className="px-3 pt-2 pb-1 text-sm font-semibold text-quiet">{group}</DropdownMenu.Label>
-              {READER_CHOICES.filter((choice) => choice.group === group).map((choice) => (
-                <DropdownMenu.RadioItem
-                  key={choice.id}
-                  value={choice.id}
-                  className="flex min-h-10 cursor-pointer items-center justify-between rounded-lg px-3 text-[15px] data-[highlighted]:bg-wash"
-                >
-                  {choice.label}
-                  <DropdownMenu.ItemIndicator>
-                    <Check size={17} className="text-accent" />
-                  </DropdownMenu.ItemIndicator>
-                </DropdownMenu.RadioItem>
-              ))}
+              {choices
+                .filter((choice) => choice.group === group)
+                .map((choice) => (
+                  <DropdownMenu.RadioItem
+                    key={choice.id}
+                    value={choice.id}
+                    className="flex min-h-10 cursor-pointer items-center justify-between rounded-lg px-3 text-[15px] data-[highlighted]:bg-wash"
+                  >
+                    <span>
+                      {choice.member === null ? choice.label : choice.member.name}
+                      {choice.member !== null && <span className="ml-2 text-quiet">{choice.member.plays}</span>}
+                    </span>
+                    <DropdownMenu.ItemIndicator>
+                      <Check size={17} className="text-accent" />
+                    </DropdownMenu.ItemIndicator>
+                  </DropdownMenu.RadioItem>
+                ))}
             </DropdownMenu.RadioGroup>
           ))}
         </DropdownMenu.Content>

@@ -1,4 +1,5 @@
 import { type Chord, type ChordScaleName, DEFAULT_NAMING, type Key, type Naming, type Note, parseKey, printKey } from '@aurora/core';
+import type { Member } from '@aurora/wire';
 import { create } from 'zustand';
 import { CONCERT, type ReaderChoice, readerChoice } from './reader-view.ts';
 
@@ -23,6 +24,8 @@ interface LensState {
   /** The key everything is read in; null for the open song's own. */
   readonly key: Key | null;
   readonly reader: ReaderChoice;
+  /** Everyone a song can be read as by name; null until the band is known. */
+  readonly members: readonly Member[] | null;
   /** The open song's own key; null with no song open. */
   readonly homeKey: Key | null;
   readonly selection: Selection | null;
@@ -30,6 +33,8 @@ interface LensState {
   readonly naming: Naming;
   readonly setKey: (key: Key | null) => void;
   readonly setReader: (reader: ReaderChoice) => void;
+  /** Who is in the band now; whoever reads is read as they are now. */
+  readonly setMembers: (members: readonly Member[]) => void;
   readonly setHomeKey: (key: Key | null) => void;
   readonly select: (selection: Selection | null) => void;
 }
@@ -40,11 +45,13 @@ const C_MAJOR: Key = { tonic: 0, scale: 'major' };
 export const useLens = create<LensState>()((set) => ({
   key: null,
   reader: CONCERT,
+  members: null,
   homeKey: null,
   selection: null,
   naming: DEFAULT_NAMING,
   setKey: (key) => set(({ homeKey }) => ({ key: key !== null && homeKey !== null && sameKey(key, homeKey) ? null : key })),
   setReader: (reader) => set({ reader }),
+  setMembers: (members) => set(({ reader }) => ({ members, reader: readerChoice(reader.id, members) })),
   setHomeKey: (homeKey) => set((state) => (sameKey(state.homeKey, homeKey) ? state : { homeKey })),
   select: (selection) => set({ selection }),
 }));
@@ -67,7 +74,7 @@ export function lensSearch({ key, reader }: Pick<LensState, 'key' | 'reader'>): 
 export function lensesOf(search: string): Pick<LensState, 'key' | 'reader'> {
   const asked = new URLSearchParams(search);
   const key = parseKey(asked.get('key') ?? '');
-  return { key: key.ok ? key.value : null, reader: readerChoice(asked.get('reader')) };
+  return { key: key.ok ? key.value : null, reader: readerChoice(asked.get('reader'), useLens.getState().members) };
 }
 
 function sameKey(a: Key | null, b: Key | null): boolean {

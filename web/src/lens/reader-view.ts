@@ -1,13 +1,16 @@
 import {
   CONCERT_READER,
+  checkInstrument,
   DEFAULT_NAMING,
   type Key,
   type Naming,
   nameKey,
   type Reader,
   TRANSPOSITION_SEMITONES,
+  tuningOffset,
   writtenKey,
 } from '@aurora/core';
+import type { Member } from '@aurora/wire';
 
 /** One entry of the reader lens. */
 export interface ReaderChoice {
@@ -16,7 +19,9 @@ export interface ReaderChoice {
   readonly label: string;
   readonly short: string;
   readonly reader: Reader;
-  readonly group: 'Concert and horns' | 'Guitar';
+  readonly group: 'The band' | 'Concert and horns' | 'Guitar';
+  /** Whose eyes these are, where it is somebody in the band; their likes go for everything shown. */
+  readonly member: Member | null;
 }
 
 /** The highest fret a capo is offered at. */
@@ -28,6 +33,7 @@ const horn = (id: string, label: string, short: string, transpose: number): Read
   short,
   reader: { ...CONCERT_READER, transpose },
   group: 'Concert and horns',
+  member: null,
 });
 
 const guitar = (capo: number): ReaderChoice => ({
@@ -36,6 +42,7 @@ const guitar = (capo: number): ReaderChoice => ({
   short: capo === 0 ? 'Guitar' : `Capo ${capo}`,
   reader: { ...CONCERT_READER, capo },
   group: 'Guitar',
+  member: null,
 });
 
 export const CONCERT: ReaderChoice = horn('concert', 'Concert pitch', 'Concert', 0);
@@ -48,10 +55,42 @@ export const READER_CHOICES: readonly ReaderChoice[] = [
   ...Array.from({ length: MOST_CAPO + 1 }, (_, capo) => guitar(capo)),
 ];
 
-/** The choice by its id; concert pitch for an id nobody has. */
-export function readerChoice(id: string | null): ReaderChoice {
-  return READER_CHOICES.find((choice) => choice.id === id) ?? CONCERT;
+const MEMBER_ID = /^m-([0-9a-f-]{36})(?:-c(\d{1,2}))?$/;
+
+/** Somebody in the band as a reader, with the capo where they usually have it or at another fret. */
+export function memberChoice(member: Member, capo = member.reads.capo): ReaderChoice {
+  const { id, name, plays, reads, instrument } = member;
+  const tuning = instrument !== null && isGuitar(member) && checkInstrument(instrument).ok ? tuningOffset(instrument.tuning) : 0;
+  return {
+    id: capo === reads.capo ? `m-${id}` : `m-${id}-c${capo}`,
+    label: [name, capo > 0 ? `capo ${capo}` : plays].filter((word) => word !== '').join(', '),
+    short: name,
+    reader: { transpose: reads.transpose, capo, tuning },
+    group: 'The band',
+    member,
+  };
 }
+
+/** Whether a capo and a guitar's tunings mean something to a member. */
+export function isGuitar({ plays }: Pick<Member, 'plays'>): boolean {
+  return /guitar/i.test(plays) && !/bass/i.test(plays);
+}
+
+/**
+ * The choice by its id; concert pitch for an id nobody has. Somebody in the band who is not known
+ * yet is kept by id until the band is.
+ */
+export function readerChoice(id: string | null, members: readonly Member[] | null = null): ReaderChoice {
+  const [, memberId, fret] = MEMBER_ID.exec(id ?? '') ?? [];
+  if (memberId === undefined) return READER_CHOICES.find((choice) => choice.id === id) ?? CONCERT;
+  const member = members?.find((one) => one.id === memberId);
+  const capo = fret === undefined ? undefined : Math.min(MOST_FRET, Number(fret));
+  if (member !== undefined) return memberChoice(member, capo);
+  return members === null ? { ...CONCERT, id: id as string } : CONCERT;
+}
+
+/** The highest fret any capo sits at. */
+const MOST_FRET = 11;
 
 /** What the reader has to know about the key: nothing when they read what sounds. */
 export function readerNote(choice: ReaderChoice, sounding: Key, naming: Naming = DEFAULT_NAMING): string | null {

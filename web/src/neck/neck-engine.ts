@@ -13,7 +13,7 @@ import type {
 } from '@aurora/core';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { proxy, type Remote, wrap } from 'comlink';
-import type { NeckWorker } from './neck-worker.ts';
+import type { NeckWorker, SongInKey } from './neck-worker.ts';
 
 let remote: Remote<NeckWorker> | null = null;
 
@@ -72,6 +72,41 @@ export function useCapoPlan(source: string, wish: CapoWish) {
     placeholderData: keepPreviousData,
     ...FOREVER,
   });
+}
+
+/** How kind each of the twelve keys is to the guitars, counted up from the song's own. */
+export function useGuitarKindness(source: string | undefined, wishes: readonly CapoWish[]) {
+  return useQuery({
+    queryKey: ['guitar-kindness', source, wishes],
+    queryFn: () => engine().guitarKindness(source ?? '', wishes),
+    enabled: source !== undefined && wishes.length > 0,
+    ...FOREVER,
+  });
+}
+
+/** The best pairs of frets for two guitars. */
+export function useCapoPairs(source: string, first: CapoWish, second: CapoWish, most: number) {
+  return useQuery({
+    queryKey: ['capo-pairs', source, first, second, most],
+    queryFn: () => engine().pairs(source, first, second, most),
+    placeholderData: keepPreviousData,
+    ...FOREVER,
+  });
+}
+
+/** Chords of a song held closed with a capo at a fret, with easier ones. */
+export function useEasierChords(source: string, wish: CapoWish, fret: number) {
+  return useQuery({
+    queryKey: ['easier-chords', source, wish, fret],
+    queryFn: () => engine().easier(source, wish, fret),
+    placeholderData: keepPreviousData,
+    ...FOREVER,
+  });
+}
+
+/** A fret for every song of a set with the fewest capo moves. */
+export function planCaposOfSet(songs: readonly (SongInKey | null)[], wish: CapoWish): Promise<readonly (number | null)[]> {
+  return engine().setCapos(songs, wish);
 }
 
 let jobs = 0;

@@ -1,21 +1,28 @@
 import {
   type CapoOption,
+  type CapoPair,
   type CapoWish,
   type Chord,
   type Colour,
   easierByColour,
+  easierChords,
   type Family,
   findVoicings,
+  type HardChord,
   type Instrument,
   type Key,
   type KeyShape,
   type KeyShapesWish,
   keyAlongNeck,
   keyInPosition,
+  moveKey,
+  type Note,
   type Path,
   type PathChord,
   type PathLimits,
+  pairCapos,
   planCapo,
+  planSetCapos,
   readChart,
   solvePath,
   type Voicing,
@@ -26,6 +33,12 @@ import { expose } from 'comlink';
 
 /** How long the worker goes on before it listens for a stop. */
 const SLICE_MS = 24;
+
+/** A song with the home tonic it is played on. */
+export interface SongInKey {
+  readonly source: string;
+  readonly tonic: Note;
+}
 
 const stopped = new Set<number>();
 
@@ -45,6 +58,28 @@ const worker = {
   },
   capo(source: string, wish: CapoWish): readonly CapoOption[] {
     return planCapo(readChart(source), wish);
+  },
+  /** The kindest capo's score in each of the twelve keys, counted up from the song's own; the worst of all guitars. */
+  guitarKindness(source: string, wishes: readonly CapoWish[]): readonly number[] {
+    const reading = readChart(source);
+    return Array.from({ length: 12 }, (_, semitones) => {
+      const { tonic } = moveKey(reading.head.key, semitones);
+      return Math.min(...wishes.map((wish) => planCapo(reading, { ...wish, tonic })[0]?.score ?? 0));
+    });
+  },
+  /** A fret for every song of a set with the fewest moves; null where there is a break. */
+  setCapos(songs: readonly (SongInKey | null)[], wish: CapoWish): readonly (number | null)[] {
+    const plans = songs.map((song) => (song === null ? null : planCapo(readChart(song.source), { ...wish, tonic: song.tonic })));
+    return planSetCapos(plans).map((one) => one?.option.fret ?? null);
+  },
+  /** Chords held closed with a capo at a fret, with easier ones. */
+  easier(source: string, wish: CapoWish, fret: number): readonly HardChord[] {
+    return easierChords(readChart(source), wish, fret);
+  },
+  /** The best pairs of frets for two guitars. */
+  pairs(source: string, first: CapoWish, second: CapoWish, most: number): readonly CapoPair[] {
+    const reading = readChart(source);
+    return pairCapos(planCapo(reading, first), planCapo(reading, second)).slice(0, most);
   },
   /** Null when it was stopped. */
   async path(

@@ -5,7 +5,7 @@ import { useNavigate } from 'react-router';
 import { type ShelfWish, useShelf } from '../api/songs.ts';
 import { circleKeys } from '../lens/key-view.ts';
 import { lensSearch, useLens } from '../lens/lens-store.ts';
-import { READER_CHOICES } from '../lens/reader-view.ts';
+import { memberChoice, READER_CHOICES } from '../lens/reader-view.ts';
 import { neckPath, rooms } from './rooms.ts';
 import { openSheet } from './sheet-store.ts';
 
@@ -30,7 +30,7 @@ export function CommandMenu({ open, onOpenChange, songId }: CommandMenuProps) {
   const asked = useDeferredValue(whole.hasNextPage ? sought : '');
   const shelf = useShelf({ ...EVERY_SONG, find: asked });
   const songs = shelf.data?.pages.flatMap((page) => page.songs) ?? [];
-  const { setKey, setReader, naming } = useLens();
+  const { setKey, setReader, naming, members } = useLens();
   const search = () => lensSearch(useLens.getState());
   const choose = (action: () => void) => () => {
     onOpenChange(false);
@@ -103,7 +103,7 @@ export function CommandMenu({ open, onOpenChange, songId }: CommandMenuProps) {
           ))}
         </Command.Group>
         <Command.Group heading="Read as" className={GROUP}>
-          {READER_CHOICES.map((choice) => (
+          {[...(members ?? []).map((member) => memberChoice(member)), ...READER_CHOICES].map((choice) => (
             <Command.Item
               key={choice.id}
               value={`reader ${choice.label} ${choice.id}`}

@@ -31,7 +31,7 @@ export function Rail({ songId, theme, onTheme }: RailProps) {
     >
       <RidgeMark />
       {rooms(songId).map(({ name, path, icon: Icon }) => {
-        const here = path === pathname;
+        const here = path === '/' ? pathname === '/' : pathname.startsWith(path);
         return (
           <Link
             key={name}

@@ -1,6 +1,7 @@
 import { chordMidi, parseKey } from '@aurora/core';
 import { lazy, Suspense, useEffect, useState } from 'react';
 import { Outlet, useLocation, useNavigate, useParams } from 'react-router';
+import { useMembers } from '../api/members.ts';
 import { usePreferences } from '../api/preferences.ts';
 import { useBand, useSong } from '../api/songs.ts';
 import { play, setStrum, setVolume, usePlayer } from '../audio/player.ts';
@@ -32,15 +33,20 @@ export function Shell() {
   const { songId } = useParams();
   const navigate = useNavigate();
   const { pathname } = useLocation();
-  // the shelf has no chords to look at, and the neck's own room is the neck
-  const companions = pathname !== '/' && !pathname.endsWith('/neck');
+  // the shelf and the band have no one chord to look at, and the neck's own room is the neck
+  const companions = pathname !== '/' && !pathname.endsWith('/neck') && !/\/band(\/|$)/.test(pathname);
   const { preferences, change } = usePreferences();
   const [menuOpen, setMenuOpen] = useState(false);
   const { selection, reader, naming } = useLens();
   const title = useOpenSong(songId);
   useAppearance(preferences.theme, preferences.volume);
   useEffect(() => setStrum(preferences.strum), [preferences.strum]);
-  useEffect(() => useLens.setState({ naming: preferences.naming }), [preferences.naming]);
+  const members = useMembers();
+  useEffect(() => {
+    if (members !== undefined) useLens.getState().setMembers(members);
+  }, [members]);
+  const ownNaming = reader.member?.reads.naming ?? null;
+  useEffect(() => useLens.setState({ naming: ownNaming ?? preferences.naming }), [ownNaming, preferences.naming]);
   useEffect(() => {
     // fetched while nobody waits, so that the first letters typed after Ctrl-K are not lost
     const timer = window.setTimeout(() => void loadCommandMenu(), COMMANDS_MS);

@@ -1,4 +1,4 @@
-import { AudioLines, LibraryBig, type LucideIcon, MountainSnow, Rows4 } from 'lucide-react';
+import { AudioLines, LibraryBig, type LucideIcon, MountainSnow, Rows4, UsersRound } from 'lucide-react';
 
 /** A room of the house and where it is. */
 export interface Room {
@@ -15,6 +15,7 @@ export function rooms(songId: string | undefined): readonly Room[] {
     { name: 'Harmonize', path: `${song}/harmonize`, icon: AudioLines },
     { name: 'Analyze', path: `${song}/analyze`, icon: MountainSnow },
     { name: 'Chart', path: `${song}/chart`, icon: Rows4 },
+    { name: 'Band', path: `${song}/band`, icon: UsersRound },
   ];
 }
 

@@ -23,7 +23,7 @@ const TURN = 0.85;
 
 function Stand({ keeper, songId }: { readonly keeper: DraftKeeper; readonly songId: string }) {
   const { text } = useSyncExternalStore(keeper.subscribe, keeper.get);
-  const { sheet, reading } = useChartSheet(text);
+  const { sheet, reading } = useChartSheet(songId, text);
   const lens = useLens();
   const key = keyInForce({ key: lens.key, homeKey: reading.head.key });
   const reads = writtenKey(lens.reader.reader, key);

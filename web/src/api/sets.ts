@@ -1,0 +1,52 @@
+import { type SetList, type SetListBody, setList, setListsAnswer } from '@aurora/wire';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { z } from 'zod';
+import { call } from './client.ts';
+import { useBand } from './songs.ts';
+
+const setsKey = (bandId: string) => ['sets', bandId] as const;
+export const setKey = (bandId: string, setId: string) => ['set', bandId, setId] as const;
+
+/** The band's sets, the last one worked on first. */
+export function useSets() {
+  const bandId = useBand().data?.id ?? '';
+  return useQuery({
+    queryKey: setsKey(bandId),
+    queryFn: async () => (await call('GET', `/bands/${bandId}/sets`, setListsAnswer)).sets,
+    enabled: bandId !== '',
+  });
+}
+
+/** One set with its songs. */
+export function useSet(setId: string | null) {
+  const bandId = useBand().data?.id ?? '';
+  return useQuery({
+    queryKey: setKey(bandId, setId ?? ''),
+    queryFn: () => call('GET', `/bands/${bandId}/sets/${setId}`, setList),
+    enabled: bandId !== '' && setId !== null,
+  });
+}
+
+/** Makes a set, or takes one away. */
+export function useSetChanges() {
+  const bandId = useBand().data?.id ?? '';
+  const queries = useQueryClient();
+  const refresh = () => void queries.invalidateQueries({ queryKey: setsKey(bandId) });
+  const add = useMutation({
+    mutationFn: (body: SetListBody) => call('POST', `/bands/${bandId}/sets`, setList, body),
+    onSuccess: (set) => {
+      queries.setQueryData(setKey(bandId, set.id), set);
+      refresh();
+    },
+  });
+  const remove = useMutation({
+    mutationFn: (setId: string) => call('DELETE', `/bands/${bandId}/sets/${setId}`, z.object({ gone: z.boolean() })),
+    onSuccess: refresh,
+  });
+  return { add, remove, refresh };
+}
+
+/** Saves a set on top of the revision it was changed from. */
+export function saveSet(bandId: string, setId: string, body: SetListBody, baseRevision: number): Promise<SetList> {
+  return call('PUT', `/bands/${bandId}/sets/${setId}`, setList, { ...body, baseRevision });
+}

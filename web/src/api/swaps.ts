@@ -1,0 +1,24 @@
+import { type ChordSwap, type SwapRequest, swapsAnswer } from '@aurora/wire';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { call } from './client.ts';
+import { useBand } from './songs.ts';
+
+/** Chords that players of the band play otherwise in a song, and how to change them. */
+export function useSwaps(songId: string): {
+  readonly swaps: readonly ChordSwap[];
+  readonly put: (swap: SwapRequest) => void;
+  readonly fault: string | null;
+} {
+  const bandId = useBand().data?.id ?? '';
+  const queries = useQueryClient();
+  const at = `/bands/${bandId}/songs/${songId}/swaps`;
+  const queryKey = ['swaps', bandId, songId];
+  const { data } = useQuery({ queryKey, queryFn: () => call('GET', at, swapsAnswer), enabled: bandId !== '' && songId !== '' });
+  const { mutate, error } = useMutation({
+    mutationFn: (swap: SwapRequest) => call('PUT', at, swapsAnswer, swap),
+    onSuccess: (answer) => queries.setQueryData(queryKey, answer),
+  });
+  return { swaps: data?.swaps ?? NONE, put: mutate, fault: error?.message ?? null };
+}
+
+const NONE: readonly ChordSwap[] = [];

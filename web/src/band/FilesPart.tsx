@@ -1,0 +1,4 @@
+/** Files in and out. */
+export function FilesPart() {
+  return null;
+}

@@ -1,0 +1,18 @@
+import type { PackRequest } from '@aurora/wire';
+import { FileStack } from 'lucide-react';
+import { usePartsPack } from '../api/jobs.ts';
+import { Button } from '../ui/Button.tsx';
+import { WorkLine } from './WorkLine.tsx';
+
+/** A PDF for everyone, zipped: made on the server while one goes on. */
+export function PackButton({ wish }: { readonly wish: PackRequest }) {
+  const pack = usePartsPack();
+  return (
+    <div className="flex flex-wrap items-center gap-3">
+      <Button onClick={() => pack.start(wish)} disabled={pack.state?.state === 'working'}>
+        <FileStack size={17} aria-hidden="true" /> Parts for everyone
+      </Button>
+      <WorkLine work={pack} what="Setting the parts" fetch="Fetch the parts" />
+    </div>
+  );
+}

@@ -1,0 +1,15 @@
+/** The parts of the Band room, by the name they have in an address. */
+export const BAND_PARTS = [
+  ['tonight', 'Tonight'],
+  ['players', 'Players'],
+  ['singer', 'Singer’s key'],
+  ['guitars', 'Two guitars'],
+  ['files', 'Files'],
+] as const;
+
+export type BandPartName = (typeof BAND_PARTS)[number][0];
+
+/** The part an address names; the first one for anything else. */
+export function bandPart(name: string | undefined): BandPartName {
+  return BAND_PARTS.find(([part]) => part === name)?.[0] ?? 'tonight';
+}

@@ -1,0 +1,127 @@
+import type { SetList, SetListBody } from '@aurora/wire';
+import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals';
+import { ApiFault } from '../api/client.ts';
+import { SetDesk } from './set-desk.ts';
+
+const SET: SetList = {
+  id: 's',
+  name: 'Friday',
+  place: '',
+  startsAt: '',
+  gapSeconds: 30,
+  entries: [],
+  revision: 1,
+  savedAt: '',
+  songs: [],
+};
+const named = (name: string) => (body: SetListBody) => ({ ...body, name });
+
+beforeEach(() => void jest.useFakeTimers());
+afterEach(() => void jest.useRealTimers());
+
+function deskWith(answer: (body: SetListBody, base: number) => Promise<SetList>) {
+  const saves: [string, number][] = [];
+  const desk = new SetDesk(SET, (body, base) => {
+    saves.push([body.name, base]);
+    return answer(body, base);
+  });
+  return { desk, saves };
+}
+const accept = async (body: SetListBody, base: number): Promise<SetList> => ({ ...SET, ...body, revision: base + 1 });
+
+describe('a set being worked on', () => {
+  test('is saved after a pause, once, on top of the last save', async () => {
+    const { desk, saves } = deskWith(accept);
+    desk.change(named('A'));
+    desk.change(named('B'));
+    expect(desk.get().status.kind).toBe('waiting');
+    await jest.advanceTimersByTimeAsync(600);
+    desk.change(named('C'));
+    await jest.advanceTimersByTimeAsync(600);
+    expect(saves).toEqual([
+      ['B', 1],
+      ['C', 2],
+    ]);
+    expect(desk.get().status.kind).toBe('saved');
+  });
+
+  test('every change can be taken back and made again', async () => {
+    const { desk, saves } = deskWith(accept);
+    desk.change(named('A'));
+    desk.change(named('B'));
+    desk.undo();
+    expect(desk.get().body.name).toBe('A');
+    desk.undo();
+    desk.undo();
+    expect(desk.get().body.name).toBe('Friday');
+    desk.redo();
+    desk.redo();
+    desk.redo();
+    expect(desk.get().body.name).toBe('B');
+    desk.undo();
+    desk.change(named('D'));
+    expect(desk.get().future).toEqual([]);
+    await jest.advanceTimersByTimeAsync(600);
+    expect(saves.at(-1)?.[0]).toBe('D');
+  });
+
+  test('what is changed while a save is under way is saved after it', async () => {
+    const { desk, saves } = deskWith(async (body, base) => {
+      await new Promise((resolve) => setTimeout(resolve, 1000));
+      return accept(body, base);
+    });
+    desk.change(named('A'));
+    await jest.advanceTimersByTimeAsync(600);
+    desk.change(named('B'));
+    await jest.advanceTimersByTimeAsync(5000);
+    expect(saves).toEqual([
+      ['A', 1],
+      ['B', 2],
+    ]);
+    expect(desk.get().body.name).toBe('B');
+  });
+
+  test('while the server is away it is tried again, and nothing is lost', async () => {
+    let away = true;
+    const { desk, saves } = deskWith((body, base) => (away ? Promise.reject(new ApiFault(0, 'away')) : accept(body, base)));
+    desk.change(named('A'));
+    await jest.advanceTimersByTimeAsync(600);
+    expect(desk.get()).toMatchObject({ body: { name: 'A' }, status: { kind: 'away' } });
+    away = false;
+    await jest.advanceTimersByTimeAsync(4000);
+    expect(desk.get().status.kind).toBe('saved');
+    expect(saves).toHaveLength(2);
+  });
+
+  test('somebody else’s save is not overwritten unasked; either can be kept, and taken back', async () => {
+    const theirs: SetList = { ...SET, name: 'Theirs', revision: 4 };
+    const stale = new ApiFault(409, 'stale', { type: '', title: '', status: 409, detail: '', currentSet: theirs });
+    const { desk, saves } = deskWith((body, base) => (base < 4 ? Promise.reject(stale) : accept(body, base)));
+    desk.change(named('Mine'));
+    await jest.advanceTimersByTimeAsync(600);
+    expect(desk.get()).toMatchObject({ body: { name: 'Mine' }, status: { kind: 'conflict' } });
+    desk.settle('theirs');
+    expect(desk.get().body.name).toBe('Theirs');
+    desk.undo();
+    await jest.advanceTimersByTimeAsync(600);
+    expect(saves.at(-1)).toEqual(['Mine', 4]);
+    expect(desk.get().status.kind).toBe('saved');
+  });
+
+  test('what the server refuses is said, and not tried again by itself', async () => {
+    const { desk, saves } = deskWith(() => Promise.reject(new ApiFault(422, 'name: give the set a name')));
+    desk.change(named(''));
+    await jest.advanceTimersByTimeAsync(20_000);
+    expect(desk.get().status).toEqual({ kind: 'refused', says: 'name: give the set a name' });
+    expect(saves).toHaveLength(1);
+  });
+
+  test('leaving saves at once', async () => {
+    const { desk, saves } = deskWith(accept);
+    desk.flush();
+    desk.change(named('A'));
+    desk.flush();
+    await jest.advanceTimersByTimeAsync(1);
+    expect(saves).toEqual([['A', 1]]);
+  });
+});
