@@ -32,7 +32,19 @@ export type Fault =
   | { readonly code: 'number-on-seven'; readonly text: string; readonly write: string }
   | { readonly code: 'token-unreadable'; readonly text: string }
   | InstrumentFault
+  | FormatFault
   | ChartFault;
+
+/** What can be wrong with a file of another format. */
+export type FormatFault =
+  | { readonly code: 'format-broken'; readonly format: string; readonly detail: string }
+  | { readonly code: 'format-other'; readonly format: string; readonly found: string }
+  | { readonly code: 'format-empty'; readonly format: string }
+  | { readonly code: 'format-large'; readonly format: string }
+  | { readonly code: 'format-entities' }
+  | { readonly code: 'format-timewise' }
+  | { readonly code: 'format-newer'; readonly version: number; readonly known: number }
+  | { readonly code: 'format-missing'; readonly format: string; readonly part: string };
 
 /** What can be wrong with an instrument. */
 export type InstrumentFault =

@@ -19,6 +19,22 @@ export function faultWords(fault: Fault): string {
       return `The lowest note comes first: ${fault.low} lies above ${fault.high}. Write ${fault.high} ${fault.low}?`;
     case 'voice-outside':
       return `${fault.note} feels comfortable, so it is possible too: what is possible goes from ${fault.low} to ${fault.high} here. Widen it, or narrow what is comfortable.`;
+    case 'format-broken':
+      return `This ${fault.format} file cannot be read: ${fault.detail}.`;
+    case 'format-other':
+      return `This is no ${fault.format} file: it begins with ${show(fault.found)}.`;
+    case 'format-empty':
+      return `There is no music in this ${fault.format} file.`;
+    case 'format-large':
+      return `This ${fault.format} file holds more than a song can be: it is not read.`;
+    case 'format-entities':
+      return 'This file declares names of its own (entities) for other text. Such files are not read; save it again without them.';
+    case 'format-timewise':
+      return 'This MusicXML file is laid out by time (score-timewise). Save it again as score-partwise.';
+    case 'format-newer':
+      return `This backup is of version ${fault.version}; this program reads up to version ${fault.known}. Nothing was changed.`;
+    case 'format-missing':
+      return `Something is missing in this ${fault.format}: ${fault.part}. Nothing was changed.`;
     case 'scale-unknown':
       return `“${show(fault.text)}” is no scale here.${fault.nearest === null ? ' Try major, minor, harmonic minor or dorian.' : ` Did you mean ${glyphs(fault.nearest)}?`}`;
     case 'key-unspellable':

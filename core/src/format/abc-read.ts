@@ -1,0 +1,315 @@
+import abcjs from 'abcjs';
+import type { Meter } from '../chart/chart.ts';
+import { findMeter } from '../chart/head.ts';
+import type { Chord } from '../chord/chord.ts';
+import { parseChord } from '../chord/chord-text.ts';
+import { failure, type Result, success } from '../fault.ts';
+import type { Key } from '../key/key.ts';
+import { parseNote } from '../pitch/note-text.ts';
+import type { ScaleName } from '../scale/scale-table.ts';
+import type { LossList } from './loss.ts';
+import { withPaperEndings } from './paper-endings.ts';
+import type { Score, ScoreBar, ScoreChord } from './score.ts';
+
+const MOST_LETTERS = 400_000;
+const MOST_BARS = 5000;
+
+interface AbcChord {
+  readonly name: string;
+  readonly position: string;
+}
+
+/** What abcjs makes of a note, a bar line or a change; only what is looked at here. */
+interface AbcElement {
+  readonly el_type: string;
+  readonly type?: string;
+  readonly duration?: number;
+  readonly chord?: readonly AbcChord[];
+  readonly pitches?: readonly unknown[];
+  readonly startEnding?: string;
+  readonly endEnding?: boolean;
+  readonly startTriplet?: number;
+  readonly tripletMultiplier?: number;
+  readonly endTriplet?: boolean;
+  readonly value?: readonly { readonly num: string; readonly den?: string }[];
+  readonly root?: string;
+  readonly acc?: string;
+  readonly mode?: string;
+  readonly title?: string;
+  readonly bpm?: number;
+}
+
+interface AbcLine {
+  readonly staff?: readonly {
+    readonly key?: AbcElement;
+    readonly meter?: AbcElement;
+    readonly voices?: readonly (readonly AbcElement[])[];
+  }[];
+  readonly text?: readonly { readonly text: string }[] | { readonly text?: string } | string;
+}
+
+interface AbcTempo {
+  readonly duration?: readonly number[];
+  readonly bpm?: number;
+}
+
+interface AbcTune {
+  readonly metaText: { readonly title?: string; readonly composer?: string; readonly rhythm?: string; readonly tempo?: AbcTempo };
+  readonly lines: readonly AbcLine[];
+}
+
+/** Reads the first tune of an ABC text through abcjs: its chord names in time. Melodies are not kept. */
+export function readAbc(text: string, losses: LossList): Result<Score> {
+  if (text.length > MOST_LETTERS) return failure({ code: 'format-large', format: 'ABC' }, 0, 0);
+  if (!/^\s*X:/m.test(text) && !/^\s*K:/m.test(text))
+    return failure({ code: 'format-other', format: 'ABC', found: text.trim().slice(0, 24) || 'nothing' }, 0, 0);
+  let tune: AbcTune | undefined;
+  try {
+    tune = (abcjs.parseOnly(text) as unknown as readonly AbcTune[])[0];
+  } catch (thrown) {
+    return failure({ code: 'format-broken', format: 'ABC', detail: thrown instanceof Error ? thrown.message : 'it cannot be read' }, 0, 0);
+  }
+  if (tune === undefined) return failure({ code: 'format-empty', format: 'ABC' }, 0, 0);
+  const reader = new TuneReader(losses);
+  for (const line of tune.lines) reader.line(line);
+  const bars = reader.end(tune.metaText.tempo);
+  if (bars.length === 0) return failure({ code: 'format-empty', format: 'ABC' }, 0, 0);
+  if (bars.length > MOST_BARS) return failure({ code: 'format-large', format: 'ABC' }, 0, 0);
+  if (bars.every(({ chords }) => chords.every(({ chord }) => chord === null))) losses.add('no-chords');
+  const fields = [...text.matchAll(/^%%aurora-(range|note|numbering) (.*)$/gm)].map(
+    ([, name = '', value = '']) => [name, value.replace(/\\%/g, '%').trim()] as const,
+  );
+  const { title = '', composer = '', rhythm = '' } = tune.metaText;
+  return success({ title: plain(title), by: plain(composer), feel: plain(rhythm), fields, bars: withPaperEndings(bars) });
+}
+
+function plain(text: unknown): string {
+  return typeof text === 'string' ? text.replace(/\\%/g, '%') : '';
+}
+
+/** A bar while it is read. */
+interface OpenBar {
+  at: number;
+  named: { at: number; chord: Chord | null }[];
+  section: string | null;
+  newLine: boolean;
+  remarks: string[];
+  words: string[];
+  opensRepeat: boolean;
+  begins: readonly number[] | null;
+  meter: Meter;
+  key: Key;
+  tempo: AbcTempo | null;
+}
+
+const WHOLE: Meter = { beats: 4, unit: 4 };
+
+class TuneReader {
+  readonly #losses: LossList;
+  readonly #bars: (ScoreBar & { readonly tempoMark: AbcTempo | null })[] = [];
+  #meter: Meter = WHOLE;
+  #key: Key = { tonic: 0, scale: 'major' };
+  #chord: Chord | null = null;
+  #tempo: AbcTempo | null = null;
+  #open: OpenBar | null = null;
+  #opens = false;
+  #begins: readonly number[] | null = null;
+  #newLine = true;
+  #triplet = 1;
+  #notes = false;
+  #firstMeter = true;
+
+  constructor(losses: LossList) {
+    this.#losses = losses;
+  }
+
+  line(line: AbcLine): void {
+    const staff = line.staff?.[0];
+    if (staff === undefined) {
+      this.#text(line);
+      return;
+    }
+    if ((line.staff?.length ?? 0) > 1 || (staff.voices?.length ?? 0) > 1) this.#losses.add('voices');
+    if (staff.key !== undefined && this.#bars.length === 0 && this.#open === null) this.#key = keyOf(staff.key) ?? this.#key;
+    if (staff.meter !== undefined && this.#firstMeter) this.#meter = meterOf(staff.meter) ?? this.#meter;
+    this.#firstMeter = false;
+    this.#newLine = true;
+    for (const element of staff.voices?.[0] ?? []) this.#element(element);
+  }
+
+  end(tempo: AbcTempo | undefined): readonly ScoreBar[] {
+    this.#close(null, null);
+    if (this.#notes) this.#losses.add('notes');
+    let now = tempo ?? null;
+    return this.#bars.map(({ tempoMark, ...bar }) => {
+      now = tempoMark ?? now;
+      return { ...bar, tempo: tempoIn(now, bar.meter) };
+    });
+  }
+
+  /** Text between the lines of music is words under the line before. */
+  #text({ text }: AbcLine): void {
+    const words = Array.isArray(text)
+      ? text.map((one) => one.text).join('')
+      : typeof text === 'string'
+        ? text
+        : (text as { text?: string } | undefined)?.text;
+    const last = this.#bars.length - 1;
+    let first = last;
+    while (first > 0 && this.#bars[first]?.newLine === false) first -= 1;
+    const bar = this.#bars[first];
+    if (bar !== undefined && typeof words === 'string' && words.trim() !== '')
+      this.#bars[first] = { ...bar, words: [...bar.words, plain(words.trim())] };
+  }
+
+  #element(element: AbcElement): void {
+    switch (element.el_type) {
+      case 'note':
+        this.#note(element);
+        return;
+      case 'bar':
+        this.#bar(element);
+        return;
+      case 'key':
+      case 'keySignature':
+        this.#key = keyOf(element) ?? this.#key;
+        if (this.#open?.at === 0) this.#open.key = this.#key;
+        return;
+      case 'meter':
+      case 'timeSignature':
+        this.#meter = meterOf(element) ?? this.#meter;
+        if (this.#open?.at === 0) this.#open.meter = this.#meter;
+        return;
+      case 'tempo':
+        this.#tempo = element as unknown as AbcTempo;
+        if (this.#open?.at === 0) this.#open.tempo = this.#tempo;
+        return;
+      case 'part':
+        if (element.title !== undefined) this.#begun().section = plain(element.title);
+        return;
+    }
+  }
+
+  #begun(): OpenBar {
+    this.#open ??= {
+      at: 0,
+      named: [],
+      section: null,
+      newLine: this.#newLine,
+      remarks: [],
+      words: [],
+      opensRepeat: this.#opens,
+      begins: this.#begins,
+      meter: this.#meter,
+      key: this.#key,
+      tempo: this.#tempo,
+    };
+    this.#opens = false;
+    this.#begins = null;
+    this.#newLine = false;
+    this.#tempo = null;
+    return this.#open;
+  }
+
+  #note(element: AbcElement): void {
+    const bar = this.#begun();
+    if (element.pitches !== undefined) this.#notes = true;
+    if (element.startTriplet !== undefined) this.#triplet = element.tripletMultiplier ?? 1;
+    // annotations at one place come as lines of one text
+    for (const { name, position } of element.chord ?? []) for (const line of name.split('\n')) this.#name(bar, line.trim(), position);
+    bar.at += (element.duration ?? 0) * this.#triplet;
+    if (element.endTriplet === true) this.#triplet = 1;
+  }
+
+  /** A chord name, a section in brackets, or something said about the bar. */
+  #name(bar: OpenBar, name: string, position: string): void {
+    if (/^n\.?\s?c\.?$/i.test(name)) bar.named.push({ at: bar.at, chord: null });
+    else if (position === 'default') {
+      const chord = parseChord(name.replace(/♯/g, '#').replace(/♭/g, 'b').replace(/\s.*$/, ''));
+      if (chord.ok) bar.named.push({ at: bar.at, chord: chord.value });
+      else this.#losses.add('chord-unknown', this.#bars.length + 1, name);
+    } else if (/^\[.*\]$/.test(name) && bar.at === 0) bar.section = plain(name.slice(1, -1));
+    else if (name !== '') bar.remarks.push(plain(name));
+  }
+
+  #bar(element: AbcElement): void {
+    const type = element.type ?? '';
+    this.#close(element.endEnding === true ? true : null, /right_repeat|dbl_repeat/.test(type) ? 2 : null);
+    if (/left_repeat|dbl_repeat/.test(type)) this.#opens = true;
+    if (element.startEnding !== undefined) this.#begins = element.startEnding.match(/\d+/g)?.map(Number) ?? [1];
+  }
+
+  #close(endsEnding: true | null, closesRepeat: number | null): void {
+    const open = this.#open;
+    this.#open = null;
+    if (open === null || open.at <= 0) return;
+    const beats = open.at * open.meter.unit;
+    const short = beats < open.meter.beats - 0.01;
+    const pickup = short && this.#bars.length === 0 ? Math.max(0.5, Math.round(beats * 2) / 2) : null;
+    const ending =
+      open.begins === null && endsEnding === null
+        ? null
+        : { passes: open.begins ?? [], begins: open.begins !== null, ends: endsEnding === true };
+    this.#bars.push({
+      section: open.section,
+      times: 1,
+      newLine: open.newLine || open.section !== null,
+      meter: open.meter,
+      key: open.key,
+      tempo: null,
+      tempoMark: open.tempo,
+      pickup,
+      chords: this.#chords(open, pickup ?? open.meter.beats),
+      remarks: open.remarks,
+      words: open.words,
+      form: { opensRepeat: open.opensRepeat, closesRepeat, ending, signs: [], after: [] },
+    });
+  }
+
+  #chords({ named, meter }: OpenBar, beats: number): readonly ScoreChord[] {
+    const inBeats = named.map(({ at, chord }) => ({ at: at * meter.unit, chord })).filter(({ at }) => at < beats);
+    const first = inBeats[0];
+    const all = first === undefined || first.at > 0.01 ? [{ at: 0, chord: this.#chord }, ...inBeats] : inBeats;
+    this.#chord = all.at(-1)?.chord ?? null;
+    return all
+      .map(({ at, chord }, index) => ({
+        chord,
+        beats: (all[index + 1]?.at ?? beats) - at,
+        push: false,
+        ring: false,
+        stop: false,
+        optional: false,
+      }))
+      .filter((chord) => chord.beats > 0.01);
+  }
+}
+
+function meterOf({ value, type }: AbcElement): Meter | undefined {
+  if (type === 'common_time') return WHOLE;
+  if (type === 'cut_time') return { beats: 2, unit: 2 };
+  const first = value?.[0];
+  return first === undefined ? undefined : findMeter(`${first.num}/${first.den ?? '4'}`);
+}
+
+const MODES: Readonly<Record<string, ScaleName>> = {
+  '': 'major',
+  m: 'natural minor',
+  Dor: 'dorian',
+  Phr: 'phrygian',
+  Lyd: 'lydian',
+  Mix: 'mixolydian',
+  Loc: 'locrian',
+};
+
+function keyOf({ root, acc = '', mode = '' }: AbcElement): Key | undefined {
+  const tonic = parseNote(`${root ?? ''}${acc}`);
+  return tonic.ok ? { tonic: tonic.value, scale: MODES[mode] ?? 'major' } : undefined;
+}
+
+/** Beats a minute as a chart counts them. */
+function tempoIn(tempo: AbcTempo | null, { beats, unit }: Meter): number | null {
+  if (tempo?.bpm === undefined) return null;
+  const length = tempo.duration?.[0] ?? 1 / 4;
+  const pulse = unit === 8 && beats > 3 && beats % 3 === 0 ? 3 : 1;
+  return Math.round((tempo.bpm * length * unit * 100) / pulse) / 100;
+}

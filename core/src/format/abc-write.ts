@@ -1,0 +1,165 @@
+import type { Meter } from '../chart/chart.ts';
+import { printChord } from '../chord/chord-text.ts';
+import { type Formula, formulaTones } from '../chord/formula.ts';
+import { LETTER_SCHOOL, printQuality } from '../chord/quality-text.ts';
+import { intervalSemitones } from '../interval/interval.ts';
+import type { Key } from '../key/key.ts';
+import { printNote } from '../pitch/note-text.ts';
+import type { LossList } from './loss.ts';
+import type { FormHeld, Score, ScoreBar, ScoreChord } from './score.ts';
+
+/** ABC holds repeats played twice with endings; jumps are decorations that few programs follow. */
+export const ABC_FORM: FormHeld = { repeats: true, mostTimes: 2, jumps: false, counts: false };
+
+/** Lengths are counted in thirty-seconds. */
+const UNIT = 32;
+
+/** Chord names abc2midi knows by itself; any other is explained to it. */
+const KNOWN_NAMES: ReadonlySet<string> = new Set([
+  '',
+  'm',
+  '7',
+  'm7',
+  'maj7',
+  '6',
+  'm6',
+  'aug',
+  'dim',
+  'dim7',
+  '9',
+  'm9',
+  'maj9',
+  '11',
+  'sus4',
+  '7sus4',
+  '5',
+]);
+
+const MODES: Readonly<Record<string, string>> = {
+  major: '',
+  'natural minor': 'm',
+  dorian: 'dor',
+  phrygian: 'phr',
+  lydian: 'lyd',
+  mixolydian: 'mix',
+  locrian: 'loc',
+};
+
+/** A score as an ABC tune (standard 2.1): chord names over rests, sections as annotations, words under their line. */
+export function writeAbc(score: Score, losses: LossList): string {
+  const first = score.bars[0];
+  const meter = first?.meter ?? { beats: 4, unit: 4 };
+  const fields = score.fields.map(([name, value]) => `%%aurora-${name} ${oneLine(value)}`);
+  const head = [
+    '%abc-2.1',
+    'X:1',
+    `T:${oneLine(score.title) || 'Song'}`,
+    ...(score.by === '' ? [] : [`C:${oneLine(score.by)}`]),
+    ...(score.feel === '' ? [] : [`R:${oneLine(score.feel)}`]),
+    `M:${meter.beats}/${meter.unit}`,
+    `L:1/${UNIT}`,
+    ...(first === undefined || first.tempo === null ? [] : [`Q:${tempoOf(first.tempo, meter)}`]),
+    ...fields,
+    ...chordNames(score.bars),
+    `K:${first === undefined ? 'C' : keyOf(first.key, losses, 1)}`,
+  ];
+  return `${[...head, ...linesOf(score.bars, losses)].join('\n')}\n`;
+}
+
+function oneLine(text: string): string {
+  return text.replace(/\s+/g, ' ').replace(/%/g, '\\%').trim();
+}
+
+function tempoOf(tempo: number, { beats, unit }: Meter): string {
+  const dotted = unit === 8 && beats > 3 && beats % 3 === 0;
+  return `${dotted ? '3/8' : `1/${unit}`}=${Math.round(tempo)}`;
+}
+
+function keyOf({ tonic, scale }: Key, losses: LossList, bar: number): string {
+  const mode = MODES[scale];
+  if (mode === undefined) losses.add('mode', bar, /minor|dorian|phrygian|locrian|altered/.test(scale) ? 'minor' : 'major');
+  return `${printNote(tonic)}${mode ?? (/minor|dorian|phrygian|locrian|altered/.test(scale) ? 'm' : '')}`;
+}
+
+/** Names of chords a player of ABC may not know, as half steps over the root. */
+function chordNames(bars: readonly ScoreBar[]): readonly string[] {
+  const formulas = new Map<string, Formula>();
+  for (const { chords } of bars)
+    for (const { chord } of chords) if (chord !== null) formulas.set(printQuality(chord.formula, LETTER_SCHOOL), chord.formula);
+  return [...formulas]
+    .filter(([name]) => !KNOWN_NAMES.has(name) && /^[^"\s]{1,7}$/.test(name))
+    .map(
+      ([name, formula]) =>
+        `%%MIDI chordname ${name} ${formulaTones(formula)
+          .map(({ interval, number }) => semitonesOf(interval, number))
+          .join(' ')}`,
+    );
+}
+
+function semitonesOf(interval: number, number: number): number {
+  return intervalSemitones(interval) + (number > 7 ? 12 : 0);
+}
+
+function linesOf(bars: readonly ScoreBar[], losses: LossList): readonly string[] {
+  const lines: string[] = [];
+  let line: string[] = [];
+  let words: readonly string[] = [];
+  const end = () => {
+    if (line.length > 0) lines.push(line.join(' '));
+    // under rests no syllable could stand: the words go between the lines, as they do in a chart
+    lines.push(...words.map((text) => `%%text ${oneLine(text)}`));
+    line = [];
+  };
+  bars.forEach((bar, index) => {
+    if (bar.newLine && index > 0) end();
+    if (bar.newLine) words = bar.words;
+    line.push(barOf(bar, bars[index - 1], bars[index + 1], index, losses));
+  });
+  end();
+  return lines;
+}
+
+function barOf(bar: ScoreBar, before: ScoreBar | undefined, next: ScoreBar | undefined, index: number, losses: LossList): string {
+  const { form } = bar;
+  for (const [code, has] of [
+    ['push', bar.chords.some(({ push }) => push)],
+    ['ring', bar.chords.some(({ ring }) => ring)],
+    ['stop', bar.chords.some(({ stop }) => stop)],
+    ['optional', bar.chords.some(({ optional }) => optional)],
+    ['no-chord', bar.chords.some(({ chord }) => chord === null)],
+  ] as const)
+    if (has) losses.add(code, index + 1);
+  const opens = form.opensRepeat ? '|:' : '';
+  const ending = form.ending?.begins ? `[${form.ending.passes.join(',')}` : '';
+  const changes = before === undefined ? '' : changesOf(before, bar, losses, index + 1);
+  const section = bar.section === null ? '' : `"^[${quoted(bar.section)}]"`;
+  const remarks = bar.remarks.map((text) => `"^${quoted(text)}"`).join('');
+  const [first = '', ...rest] = bar.chords.map((chord) => chordOf(chord, bar.meter));
+  return [opens, ending, changes, `${section}${remarks}${first}`, ...rest, barLine(form, next)].filter((part) => part !== '').join(' ');
+}
+
+function barLine({ closesRepeat, ending }: ScoreBar['form'], next: ScoreBar | undefined): string {
+  // every ending but the last goes back by itself
+  const goesBack = ending?.ends ? next?.form.ending?.begins === true : closesRepeat !== null;
+  if (goesBack) return ':|';
+  if (ending?.ends === true) return ending.passes.length > 1 ? ':|' : '||';
+  return next === undefined ? '|]' : '|';
+}
+
+function changesOf(before: ScoreBar, bar: ScoreBar, losses: LossList, number: number): string {
+  const meter =
+    before.meter.beats === bar.meter.beats && before.meter.unit === bar.meter.unit ? '' : `[M:${bar.meter.beats}/${bar.meter.unit}]`;
+  const key = before.key.tonic === bar.key.tonic && before.key.scale === bar.key.scale ? '' : `[K:${keyOf(bar.key, losses, number)}]`;
+  const tempo = bar.tempo === null || bar.tempo === before.tempo ? '' : `[Q:${tempoOf(bar.tempo, bar.meter)}]`;
+  return `${meter}${key}${tempo}`;
+}
+
+function quoted(text: string): string {
+  return oneLine(text).replace(/"/g, '”');
+}
+
+function chordOf({ chord, beats }: ScoreChord, { unit }: Meter): string {
+  const length = Math.max(1, Math.round((beats * UNIT) / unit));
+  const name = chord === null ? '"^N.C."' : `"${printChord(chord)}"`;
+  return `${name}z${length}`;
+}

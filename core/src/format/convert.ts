@@ -1,0 +1,112 @@
+import { strToU8 } from 'fflate';
+import { readChart } from '../chart/reading.ts';
+import { type Result, success } from '../fault.ts';
+import type { Note } from '../pitch/note.ts';
+import { readAbc } from './abc-read.ts';
+import { ABC_FORM, writeAbc } from './abc-write.ts';
+import { type Loss, LossList } from './loss.ts';
+import { readMidi } from './midi-read.ts';
+import { writeMidi } from './midi-write.ts';
+import { readMusicXml } from './musicxml-read.ts';
+import { MUSICXML_FORM, writeMusicXml } from './musicxml-write.ts';
+import { readMxl, textOf, writeMxl } from './mxl.ts';
+import { type Score, scoreOf } from './score.ts';
+import { chartOfScore } from './score-chart.ts';
+import { readChordText } from './text-read.ts';
+import { TEXT_FORM, writeChordText } from './text-write.ts';
+
+/** The formats a song can go out in and come in from. */
+export const FORMAT_NAMES = ['chart', 'musicxml', 'mxl', 'midi', 'abc', 'text'] as const;
+export type FormatName = (typeof FORMAT_NAMES)[number];
+
+/** A format as files have it. */
+export interface FormatFile {
+  /** For people. */
+  readonly label: string;
+  readonly ending: string;
+  readonly mediaType: string;
+  readonly isText: boolean;
+}
+
+export const FORMAT_FILES: Readonly<Record<FormatName, FormatFile>> = {
+  chart: { label: 'Chart text', ending: 'chart.txt', mediaType: 'text/plain', isText: true },
+  musicxml: { label: 'MusicXML', ending: 'musicxml', mediaType: 'application/vnd.recordare.musicxml+xml', isText: true },
+  mxl: { label: 'MusicXML, compressed', ending: 'mxl', mediaType: 'application/vnd.recordare.musicxml', isText: false },
+  midi: { label: 'MIDI', ending: 'mid', mediaType: 'audio/midi', isText: false },
+  abc: { label: 'ABC', ending: 'abc', mediaType: 'text/vnd.abc', isText: true },
+  text: { label: 'Chords over lyrics', ending: 'txt', mediaType: 'text/plain', isText: true },
+};
+
+/** A song in another format, or as chart text, with what got lost on the way. */
+export interface Converted<Content> {
+  readonly content: Content;
+  readonly losses: readonly Loss[];
+}
+
+/** Chart text as a file of another format, with its home on `tonic`, or where the chart has it. */
+export function writeFormat(format: FormatName, source: string, tonic: Note | null): Converted<Uint8Array> {
+  const losses = new LossList();
+  if (format === 'chart') return { content: strToU8(source), losses: [] };
+  const reading = readChart(source);
+  const home = tonic ?? reading.head.key.tonic;
+  if (format === 'midi') return { content: writeMidi(reading, home, losses), losses: losses.all };
+  const form = { musicxml: MUSICXML_FORM, mxl: MUSICXML_FORM, abc: ABC_FORM, text: TEXT_FORM }[format];
+  const score = scoreOf(reading, home, form, losses);
+  const write = { musicxml: writeMusicXml, mxl: writeMusicXml, abc: writeAbc, text: writeChordText }[format];
+  const text = write(score, losses);
+  return { content: format === 'mxl' ? writeMxl(text) : strToU8(text), losses: losses.all };
+}
+
+/** A file of some format as chart text, or why it cannot be read. */
+export function readFormat(format: FormatName, bytes: Uint8Array): Result<Converted<string>> {
+  const losses = new LossList();
+  const read = readText(format, bytes, losses);
+  return read.ok ? success({ content: read.value, losses: losses.all }) : read;
+}
+
+function readText(format: FormatName, bytes: Uint8Array, losses: LossList): Result<string> {
+  switch (format) {
+    case 'chart':
+      return success(textOf(bytes));
+    case 'text':
+      return readChordText(textOf(bytes), losses);
+    case 'midi':
+      return asChart(readMidi(bytes, losses), losses);
+    case 'abc':
+      return asChart(readAbc(textOf(bytes), losses), losses);
+    case 'musicxml':
+      return asChart(readMusicXml(textOf(bytes), losses), losses);
+    case 'mxl': {
+      const xml = readMxl(bytes);
+      return xml.ok ? asChart(readMusicXml(xml.value, losses), losses) : xml;
+    }
+  }
+}
+
+function asChart(score: Result<Score>, losses: LossList): Result<string> {
+  return score.ok ? success(chartOfScore(score.value, losses)) : score;
+}
+
+const BY_ENDING: readonly (readonly [RegExp, FormatName])[] = [
+  [/\.(musicxml|xml)$/i, 'musicxml'],
+  [/\.mxl$/i, 'mxl'],
+  [/\.(mid|midi|smf)$/i, 'midi'],
+  [/\.abc$/i, 'abc'],
+  [/\.chart(\.txt)?$/i, 'chart'],
+];
+
+/** The format of a file, by its first bytes, else by its name; text that names a head line or numbers is a chart. */
+export function formatOf(name: string, bytes: Uint8Array): FormatName {
+  const start = String.fromCharCode(...bytes.slice(0, 400));
+  if (start.startsWith('MThd')) return 'midi';
+  if (start.startsWith('PK')) return 'mxl';
+  if (/^(\u00ef\u00bb\u00bf)?\s*<\?xml|<score-/.test(start)) return 'musicxml';
+  if (/^\s*(%abc|X:\s*\d)/m.test(start)) return 'abc';
+  return BY_ENDING.find(([ending]) => ending.test(name))?.[1] ?? (isChart(textOf(bytes.slice(0, 20_000))) ? 'chart' : 'text');
+}
+
+/** Whether a text reads as a chart without a fault. */
+function isChart(text: string): boolean {
+  const { bars, problems } = readChart(text);
+  return bars.length > 0 && problems.every(({ severity }) => severity !== 'error');
+}

@@ -1,0 +1,279 @@
+import type { FormJump, Meter } from '../chart/chart.ts';
+import type { Chord } from '../chord/chord.ts';
+import { LETTER_SCHOOL, printQuality } from '../chord/quality-text.ts';
+import { numberChord } from '../degree/degree.ts';
+import { accidentalsOnMajor } from '../interval/interval-text.ts';
+import type { Key } from '../key/key.ts';
+import { accidentals, letterStep, type Note } from '../pitch/note.ts';
+import type { ScaleName } from '../scale/scale-table.ts';
+import { kindOf } from './harmony-kind.ts';
+import type { LossList } from './loss.ts';
+import type { FormHeld, Score, ScoreBar, ScoreChord } from './score.ts';
+
+/** MusicXML holds repeats, endings and jumps. */
+export const MUSICXML_FORM: FormHeld = { repeats: true, mostTimes: 99, jumps: true, counts: false };
+
+/** Parts of a quarter note: enough for half beats of sixteenths. */
+const DIVISIONS = 16;
+const LETTERS = 'CDEFGAB';
+
+/** Modes MusicXML has a word for; the minor scales are one to it. */
+const MODES: Readonly<Partial<Record<ScaleName, string>>> = {
+  major: 'major',
+  'natural minor': 'minor',
+  dorian: 'dorian',
+  phrygian: 'phrygian',
+  lydian: 'lydian',
+  mixolydian: 'mixolydian',
+  locrian: 'locrian',
+};
+
+/**
+ * A score as MusicXML 4.0, partwise: one staff of slashes with the chords above, as letters and as
+ * numerals that do not print; sections as rehearsal marks; lyrics under the first note of each chord.
+ */
+export function writeMusicXml(score: Score, losses: LossList): string {
+  const measures = score.bars.map((bar, index) => measureOf(bar, score.bars[index - 1], score, index, losses));
+  return [
+    '<?xml version="1.0" encoding="UTF-8"?>',
+    '<!DOCTYPE score-partwise PUBLIC "-//Recordare//DTD MusicXML 4.0 Partwise//EN" "http://www.musicxml.org/dtds/partwise.dtd">',
+    '<score-partwise version="4.0">',
+    `  <work><work-title>${escaped(score.title)}</work-title></work>`,
+    '  <identification>',
+    ...(score.by === '' ? [] : [`    <creator type="composer">${escaped(score.by)}</creator>`]),
+    '    <encoding><software>Aurora Ridge</software></encoding>',
+    ...(score.fields.length === 0
+      ? []
+      : [
+          `    <miscellaneous>${score.fields.map(([name, value]) => `<miscellaneous-field name="${escaped(name)}">${escaped(value)}</miscellaneous-field>`).join('')}</miscellaneous>`,
+        ]),
+    '  </identification>',
+    '  <part-list><score-part id="P1"><part-name>Chart</part-name></score-part></part-list>',
+    '  <part id="P1">',
+    ...measures,
+    '  </part>',
+    '</score-partwise>',
+    '',
+  ].join('\n');
+}
+
+function escaped(text: string): string {
+  return text
+    .replace(/&/g, '&amp;')
+    .replace(/</g, '&lt;')
+    .replace(/>/g, '&gt;')
+    .replace(/"/g, '&quot;')
+    .replace(/[^\t\n\r\u0020-\ud7ff\ue000-\ufffd\u{10000}-\u{10ffff}]/gu, '');
+}
+
+function measureOf(bar: ScoreBar, before: ScoreBar | undefined, score: Score, index: number, losses: LossList): string {
+  const { form } = bar;
+  const words = wordsFor(bar, score.bars, index);
+  const notes = bar.chords.flatMap((chord, place) => [
+    ...harmonyOf(chord, bar, index, losses),
+    ...notesOf(
+      chord,
+      bar,
+      words.map((line) => line[place] ?? ''),
+    ),
+  ]);
+  if (bar.chords.some(({ push }) => push)) losses.add('push', index + 1);
+  if (bar.chords.some(({ optional }) => optional)) losses.add('optional', index + 1);
+  return [
+    `    <measure number="${index + 1}"${bar.pickup === null ? '' : ' implicit="yes"'}>`,
+    ...(bar.newLine && index > 0 ? ['<print new-system="yes"/>'] : []),
+    ...leftBarline(form),
+    ...attributesOf(bar, before, index, losses),
+    ...directionsBefore(bar, before, score, index),
+    ...notes,
+    ...form.after.map(jumpDirection),
+    ...rightBarline(form),
+    '    </measure>',
+  ].join('\n      ');
+}
+
+function leftBarline({ opensRepeat, ending }: ScoreBar['form']): readonly string[] {
+  if (!opensRepeat && ending?.begins !== true) return [];
+  return [
+    '<barline location="left">',
+    ...(ending?.begins === true ? [`<ending number="${ending.passes.join(', ')}" type="start"/>`] : []),
+    ...(opensRepeat ? ['<repeat direction="forward"/>'] : []),
+    '</barline>',
+  ];
+}
+
+/** An ending but the last goes back itself, as it is written on paper. */
+function rightBarline({ closesRepeat, ending }: ScoreBar['form']): readonly string[] {
+  const ends = ending?.ends === true;
+  const back = closesRepeat !== null ? !ends || ending.passes.length > 1 : ends;
+  if (!ends && closesRepeat === null) return [];
+  const times = closesRepeat ?? 2;
+  return [
+    '<barline location="right">',
+    ...(ends ? [`<ending number="${ending.passes.join(', ')}" type="${back ? 'stop' : 'discontinue'}"/>`] : []),
+    ...(back ? [`<repeat direction="backward"${times === 2 ? '' : ` times="${times}"`}/>`] : []),
+    '</barline>',
+  ];
+}
+
+function attributesOf(bar: ScoreBar, before: ScoreBar | undefined, index: number, losses: LossList): readonly string[] {
+  const key =
+    before === undefined || before.key.tonic !== bar.key.tonic || before.key.scale !== bar.key.scale ? [keyOf(bar.key, index, losses)] : [];
+  const time =
+    before === undefined || before.meter.beats !== bar.meter.beats || before.meter.unit !== bar.meter.unit
+      ? [`<time><beats>${bar.meter.beats}</beats><beat-type>${bar.meter.unit}</beat-type></time>`]
+      : [];
+  if (before !== undefined && key.length === 0 && time.length === 0) return [];
+  const first = before === undefined;
+  return [
+    `<attributes>${first ? `<divisions>${DIVISIONS}</divisions>` : ''}${key.join('')}${time.join('')}${first ? '<clef><sign>percussion</sign><line>2</line></clef>' : ''}</attributes>`,
+  ];
+}
+
+/** How many fifths from C a mode's signature lies below its tonic's major. */
+const MODE_FIFTHS: Readonly<Record<string, number>> = {
+  major: 0,
+  minor: -3,
+  dorian: -2,
+  phrygian: -4,
+  lydian: 1,
+  mixolydian: -1,
+  locrian: -5,
+};
+
+function keyOf({ tonic, scale }: Key, index: number, losses: LossList): string {
+  const mode = MODES[scale] ?? (MINOR.test(scale) ? 'minor' : 'major');
+  if (MODES[scale] === undefined) losses.add('mode', index + 1, mode);
+  return `<key><fifths>${tonic + (MODE_FIFTHS[mode] as number)}</fifths><mode>${mode}</mode></key>`;
+}
+
+const MINOR = /minor|dorian|phrygian|locrian|altered/;
+
+function directionsBefore(bar: ScoreBar, before: ScoreBar | undefined, score: Score, index: number): readonly string[] {
+  const newTempo = bar.tempo !== null && bar.tempo !== before?.tempo;
+  return [
+    ...(bar.section === null ? [] : [direction(`<rehearsal>${escaped(bar.section)}</rehearsal>`)]),
+    ...(index === 0 && score.feel !== '' ? [direction(`<words font-style="italic">${escaped(score.feel)}</words>`)] : []),
+    ...(newTempo ? [tempoDirection(bar.tempo as number, bar.meter)] : []),
+    ...bar.form.signs.map((sign) => direction(`<${sign}/>`, `<sound ${sign}="${sign}"/>`)),
+    ...bar.remarks.map((text) => direction(`<words>${escaped(text)}</words>`)),
+  ];
+}
+
+function direction(type: string, sound = ''): string {
+  return `<direction placement="above"><direction-type>${type}</direction-type>${sound}</direction>`;
+}
+
+const NOTE_TYPES: Readonly<Record<number, string>> = {
+  1: 'whole',
+  2: 'half',
+  4: 'quarter',
+  8: 'eighth',
+  16: '16th',
+  32: '32nd',
+  64: '64th',
+};
+
+function tempoDirection(tempo: number, { beats, unit }: Meter): string {
+  const dotted = unit === 8 && beats > 3 && beats % 3 === 0;
+  const quarters = (tempo * 4 * (dotted ? 3 : 1)) / unit;
+  const beat = dotted ? '<beat-unit>quarter</beat-unit><beat-unit-dot/>' : `<beat-unit>${NOTE_TYPES[unit] ?? 'quarter'}</beat-unit>`;
+  return direction(`<metronome>${beat}<per-minute>${tempo}</per-minute></metronome>`, `<sound tempo="${quarters}"/>`);
+}
+
+function jumpDirection(mark: 'fine' | 'to-coda' | FormJump): string {
+  if (mark === 'fine') return direction('<words>Fine</words>', '<sound fine="yes"/>');
+  if (mark === 'to-coda') return direction('<words>To Coda</words>', '<sound tocoda="coda"/>');
+  const until = { coda: ' al Coda', fine: ' al Fine', either: '' }[mark.until];
+  const words = `${mark.to === 'start' ? 'D.C.' : 'D.S.'}${until}${mark.keepRepeats ? ' with repeats' : ''}`;
+  return direction(`<words>${words}</words>`, mark.to === 'start' ? '<sound dacapo="yes"/>' : '<sound dalsegno="segno"/>');
+}
+
+/** The chord above its first note: letters that print, and its numeral that does not. */
+function harmonyOf({ chord }: ScoreChord, { key }: ScoreBar, index: number, losses: LossList): readonly string[] {
+  if (chord === null) {
+    losses.add('no-chord', index + 1);
+    return ['<harmony><root><root-step text="">C</root-step></root><kind text="N.C.">none</kind></harmony>'];
+  }
+  const { kind, degrees } = kindOf(chord.formula);
+  const text = escaped(printQuality(chord.formula, LETTER_SCHOOL));
+  const shared = `<kind text="${text}">${kind}</kind>`;
+  const bass = chord.bass === null ? '' : `<bass>${stepAndAlter('bass', chord.bass)}</bass>`;
+  const tones = degrees
+    .map(
+      ({ type, value, alter }) =>
+        `<degree print-object="no"><degree-value>${value}</degree-value><degree-alter>${alter}</degree-alter><degree-type>${type}</degree-type></degree>`,
+    )
+    .join('');
+  const numeral = numeralOf(chord, key);
+  return [
+    `<harmony><root>${stepAndAlter('root', chord.root)}</root>${shared}${bass}${tones}</harmony>`,
+    `<harmony print-object="no"><numeral>${numeral}</numeral>${shared}${tones}</harmony>`,
+  ];
+}
+
+function stepAndAlter(what: 'root' | 'bass', note: Note): string {
+  const alter = accidentals(note);
+  return `<${what}-step>${LETTERS[letterStep(note)]}</${what}-step>${alter === 0 ? '' : `<${what}-alter>${alter}</${what}-alter>`}`;
+}
+
+function numeralOf(chord: Chord, { tonic }: Key): string {
+  const { degree } = numberChord(chord, tonic);
+  const alter = accidentalsOnMajor(degree);
+  const root = letterStepOf(degree);
+  return `<numeral-root>${root}</numeral-root>${alter === 0 ? '' : `<numeral-alter>${alter}</numeral-alter>`}`;
+}
+
+/** 1–7: which degree of the scale a place on the line of fifths is. */
+function letterStepOf(degree: number): number {
+  return letterStep(degree) + 1;
+}
+
+/** Slashes for as long as a chord lasts, a beat each; rests where nobody plays. */
+function notesOf({ chord, beats, ring, stop }: ScoreChord, { meter }: ScoreBar, words: readonly string[]): readonly string[] {
+  const lengths = [...Array.from({ length: Math.floor(beats) }, () => 1), ...(beats % 1 === 0 ? [] : [beats % 1])];
+  return lengths.map((length, place) => {
+    const duration = Math.max(1, Math.round((length * 4 * DIVISIONS) / meter.unit));
+    const type = typeOf(length, meter);
+    if (chord === null) return `<note><rest/><duration>${duration}</duration>${type}</note>`;
+    const first = place === 0;
+    const head = first && ring ? 'diamond' : 'slash';
+    const marks = first && stop ? '<notations><articulations><staccatissimo/></articulations></notations>' : '';
+    const sung = first
+      ? words
+          .map((text, line) =>
+            text === '' ? '' : `<lyric number="${line + 1}"><syllabic>single</syllabic><text>${escaped(text)}</text></lyric>`,
+          )
+          .join('')
+      : '';
+    return `<note><unpitched><display-step>B</display-step><display-octave>4</display-octave></unpitched><duration>${duration}</duration>${type}<stem>none</stem><notehead>${head}</notehead>${marks}${sung}</note>`;
+  });
+}
+
+function typeOf(length: number, { unit }: Meter): string {
+  const name = NOTE_TYPES[length === 1 ? unit : length === 0.5 ? unit * 2 : 0];
+  return name === undefined ? '' : `<type>${name}</type>`;
+}
+
+/** The words of the line a bar stands on, shared out over the chords of the line: for each line of words, the pieces of this bar. */
+function wordsFor(bar: ScoreBar, bars: readonly ScoreBar[], index: number): readonly (readonly string[])[] {
+  let start = index;
+  while (start > 0 && bars[start]?.newLine === false) start -= 1;
+  const lines = bars[start]?.words ?? [];
+  if (lines.length === 0) return [];
+  let end = index + 1;
+  while (end < bars.length && bars[end]?.newLine === false) end += 1;
+  const row = bars.slice(start, end);
+  // no words stand under a rest
+  const slots = row.flatMap((one, place) => one.chords.flatMap(({ chord }, at) => (chord === null ? [] : [{ bar: start + place, at }])));
+  return lines.map((line) => {
+    const words = line.split(/\s+/).filter((word) => word !== '');
+    const pieces = bar.chords.map(() => '');
+    slots.forEach((slot, place) => {
+      if (slot.bar !== index) return;
+      const [from, to] = [place, place + 1].map((edge) => Math.round((edge * words.length) / slots.length)) as [number, number];
+      pieces[slot.at] = words.slice(from, to).join(' ');
+    });
+    return pieces;
+  });
+}

@@ -1,0 +1,201 @@
+import { describe, expect, test } from '@jest/globals';
+import { strToU8, zipSync } from 'fflate';
+import { readChart } from '../chart/reading.ts';
+import { renderChart } from '../chart/render.ts';
+import { requireValue } from '../fault.ts';
+import { faultWords } from '../wording/fault-words.ts';
+import { readFormat, writeFormat } from './convert.ts';
+
+const text = (bytes: Uint8Array) => new TextDecoder().decode(bytes);
+const xmlOf = (chart: string) => text(writeFormat('musicxml', chart, null).content);
+const read = (xml: string) => readFormat('musicxml', strToU8(xml));
+const chartOf = (xml: string) => requireValue(read(xml)).content;
+const letters = (chart: string) => renderChart(readChart(chart), readChart(chart).head.key.tonic, 'letters').performed;
+
+describe('a chart as MusicXML', () => {
+  const xml = xmlOf(
+    'title: Salt & Rope\nby: <me>\nkey: Eb\ntime: 4/4\ntempo: 90\n\n[Verse]\n1 (4 5/7) <6-7> 57b9!\n~ one two three four five\n',
+  );
+
+  test('has its head, escaped', () => {
+    expect(xml).toContain('<work-title>Salt &amp; Rope</work-title>');
+    expect(xml).toContain('<creator type="composer">&lt;me&gt;</creator>');
+    expect(xml).toContain('<key><fifths>-3</fifths><mode>major</mode></key>');
+    expect(xml).toContain('<sound tempo="90"/>');
+    expect(xml).toContain('<rehearsal>Verse</rehearsal>');
+  });
+
+  test('has letters that print and numerals that do not', () => {
+    expect(xml).toContain('<harmony><root><root-step>E</root-step><root-alter>-1</root-alter></root><kind text="">major</kind></harmony>');
+    expect(xml).toContain(
+      '<harmony print-object="no"><numeral><numeral-root>1</numeral-root></numeral><kind text="">major</kind></harmony>',
+    );
+    expect(xml).toContain('<bass><bass-step>D</bass-step></bass>');
+    expect(xml).toMatch(/<numeral-root>6<\/numeral-root><\/numeral><kind text="m7">minor-seventh/);
+    expect(xml).toContain('<degree-value>9</degree-value><degree-alter>-1</degree-alter><degree-type>add</degree-type>');
+  });
+
+  test('fills every measure, a slash a beat', () => {
+    for (const [measure] of xml.matchAll(/<measure[\s\S]*?<\/measure>/g)) {
+      const lengths = [...measure.matchAll(/<duration>(\d+)<\/duration>/g)].map(([, length]) => Number(length));
+      expect(lengths).toEqual([16, 16, 16, 16]);
+    }
+    expect(xml).toContain('<notehead>diamond</notehead>');
+    expect(xml).toContain('<staccatissimo/>');
+  });
+
+  test.each([
+    ['Am', 0, 'minor'],
+    ['D dorian', 0, 'dorian'],
+    ['F# mixolydian', 5, 'mixolydian'],
+    ['Bb', -2, 'major'],
+    ['C#m', 4, 'minor'],
+  ])('%s has %i fifths, %s', (key, fifths, mode) =>
+    expect(xmlOf(`key: ${key}\n1\n`)).toContain(`<key><fifths>${fifths}</fifths><mode>${mode}</mode></key>`),
+  );
+});
+
+describe('through MusicXML and back', () => {
+  test.each([
+    ['jumps and signs', 'key: C\n\n[A]\n{segno} 1 4 {to coda} 5 1 {ds al coda}\n\n[B]\n{coda} 6- 1\n'],
+    ['D.C. al Fine', 'key: C\n\n[A]\n1 4 {fine} 5 57 {dc al fine}\n'],
+    ['a pickup', 'key: C\ntime: 3/4\n\n[A]\n{pickup: 1} 5 1 4 5\n'],
+    ['words, remarks, rings and stops', 'key: C\n\n[A]\n1 4 "watch" <5> 1!\n~ one two three four five six\n~ second line here\n'],
+    ['the head', 'title: One\nby: Me\nkey: C\ntime: 4/4\ntempo: 96\nrange: C4 C5\nnote: keep it low\n\n[A]\n1 4\n'],
+    ['a repeat played three times', 'key: C\n\n[A]\n|: 1 4 :| x3\n'],
+  ])('%s', (_, chart) => {
+    const back = chartOf(xmlOf(chart));
+    const tidy = (source: string) =>
+      source
+        .replace(/^time: 4\/4\n/m, '')
+        .replace(/\n+/g, '\n')
+        .trim();
+    expect(tidy(back)).toBe(tidy(chart));
+  });
+});
+
+/** A score as another program might write it. */
+const foreign = (measures: string, key = '<key><fifths>1</fifths></key>') => `<?xml version="1.0" encoding="UTF-8" standalone="no"?>
+<!DOCTYPE score-partwise PUBLIC "-//Recordare//DTD MusicXML 3.1 Partwise//EN" "http://www.musicxml.org/dtds/partwise.dtd">
+<score-partwise version="3.1"><movement-title>Rope Walk</movement-title>
+<part-list><score-part id="P1"><part-name>Voice</part-name></score-part></part-list><part id="P1">
+<measure number="1"><attributes><divisions>2</divisions>${key}<time><beats>4</beats><beat-type>4</beat-type></time></attributes>${measures}
+</part></score-partwise>`;
+const harmony = (step: string, kind = 'major', more = '') =>
+  `<harmony><root><root-step>${step}</root-step></root><kind>${kind}</kind>${more}</harmony>`;
+const note = (duration: number, more = '') =>
+  `<note><pitch><step>G</step><octave>4</octave></pitch><duration>${duration}</duration>${more}</note>`;
+
+describe('MusicXML of other programs', () => {
+  test('chords go on until the next one, over bar lines', () => {
+    const xml = foreign(
+      `${harmony('G')}${note(8)}</measure><measure number="2">${note(4)}${harmony('D', 'dominant')}${note(4)}</measure><measure number="3">${note(8)}</measure>`,
+    );
+    expect(letters(chartOf(xml))).toEqual(['G', 'G D7', 'D7']);
+  });
+
+  test('a chord between the notes stands at its offset, and other voices do not move it', () => {
+    const xml = foreign(
+      `${harmony('G')}${harmony('C', 'major', '<offset>6</offset>')}${note(8)}<backup><duration>8</duration></backup>${note(8)}</measure>`,
+    );
+    const chart = chartOf(xml);
+    expect(chart).toContain('(1... 4.)');
+  });
+
+  test('syllables become words', () => {
+    const sung = (syllabic: string, word: string) => `<lyric number="1"><syllabic>${syllabic}</syllabic><text>${word}</text></lyric>`;
+    const xml = foreign(
+      `${harmony('G')}${note(2, sung('begin', 'lan'))}${note(2, sung('end', 'tern'))}${note(4, sung('single', 'light'))}</measure>`,
+    );
+    expect(chartOf(xml)).toContain('~ lantern light');
+  });
+
+  test('a repeat that nobody opened goes back to the beginning', () => {
+    const xml = foreign(
+      `${harmony('G')}${note(8)}</measure><measure number="2">${harmony('C')}${note(8)}<barline location="right"><repeat direction="backward"/></barline></measure><measure number="3">${harmony('D')}${note(8)}</measure>`,
+    );
+    expect(letters(chartOf(xml))).toEqual(['G', 'C', 'G', 'C', 'D']);
+  });
+
+  test('first and second endings, each with its bracket', () => {
+    const ending = (number: number, type: string, repeat = '') => `<ending number="${number}" type="${type}"/>${repeat}`;
+    const xml = foreign(
+      `<barline location="left"><repeat direction="forward"/></barline>${harmony('G')}${note(8)}</measure>` +
+        `<measure number="2"><barline location="left">${ending(1, 'start')}</barline>${harmony('C')}${note(8)}<barline location="right">${ending(1, 'stop', '<repeat direction="backward"/>')}</barline></measure>` +
+        `<measure number="3"><barline location="left">${ending(2, 'start')}</barline>${harmony('D')}${note(8)}<barline location="right">${ending(2, 'discontinue')}</barline></measure>`,
+    );
+    expect(letters(chartOf(xml))).toEqual(['G', 'C', 'G', 'D']);
+  });
+
+  test('numerals alone are read in the key', () => {
+    const numeral = '<harmony><numeral><numeral-root>5</numeral-root></numeral><kind>dominant</kind></harmony>';
+    expect(letters(chartOf(foreign(`${numeral}${note(8)}</measure>`)))).toEqual(['D7']);
+  });
+
+  test('a part without chords gives empty bars, and says so', () => {
+    const back = requireValue(read(foreign(`${note(8)}</measure>`)));
+    expect(back.losses.map(({ code }) => code)).toEqual(['no-chords', 'notes']);
+    expect(letters(back.content)).toEqual(['NC']);
+  });
+
+  test('a first bar that is short is a pickup; minor and modes are kept', () => {
+    const xml = foreign(
+      `${note(2)}</measure><measure number="2">${harmony('E', 'minor')}${note(8)}</measure>`,
+      '<key><fifths>1</fifths><mode>minor</mode></key>',
+    );
+    const chart = chartOf(xml);
+    expect(chart).toMatch(/^key: Em$/m);
+    expect(chart).toContain('{pickup: 1}');
+  });
+});
+
+describe('what is no MusicXML is refused in words', () => {
+  const bomb =
+    '<?xml version="1.0"?><!DOCTYPE x [<!ENTITY a "ha"><!ENTITY b "&a;&a;&a;&a;&a;&a;&a;&a;&a;&a;">]><score-partwise><work><work-title>&b;</work-title></work></score-partwise>';
+  const outside = '<?xml version="1.0"?><!DOCTYPE x [<!ENTITY f SYSTEM "file:///etc/passwd">]><score-partwise>&f;</score-partwise>';
+  test.each([
+    ['nothing', '', 'format-broken'],
+    ['another document', '<?xml version="1.0"?><html></html>', 'format-other'],
+    ['a truncated one', foreign(`${harmony('G')}${note(8)}</measure>`).slice(0, -60), 'format-broken'],
+    ['one by time', '<?xml version="1.0"?><score-timewise version="4.0"></score-timewise>', 'format-timewise'],
+    ['no measures', '<?xml version="1.0"?><score-partwise><part id="P1"/></score-partwise>', 'format-empty'],
+    ['entities that grow', bomb, 'format-entities'],
+    ['an entity from outside', outside, 'format-entities'],
+  ])('%s', (_, xml, code) => {
+    const result = read(xml);
+    expect(result.ok ? null : result.fault.code).toBe(code);
+    if (!result.ok) expect(faultWords(result.fault)).toMatch(/\.$/);
+  });
+
+  test('chords nobody knows are left out and told', () => {
+    const back = requireValue(read(foreign(`${harmony('G', 'tristan-and-more')}${note(8)}</measure>`)));
+    expect(back.losses.map(({ code }) => code)).toContain('chord-unknown');
+  });
+});
+
+describe('compressed MusicXML', () => {
+  const chart = 'key: G\n\n[A]\n1 4 5 1\n';
+  const mxl = writeFormat('mxl', chart, null).content;
+
+  test('is a zip with a container', () => {
+    expect(text(mxl.slice(0, 2))).toBe('PK');
+    expect(letters(requireValue(readFormat('mxl', mxl)).content)).toEqual(['G', 'C', 'D', 'G']);
+  });
+
+  test.each([
+    ['a torn zip', mxl.slice(0, 200), 'format-broken'],
+    ['no zip at all', strToU8('hello'), 'format-broken'],
+    ['a zip without a score', zipSync({ 'readme.txt': strToU8('hello') }), 'format-broken'],
+    ['a zip that would unfold to far too much', zipSync({ 'score.xml': new Uint8Array(40_000_000) }), 'format-large'],
+  ])('%s is refused', (_, bytes, code) => {
+    const result = readFormat('mxl', bytes);
+    expect(result.ok ? null : result.fault.code).toBe(code);
+  });
+
+  test('a file named outside its folder is only looked up by name, never written', () => {
+    const score = writeFormat('musicxml', chart, null).content;
+    const container = '<container><rootfiles><rootfile full-path="../../score.xml"/></rootfiles></container>';
+    const zip = zipSync({ 'META-INF/container.xml': strToU8(container), '../../score.xml': score });
+    expect(letters(requireValue(readFormat('mxl', zip)).content)).toEqual(['G', 'C', 'D', 'G']);
+  });
+});

@@ -1,0 +1,185 @@
+import type { FormJump, Meter } from '../chart/chart.ts';
+import { countingTonic, type Numbering } from '../chart/head.ts';
+import { printSlot } from '../chart/slot-text.ts';
+import { numberChord } from '../degree/degree.ts';
+import type { Key } from '../key/key.ts';
+import { printKey } from '../key/key-text.ts';
+import type { LossList } from './loss.ts';
+import { withChartRepeats } from './paper-endings.ts';
+import { beatsOf, type Score, type ScoreBar, type ScoreChord } from './score.ts';
+
+const BARS_A_LINE = 4;
+const MOST_A_LINE = 8;
+
+/** A score as chart text, in numbers. Lengths that a chart cannot hold are set to the nearest half beat. */
+export function chartOfScore(score: Score, losses: LossList): string {
+  const first = score.bars[0];
+  const numbering: Numbering = score.fields.some(([name, value]) => name === 'numbering' && value === 'relative') ? 'relative' : 'tonic';
+  const head = [
+    score.title === '' ? '' : `title: ${oneLine(score.title)}`,
+    score.by === '' ? '' : `by: ${oneLine(score.by)}`,
+    first === undefined ? '' : `key: ${printKey(first.key)}`,
+    first === undefined ? '' : `time: ${first.meter.beats}/${first.meter.unit}`,
+    first === undefined || first.tempo === null ? '' : `tempo: ${tempoText(first.tempo)}`,
+    score.feel === '' ? '' : `feel: ${oneLine(score.feel)}`,
+    ...score.fields.map(([name, value]) => `${name}: ${oneLine(value)}`),
+  ].filter((line) => line !== '');
+  return `${[...head, ...bodyOf(withChartRepeats(score.bars), numbering, losses)].join('\n').trimEnd()}\n`;
+}
+
+/** The body, a section a block; one that comes again at once as it was gets a count. */
+function bodyOf(bars: readonly ScoreBar[], numbering: Numbering, losses: LossList): readonly string[] {
+  const isLined = bars.some(({ newLine, section }, at) => newLine && section === null && at > 0);
+  const most = isLined ? MOST_A_LINE : BARS_A_LINE;
+  const blocks: Block[] = [];
+  let row: Row = { tokens: [], bars: 0, words: [] };
+  bars.forEach((bar, index) => {
+    const opens = bar.section !== null || index === 0;
+    if (opens || bar.newLine || row.bars >= most) {
+      blocks.at(-1)?.lines.push(...linesOf(row));
+      row = { tokens: [], bars: 0, words: [] };
+    }
+    if (opens) blocks.push({ name: bar.section === null ? null : oneLine(bar.section).replace(/[[\]]/g, ''), times: 1, lines: [] });
+    bar.words.forEach((text, at) => {
+      row.words[at] = `${row.words[at] ?? ''}${text}`;
+    });
+    row.tokens.push(...tokensOf(bar, bars[index - 1], countingTonic(bar.key, numbering), losses, index + 1));
+    row.bars += bar.pickup === null ? 1 : 0;
+  });
+  blocks.at(-1)?.lines.push(...linesOf(row));
+  return counted(blocks).flatMap(({ name, times, lines }) => [
+    '',
+    ...(name === null ? [] : [`[${name}]${times === 1 ? '' : ` x${times}`}`]),
+    ...lines,
+  ]);
+}
+
+interface Row {
+  readonly tokens: string[];
+  bars: number;
+  readonly words: string[];
+}
+
+interface Block {
+  readonly name: string | null;
+  times: number;
+  readonly lines: string[];
+}
+
+function linesOf({ tokens, words }: Row): readonly string[] {
+  if (tokens.length === 0) return [];
+  return [tokens.join(' '), ...words.map(oneLine).flatMap((text) => (text === '' ? [] : [`~ ${text}`]))];
+}
+
+/** Sections that follow each other unchanged, one with a count; marks of form and change stand only where they are. */
+function counted(blocks: readonly Block[]): readonly Block[] {
+  const joined: Block[] = [];
+  for (const block of blocks) {
+    const before = joined.at(-1);
+    const again = before?.name === block.name && block.name !== null && String(before.lines) === String(block.lines);
+    if (again && !/[{]|\|:|:\|/.test(block.lines.join(' '))) before.times += 1;
+    else joined.push({ ...block });
+  }
+  return joined;
+}
+
+function oneLine(text: string): string {
+  return text.replace(/\s+/g, ' ').trim();
+}
+
+/** Everything of a bar in the order it is written. */
+function tokensOf(bar: ScoreBar, before: ScoreBar | undefined, tonic: number, losses: LossList, number: number): readonly string[] {
+  const { form, pickup } = bar;
+  const changes = before === undefined ? [] : changesBetween(before, bar);
+  const { ending } = form;
+  const repeats = form.closesRepeat === null ? [] : [form.closesRepeat === 2 ? ':|' : `:| x${form.closesRepeat}`];
+  return [
+    ...changes.map((change) => `{${change}}`),
+    ...form.signs.map((sign) => `{${sign}}`),
+    ...(form.opensRepeat ? ['|:'] : []),
+    ...(ending?.begins ? [`${ending.passes.join(',')}.[`] : []),
+    ...(pickup === null ? [] : [`{pickup: ${pickup}}`]),
+    barToken(bar, tonic, losses, number),
+    ...bar.remarks.map((text) => `"${oneLine(text).replace(/"/g, '”')}"`),
+    ...(ending?.ends ? [']'] : []),
+    ...repeats,
+    ...form.after.map((mark) => `{${afterText(mark)}}`),
+  ];
+}
+
+function changesBetween(before: ScoreBar, bar: ScoreBar): readonly string[] {
+  return [
+    sameMeter(before.meter, bar.meter) ? '' : `${bar.meter.beats}/${bar.meter.unit}`,
+    sameKey(before.key, bar.key) ? '' : `key: ${printKey(bar.key)}`,
+    bar.tempo === null || bar.tempo === before.tempo ? '' : `tempo: ${tempoText(bar.tempo)}`,
+  ].filter((change) => change !== '');
+}
+
+function sameMeter(a: Meter, b: Meter): boolean {
+  return a.beats === b.beats && a.unit === b.unit;
+}
+
+function sameKey(a: Key, b: Key): boolean {
+  return a.tonic === b.tonic && a.scale === b.scale;
+}
+
+function tempoText(tempo: number): string {
+  return String(Math.round(Math.min(400, Math.max(20, tempo)) * 100) / 100);
+}
+
+function afterText(mark: 'fine' | 'to-coda' | FormJump): string {
+  if (mark === 'fine') return 'fine';
+  if (mark === 'to-coda') return 'to coda';
+  const until = { coda: ' al coda', fine: ' al fine', either: '' }[mark.until];
+  return `${mark.to === 'start' ? 'dc' : 'ds'}${mark.keepRepeats ? '!' : ''}${until}`;
+}
+
+/** The chords of a bar, alone or sharing it; equal shares need no marks. */
+function barToken(bar: ScoreBar, tonic: number, losses: LossList, number: number): string {
+  const chords = inHalfBeats(merged(bar.chords), beatsOf(bar), () => losses.add('split-rounded', number));
+  if (chords.length === 0) return 'NC';
+  const equal = chords.every(({ beats }) => beats === chords[0]?.beats);
+  const printed = chords.map(({ chord, beats, push, ring, stop, optional }) =>
+    printSlot({
+      chord: chord === null ? null : numberChord(chord, tonic),
+      push,
+      ring,
+      stop: stop && !ring,
+      optional,
+      beats: equal ? null : beats,
+    }),
+  );
+  return printed.length === 1 ? (printed[0] as string) : `(${printed.join(' ')})`;
+}
+
+/** Rests side by side are one. */
+function merged(chords: readonly ScoreChord[]): readonly ScoreChord[] {
+  const joined: ScoreChord[] = [];
+  for (const chord of chords) {
+    const before = joined.at(-1);
+    if (before !== undefined && before.chord === null && chord.chord === null)
+      joined[joined.length - 1] = { ...before, beats: before.beats + chord.beats };
+    else joined.push(chord);
+  }
+  return joined;
+}
+
+/** Chords whose lengths are whole half beats and fill the bar; those too short for one go to the chord before. */
+function inHalfBeats(chords: readonly ScoreChord[], total: number, onRounded: () => void): readonly ScoreChord[] {
+  let at = 0;
+  const starts = chords.map(({ beats }) => {
+    const start = at;
+    at += beats;
+    return start;
+  });
+  const rounded = starts.map((start) => Math.round(start * 2) / 2);
+  const off = rounded.some((start, index) => Math.abs(start - (starts[index] as number)) > CLOSE) || Math.abs(at - total) > CLOSE;
+  if (off) onRounded();
+  const kept = chords
+    .map((chord, index) => ({ chord, start: Math.min(total, rounded[index] as number) }))
+    .filter(({ start }, index, all) => start < total && (all[index + 1]?.start ?? total) > start);
+  return kept.map(({ chord, start }, index) => ({ ...chord, beats: (kept[index + 1]?.start ?? total) - (index === 0 ? 0 : start) }));
+}
+
+/** Less than what anybody hears or writes. */
+const CLOSE = 0.02;

@@ -1,0 +1,207 @@
+import type { BarChord, BarForm, Section, WrittenBar } from '../chart/bars.ts';
+import type { Meter } from '../chart/chart.ts';
+import { type ChartReading, lettersFrom } from '../chart/reading.ts';
+import type { Chord } from '../chord/chord.ts';
+import { printChord } from '../chord/chord-text.ts';
+import type { Key } from '../key/key.ts';
+import { isWritable, type Note, simplest } from '../pitch/note.ts';
+import type { LossList } from './loss.ts';
+
+/** A chord of a score in its place, with the marks around it. */
+export interface ScoreChord {
+  /** Sounding letters; null where nobody plays. */
+  readonly chord: Chord | null;
+  /** In the meter's beats. */
+  readonly beats: number;
+  readonly push: boolean;
+  readonly ring: boolean;
+  readonly stop: boolean;
+  readonly optional: boolean;
+}
+
+/** A bar of a score, with what is new in it. */
+export interface ScoreBar {
+  /** Name of the section that begins here; null inside one. */
+  readonly section: string | null;
+  /** How often the section that begins here is played. */
+  readonly times: number;
+  /** Whether a new line of the chart begins here. */
+  readonly newLine: boolean;
+  readonly meter: Meter;
+  readonly key: Key;
+  /** As the chart counts it; null when nobody says. */
+  readonly tempo: number | null;
+  /** Beats of a pickup bar; null for a full one. */
+  readonly pickup: number | null;
+  readonly chords: readonly ScoreChord[];
+  readonly remarks: readonly string[];
+  /** Lyrics that begin in this bar, one string a line: a chart has them under the first bar of a line, for all of it. */
+  readonly words: readonly string[];
+  readonly form: BarForm;
+}
+
+/** What all formats share: a song as bars of sounding chords. */
+export interface Score {
+  readonly title: string;
+  readonly by: string;
+  readonly feel: string;
+  /** Head lines no format has a place for, kept where one lets them stand. */
+  readonly fields: readonly (readonly [name: string, value: string])[];
+  readonly bars: readonly ScoreBar[];
+}
+
+/** What of the play order a format can hold; the rest is written out. */
+export interface FormHeld {
+  readonly repeats: boolean;
+  /** The most often a repeat can be played in all. */
+  readonly mostTimes: number;
+  readonly jumps: boolean;
+  /** Whether a section can have a count of its own; else it becomes a repeat. */
+  readonly counts: boolean;
+}
+
+const NO_FORM: BarForm = { opensRepeat: false, closesRepeat: null, ending: null, signs: [], after: [] };
+
+/** A chart as a score with its home on `tonic`. What the play order has that cannot be held is written out bar by bar. */
+export function scoreOf(reading: ChartReading, tonic: Note, held: FormHeld, losses: LossList): Score {
+  const { head, chart } = reading;
+  if (reading.problems.some(({ severity }) => severity === 'error')) losses.add('unread-bar');
+  const fields = chart.head.flatMap((line) =>
+    line.kind === 'field' && KEPT.has(line.name.toLowerCase()) ? [[line.name, line.value] as const] : [],
+  );
+  const unheld = whatIsUnheld(reading, held);
+  if (unheld !== null) losses.add('form-written-out', null, unheld);
+  const bars = unheld === null ? writtenBars(reading, tonic, held, losses) : performedBars(reading, tonic, losses);
+  return { title: head.title, by: head.by, feel: head.feel, fields, bars };
+}
+
+/** Head lines that say something a score has no place of its own for. */
+const KEPT: ReadonlySet<string> = new Set(['range', 'note', 'numbering']);
+
+/** What of the form a format cannot hold, in words; null when it holds everything. */
+function whatIsUnheld(reading: ChartReading, held: FormHeld): string | null {
+  if (reading.head.form !== null) return 'a form line';
+  if (!held.repeats && reading.bars.some(({ form }) => form.opensRepeat || form.closesRepeat !== null)) return 'repeats';
+  if (reading.bars.some(({ form }) => (form.closesRepeat ?? 0) > held.mostTimes))
+    return `a repeat played more than ${held.mostTimes} times`;
+  if (!held.jumps && reading.bars.some(({ form }) => form.after.length > 0)) return 'D.C., D.S. and Fine';
+  const counted = reading.sections.filter(({ times, count }) => times !== 1 && count > 0);
+  if (counted.length === 0 || held.counts) return null;
+  if (!held.repeats || counted.some(({ times }) => times > held.mostTimes || times < 1)) return 'a section’s count';
+  const inner = counted.some(({ from, count }) =>
+    reading.bars
+      .slice(from, from + count)
+      .some(
+        ({ form, pickup }) =>
+          form.opensRepeat || form.closesRepeat !== null || form.after.length > 0 || form.signs.length > 0 || pickup !== null,
+      ),
+  );
+  const jumps = reading.bars.some(({ form }) => form.after.some((mark) => mark !== 'fine' && mark !== 'to-coda'));
+  return inner || jumps ? 'a section’s count together with other repeats' : null;
+}
+
+/** The bars as written; a section's count becomes a repeat where it cannot stand by itself. */
+function writtenBars(reading: ChartReading, tonic: Note, held: FormHeld, losses: LossList): readonly ScoreBar[] {
+  const marker = new BarMarker(reading, tonic, losses);
+  return reading.bars.map((bar, index) => {
+    const section = bar.section === null ? undefined : reading.sections[bar.section];
+    const before = reading.bars[index - 1];
+    if (section === undefined) return marker.mark(bar, index, null, before, bar.form, []);
+    const form = held.counts ? bar.form : countedForm(bar, index, section);
+    if (section.from !== index) return marker.mark(bar, index, null, before, form, []);
+    if (section.remark !== null) losses.add('section-remark', index + 1);
+    const heading = { name: section.name, times: held.counts ? section.times : 1 };
+    return marker.mark(bar, index, heading, before, form, section.remark === null ? [] : [section.remark]);
+  });
+}
+
+/** A section's count as a repeat around it. */
+function countedForm({ form }: WrittenBar, index: number, { from, count, times }: Section): BarForm {
+  if (times <= 1) return form;
+  return {
+    ...form,
+    opensRepeat: form.opensRepeat || index === from,
+    closesRepeat: index === from + count - 1 ? times : form.closesRepeat,
+  };
+}
+
+/** The bars as they are played, without any sign of form. */
+function performedBars(reading: ChartReading, tonic: Note, losses: LossList): readonly ScoreBar[] {
+  const marker = new BarMarker(reading, tonic, losses);
+  const starts = new Map(reading.performance.parts.map(({ from, section }) => [from, section]));
+  return reading.performance.order.map((index, order) => {
+    const bar = reading.bars[index] as WrittenBar;
+    const section = starts.get(order);
+    const before = order === 0 ? undefined : reading.bars[reading.performance.order[order - 1] as number];
+    const name = section === null || section === undefined ? null : (reading.sections[section]?.name ?? null);
+    const heading = name === null ? null : { name, times: 1 };
+    return marker.mark(bar, index, heading, name === null ? before : undefined, NO_FORM, []);
+  });
+}
+
+/** Turns written bars into bars of a score, one after the other. */
+class BarMarker {
+  readonly #reading: ChartReading;
+  readonly #letters: ReturnType<typeof lettersFrom>;
+  readonly #losses: LossList;
+
+  constructor(reading: ChartReading, tonic: Note, losses: LossList) {
+    this.#reading = reading;
+    this.#letters = lettersFrom(reading, tonic);
+    this.#losses = losses;
+  }
+
+  mark(
+    bar: WrittenBar,
+    index: number,
+    heading: { name: string; times: number } | null,
+    before: WrittenBar | undefined,
+    form: BarForm,
+    more: readonly string[],
+  ): ScoreBar {
+    const newLine = before?.line !== bar.line || heading !== null;
+    if (bar.remarks.some(({ to }) => to !== null)) this.#losses.add('cue', index + 1);
+    return {
+      section: heading?.name ?? null,
+      times: heading?.times ?? 1,
+      newLine,
+      meter: bar.meter,
+      key: this.#letters.keys[bar.stretch] as Key,
+      tempo: bar.tempo,
+      pickup: bar.pickup,
+      chords: bar.chords.map((slot) => this.#chord(slot, bar)),
+      remarks: [...more, ...bar.remarks.map(({ to, text }) => (to === null ? text : `${to}: ${text}`))],
+      words: newLine ? this.#wordsUnder(bar.line) : [],
+      form,
+    };
+  }
+
+  #chord({ chord, beats, push, ring, stop, optional }: BarChord, bar: WrittenBar): ScoreChord {
+    const length = beats ?? (bar.pickup ?? bar.meter.beats) / bar.chords.length;
+    const letter = chord === null ? null : this.#writable(this.#letters.chordIn(chord, bar.stretch));
+    return { chord: letter, beats: length, push, ring, stop, optional };
+  }
+
+  /** Letters with more than two accidentals, as far keys bring them, are written more simply. */
+  #writable(chord: Chord): Chord {
+    if (isWritable(chord.root) && (chord.bass === null || isWritable(chord.bass))) return chord;
+    const plain = { ...chord, root: simplest(chord.root), bass: chord.bass === null ? null : simplest(chord.bass) };
+    this.#losses.add('respelled', null, printChord(plain));
+    return plain;
+  }
+
+  #wordsUnder(line: number): readonly string[] {
+    const words: string[] = [];
+    const { body } = this.#reading.chart;
+    for (let index = line + 1; body[index]?.kind === 'words'; index += 1) {
+      const under = body[index];
+      if (under?.kind === 'words') words.push(under.text);
+    }
+    return words;
+  }
+}
+
+/** Beats in a bar as it sounds. */
+export function beatsOf({ pickup, meter }: Pick<ScoreBar, 'pickup' | 'meter'>): number {
+  return pickup !== null && pickup <= meter.beats ? pickup : meter.beats;
+}

@@ -1,0 +1,76 @@
+import { analyzeText } from '../analysis/analyze.ts';
+import { findMeter } from '../chart/head.ts';
+import { linesOf } from '../chart/text-lines.ts';
+import { type PastedLine, pastedText, readPasted } from '../edit/pasted-text.ts';
+import { failure, type Result, success } from '../fault.ts';
+import { parseKey, printKey } from '../key/key-text.ts';
+import type { LossList } from './loss.ts';
+
+const MOST_LETTERS = 400_000;
+
+/** Reads chords over lyrics, with or without bar lines, as chart text. Without a key line the key is found from the chords. */
+export function readChordText(text: string, losses: LossList): Result<string> {
+  if (text.length > MOST_LETTERS) return failure({ code: 'format-large', format: 'text' }, 0, 0);
+  const lines = withTitle(linesOf(text.replace(/\r\n?/g, '\n')));
+  const keyLine = lines.map((line) => /^\s*key\s*:\s*(\S.*)$/i.exec(line)?.[1]).find((value) => value !== undefined);
+  const named = keyLine === undefined ? undefined : parseKey(keyLine.trim());
+  const meter = lines.map((line) => /^\s*time\s*:\s*(\S+)\s*$/i.exec(line)?.[1]).find((value) => value !== undefined);
+  const beats = findMeter(meter ?? '')?.beats ?? 4;
+  const stroked = lines.map((line) => withStrokes(line, beats));
+  const first = readPasted(stroked.join('\n'), 0);
+  if (!first.some(({ kind }) => kind === 'chords')) return failure({ code: 'format-empty', format: 'text' }, 0, 0);
+  if (named?.ok) return success(tidied(readPasted(stroked.join('\n'), named.value.tonic)));
+  const guessed = analyzeText(
+    first
+      .filter(({ kind }) => kind === 'chords')
+      .map(({ text: bars }) => bars)
+      .join('\n'),
+  ).keys[0]?.key;
+  const key = guessed === undefined ? 'C' : printKey(guessed);
+  losses.add('key-guessed', null, key);
+  return success(tidied([{ kind: 'head', typed: '', text: `key: ${key}` }, ...readPasted(stroked.join('\n'), guessed?.tonic ?? 0)]));
+}
+
+/** A first line of words before anything else is the song's title. */
+function withTitle(lines: readonly string[]): readonly string[] {
+  const first = lines.findIndex((line) => line.trim() !== '');
+  const words = lines[first]?.trim() ?? '';
+  if (first < 0 || /[:|[\]]/.test(words) || (lines[first + 1] ?? '').trim() !== '') return lines;
+  const [read] = readPasted(words, 0);
+  return read?.kind === 'words' ? [...lines.slice(0, first), `title: ${words}`, ...lines.slice(first + 1)] : lines;
+}
+
+/** `| G / / D |` as beats: `| (G... D.) |`. A bar that does not add up is left as it stands, and the chart says so. */
+function withStrokes(line: string, beats: number): string {
+  if (!line.includes('|') || !/(^|[\s|])\/(?=[\s|]|$)/.test(line)) return line;
+  return line
+    .split('|')
+    .map((bar) => {
+      const words = bar.trim().split(/\s+/);
+      if (!words.includes('/')) return bar;
+      const chords: { name: string; beats: number }[] = [];
+      for (const word of words) {
+        const last = chords.at(-1);
+        if (word === '/' && last !== undefined) last.beats += 1;
+        else if (word !== '/') chords.push({ name: word, beats: 1 });
+      }
+      if (chords.length === 1 && chords[0]?.beats === beats) return ` ${chords[0].name} `;
+      return ` (${chords.map((chord) => `${chord.name}${'.'.repeat(chord.beats)}`).join(' ')}) `;
+    })
+    .join('|');
+}
+
+/** Head lines first, then the body, as chart text wants it; a key, meter or tempo between the bars goes from there. */
+function tidied(lines: readonly PastedLine[]): string {
+  const begins = lines.findIndex(({ kind }) => kind === 'chords' || kind === 'section');
+  const head = lines.filter(({ kind }, at) => kind === 'head' && at < begins);
+  const body = lines.filter(({ kind }, at) => kind !== 'head' || at > begins).map(asChange);
+  const text = `${pastedText(head)}\n\n${pastedText(body).replace(/\n(?=\[)/g, '\n\n')}\n`;
+  return text.replace(/\n{3,}/g, '\n\n').trimStart();
+}
+
+function asChange(line: PastedLine): PastedLine {
+  const [, name, value = ''] = line.kind === 'head' ? (/^(key|time|tempo): (.*)$/.exec(line.text) ?? []) : [];
+  if (name === undefined) return line;
+  return { ...line, text: name === 'time' ? `{${value}}` : `{${name}: ${value}}` };
+}

@@ -1,0 +1,60 @@
+import { describe, expect, test } from '@jest/globals';
+import { readChart } from '../chart/reading.ts';
+import { renderChart } from '../chart/render.ts';
+import { requireValue } from '../fault.ts';
+import { readFormat, writeFormat } from './convert.ts';
+
+const textOf = (chart: string, tonic: number | null = null) => new TextDecoder().decode(writeFormat('text', chart, tonic).content);
+const read = (text: string) => readFormat('text', new TextEncoder().encode(text));
+const chartOf = (text: string) => requireValue(read(text)).content;
+const letters = (chart: string) => renderChart(readChart(chart), readChart(chart).head.key.tonic, 'letters').performed;
+const numbers = (chart: string) => renderChart(readChart(chart), readChart(chart).head.key.tonic, 'numbers').performed;
+
+test('a chart as chords over lyrics', () => {
+  expect(textOf('title: Rope\nkey: G\ntempo: 90\n\n[Verse] x2\n1 (4 5) (1... 5/7.) NC\n~ rope over rail\n')).toBe(
+    'Title: Rope\nKey: G\nTime: 4/4\nTempo: 90\n\n[Verse] x2\n| G | C D | G / / D/F# | N.C. |\nrope over rail\n',
+  );
+});
+
+describe('chords over lyrics of others', () => {
+  test('a line of chords over a line of words', () => {
+    const chart = chartOf(
+      'Rope Walk\n\nKey: G\n\nVerse 1:\nG        C      D\nrope over rail and rail\n\nChorus x2\nEm  C  G  D\nhaul away\n',
+    );
+    expect(chart).toMatch(/^title: Rope Walk$/m);
+    expect(letters(chart)).toEqual(['G', 'C', 'D', 'Em', 'C', 'G', 'D', 'Em', 'C', 'G', 'D']);
+    expect(chart).toContain('~ rope over rail and rail');
+    expect(readChart(chart).sections.map(({ name, times }) => [name, times])).toEqual([
+      ['Verse 1', 1],
+      ['Chorus', 2],
+    ]);
+  });
+
+  test('bar lines are followed, strokes count beats', () => {
+    const chart = chartOf('Key: D\n| D / G A | Bm / / / | G  A |\n');
+    expect(letters(chart)).toEqual(['D G A', 'Bm', 'G A']);
+    expect(readChart(chart).bars[0]?.chords.map(({ beats }) => beats)).toEqual([2, 1, 1]);
+    expect(readChart(chart).bars[2]?.chords.map(({ beats }) => beats)).toEqual([2, 2]);
+  });
+
+  test('without a key line the key is found, and that is told', () => {
+    const { content, losses } = requireValue(read('Bb Eb F Bb\nGm Eb F7 Bb\n'));
+    expect(content).toMatch(/^key: Bb$/m);
+    expect(numbers(content).slice(0, 4)).toEqual(['1', '4', '5', '1']);
+    expect(losses).toEqual([{ code: 'key-guessed', bars: [], what: 'Bb' }]);
+  });
+
+  test('a key and a meter between the bars go from there', () => {
+    const chart = chartOf('Key: C\n| C | F |\nKey: D\nTime: 3/4\n| D | G |\n');
+    expect(numbers(chart)).toEqual(['1', '4', '1', '4']);
+    expect(readChart(chart).bars.map(({ meter }) => meter.beats)).toEqual([4, 4, 3, 3]);
+  });
+
+  test.each([
+    ['nothing', ''],
+    ['words alone', 'The tide is out\nand so am I\n'],
+  ])('%s is refused', (_, text) => {
+    const result = read(text);
+    expect(result.ok ? null : result.fault.code).toBe('format-empty');
+  });
+});
