@@ -10,6 +10,9 @@ import { bridgeRoutes } from './bridge/bridge-routes.ts';
 import { capoRoutes } from './capo/capo-routes.ts';
 import { chartRoutes } from './chart/chart-routes.ts';
 import type { Pool } from './db/pool.ts';
+import { convertRoutes } from './file/convert-routes.ts';
+import { exportRoutes } from './file/export-routes.ts';
+import { importRoutes } from './file/import-routes.ts';
 import { asHttpFault, HttpFault, problemOf } from './http-fault.ts';
 import { jobRoutes } from './job/job-routes.ts';
 import { Jobs } from './job/jobs.ts';
@@ -36,7 +39,11 @@ export interface AppDeps {
 const BODY_LIMIT = '256kb';
 /** Drawn pages are larger than anything somebody types. */
 const SHEET_LIMIT = '4mb';
+/** A file that is brought in. */
+const FILE_LIMIT = '32mb';
 const MINUTE_MS = 60_000;
+
+const rawFile = express.raw({ type: () => true, limit: FILE_LIMIT });
 
 /** The whole HTTP application. It holds nothing of its own but work that is under way: what it needs is passed in. */
 export function createApp(deps: AppDeps): Express {
@@ -46,6 +53,7 @@ export function createApp(deps: AppDeps): Express {
   app.use(securityHeaders());
   app.use(compression());
   app.use('/api/v1/sheets', express.json({ limit: SHEET_LIMIT }));
+  app.use('/api/v1/bands/:bandId/imports', (request, response, next) => (request.path === '/' ? rawFile(request, response, next) : next()));
   app.use('/api', express.json({ limit: BODY_LIMIT }), apiRoutes(deps));
   if (deps.webRoot !== null) app.use(webRoutes(deps.webRoot));
   app.use(() => {
@@ -77,10 +85,12 @@ function apiRoutes({ pool, log, rateLimit: limit }: AppDeps): express.Router {
   routes.use('/v1/bands/:bandId/sets', setRoutes(pool));
   routes.use('/v1/bands/:bandId/packs', limited, packRoutes(pool, jobs));
   routes.use('/v1/bands/:bandId/jobs', jobRoutes(jobs));
+  routes.use('/v1/bands/:bandId/imports', limited, importRoutes(pool, jobs));
+  routes.use('/v1/bands/:bandId/exports', limited, exportRoutes(pool, jobs));
   routes.use('/v1/bands', bandRoutes(pool));
   routes.use('/v1/charts', limited, chartRoutes());
   routes.use('/v1/sheets', limited, sheetRoutes());
-  routes.use('/v1', limited, theoryRoutes(), analysisRoutes(), voicingRoutes(), capoRoutes(), bridgeRoutes());
+  routes.use('/v1', limited, theoryRoutes(), analysisRoutes(), voicingRoutes(), capoRoutes(), bridgeRoutes(), convertRoutes());
   return routes;
 }
 

@@ -80,7 +80,7 @@ const AWAY_WORDS = /timeout exceeded when trying to connect|Connection terminate
 export function asHttpFault(thrown: unknown): HttpFault {
   if (thrown instanceof HttpFault) return thrown;
   const { type, code, message, status } = (thrown ?? {}) as { type?: unknown; code?: unknown; message?: unknown; status?: unknown };
-  if (type === 'entity.too.large') return new HttpFault('too-large', 'A chart can be 240 KB at most.', { cause: thrown });
+  if (type === 'entity.too.large') return new HttpFault('too-large', tooLargeWords(thrown), { cause: thrown });
   if (type === 'entity.parse.failed') return new HttpFault('unreadable-json', 'The body is not well-formed JSON.', { cause: thrown });
   if (typeof type === 'string' && /^(charset|encoding|entity|request|stream)\./.test(type)) {
     return new HttpFault('unreadable-json', 'The body could not be read.', { cause: thrown });
@@ -93,6 +93,15 @@ export function asHttpFault(thrown: unknown): HttpFault {
     });
   }
   return new HttpFault('unexpected', 'This is a fault of ours, not of what you typed.', { cause: thrown });
+}
+
+const MEGABYTE = 1024 * 1024;
+
+function tooLargeWords(thrown: unknown): string {
+  const { limit } = thrown as { readonly limit?: unknown };
+  return typeof limit === 'number' && limit > MEGABYTE
+    ? `A file can be ${Math.floor(limit / MEGABYTE)} MB at most.`
+    : 'A chart can be 240 KB at most.';
 }
 
 /** Connecting to a name with several addresses fails with all the reasons at once. */

@@ -1,6 +1,7 @@
 // What travels between the browser and the server: one schema for each request and answer.
 
 export { type AnalyzeAnswer, type AnalyzeRequest, analyzeAnswer, analyzeRequest } from './analysis.ts';
+export { BACKUP_FORMAT, BACKUP_VERSION, type BandBackup, bandBackup } from './backup.ts';
 export {
   type AlikeSong,
   alikeAnswer,
@@ -44,6 +45,18 @@ export {
   MOST_CHART_BYTES,
 } from './chart.ts';
 export {
+  type ConvertAnswer,
+  type ConvertRequest,
+  convertAnswer,
+  convertRequest,
+  type ExportRequest,
+  exportRequest,
+  type ImportAccept,
+  type ImportPreview,
+  importAccept,
+  importPreview,
+} from './file.ts';
+export {
   DEFAULT_READS,
   type Member,
   type MemberChange,
@@ -66,6 +79,7 @@ export {
 export { type JobState, jobState, type PackRequest, packRequest } from './pack.ts';
 export { type Problem, type ProblemError, problem } from './problem.ts';
 export {
+  BRIDGES,
   type SetBreakEntry,
   type SetList,
   type SetListBody,

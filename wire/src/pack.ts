@@ -22,6 +22,8 @@ export const jobState = z
     total: z.number().int(),
     /** What came of it, or why nothing did, in a sentence. */
     says: z.string(),
+    /** Ids of songs and of the set that are there now, where work made some. */
+    made: z.object({ songs: z.array(z.string()), setId: z.string().nullable() }).nullable(),
   })
   .meta({ id: 'Job' });
 

@@ -6,6 +6,8 @@ export interface JobResult {
   readonly says: string;
   /** A file to fetch; null when there is none. */
   readonly file: { readonly name: string; readonly type: string; readonly bytes: Uint8Array } | null;
+  /** Songs and the set that are there now, where it made some. */
+  readonly made?: NonNullable<JobState['made']>;
 }
 
 /** Told after every step of the work. It lets others be served in between, and throws once the job is stopped. */
@@ -35,7 +37,7 @@ export class Jobs {
   /** Starts the work and answers at once. What `explain` knows to say of a fault is told; the rest is a fault of ours. */
   start(bandId: string, work: (tick: Tick) => Promise<JobResult>, explain: (fault: unknown) => string | undefined): JobState {
     const id = randomUUID();
-    const job: Job = { bandId, state: { id, state: 'working', done: 0, total: 0, says: '' }, result: null };
+    const job: Job = { bandId, state: { id, state: 'working', done: 0, total: 0, says: '', made: null }, result: null };
     this.#jobs.set(id, job);
     this.#forgetOldest();
     const tick: Tick = async (done, total) => {
@@ -47,7 +49,7 @@ export class Jobs {
       (result) => {
         if (job.state.state !== 'working') return;
         job.result = result;
-        job.state = { ...job.state, state: 'done', done: job.state.total, says: result.says };
+        job.state = { ...job.state, state: 'done', done: job.state.total, says: result.says, made: result.made ?? null };
       },
       (fault) => {
         if (fault instanceof Stopped) return;

@@ -16,6 +16,7 @@ import {
 } from '@aurora/core';
 import type { ChordSwap, Member, Preferences } from '@aurora/wire';
 import { zipSync } from 'fflate';
+import { fileName, freeName } from '../file/file-name.ts';
 import type { JobResult, Tick } from '../job/jobs.ts';
 import { writePdf } from '../sheet/pdf.ts';
 
@@ -54,7 +55,7 @@ export async function makePack({ title, songs, swaps, members, naming, paper, se
       await tick(done, total);
     }
     const plays = member.plays === '' ? '' : `, ${member.plays}`;
-    files[freeName(files, `${fileName(`${member.name}${plays}`)}.pdf`)] = await pdfOf(`${title} – ${member.name}`, pages);
+    files[freeName(files, fileName(`${member.name}${plays}`), 'pdf')] = await pdfOf(`${title} – ${member.name}`, pages);
     done += 1;
     await tick(done, total);
   }
@@ -97,21 +98,4 @@ export function packSongsOf(evening: Evening): readonly PackSong[] {
       tonight,
     };
   });
-}
-
-/** A name for a file on any system. */
-function fileName(words: string): string {
-  const name = words
-    .replace(/[\\/:*?"<>|\p{Cc}]+/gu, ' ')
-    .replace(/\s+/g, ' ')
-    .replace(/^[ .]+|[ .]+$/g, '')
-    .slice(0, 100);
-  return name === '' ? 'Part' : name;
-}
-
-function freeName(files: Readonly<Record<string, Uint8Array>>, wanted: string): string {
-  for (let number = 1; ; number += 1) {
-    const tried = number === 1 ? wanted : wanted.replace(/\.pdf$/, ` (${number}).pdf`);
-    if (!(tried in files)) return tried;
-  }
 }

@@ -65,19 +65,22 @@ function songIdsOf({ entries }: SetListBody): readonly string[] {
 
 /** Adds a set. */
 export async function addSet(pool: Pool, bandId: string, body: SetListBody): Promise<SetOutcome> {
-  return inTransaction(pool, async (client) => {
-    const strange = await strangeSong(client, bandId, body);
-    if (strange !== null) return { kind: 'strange-song', place: strange };
-    const { rows } = await client.query<{ id: string }>(
-      `insert into set_list (band_id, name, place, starts_at, gap_seconds)
-       select id, $2, $3, $4, $5 from band where id = $1 returning id`,
-      [bandId, body.name, body.place, body.startsAt, body.gapSeconds],
-    );
-    const id = rows[0]?.id;
-    if (id === undefined) return { kind: 'missing' };
-    await writeEntries(client, bandId, id, body);
-    return { kind: 'saved', set: (await findSet(client, bandId, id)) as SetList };
-  });
+  return inTransaction(pool, (client) => insertSet(client, bandId, body));
+}
+
+/** The same within a transaction that is under way. */
+export async function insertSet(client: Queryable, bandId: string, body: SetListBody): Promise<SetOutcome> {
+  const strange = await strangeSong(client, bandId, body);
+  if (strange !== null) return { kind: 'strange-song', place: strange };
+  const { rows } = await client.query<{ id: string }>(
+    `insert into set_list (band_id, name, place, starts_at, gap_seconds)
+     select id, $2, $3, $4, $5 from band where id = $1 returning id`,
+    [bandId, body.name, body.place, body.startsAt, body.gapSeconds],
+  );
+  const id = rows[0]?.id;
+  if (id === undefined) return { kind: 'missing' };
+  await writeEntries(client, bandId, id, body);
+  return { kind: 'saved', set: (await findSet(client, bandId, id)) as SetList };
 }
 
 /** Saves a set on top of `baseRevision`; a newer one in the store makes the save stale, and nothing is written. */
@@ -106,7 +109,13 @@ export async function deleteSet(db: Queryable, bandId: string, setId: string): P
   return rowCount === 1;
 }
 
-async function writeEntries(client: Queryable, bandId: string, setId: string, { entries }: SetListBody): Promise<void> {
+/** Writes the entries of a set that has none. */
+export async function writeEntries(
+  client: Queryable,
+  bandId: string,
+  setId: string,
+  { entries }: Pick<SetListBody, 'entries'>,
+): Promise<void> {
   await client.query(
     `insert into set_entry (band_id, set_id, place, song_id, entry)
      select $1, $2, place, (entry ->> 'songId')::uuid, entry

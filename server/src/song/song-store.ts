@@ -29,23 +29,39 @@ export async function findSongs(db: Queryable, bandId: string, ids: readonly str
   return rows.map((row) => ({ ...summaryOf(row), source: row.source }));
 }
 
+/** Every song of the band that is not put away, with its newest chart, by title. */
+export async function allSongs(db: Queryable, bandId: string): Promise<readonly Song[]> {
+  const { rows } = await db.query<{ id: string }>(
+    'select id from song where band_id = $1 and archived_at is null order by lower(title), id',
+    [bandId],
+  );
+  return findSongs(
+    db,
+    bandId,
+    rows.map(({ id }) => id),
+  );
+}
+
 function valuesOf({ title, by, key, tempo, bars, opening, ridge, rounds, changes }: SongOutline): readonly unknown[] {
   return [title, by, key, tempo, bars, opening, ridge, rounds, changes];
 }
 
 /** Puts a new song on the shelf, with its chart as revision 1. Undefined when there is no such band. */
 export async function addSong(pool: Pool, bandId: string, source: string, tags: readonly string[] = []): Promise<Song | undefined> {
-  return inTransaction(pool, async (client) => {
-    const { rows } = await client.query<{ id: string }>(
-      `insert into song (band_id, tags, title, by_line, key_name, tempo, bars, opening, ridge, rounds, changes, revision)
-       select band.id, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, 1 from band where band.id = $1 returning id`,
-      [bandId, tags, ...valuesOf(outlineOf(source))],
-    );
-    const id = rows[0]?.id;
-    if (id === undefined) return undefined;
-    await addVersion(client, bandId, id, 1, source);
-    return findSong(client, bandId, id);
-  });
+  return inTransaction(pool, (client) => insertSong(client, bandId, source, tags));
+}
+
+/** The same within a transaction that is under way. */
+export async function insertSong(client: Queryable, bandId: string, source: string, tags: readonly string[]): Promise<Song | undefined> {
+  const { rows } = await client.query<{ id: string }>(
+    `insert into song (band_id, tags, title, by_line, key_name, tempo, bars, opening, ridge, rounds, changes, revision)
+     select band.id, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, 1 from band where band.id = $1 returning id`,
+    [bandId, tags, ...valuesOf(outlineOf(source))],
+  );
+  const id = rows[0]?.id;
+  if (id === undefined) return undefined;
+  await addVersion(client, bandId, id, 1, source);
+  return findSong(client, bandId, id);
 }
 
 /**

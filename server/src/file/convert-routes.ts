@@ -1,0 +1,43 @@
+import { parseKey, readChart } from '@aurora/core';
+import { FORMAT_FILES, type FormatName, type Loss, lossWords, readFormat, writeFormat } from '@aurora/core/format';
+import { type ConvertAnswer, type ConvertRequest, convertRequest } from '@aurora/wire';
+import { Router } from 'express';
+import { HttpFault } from '../http-fault.ts';
+import { bodyOf, required } from '../validate.ts';
+import { fileName } from './file-name.ts';
+
+/** `/convert`: a song from one format into another, with what gets lost on the way. */
+export function convertRoutes(): Router {
+  const routes = Router();
+  routes.post('/convert', (request, response) => {
+    response.json(convert(bodyOf(request, convertRequest)));
+  });
+  return routes;
+}
+
+function convert({ from, to, content, key }: ConvertRequest): ConvertAnswer {
+  const tonic = key === undefined ? null : required(parseKey(key), 'key').tonic;
+  const read = required(readFormat(from, bytesOf(from, content)), 'content');
+  const written = writeFormat(to, read.content, tonic);
+  const { mediaType, ending, isText } = FORMAT_FILES[to];
+  return {
+    content: Buffer.from(written.content).toString(isText ? 'utf8' : 'base64'),
+    encoding: isText ? 'text' : 'base64',
+    fileName: `${fileName(readChart(read.content).head.title || 'Song')}.${ending}`,
+    mediaType,
+    losses: [...read.losses, ...written.losses].map(describeLoss),
+  };
+}
+
+function describeLoss(loss: Loss): ConvertAnswer['losses'][number] {
+  return { code: loss.code, message: lossWords(loss), bars: [...loss.bars] };
+}
+
+const BASE64 = /^[A-Za-z0-9+/\s]*={0,2}\s*$/;
+
+function bytesOf(from: FormatName, content: string): Uint8Array {
+  if (FORMAT_FILES[from].isText) return Buffer.from(content, 'utf8');
+  if (BASE64.test(content)) return new Uint8Array(Buffer.from(content, 'base64'));
+  const message = `${FORMAT_FILES[from].label} is no text: send it as base64.`;
+  throw new HttpFault('invalid', message, { errors: [{ message, path: 'content' }] });
+}

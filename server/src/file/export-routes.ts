@@ -1,0 +1,102 @@
+import { FORMAT_FILES, FORMAT_NAMES, lossWords, SONG_COLUMNS, writeFormat, writeTable } from '@aurora/core/format';
+import { type ExportRequest, exportRequest, type Song } from '@aurora/wire';
+import { type Request, type Response, Router } from 'express';
+import { zipSync } from 'fflate';
+import { readBand } from '../backup/backup-store.ts';
+import type { Pool } from '../db/pool.ts';
+import { HttpFault } from '../http-fault.ts';
+import type { JobResult, Jobs, Tick } from '../job/jobs.ts';
+import { findSet } from '../set/set-store.ts';
+import { allSongs } from '../song/song-store.ts';
+import { bodyOf, idOf, notFound } from '../validate.ts';
+import { fileName, freeName } from './file-name.ts';
+import { tableOfSet } from './set-table.ts';
+
+/** `/bands/{id}/exports`: tables, the whole band as a backup, and every song in other formats. */
+export function exportRoutes(pool: Pool, jobs: Jobs): Router {
+  const routes = Router({ mergeParams: true });
+  const bandOf = (request: Request) => idOf(request, 'bandId', 'band');
+
+  routes.get('/songs.csv', async (request, response) => {
+    const rows = (await allSongs(pool, bandOf(request))).map(rowOf);
+    sendTable(response, 'Songs', writeTable({ columns: SONG_COLUMNS, rows }));
+  });
+
+  routes.get('/sets/:setId.csv', async (request, response) => {
+    const set = await findSet(pool, bandOf(request), idOf(request, 'setId', 'set'));
+    if (set === undefined) throw notFound('set');
+    sendTable(response, set.name, writeTable(tableOfSet(set)));
+  });
+
+  routes.get('/backup.json', async (request, response) => {
+    const now = new Date();
+    const backup = await readBand(pool, bandOf(request), now);
+    if (backup === undefined) throw notFound('band');
+    const name = `${fileName(backup.band.name)} ${now.toISOString().slice(0, 10)}.json`;
+    response
+      .attachment(name)
+      .type('application/json')
+      .send(JSON.stringify(backup, null, 2));
+  });
+
+  routes.post('/', async (request, response) => {
+    const bandId = bandOf(request);
+    const { format } = bodyOf(request, exportRequest);
+    const songs = await allSongs(pool, bandId);
+    if (songs.length === 0) throw new HttpFault('invalid', 'There is no song on the shelf yet.');
+    response.status(202).json(
+      jobs.start(
+        bandId,
+        (tick) => zipSongs(songs, format, tick),
+        () => undefined,
+      ),
+    );
+  });
+
+  return routes;
+}
+
+function sendTable(response: Response, name: string, text: string): void {
+  // spreadsheets take text without a mark for another encoding
+  response
+    .attachment(`${fileName(name)}.csv`)
+    .type('text/csv; charset=utf-8')
+    .send(`\ufeff${text}`);
+}
+
+function rowOf({ title, by, key, tempo, bars, tags, source }: Song): Record<string, string> {
+  const field = (name: string) => new RegExp(`^${name}[ \\t]*:[ \\t]*(.*)$`, 'im').exec(source)?.[1]?.trim() ?? '';
+  return {
+    title,
+    by,
+    key,
+    time: field('time'),
+    tempo: tempo === null ? '' : String(tempo),
+    feel: field('feel'),
+    tags: tags.join('; '),
+    bars: String(bars),
+  };
+}
+
+/** Every song in a format, or in all of them, a folder each; what got lost is told beside them. */
+async function zipSongs(songs: readonly Song[], wanted: ExportRequest['format'], tick: Tick): Promise<JobResult> {
+  const formats = wanted === 'all' ? FORMAT_NAMES : [wanted];
+  const files: Record<string, Uint8Array> = {};
+  const report: string[] = [];
+  let done = 0;
+  for (const { title, source } of songs) {
+    for (const format of formats) {
+      const { ending, label } = FORMAT_FILES[format];
+      const { content, losses } = writeFormat(format, source, null);
+      const folder = formats.length === 1 ? '' : `${label}/`;
+      const name = freeName(files, `${folder}${fileName(title)}`, ending);
+      files[name] = content;
+      if (losses.length > 0) report.push(name, ...losses.map((loss) => `  ${lossWords(loss)}`), '');
+    }
+    done += 1;
+    await tick(done, songs.length);
+  }
+  if (report.length > 0) files['What got lost.txt'] = Buffer.from(`${report.join('\n')}\n`, 'utf8');
+  const says = songs.length === 1 ? 'One song.' : `${songs.length} songs.`;
+  return { says, file: { name: 'Songs.zip', type: 'application/zip', bytes: zipSync(files, { level: 6 }) } };
+}

@@ -1,0 +1,60 @@
+import { z } from 'zod';
+import { preferences, words } from './band.ts';
+import { memberReads } from './member.ts';
+import { instrument } from './neck.ts';
+import { setListBody } from './set-list.ts';
+
+export const BACKUP_FORMAT = 'aurora-ridge band';
+/** Counts the changes of the schema; a backup of a newer one is refused. */
+export const BACKUP_VERSION = 1;
+
+const id = z.uuid({ error: 'an id is missing or damaged' });
+const time = z.iso.datetime({ offset: true, error: 'a time such as 2026-11-26T20:30:00Z' });
+
+/** A whole band: people, songs with every version, sets, easier chords, preferences. */
+export const bandBackup = z
+  .object({
+    format: z.literal(BACKUP_FORMAT),
+    version: z.number().int(),
+    savedAt: time,
+    band: z.object({ name: words.min(1).max(200) }),
+    preferences: preferences.partial(),
+    members: z
+      .array(z.object({ id, name: words.min(1).max(60), plays: words.max(60), reads: memberReads, instrument: instrument.nullable() }))
+      .max(500),
+    songs: z
+      .array(
+        z.object({
+          id,
+          tags: z.array(words.max(40)).max(20),
+          archived: z.boolean(),
+          versions: z
+            .array(
+              z.object({
+                revision: z.number().int().min(1),
+                savedAt: time,
+                name: words.max(80).nullable(),
+                source: words,
+              }),
+            )
+            .min(1, { error: 'a song has at least one version' }),
+        }),
+      )
+      .max(50_000),
+    sets: z.array(setListBody.extend({ id })).max(5000),
+    swaps: z
+      .array(
+        z.object({
+          songId: id,
+          memberId: id,
+          chord: words.min(1).max(40),
+          stretch: z.number().int().min(0),
+          instead: words.min(1).max(40),
+          refusedBy: words.max(60),
+        }),
+      )
+      .max(100_000),
+  })
+  .meta({ id: 'BandBackup' });
+
+export type BandBackup = z.infer<typeof bandBackup>;
