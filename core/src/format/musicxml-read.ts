@@ -68,6 +68,7 @@ class MeasureReader {
   read(measure: XmlElement): ScoreBar {
     this.#number += 1;
     const bar = new OpenMeasure();
+    bar.isLettered = childrenOf(measure, 'harmony').some((one) => child(one, 'root') !== undefined);
     let at = 0;
     for (const element of measure.children) {
       at = this.#take(element, bar, at);
@@ -83,7 +84,7 @@ class MeasureReader {
         this.#attributes(element);
         return at;
       case 'harmony':
-        bar.harmony(at + numberIn(element, 'offset', 0), this.#harmony(element));
+        bar.harmony(at + numberIn(element, 'offset', 0), this.#harmony(element, bar));
         return at;
       case 'direction':
         this.#direction(element, bar);
@@ -156,10 +157,10 @@ class MeasureReader {
     if (key !== undefined) this.#key = keyOf(key);
   }
 
-  #harmony(element: XmlElement): Chord | null | undefined {
+  #harmony(element: XmlElement, bar: OpenMeasure): Chord | null | undefined {
     const kind = child(element, 'kind');
     if (kind?.text === 'none') return null;
-    const root = this.#root(element);
+    const root = this.#root(element, bar);
     if (root === undefined) return undefined;
     const formula = formulaOfKind(kind?.text === 'other' ? 'major' : (kind?.text ?? 'major'), childrenOf(element, 'degree').map(degreeOf));
     if (formula === undefined) {
@@ -170,12 +171,12 @@ class MeasureReader {
     return { root, formula: formula | ROOT, bass: bass === undefined || bass === root ? null : bass };
   }
 
-  /** A chord is read by its letter; a numeral counts where it stands alone. One that does not print only says the same again. */
-  #root(element: XmlElement): Note | undefined {
+  /** A chord is read by its letter; beside letters a numeral only says the same again. */
+  #root(element: XmlElement, { isLettered }: OpenMeasure): Note | undefined {
     const root = noteOf(child(element, 'root'), 'root');
     if (root !== undefined) return root;
     const numeral = child(element, 'numeral');
-    if (numeral === undefined || element.attributes['print-object'] === 'no') return undefined;
+    if (numeral === undefined || isLettered) return undefined;
     const degree = numberIn(numeral, 'numeral-root', 0);
     if (degree < 1 || degree > 7) return undefined;
     return this.#key.tonic + majorInterval(degree - 1) + SHARP * numberIn(numeral, 'numeral-alter', 0);
@@ -255,6 +256,8 @@ function jumpOf(words: string): FormJump | null {
 class OpenMeasure {
   section: string | null = null;
   newLine = false;
+  /** Whether its chords are named by letters. */
+  isLettered = false;
   opensRepeat = false;
   closesRepeat: number | null = null;
   ending: ScoreBar['form']['ending'] = null;

@@ -29,8 +29,8 @@ const MODES: Readonly<Partial<Record<ScaleName, string>>> = {
 };
 
 /**
- * A score as MusicXML 4.0, partwise: one staff of slashes with the chords above, as letters and as
- * numerals that do not print; sections as rehearsal marks; lyrics under the first note of each chord.
+ * A score as MusicXML 4.0, partwise: one staff of slashes with the chords as letters above and
+ * as numbers of the key below; sections as rehearsal marks; lyrics under the first note of each chord.
  */
 export function writeMusicXml(score: Score, losses: LossList): string {
   const measures = score.bars.map((bar, index) => measureOf(bar, score.bars[index - 1], score, index, losses));
@@ -126,7 +126,7 @@ function attributesOf(bar: ScoreBar, before: ScoreBar | undefined, index: number
   if (before !== undefined && key.length === 0 && time.length === 0) return [];
   const first = before === undefined;
   return [
-    `<attributes>${first ? `<divisions>${DIVISIONS}</divisions>` : ''}${key.join('')}${time.join('')}${first ? '<clef><sign>percussion</sign><line>2</line></clef>' : ''}</attributes>`,
+    `<attributes>${first ? `<divisions>${DIVISIONS}</divisions>` : ''}${key.join('')}${time.join('')}${first ? '<clef><sign>G</sign><line>2</line></clef>' : ''}</attributes>`,
   ];
 }
 
@@ -189,11 +189,11 @@ function jumpDirection(mark: 'fine' | 'to-coda' | FormJump): string {
   return direction(`<words>${words}</words>`, mark.to === 'start' ? '<sound dacapo="yes"/>' : '<sound dalsegno="segno"/>');
 }
 
-/** The chord above its first note: letters that print, and its numeral that does not. */
+/** The chord at its first note: letters above the staff, and its number in the key below it. */
 function harmonyOf({ chord }: ScoreChord, { key }: ScoreBar, index: number, losses: LossList): readonly string[] {
   if (chord === null) {
     losses.add('no-chord', index + 1);
-    return ['<harmony><root><root-step text="">C</root-step></root><kind text="N.C.">none</kind></harmony>'];
+    return ['<harmony placement="above"><root><root-step text="">C</root-step></root><kind text="N.C.">none</kind></harmony>'];
   }
   const { kind, degrees } = kindOf(chord.formula);
   const text = escaped(printQuality(chord.formula, LETTER_SCHOOL));
@@ -207,8 +207,8 @@ function harmonyOf({ chord }: ScoreChord, { key }: ScoreBar, index: number, loss
     .join('');
   const numeral = numeralOf(chord, key);
   return [
-    `<harmony><root>${stepAndAlter('root', chord.root)}</root>${shared}${bass}${tones}</harmony>`,
-    `<harmony print-object="no"><numeral>${numeral}</numeral>${shared}${tones}</harmony>`,
+    `<harmony placement="above"><root>${stepAndAlter('root', chord.root)}</root>${shared}${bass}${tones}</harmony>`,
+    `<harmony placement="below"><numeral>${numeral}</numeral>${shared}${tones}</harmony>`,
   ];
 }
 

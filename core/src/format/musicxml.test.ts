@@ -25,10 +25,12 @@ describe('a chart as MusicXML', () => {
     expect(xml).toContain('<rehearsal>Verse</rehearsal>');
   });
 
-  test('has letters that print and numerals that do not', () => {
-    expect(xml).toContain('<harmony><root><root-step>E</root-step><root-alter>-1</root-alter></root><kind text="">major</kind></harmony>');
+  test('has letters above and numbers of the key below', () => {
     expect(xml).toContain(
-      '<harmony print-object="no"><numeral><numeral-root>1</numeral-root></numeral><kind text="">major</kind></harmony>',
+      '<harmony placement="above"><root><root-step>E</root-step><root-alter>-1</root-alter></root><kind text="">major</kind></harmony>',
+    );
+    expect(xml).toContain(
+      '<harmony placement="below"><numeral><numeral-root>1</numeral-root></numeral><kind text="">major</kind></harmony>',
     );
     expect(xml).toContain('<bass><bass-step>D</bass-step></bass>');
     expect(xml).toMatch(/<numeral-root>6<\/numeral-root><\/numeral><kind text="m7">minor-seventh/);

@@ -1,6 +1,6 @@
 import { type JobState, jobState, type PackRequest } from '@aurora/wire';
 import { useMutation, useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { call } from './client.ts';
 import { useBand } from './songs.ts';
 
@@ -15,10 +15,15 @@ export interface ServerWork<Wish> {
   readonly fault: string | null;
   /** Where the file is, once there is one. */
   readonly file: string | null;
+  /** Forgets the work, whatever came of it. */
+  readonly forget: () => void;
 }
 
 /** Work begun by `begin`, followed to its end. */
-export function useServerWork<Wish>(begin: (bandId: string, wish: Wish) => Promise<JobState>): ServerWork<Wish> {
+export function useServerWork<Wish>(
+  begin: (bandId: string, wish: Wish) => Promise<JobState>,
+  onDone: (state: JobState) => void = () => undefined,
+): ServerWork<Wish> {
   const bandId = useBand().data?.id ?? '';
   const [jobId, setJobId] = useState<string | null>(null);
   const started = useMutation({ mutationFn: (wish: Wish) => begin(bandId, wish), onSuccess: ({ id }) => setJobId(id) });
@@ -31,6 +36,7 @@ export function useServerWork<Wish>(begin: (bandId: string, wish: Wish) => Promi
     gcTime: 0,
   });
   const state = started.isPending ? null : (followed.data ?? started.data ?? null);
+  useDone(state, onDone);
   return {
     start: (wish) => {
       setJobId(null);
@@ -40,7 +46,25 @@ export function useServerWork<Wish>(begin: (bandId: string, wish: Wish) => Promi
     state,
     fault: started.error?.message ?? null,
     file: state?.state === 'done' ? `/api/v1${at}/file` : null,
+    forget: () => {
+      setJobId(null);
+      started.reset();
+    },
   };
+}
+
+/** Tells once of each work that is done. */
+function useDone(state: JobState | null, onDone: (state: JobState) => void): void {
+  const told = useRef<string | null>(null);
+  const heard = useRef(onDone);
+  useEffect(() => {
+    heard.current = onDone;
+  });
+  useEffect(() => {
+    if (state?.state !== 'done' || told.current === state.id) return;
+    told.current = state.id;
+    heard.current(state);
+  }, [state]);
 }
 
 /** A PDF for every player, of a song or a set. */

@@ -58,7 +58,7 @@ export function JoinLine({ tonight, at }: { readonly tonight: Tonight; readonly 
             align="start"
             collisionPadding={12}
             aria-label={`How ${one.name} goes over into what comes next`}
-            className="z-50 max-h-[80vh] w-[min(34rem,94vw)] overflow-auto rounded-2xl border border-edge bg-raised p-3 shadow-lg"
+            className="z-50 max-h-(--radix-popover-content-available-height) w-[min(34rem,94vw)] overflow-auto rounded-2xl border border-edge bg-raised p-3 shadow-lg"
           >
             <p className="px-2 pb-2 text-[15px] text-quiet">
               From <Glyphs text={nameChord(ends.from.chord, naming)} /> to <Glyphs text={nameChord(ends.to.chord, naming)} />, the smoothest

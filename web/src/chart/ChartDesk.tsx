@@ -31,11 +31,12 @@ import { useTextEditor } from './use-text-editor.ts';
 
 const PasteSheet = lazy(async () => ({ default: (await import('./PasteSheet.tsx')).PasteSheet }));
 const CapoSheet = lazy(async () => ({ default: (await import('./CapoSheet.tsx')).CapoSheet }));
+const ExportSheet = lazy(async () => ({ default: (await import('./ExportSheet.tsx')).ExportSheet }));
 const PrintSheet = lazy(async () => ({ default: (await import('./PrintSheet.tsx')).PrintSheet }));
 const VersionsSheet = lazy(async () => ({ default: (await import('./VersionsSheet.tsx')).VersionsSheet }));
 
 /** What is laid over the desk. */
-type OpenSheet = 'paste' | 'capo' | 'print' | 'versions' | null;
+type OpenSheet = 'paste' | 'capo' | 'print' | 'export' | 'versions' | null;
 
 /** Where a chart is written, read, checked and heard. */
 export function ChartDesk({ keeper, songId }: { readonly keeper: DraftKeeper; readonly songId: string }) {
@@ -242,6 +243,13 @@ function DeskSheets({ open, onClose, desk, songId, text, selection, rewriting }:
       )}
       {open === 'capo' && <CapoSheet text={text} sounding={desk.sounding} naming={naming} onClose={onClose} />}
       {open === 'print' && <PrintSheet reading={desk.reading} sounding={desk.sounding} onClose={onClose} />}
+      {open === 'export' && (
+        <ExportSheet
+          text={text}
+          sounding={desk.sounding === head.key.tonic ? null : { ...head.key, tonic: desk.sounding }}
+          onClose={onClose}
+        />
+      )}
       {open === 'versions' && <VersionsSheet songId={songId} text={text} onWrite={(next) => rewriting.write(next)} onClose={onClose} />}
     </Suspense>
   );

@@ -1,4 +1,4 @@
-import { Guitar, History, Layers, ListChecks, type LucideIcon, Maximize2, PencilLine, Printer } from 'lucide-react';
+import { FileDown, Guitar, History, Layers, ListChecks, type LucideIcon, Maximize2, PencilLine, Printer } from 'lucide-react';
 import { DropdownMenu, Popover } from 'radix-ui';
 import type { ReactNode } from 'react';
 import { useNavigate } from 'react-router';
@@ -24,7 +24,7 @@ interface DeskBarProps {
   readonly toLookAt: number;
   readonly checking: boolean;
   readonly onCheck: () => void;
-  readonly onOpen: (sheet: 'print' | 'versions' | 'capo') => void;
+  readonly onOpen: (sheet: 'print' | 'versions' | 'capo' | 'export') => void;
   /** How the song is played. */
   readonly children: ReactNode;
 }
@@ -60,6 +60,7 @@ export function DeskBar({ songId, heights, at, onGo, layer, onLayer, toLookAt, c
           <DropdownMenu.Content align="end" className="z-30 min-w-52 rounded-xl border border-edge bg-raised p-1.5 shadow-lg">
             <Item icon={Guitar} label="Where to put a capo" onPress={() => onOpen('capo')} />
             <Item icon={Printer} label="Print" onPress={() => onOpen('print')} />
+            <Item icon={FileDown} label="Export for other programs" onPress={() => onOpen('export')} />
             <Item icon={History} label="Versions" onPress={() => onOpen('versions')} />
             <Item icon={Maximize2} label="On the stand" onPress={toStand} />
             <Item icon={PencilLine} label={writing ? 'Fold the text away' : 'Show the text'} onPress={() => setWriting(!writing)} />

@@ -2,7 +2,7 @@ import { KeyCap } from '../ui/Hint.tsx';
 import { Sheet } from '../ui/Sheet.tsx';
 import { SHORTCUTS } from './shortcuts.ts';
 
-const PLACES = ['Everywhere', 'Harmonize', 'Analyze', 'Chart', 'Neck'] as const;
+const PLACES = ['Everywhere', 'Harmonize', 'Analyze', 'Chart', 'Band', 'Neck'] as const;
 
 /** Every key and what it does. */
 export function ShortcutSheet({ open, onOpenChange }: { readonly open: boolean; readonly onOpenChange: (open: boolean) => void }) {

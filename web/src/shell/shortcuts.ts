@@ -2,7 +2,7 @@
 export interface Shortcut {
   readonly keys: string;
   readonly does: string;
-  readonly where: 'Everywhere' | 'Harmonize' | 'Analyze' | 'Chart' | 'Neck';
+  readonly where: 'Everywhere' | 'Harmonize' | 'Analyze' | 'Chart' | 'Band' | 'Neck';
 }
 
 export const SHORTCUTS: readonly Shortcut[] = [
@@ -44,6 +44,9 @@ export const SHORTCUTS: readonly Shortcut[] = [
   { keys: 'Ctrl C X V', does: 'Copy, cut, put behind; paste from anywhere', where: 'Chart' },
   { keys: 'v', does: 'Play from here, or stop', where: 'Chart' },
   { keys: 'e', does: 'Write: into the text and back with Esc', where: 'Chart' },
+  { keys: '1 – 5', does: 'Tonight, players, singer’s key, two guitars, files', where: 'Band' },
+  { keys: '↑ ↓', does: 'Walk the set; with Alt move the song', where: 'Band' },
+  { keys: 'Ctrl Z', does: 'Take back; Ctrl Y does again', where: 'Band' },
   { keys: '← →', does: 'Walk the shapes, or the dots', where: 'Neck' },
   { keys: 'f', does: 'The next family of shapes', where: 'Neck' },
   { keys: 'i', does: 'The next inversion', where: 'Neck' },
