@@ -11,6 +11,8 @@ export interface KindDegree {
 
 export interface HarmonyKind {
   readonly kind: string;
+  /** The kind's own tones, before anything departs from them. */
+  readonly tones: Formula;
   readonly degrees: readonly KindDegree[];
 }
 
@@ -19,7 +21,7 @@ export function kindOf(formula: Formula): HarmonyKind {
   let best: HarmonyKind | null = null;
   for (const [kind, tones] of KIND_TABLE) {
     const degrees = departures(formula, tones);
-    if (best === null || degrees.length < best.degrees.length) best = { kind, degrees };
+    if (best === null || degrees.length < best.degrees.length) best = { kind, tones, degrees };
   }
   return best as HarmonyKind;
 }

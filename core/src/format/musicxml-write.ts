@@ -195,14 +195,15 @@ function harmonyOf({ chord }: ScoreChord, { key }: ScoreBar, index: number, loss
     losses.add('no-chord', index + 1);
     return ['<harmony placement="above"><root><root-step text="">C</root-step></root><kind text="N.C.">none</kind></harmony>'];
   }
-  const { kind, degrees } = kindOf(chord.formula);
-  const text = escaped(printQuality(chord.formula, LETTER_SCHOOL));
+  const { kind, tones: own, degrees } = kindOf(chord.formula);
+  // programs write degrees behind the kind's text themselves
+  const text = escaped(printQuality(own, LETTER_SCHOOL));
   const shared = `<kind text="${text}">${kind}</kind>`;
   const bass = chord.bass === null ? '' : `<bass>${stepAndAlter('bass', chord.bass)}</bass>`;
   const tones = degrees
     .map(
       ({ type, value, alter }) =>
-        `<degree print-object="no"><degree-value>${value}</degree-value><degree-alter>${alter}</degree-alter><degree-type>${type}</degree-type></degree>`,
+        `<degree><degree-value>${value}</degree-value><degree-alter>${alter}</degree-alter><degree-type>${type}</degree-type></degree>`,
     )
     .join('');
   const numeral = numeralOf(chord, key);

@@ -38,11 +38,26 @@ describe('a melody in a voice', () => {
   });
 
   test('is told in words', () => {
-    expect(sungWords(sungRange(range('C4 C5'), 0, ALTO), DEFAULT_NAMING)).toBe(
+    expect(sungWords(sungRange(range('C4 C5'), 0, ALTO), key('C'), DEFAULT_NAMING)).toBe(
       'C4 to C5: with ease, 3 half steps left below and 2 half steps above.',
     );
-    expect(sungWords(sungRange(range('A3 D5'), 2, ALTO), DEFAULT_NAMING)).toBe('B3 to E5: possible, 2 half steps too high to be easy.');
+    expect(sungWords(sungRange(range('A3 D5'), 2, ALTO), key('E'), DEFAULT_NAMING)).toBe(
+      'B3 to E5: possible, 2 half steps too high to be easy.',
+    );
   });
+});
+
+test.each([
+  ['G#m', 'G♯3 to D♯5'],
+  ['Ab', 'A♭3 to E♭5'],
+  ['Gb', 'A♭3 to E♭5'],
+])('in %s notes are called as the key calls them', (name, words) =>
+  expect(sungWords(sungRange(range('Ab3 Eb5'), 0, ALTO), key(name), DEFAULT_NAMING)).toContain(words),
+);
+
+test('a C flat is counted with the letter it has', () => {
+  // B3 on the keyboard
+  expect(sungWords(sungRange(range('B3 Eb4'), 0, ALTO), key('Gb'), DEFAULT_NAMING)).toContain('C♭4 to E♭4');
 });
 
 describe('keys for a singer', () => {

@@ -1,12 +1,14 @@
 import { plainNote } from '../fretboard/tuning-text.ts';
+import { type Key, keyNotes } from '../key/key.ts';
 import { type Naming, nameNote } from '../naming/naming.ts';
+import { accidentals, chroma } from '../pitch/note.ts';
 import type { SungRange } from '../singer/singer-key.ts';
 
 const OCTAVE = 12;
 
-/** How a melody lies in a voice, in a sentence. */
-export function sungWords({ fit, lowRoom, highRoom, melody }: SungRange, naming: Naming): string {
-  const range = `${pitch(melody.low, naming)} to ${pitch(melody.high, naming)}`;
+/** How a melody lies in a voice, in a sentence; its notes are called as the key calls them. */
+export function sungWords({ fit, lowRoom, highRoom, melody }: SungRange, key: Key, naming: Naming): string {
+  const range = `${pitch(melody.low, key, naming)} to ${pitch(melody.high, key, naming)}`;
   if (fit === 'comfortable') return `${range}: with ease, ${halfSteps(lowRoom)} left below and ${halfSteps(highRoom)} above.`;
   const past = [lowRoom < 0 ? `${halfSteps(-lowRoom)} too low` : '', highRoom < 0 ? `${halfSteps(-highRoom)} too high` : ''].filter(
     (words) => words !== '',
@@ -20,6 +22,9 @@ function halfSteps(count: number): string {
   return count === 0 ? 'nothing' : count === 1 ? 'a half step' : `${count} half steps`;
 }
 
-function pitch(midi: number, naming: Naming): string {
-  return `${nameNote(plainNote(midi), naming.notes)}${Math.floor(midi / OCTAVE) - 1}`;
+function pitch(midi: number, key: Key, naming: Naming): string {
+  const note = keyNotes(key).find((own) => chroma(own) === midi % OCTAVE) ?? plainNote(midi);
+  // C♭ and B♯ are counted with the letter they have
+  const octave = Math.floor((midi - accidentals(note)) / OCTAVE) - 1;
+  return `${nameNote(note, naming.notes)}${octave}`;
 }

@@ -8,8 +8,8 @@ import { DEMO_SONGS, DEMO_TAGS } from './demo-song-table.ts';
 
 const DEMO_BAND = 'The Lantern Yard';
 
-/** A3 to D5 with ease, F3 to F5 on a good day. */
-const INES: MemberReads['voice'] = { comfortable: { low: 57, high: 74 }, possible: { low: 53, high: 77 } };
+/** G3 to D5 with ease, E3 to F5 on a good day. */
+const INES: MemberReads['voice'] = { comfortable: { low: 55, high: 74 }, possible: { low: 52, high: 77 } };
 /** G2 to F4 with ease, E2 to A4 on a good day. */
 const TAM: MemberReads['voice'] = { comfortable: { low: 43, high: 65 }, possible: { low: 40, high: 69 } };
 

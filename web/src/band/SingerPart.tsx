@@ -233,7 +233,7 @@ function KeyRow({ one, home, singers, lowest, highest, isNow, hasHorns, onChoose
           />
         ))}
         <p className="truncate text-[14px] text-quiet">
-          {sung.length === 1 && sung[0] !== undefined ? <Glyphs text={sungWords(sung[0], naming)} /> : FIT_WORDS[fit]}
+          {sung.length === 1 && sung[0] !== undefined ? <Glyphs text={sungWords(sung[0], key, naming)} /> : FIT_WORDS[fit]}
           {guitar !== null && ` · on the guitars ${guitar} of 100`}
           {hasHorns && ` · for the horns ${accidentals === 1 ? '1 accidental' : `${accidentals} accidentals`}`}
         </p>
