@@ -16,6 +16,8 @@ await run(async () => {
   await ensureInstalled();
   const core = spawnSync(process.execPath, ['--import', 'tsx', 'core/bench/core.bench.ts'], { cwd: ROOT, stdio: 'inherit' });
   if (core.status !== 0) throw new Halt('The benchmark of the core did not run.');
+  const pack = spawnSync(process.execPath, ['--import', 'tsx', 'server/bench/pack.bench.ts'], { cwd: ROOT, stdio: 'inherit' });
+  if (pack.status !== 0) throw new Halt('The benchmark of the parts did not run.');
   const build = await ensureBuilt();
   await withServer(build);
   const { scripts, bytes } = firstLoad(build.web);

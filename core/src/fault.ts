@@ -36,7 +36,7 @@ export type Fault =
   | ChartFault;
 
 /** What can be wrong with a file of another format. */
-export type FormatFault =
+type FormatFault =
   | { readonly code: 'format-broken'; readonly format: string; readonly detail: string }
   | { readonly code: 'format-other'; readonly format: string; readonly found: string }
   | { readonly code: 'format-empty'; readonly format: string }

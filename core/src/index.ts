@@ -142,8 +142,11 @@ export {
 export {
   afterWords,
   barHeading,
+  bassOf,
+  beatSign,
   type ChordShow,
   chartPart,
+  drummedChords,
   endingLabel,
   isFor,
   PART_KINDS,

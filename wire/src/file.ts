@@ -18,6 +18,13 @@ export const convertRequest = z
     to: format,
     content: z.string().describe('text, or base64 for mxl and midi'),
     key: z.string().max(200).optional().describe('the key that sounds, as in a chart’s head; the song’s own when left out'),
+    reader: z
+      .object({
+        transpose: z.number().int().min(0).max(11, { error: 'an instrument reads 0 to 11 half steps above what sounds' }),
+        octave: z.number().int().min(-3).max(3).optional(),
+      })
+      .optional()
+      .describe('for whom it is written: half steps and octaves from the sounding note up to the written one'),
   })
   .meta({ id: 'ConvertRequest' });
 

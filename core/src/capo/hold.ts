@@ -41,7 +41,7 @@ export function easiestHold(chord: Chord, instrument: Instrument): ChordHold {
 }
 
 function openHold(chord: Chord, instrument: Instrument): ChordHold | undefined {
-  const { voicings } = findVoicings(chord, { ...instrument, capo: 0 }, { families: ['open'], maxFret: OPEN_FRETS });
+  const { voicings } = findVoicings(chord, { ...instrument, capo: 0 }, { families: ['open'], maxFret: OPEN_FRETS, bassLowest: true });
   const open = voicings.filter((voicing) => hasItsBass(voicing, chord) && isOpenChord(voicing, chord.bass !== null));
   return holdOf(open, true);
 }
@@ -59,11 +59,14 @@ function isOpenChord({ frets, difficulty, omitted }: Voicing, overBass: boolean)
 
 /** A closed shape moves along the neck, so that any place tells how hard it is. */
 function closedHold(chord: Chord, instrument: Instrument): ChordHold {
-  const { voicings } = findVoicings(chord, { ...instrument, capo: 0 }, { maxFret: CLOSED_FRETS });
-  const closed = voicings.filter((voicing) => hasItsBass(voicing, chord) && !voicing.frets.includes(0));
-  const full = closed.filter(({ families }) => families.includes('barre-6') || families.includes('barre-5'));
+  const neck = { ...instrument, capo: 0 };
+  const wish = { maxFret: CLOSED_FRETS, closed: true, bassLowest: true } as const;
+  const barre = holdOf(findVoicings(chord, neck, { ...wish, families: ['barre-6', 'barre-5'] }).voicings, false);
+  if (barre !== undefined) return barre;
+  const closed = findVoicings(chord, neck, wish).voicings.filter((voicing) => hasItsBass(voicing, chord));
   const some = closed.filter(({ tones }) => tones.length >= FEWEST_CLOSED);
-  return holdOf(full, false) ?? holdOf(some, false) ?? holdOf(closed, false) ?? holdOf(voicings, false) ?? CANNOT;
+  const any = () => holdOf(findVoicings(chord, neck, { maxFret: CLOSED_FRETS }).voicings, false);
+  return holdOf(some, false) ?? holdOf(closed, false) ?? any() ?? CANNOT;
 }
 
 const CANNOT: ChordHold = { open: false, difficulty: 10, frets: null };

@@ -2,13 +2,14 @@ import { strToU8 } from 'fflate';
 import { readChart } from '../chart/reading.ts';
 import { type Result, success } from '../fault.ts';
 import type { Note } from '../pitch/note.ts';
+import { CONCERT_READER, writtenKey } from '../reader/reader.ts';
 import { readAbc } from './abc-read.ts';
 import { ABC_FORM, writeAbc } from './abc-write.ts';
 import { type Loss, LossList } from './loss.ts';
 import { readMidi } from './midi-read.ts';
 import { writeMidi } from './midi-write.ts';
 import { readMusicXml } from './musicxml-read.ts';
-import { MUSICXML_FORM, writeMusicXml } from './musicxml-write.ts';
+import { MUSICXML_FORM, type Transposed, writeMusicXml } from './musicxml-write.ts';
 import { readMxl, textOf, writeMxl } from './mxl.ts';
 import { type Score, scoreOf } from './score.ts';
 import { chartOfScore } from './score-chart.ts';
@@ -43,17 +44,21 @@ export interface Converted<Content> {
   readonly losses: readonly Loss[];
 }
 
-/** Chart text as a file of another format, with its home on `tonic`, or where the chart has it. */
-export function writeFormat(format: FormatName, source: string, tonic: Note | null): Converted<Uint8Array> {
+/**
+ * Chart text as a file of another format, sounding with its home on `tonic`, or where the chart has
+ * it. What is written is what a transposing reader reads; MIDI is what sounds for everybody.
+ */
+export function writeFormat(format: FormatName, source: string, tonic: Note | null, reader: Transposed = CONCERT): Converted<Uint8Array> {
   const losses = new LossList();
   if (format === 'chart') return { content: strToU8(source), losses: [] };
   const reading = readChart(source);
   const home = tonic ?? reading.head.key.tonic;
   if (format === 'midi') return { content: writeMidi(reading, home, losses), losses: losses.all };
   const form = { musicxml: MUSICXML_FORM, mxl: MUSICXML_FORM, abc: ABC_FORM, text: TEXT_FORM }[format];
-  const score = scoreOf(reading, home, form, losses);
-  const write = { musicxml: writeMusicXml, mxl: writeMusicXml, abc: writeAbc, text: writeChordText }[format];
-  const text = write(score, losses);
+  const written = writtenKey({ ...CONCERT_READER, transpose: reader.transpose }, { ...reading.head.key, tonic: home });
+  const score = scoreOf(reading, written.tonic, form, losses);
+  const text =
+    format === 'abc' ? writeAbc(score, losses) : format === 'text' ? writeChordText(score, losses) : writeMusicXml(score, losses, reader);
   return { content: format === 'mxl' ? writeMxl(text) : strToU8(text), losses: losses.all };
 }
 
@@ -86,6 +91,8 @@ function readText(format: FormatName, bytes: Uint8Array, losses: LossList): Resu
 function asChart(score: Result<Score>, losses: LossList): Result<string> {
   return score.ok ? success(chartOfScore(score.value, losses)) : score;
 }
+
+const CONCERT: Transposed = { transpose: 0, octave: 0 };
 
 const BY_ENDING: readonly (readonly [RegExp, FormatName])[] = [
   [/\.(musicxml|xml)$/i, 'musicxml'],

@@ -4,7 +4,7 @@ import type { Chord } from '../chord/chord.ts';
 import { formulaOf } from '../chord/formula.ts';
 import { failure, type Result, success } from '../fault.ts';
 import { majorInterval } from '../interval/interval.ts';
-import type { Key } from '../key/key.ts';
+import { type Key, moveKey } from '../key/key.ts';
 import type { Note } from '../pitch/note.ts';
 import type { ScaleName } from '../scale/scale-table.ts';
 import { formulaOfKind, type KindDegree } from './harmony-kind.ts';
@@ -60,6 +60,8 @@ class MeasureReader {
   #tempo: number | null = null;
   #chord: Chord | null = null;
   #number = 0;
+  /** Half steps from what is written to what sounds. */
+  #lower = 0;
 
   constructor(losses: LossList) {
     this.#losses = losses;
@@ -154,7 +156,19 @@ class MeasureReader {
     const time = child(element, 'time');
     this.#meter = findMeter(`${textIn(time, 'beats')}/${textIn(time, 'beat-type')}`) ?? this.#meter;
     const key = child(element, 'key');
-    if (key !== undefined) this.#key = keyOf(key);
+    const transpose = child(element, 'transpose');
+    if (transpose !== undefined) this.#lower = Math.round(numberIn(transpose, 'chromatic', 0));
+    if (key !== undefined) this.#key = this.#sounding(keyOf(key));
+  }
+
+  /** What sounds when a transposing instrument reads a key. */
+  #sounding(written: Key): Key {
+    return this.#lower % OCTAVE === 0 ? written : moveKey(written, this.#lower);
+  }
+
+  /** The same for a note of a chord: as far as the key is moved. */
+  #soundingNote(note: Note): Note {
+    return note + this.#sounding(C_MAJOR).tonic;
   }
 
   #harmony(element: XmlElement, bar: OpenMeasure): Chord | null | undefined {
@@ -167,14 +181,15 @@ class MeasureReader {
       this.#losses.add('chord-unknown', this.#number, kind?.attributes.text ?? kind?.text ?? '');
       return undefined;
     }
-    const bass = noteOf(child(element, 'bass'), 'bass');
+    const written = noteOf(child(element, 'bass'), 'bass');
+    const bass = written === undefined ? undefined : this.#soundingNote(written);
     return { root, formula: formula | ROOT, bass: bass === undefined || bass === root ? null : bass };
   }
 
   /** A chord is read by its letter; beside letters a numeral only says the same again. */
   #root(element: XmlElement, { isLettered }: OpenMeasure): Note | undefined {
     const root = noteOf(child(element, 'root'), 'root');
-    if (root !== undefined) return root;
+    if (root !== undefined) return this.#soundingNote(root);
     const numeral = child(element, 'numeral');
     if (numeral === undefined || isLettered) return undefined;
     const degree = numberIn(numeral, 'numeral-root', 0);
@@ -235,6 +250,8 @@ class MeasureReader {
   }
 }
 
+const OCTAVE = 12;
+const C_MAJOR: Key = { tonic: 0, scale: 'major' };
 const ROOT = formulaOf('1');
 const SHARP = 7;
 const PLAIN_JUMP = { kind: 'jump', until: 'either', keepRepeats: false } as const;

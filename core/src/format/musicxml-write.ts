@@ -13,6 +13,19 @@ import type { FormHeld, Score, ScoreBar, ScoreChord } from './score.ts';
 /** MusicXML holds repeats, endings and jumps. */
 export const MUSICXML_FORM: FormHeld = { repeats: true, mostTimes: 99, jumps: true, counts: false };
 
+/** A reader whose instrument sounds lower than it reads: half steps within the octave, and octaves. */
+export interface Transposed {
+  readonly transpose: number;
+  readonly octave: number;
+}
+
+const CONCERT: Transposed = { transpose: 0, octave: 0 };
+
+interface Whole {
+  readonly score: Score;
+  readonly reader: Transposed;
+}
+
 /** Parts of a quarter note: enough for half beats of sixteenths. */
 const DIVISIONS = 16;
 const LETTERS = 'CDEFGAB';
@@ -31,9 +44,10 @@ const MODES: Readonly<Partial<Record<ScaleName, string>>> = {
 /**
  * A score as MusicXML 4.0, partwise: one staff of slashes with the chords as letters above and
  * as numbers of the key below; sections as rehearsal marks; lyrics under the first note of each chord.
+ * A score that is written for a transposing reader says by how much it sounds lower.
  */
-export function writeMusicXml(score: Score, losses: LossList): string {
-  const measures = score.bars.map((bar, index) => measureOf(bar, score.bars[index - 1], score, index, losses));
+export function writeMusicXml(score: Score, losses: LossList, reader: Transposed = CONCERT): string {
+  const measures = score.bars.map((bar, index) => measureOf(bar, score.bars[index - 1], { score, reader }, index, losses));
   return [
     '<?xml version="1.0" encoding="UTF-8"?>',
     '<!DOCTYPE score-partwise PUBLIC "-//Recordare//DTD MusicXML 4.0 Partwise//EN" "http://www.musicxml.org/dtds/partwise.dtd">',
@@ -66,7 +80,7 @@ function escaped(text: string): string {
     .replace(/[^\t\n\r\u0020-\ud7ff\ue000-\ufffd\u{10000}-\u{10ffff}]/gu, '');
 }
 
-function measureOf(bar: ScoreBar, before: ScoreBar | undefined, score: Score, index: number, losses: LossList): string {
+function measureOf(bar: ScoreBar, before: ScoreBar | undefined, { score, reader }: Whole, index: number, losses: LossList): string {
   const { form } = bar;
   const words = wordsFor(bar, score.bars, index);
   const notes = bar.chords.flatMap((chord, place) => [
@@ -83,7 +97,7 @@ function measureOf(bar: ScoreBar, before: ScoreBar | undefined, score: Score, in
     `    <measure number="${index + 1}"${bar.pickup === null ? '' : ' implicit="yes"'}>`,
     ...(bar.newLine && index > 0 ? ['<print new-system="yes"/>'] : []),
     ...leftBarline(form),
-    ...attributesOf(bar, before, index, losses),
+    ...attributesOf(bar, before, reader, index, losses),
     ...directionsBefore(bar, before, score, index),
     ...notes,
     ...form.after.map(jumpDirection),
@@ -116,7 +130,7 @@ function rightBarline({ closesRepeat, ending }: ScoreBar['form']): readonly stri
   ];
 }
 
-function attributesOf(bar: ScoreBar, before: ScoreBar | undefined, index: number, losses: LossList): readonly string[] {
+function attributesOf(bar: ScoreBar, before: ScoreBar | undefined, reader: Transposed, index: number, losses: LossList): readonly string[] {
   const key =
     before === undefined || before.key.tonic !== bar.key.tonic || before.key.scale !== bar.key.scale ? [keyOf(bar.key, index, losses)] : [];
   const time =
@@ -126,9 +140,20 @@ function attributesOf(bar: ScoreBar, before: ScoreBar | undefined, index: number
   if (before !== undefined && key.length === 0 && time.length === 0) return [];
   const first = before === undefined;
   return [
-    `<attributes>${first ? `<divisions>${DIVISIONS}</divisions>` : ''}${key.join('')}${time.join('')}${first ? '<clef><sign>G</sign><line>2</line></clef>' : ''}</attributes>`,
+    `<attributes>${first ? `<divisions>${DIVISIONS}</divisions>` : ''}${key.join('')}${time.join('')}${first ? '<clef><sign>G</sign><line>2</line></clef>' : ''}${first ? transposeOf(reader) : ''}</attributes>`,
   ];
 }
+
+/** For an instrument that sounds lower than it reads: by how many half steps and octaves. */
+function transposeOf({ transpose, octave }: Transposed): string {
+  if (transpose === 0 && octave === 0) return '';
+  const change = octave === 0 ? '' : `<octave-change>${-octave}</octave-change>`;
+  const diatonic = transpose === 0 ? 0 : -(DIATONIC[transpose] as number);
+  return `<transpose><diatonic>${diatonic}</diatonic><chromatic>${transpose === 0 ? 0 : -transpose}</chromatic>${change}</transpose>`;
+}
+
+/** Steps of the staff by half steps. */
+const DIATONIC = [0, 1, 1, 2, 2, 3, 3, 4, 5, 5, 6, 6] as const;
 
 /** How many fifths from C a mode's signature lies below its tonic's major. */
 const MODE_FIFTHS: Readonly<Record<string, number>> = {

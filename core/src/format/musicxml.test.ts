@@ -151,6 +151,28 @@ describe('MusicXML of other programs', () => {
   });
 });
 
+describe('for transposing instruments', () => {
+  const forReader = (transpose: number, octave: number) =>
+    text(writeFormat('musicxml', 'key: Bb\n\n[A]\n1 4/5 57 6-\n', null, { transpose, octave }).content);
+
+  // what the instruments' makers and any book on orchestration give
+  test.each([
+    ['B♭ trumpet', 2, 0, 'C', 0, '<chromatic>-2</chromatic></transpose>'],
+    ['alto saxophone', 9, 0, 'G', 1, '<diatonic>-5</diatonic><chromatic>-9</chromatic></transpose>'],
+    ['tenor saxophone', 2, 1, 'C', 0, '<chromatic>-2</chromatic><octave-change>-1</octave-change></transpose>'],
+    ['horn in F', 7, 0, 'F', -1, '<diatonic>-4</diatonic><chromatic>-7</chromatic></transpose>'],
+    ['guitar', 0, 1, 'B', -2, '<chromatic>0</chromatic><octave-change>-1</octave-change></transpose>'],
+  ])('%s', (_, transpose, octave, root, fifths, sounds) => {
+    const xml = forReader(transpose, octave);
+    expect(xml).toContain(`<root-step>${root}</root-step>`);
+    expect(xml).toContain(`<fifths>${fifths}</fifths>`);
+    expect(xml).toContain(sounds);
+    expect(letters(chartOf(xml))).toEqual(['Bb', 'Eb/F', 'F7', 'Gm']);
+  });
+
+  test('who reads what sounds needs no such mark', () => expect(forReader(0, 0)).not.toContain('<transpose>'));
+});
+
 describe('what is no MusicXML is refused in words', () => {
   const bomb =
     '<?xml version="1.0"?><!DOCTYPE x [<!ENTITY a "ha"><!ENTITY b "&a;&a;&a;&a;&a;&a;&a;&a;&a;&a;">]><score-partwise><work><work-title>&b;</work-title></work></score-partwise>';

@@ -1,10 +1,10 @@
 import type { BarChord, BarForm, BarRemark, WrittenBar } from '../chart/bars.ts';
 import { type ChartReading, type Letters, lettersFrom } from '../chart/reading.ts';
+import { formulaOf } from '../chord/formula.ts';
 import type { NumberChord } from '../degree/degree.ts';
-import { printScaleNumber } from '../interval/interval-text.ts';
 import type { Key } from '../key/key.ts';
-import { type Naming, nameChord, nameKey, nameNote } from '../naming/naming.ts';
-import { letterParts, numberParts, type SymbolParts } from '../naming/symbol-parts.ts';
+import { DEFAULT_NAMING, type Naming, nameChord, nameKey } from '../naming/naming.ts';
+import { letterParts, numberParts } from '../naming/symbol-parts.ts';
 import type { ChartPagesContent, PageBar, PageChord, PageRow, PageSection } from '../notation/chart-pages.ts';
 import type { Note } from '../pitch/note.ts';
 
@@ -216,42 +216,46 @@ function pageChord(slot: BarChord, bar: WrittenBar, { look, written, sounding }:
   }
 }
 
-/** What the bass plays of a chord: the root or the note under the slash, as a number, a letter or both. */
+const MAJOR = formulaOf('1', '3', '5');
+
+/** What the bass plays of a chord, as a plain number: its root, or the note under the slash. */
+export function bassOf({ degree, bass }: NumberChord): NumberChord {
+  return { degree: bass ?? degree, formula: MAJOR, bass: null };
+}
+
+/** The bass of a chord as a number, a letter or both. */
 function bassChord(
   chord: NumberChord,
   bar: WrittenBar,
   { look, written }: Pick<Part, 'look' | 'written'>,
 ): Pick<PageChord, 'symbol' | 'under'> {
-  const letter = written.chordIn(chord, bar.stretch);
-  const name = nameNote(letter.bass ?? letter.root, look.naming.notes);
-  const degree = printScaleNumber(chord.bass ?? chord.degree, 'glyph');
-  if (look.show === 'letters') return { symbol: plainSymbol('', name), under: '' };
-  return { symbol: plainSymbol(degree.slice(0, -1), degree.slice(-1)), under: look.show === 'both' ? name : '' };
+  const number = bassOf(chord);
+  const letter = letterParts(written.chordIn(number, bar.stretch), look.naming);
+  if (look.show === 'letters') return { symbol: letter, under: '' };
+  return { symbol: numberParts(number, PLAIN_NUMBERS), under: look.show === 'both' ? letter.main : '' };
 }
 
-function plainSymbol(prefix: string, main: string): SymbolParts {
-  return { prefix, main, sign: '', raised: '', bass: null };
+/** The bass reads numbers, whatever numerals the chords are called by. */
+const PLAIN_NUMBERS: Naming = DEFAULT_NAMING;
+
+/** A chord as a drummer reads it: something that falls with a mark, or time that is kept. */
+export function beatSign({ push, ring, stop }: Pick<BarChord, 'push' | 'ring' | 'stop'>): string {
+  return push || ring || stop ? '×' : '–';
 }
 
-const HIT = '×';
-const TIME = '–';
+/** The chords of a bar a drummer has to know of: all where something falls, else one for the bar. */
+export function drummedChords({ chords }: Pick<WrittenBar, 'chords'>): readonly BarChord[] {
+  const told = chords.some(({ chord, push, ring, stop }) => chord === null || push || ring || stop);
+  return told ? chords : chords.slice(0, 1).map((chord) => ({ ...chord, beats: null }));
+}
 
 /** What a drummer needs of a bar: hits, stops, pushes and silence where they fall; a line for time that is kept. */
-function formChords({ chords }: WrittenBar): readonly PageChord[] {
-  const told = chords.some(({ chord, push, ring, stop }) => chord === null || push || ring || stop);
-  const unequal = chords.some(({ beats }) => beats !== chords[0]?.beats);
-  const shown = told ? chords : chords.slice(0, 1);
-  return shown.map(({ chord, push, ring, stop, beats }): PageChord => {
-    const hit = push || ring || stop;
-    return {
-      symbol: chord === null ? null : plainSymbol('', hit ? HIT : TIME),
-      under: '',
-      beats: told && unequal ? beats : null,
-      share: told ? (beats ?? 1) : 1,
-      push,
-      ring,
-      stop,
-      optional: false,
-    };
+function formChords(bar: WrittenBar): readonly PageChord[] {
+  const shown = drummedChords(bar);
+  const unequal = shown.some(({ beats }) => beats !== shown[0]?.beats);
+  return shown.map((slot): PageChord => {
+    const { chord, push, ring, stop, beats } = slot;
+    const symbol = chord === null ? null : { prefix: '', main: beatSign(slot), sign: '', raised: '', bass: null };
+    return { symbol, under: '', beats: unequal ? beats : null, share: beats ?? 1, push, ring, stop, optional: false };
   });
 }

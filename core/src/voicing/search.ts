@@ -1,5 +1,6 @@
 import type { Chord } from '../chord/chord.ts';
 import type { Instrument } from '../fretboard/instrument.ts';
+import { chroma } from '../pitch/note.ts';
 import { barreFamily, isFourth, type Shape, type SoundingString, structuralFamilies } from './family.ts';
 import { easiestFingering } from './fingering.ts';
 import { difficultyOf, innerMutes, MOST_INNER_MUTES, pressedSpan, reach, spansHand } from './hand.ts';
@@ -17,6 +18,10 @@ export interface VoicingWish {
   readonly without?: readonly ('root' | 'fifth')[];
   /** Shapes harder than this are left out, 0 to 10. */
   readonly mostDifficult?: number;
+  /** Only shapes without open strings, which move along the neck. */
+  readonly closed?: boolean;
+  /** Only shapes whose lowest string sounds the bass: the root, or the note under the slash. */
+  readonly bassLowest?: boolean;
 }
 
 /** The shapes found, and whether the search was cut short. */
@@ -32,6 +37,7 @@ export interface VoicingSearch {
 const MOST_TRIED = 400_000;
 const FEWEST_SOUNDING = 3;
 const FEWEST_LOOSE = 4;
+const LOWEST_BARRE_STRING = 5;
 /** Chords of more tones than this are not turned over. */
 const MOST_TURNED = 4;
 /** Fourths on more strings than this belong to no one chord. */
@@ -64,6 +70,10 @@ class Search {
   readonly #instrument: Instrument;
   readonly #rules: ToneRules;
   readonly #wish: VoicingWish;
+  /** What the lowest string must sound; null for any tone. */
+  readonly #lowest: number | null;
+  /** Whether only barre shapes are wished: they begin on string 6 or 5, and no string above is muted or lies behind the finger. */
+  readonly #barresOnly: boolean;
   readonly #spots: readonly (readonly Spot[])[];
   readonly #held: (Spot | null)[] = [];
   /** What the strings looked at so far hold; changed on the way down and put back on the way up. */
@@ -75,7 +85,10 @@ class Search {
     this.#rules = rules;
     this.#wish = wish;
     const last = Math.min(wish.maxFret ?? instrument.frets, instrument.frets);
-    this.#spots = instrument.tuning.map((open) => spotsOn(open, instrument.capo, last, rules.tones));
+    this.#barresOnly = wish.families?.every(isBarre) ?? false;
+    this.#lowest = wish.bassLowest === true ? chroma(chord.bass ?? chord.root) : null;
+    const first = instrument.capo + (wish.closed === true ? 1 : 0);
+    this.#spots = instrument.tuning.map((open) => spotsOn(open, first, last, rules.tones));
   }
 
   run(): void {
@@ -101,6 +114,7 @@ class Search {
       hand.gap = 0;
       hand.gaps = inside;
       for (const spot of this.#spots[index] as readonly Spot[]) {
+        if (this.#leadsNowhere(index, spot, inside)) continue;
         if (!this.#press(low, high, spot.fret)) continue;
         hand.heard = heard | spot.bit;
         this.#held[index] = spot;
@@ -109,6 +123,15 @@ class Search {
       hand.sounding -= 1;
     }
     Object.assign(hand, { low, high, heard, gap, gaps });
+  }
+
+  /** Whether no shape that is wished can come of this string: the wrong bass, or no barre any more. */
+  #leadsNowhere(index: number, { fret, tone }: Spot, inside: number): boolean {
+    if (this.#hand.sounding === 1) {
+      if (this.#lowest !== null && tone.chroma !== this.#lowest) return true;
+      return this.#barresOnly && this.#spots.length - index < LOWEST_BARRE_STRING;
+    }
+    return this.#barresOnly && (inside > 0 || fret < (this.#held.find((spot) => spot !== null)?.fret ?? 0));
   }
 
   /** Whether the fret can be reached from what is pressed already; if so, it counts as pressed. */
@@ -217,11 +240,18 @@ class Search {
     return strings;
   }
 
-  /** Barre shapes are only known once there are fingers, so they pass here. */
+  /** Barre shapes are only known once there are fingers; here they pass when they may be ones. */
   #isWished(structural: readonly Family[]): boolean {
     const { families } = this.#wish;
     if (families === undefined) return true;
-    return families.some((family) => family === 'barre-6' || family === 'barre-5' || family === 'other' || structural.includes(family));
+    return families.some((family) => family === 'other' || structural.includes(family) || (isBarre(family) && this.#mayBeBarre()));
+  }
+
+  /** Whether nothing is muted inside, and nothing lies behind the finger on the lowest string. */
+  #mayBeBarre(): boolean {
+    const { gaps, low, sounding } = this.#hand;
+    const lowest = this.#held.find((spot) => spot !== null);
+    return gaps === 0 && sounding >= FEWEST_LOOSE && lowest?.fret === low && lowest.tone.place === 0;
   }
 
   #add(shape: Shape, structural: readonly Family[], lowest: NamedTone): void {
@@ -276,9 +306,9 @@ interface HandSoFar {
   gaps: number;
 }
 
-function spotsOn(open: number, capo: number, last: number, tones: readonly NamedTone[]): readonly Spot[] {
+function spotsOn(open: number, first: number, last: number, tones: readonly NamedTone[]): readonly Spot[] {
   const spots: Spot[] = [];
-  for (let fret = capo; fret <= last; fret += 1) {
+  for (let fret = first; fret <= last; fret += 1) {
     const midi = open + fret;
     const index = tones.findIndex((tone) => tone.chroma === midi % 12);
     const tone = tones[index];
@@ -294,6 +324,10 @@ function isInOrder(strings: readonly SoundingString[], capo: number, held: reado
     if (before === undefined || midi > before.midi) return true;
     return held[string]?.fret === capo || held[before.string]?.fret === capo;
   });
+}
+
+function isBarre(family: Family): boolean {
+  return family === 'barre-6' || family === 'barre-5';
 }
 
 function countBits(value: number): number {

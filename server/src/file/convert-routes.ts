@@ -15,10 +15,10 @@ export function convertRoutes(): Router {
   return routes;
 }
 
-function convert({ from, to, content, key }: ConvertRequest): ConvertAnswer {
+function convert({ from, to, content, key, reader }: ConvertRequest): ConvertAnswer {
   const tonic = key === undefined ? null : required(parseKey(key), 'key').tonic;
   const read = required(readFormat(from, bytesOf(from, content)), 'content');
-  const written = writeFormat(to, read.content, tonic);
+  const written = writeFormat(to, read.content, tonic, { transpose: reader?.transpose ?? 0, octave: reader?.octave ?? 0 });
   const { mediaType, ending, isText } = FORMAT_FILES[to];
   return {
     content: Buffer.from(written.content).toString(isText ? 'utf8' : 'base64'),

@@ -1,5 +1,6 @@
 import { type PitchRange, pitchName } from '@aurora/core';
 import { hearOver } from '../audio/player.ts';
+import { tapped } from './range-tap.ts';
 
 interface RangeKeysProps {
   readonly range: PitchRange | null;
@@ -53,12 +54,4 @@ export function RangeKeys({ range, onRange }: RangeKeysProps) {
 function groundOf(midi: number, range: PitchRange | null): string {
   if (range !== null && midi > range.low && midi < range.high) return 'bg-wash';
   return BLACK.has(midi % 12) ? 'bg-edge/40' : 'bg-raised';
-}
-
-/** The range after a note was tapped: outside it widens, inside the nearer end moves there. */
-export function tapped(range: PitchRange | null, midi: number): PitchRange {
-  if (range === null) return { low: midi, high: midi };
-  if (midi < range.low) return { ...range, low: midi };
-  if (midi > range.high) return { ...range, high: midi };
-  return midi - range.low <= range.high - midi ? { ...range, low: midi } : { ...range, high: midi };
 }

@@ -44,7 +44,7 @@ export function ChartDesk({ keeper, songId }: { readonly keeper: DraftKeeper; re
   const rewriting = useRewriting(songId, text, keeper.write);
   const textNow = useCallback(() => keeper.get().text, [keeper]);
   const editing = useBarEditing(textNow, rewriting);
-  const desk = useChartSheet(songId, text, editing.typing !== null);
+  const desk = useChartSheet(songId, text, { atOnce: editing.typing !== null });
   const bars = desk.reading.bars.length;
   const selection = kept(editing.selection, bars);
   const [layer, setLayer] = useState<Layer>(NO_LAYER);

@@ -9,6 +9,7 @@ import { saveFile } from '../neck/sheet/save-file.ts';
 import { Button } from '../ui/Button.tsx';
 import { Choice } from '../ui/Choice.tsx';
 import { Sheet } from '../ui/Sheet.tsx';
+import { Tick } from '../ui/Tick.tsx';
 
 interface ExportSheetProps {
   readonly text: string;
@@ -21,8 +22,14 @@ interface ExportSheetProps {
 export function ExportSheet({ text, sounding, onClose }: ExportSheetProps) {
   const naming = useLens((lens) => lens.naming);
   const [format, setFormat] = useState<ConvertRequest['to']>('musicxml');
+  const { reader } = useLens();
+  const [asRead, setAsRead] = useState(true);
   const inKey = sounding === null || format === 'chart' ? {} : { key: printKey(sounding) };
-  const { data, error } = useConverted({ from: 'chart', to: format, content: text, ...inKey });
+  const { transpose } = reader.reader;
+  const octave = reader.member?.reads.octave ?? 0;
+  const isRead = (transpose !== 0 || octave !== 0) && format !== 'midi' && format !== 'chart';
+  const forReader = isRead && asRead ? { reader: { transpose, octave } } : {};
+  const { data, error } = useConverted({ from: 'chart', to: format, content: text, ...inKey, ...forReader });
   const use = FORMAT_TABLE.find(([name]) => name === format)?.[2] ?? '';
   return (
     <Sheet title="Export the song" open onOpenChange={(is) => !is && onClose()}>
@@ -43,6 +50,7 @@ export function ExportSheet({ text, sounding, onClose }: ExportSheetProps) {
             </>
           )}
         </p>
+        {isRead && <Tick label={`As ${reader.short} reads it`} on={asRead} onTick={setAsRead} />}
         {error !== null && (
           <p role="alert" className="font-semibold text-alarm">
             {error.message}

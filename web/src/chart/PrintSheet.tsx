@@ -27,8 +27,8 @@ export function PrintSheet({ reading, sounding, onClose }: PrintSheetProps) {
   const [paper, setPaper] = useState<Paper>('A4');
   const [show, setShow] = useState(reads.show);
   const [words, setWords] = useState(reads.words);
-  const [kind, setKind] = useState<PartKind>(member?.reads.part ?? 'chart');
-  const [large, setLarge] = useState(member?.reads.size === 'large type');
+  const [kind, setKind] = useState<PartKind>(reads.part);
+  const [large, setLarge] = useState(reads.large);
   const pages = useMemo(() => {
     const who: PartReader = {
       name: member?.name ?? reader.label,

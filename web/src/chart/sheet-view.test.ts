@@ -6,7 +6,7 @@ import { layOutSheet, type SheetBar } from './sheet-view.ts';
 const D = 2;
 const F = -1;
 const sheet = (text: string, written = 0, sounding = written) =>
-  layOutSheet(readChart(text), { sounding, written, naming: DEFAULT_NAMING, show: 'both', words: true, cuesFor: null });
+  layOutSheet(readChart(text), { sounding, written, naming: DEFAULT_NAMING, show: 'both', part: 'chart', words: true, cuesFor: null });
 const bars = (text: string, written = 0, sounding = written) =>
   sheet(text, written, sounding).sections.flatMap(({ rows }) => rows.flatMap((row) => row.bars));
 const letters = (list: readonly SheetBar[]) =>
@@ -76,8 +76,15 @@ describe('the sheet', () => {
 
   test('sets letters, numbers or Roman numerals large', () => {
     const large = (show: 'both' | 'numbers' | 'letters' | 'roman') =>
-      layOutSheet(readChart('key: D\n2-7'), { sounding: D, written: D, naming: DEFAULT_NAMING, show, words: true, cuesFor: null })
-        .sections[0]?.rows[0]?.bars[0]?.chords[0];
+      layOutSheet(readChart('key: D\n2-7'), {
+        sounding: D,
+        written: D,
+        naming: DEFAULT_NAMING,
+        show,
+        part: 'chart',
+        words: true,
+        cuesFor: null,
+      }).sections[0]?.rows[0]?.bars[0]?.chords[0];
     expect(symbolText(large('letters')?.main as never)).toBe('Em7');
     expect(symbolText(large('numbers')?.main as never)).toBe('2–7');
     expect(symbolText(large('roman')?.main as never)).toBe('ii7');
@@ -117,5 +124,31 @@ describe('the sheet', () => {
       'numbered from the relative major',
       'Ann',
     ]);
+  });
+});
+
+describe('parts for the rhythm section', () => {
+  const mains = (text: string, part: 'bass' | 'form', show: 'letters' | 'numbers' = 'letters') =>
+    layOutSheet(readChart(text), {
+      sounding: D,
+      written: D,
+      naming: DEFAULT_NAMING,
+      show,
+      part,
+      words: false,
+      cuesFor: [],
+    }).sections.flatMap(({ rows }) =>
+      rows.flatMap(({ bars }) =>
+        bars.flatMap(({ chords }) => chords.map(({ main }) => main && `${main.prefix}${main.main}${main.raised}`)),
+      ),
+    );
+
+  test('the bass sees roots and what stands under a slash', () => {
+    expect(mains('key: D\n1maj7 5/7 2-7b5 NC\n', 'bass')).toEqual(['D', 'C♯', 'E', null]);
+    expect(mains('key: D\n1maj7 5/7 b77\n', 'bass', 'numbers')).toEqual(['1', '7', '♭7']);
+  });
+
+  test('the drummer sees hits where they fall, and time', () => {
+    expect(mains('key: D\n1 (4 5) (1 5!) NC %\n', 'form')).toEqual(['–', '–', '–', '×', null, null]);
   });
 });

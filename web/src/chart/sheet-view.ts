@@ -3,9 +3,12 @@ import {
   type BarChord,
   type BarRemark,
   barHeading,
+  bassOf,
+  beatSign,
   type ChartReading,
   type Chord,
   type ChordShow,
+  drummedChords,
   endingLabel,
   isFor,
   type Letters,
@@ -13,6 +16,7 @@ import {
   type Naming,
   type Note,
   type NumberChord,
+  type PartKind,
   type Place,
   secondsOf,
   timelineOf,
@@ -95,6 +99,8 @@ export interface SheetLens {
   readonly sounding: Note;
   readonly written: Note;
   readonly show: ChordShow;
+  /** What of the chart is shown: all of it, the bass, or the form alone. */
+  readonly part: PartKind;
   /** Whether lyrics and cue lines stand under the bars. */
   readonly words: boolean;
   /** Whose cues are shown; null for every cue. */
@@ -104,6 +110,7 @@ export interface SheetLens {
 interface Layout {
   readonly naming: Naming;
   readonly show: ChordShow;
+  readonly part: PartKind;
   readonly words: boolean;
   readonly cuesFor: readonly string[] | null;
   readonly reading: ChartReading;
@@ -119,6 +126,7 @@ export function layOutSheet(reading: ChartReading, lens: SheetLens): Sheet {
   const layout: Layout = {
     naming: lens.show === 'roman' && lens.naming.degrees === 'numbers' ? { ...lens.naming, degrees: 'roman' } : lens.naming,
     show: lens.show,
+    part: lens.part,
     words: lens.words,
     cuesFor: lens.cuesFor,
     reading,
@@ -190,8 +198,8 @@ function sheetBar(bar: WrittenBar, layout: Layout): SheetBar {
   const { form } = bar;
   return {
     index,
-    chords: bar.chords.map((chord) => sheetChord(chord, bar, layout, unequal)),
-    sign: bar.sign,
+    chords: shownChords(bar, layout, unequal),
+    sign: layout.part === 'form' ? 'chords' : bar.sign,
     heading: barHeading(bar, before, layout.written.keys, layout.naming),
     pickup: bar.pickup !== null,
     opensRepeat: form.opensRepeat,
@@ -203,6 +211,29 @@ function sheetBar(bar: WrittenBar, layout: Layout): SheetBar {
     wrong: layout.wrongPlaces.has(placeName(bar.at.line, bar.at.column)),
     at: bar.at,
   };
+}
+
+/** A bar's chords as the part has them: whole, as the bass plays them, or as the beats that count. */
+function shownChords(bar: WrittenBar, layout: Layout, unequal: boolean): readonly SheetChord[] {
+  switch (layout.part) {
+    case 'chart':
+      return bar.chords.map((chord) => sheetChord(chord, bar, layout, unequal));
+    case 'bass':
+      return bar.chords.map((slot) =>
+        sheetChord(slot.chord === null ? slot : { ...slot, chord: bassOf(slot.chord) }, bar, layout, unequal),
+      );
+    case 'form':
+      return drummedChords(bar).map((slot) => beatOnly(slot, bar, layout, unequal));
+  }
+}
+
+/** A chord as a drummer sees it. */
+function beatOnly(slot: BarChord, bar: WrittenBar, layout: Layout, unequal: boolean): SheetChord {
+  const whole = sheetChord(slot, bar, layout, unequal);
+  const main = beatSign(slot);
+  const label = main === '×' ? 'hit' : 'time';
+  const sign: SymbolView | null = slot.chord === null ? null : { prefix: '', main, sign: '', raised: '', bass: null, label };
+  return { ...whole, main: sign, under: null, sounding: null };
 }
 
 const NUMBERS = new WeakMap<NumberChord, { readonly naming: Naming; readonly view: SymbolView }>();

@@ -27,6 +27,13 @@ export interface ChartOnDesk {
   readonly text: string;
 }
 
+interface SheetWish {
+  /** While bars are typed on the sheet itself. */
+  readonly atOnce?: boolean;
+  /** Where it is only read: a bass player or a drummer sees their part of it. */
+  readonly onStand?: boolean;
+}
+
 /** A text so long is drawn a moment after it is typed. */
 const LONG_TEXT = 6000;
 
@@ -34,20 +41,22 @@ const LONG_TEXT = 6000;
  * Reads a text as a chart and lays it out; the home key follows the text as it is written. A long
  * text may come a moment later, but not while its bars are typed on the sheet itself.
  */
-export function useChartSheet(songId: string, text: string, atOnce = false): ChartOnDesk {
+export function useChartSheet(songId: string, text: string, { atOnce = false, onStand = false }: SheetWish = {}): ChartOnDesk {
   const later = useDeferredValue(text);
   const deferred = atOnce || text.length < LONG_TEXT ? text : later;
   const tooLong = isTooLong(deferred);
   const reading = useMemo(() => readChart(tooLong ? '' : deferred), [deferred, tooLong]);
   const { key, reader, naming } = useLens();
-  const { show, words, cuesFor } = useReads();
+  const { show, part: own, words, cuesFor } = useReads();
+  // a chart is written whole, whoever reads it
+  const part = onStand ? own : 'chart';
   const swaps = useOwnSwaps(songId);
   const { key: homeKey } = reading.head;
   const sounding = keyInForce({ key, homeKey }).tonic;
   const written = writtenKey(reader.reader, { tonic: sounding, scale: homeKey.scale }).tonic;
   const sheet = useMemo(
-    () => layOutSheet(withSwaps(reading, swaps), { sounding, written, naming, show, words, cuesFor }),
-    [reading, swaps, sounding, written, naming, show, words, cuesFor],
+    () => layOutSheet(withSwaps(reading, swaps), { sounding, written, naming, show, part, words, cuesFor }),
+    [reading, swaps, sounding, written, naming, show, part, words, cuesFor],
   );
   const timeline = useMemo(() => timelineOf(reading), [reading]);
   const { chordAt, keyAt } = useMemo(() => {

@@ -1,4 +1,4 @@
-import { type ChordShow, cueNames } from '@aurora/core';
+import { type ChordShow, cueNames, type PartKind } from '@aurora/core';
 import { useMemo } from 'react';
 import { useMemberChanges } from '../api/members.ts';
 import { useLens } from '../lens/lens-store.ts';
@@ -9,6 +9,9 @@ export interface Reads {
   readonly show: ChordShow;
   /** Kept with the member who reads, else on this device. */
   readonly setShow: (show: ChordShow) => void;
+  readonly part: PartKind;
+  /** Larger type than usual. */
+  readonly large: boolean;
   readonly words: boolean;
   /** Whose cues are shown; null for every cue. */
   readonly cuesFor: readonly string[] | null;
@@ -19,11 +22,13 @@ export function useReads(): Reads {
   const member = useLens(({ reader }) => reader.member);
   const { mutate } = useMemberChanges().change;
   return useMemo(() => {
-    if (member === null) return { show, setShow, words: true, cuesFor: null };
+    if (member === null) return { show, setShow, part: 'chart', large: false, words: true, cuesFor: null };
     const { id, name, plays, reads } = member;
     return {
       show: reads.show,
       setShow: (next: ChordShow) => mutate({ id, change: { reads: { show: next } } }),
+      part: reads.part,
+      large: reads.size === 'large type',
       words: reads.words,
       cuesFor: cueNames({ cues: reads.cues, name, plays }),
     };

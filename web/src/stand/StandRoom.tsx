@@ -7,6 +7,7 @@ import { OpenSong } from '../chart/OpenSong.tsx';
 import { AgainSign, CodaSign, Diamond, PushMark, SegnoSign, StopMark } from '../chart/sheet-marks.tsx';
 import type { SheetBar, SheetChord } from '../chart/sheet-view.ts';
 import { useChartSheet } from '../chart/use-chart-sheet.ts';
+import { useReads } from '../chart/use-reads.ts';
 import { stepKey } from '../lens/key-view.ts';
 import { keyInForce, lensSearch, useLens } from '../lens/lens-store.ts';
 import { ChordSymbol, LetterSymbol } from '../notation/ChordSymbol.tsx';
@@ -23,7 +24,8 @@ const TURN = 0.85;
 
 function Stand({ keeper, songId }: { readonly keeper: DraftKeeper; readonly songId: string }) {
   const { text } = useSyncExternalStore(keeper.subscribe, keeper.get);
-  const { sheet, reading } = useChartSheet(songId, text);
+  const { sheet, reading } = useChartSheet(songId, text, { onStand: true });
+  const { large } = useReads();
   const lens = useLens();
   const key = keyInForce({ key: lens.key, homeKey: reading.head.key });
   const reads = writtenKey(lens.reader.reader, key);
@@ -67,38 +69,43 @@ function Stand({ keeper, songId }: { readonly keeper: DraftKeeper; readonly song
       </header>
       {/* biome-ignore lint/a11y/noNoninteractiveTabindex: the page is turned by its keys */}
       <main ref={page} tabIndex={0} className="min-h-0 flex-1 overflow-auto px-3 pb-[40vh] outline-none sm:px-6">
-        <p className="py-2 text-[max(15px,1.5vw)] text-quiet">{sheet.facts.join('  ·  ')}</p>
-        {sheet.sections.map((section, index) => (
-          // biome-ignore lint/suspicious/noArrayIndexKey: sections may share a name; their place tells them apart
-          <section key={index} aria-label={section.name ?? 'Before the first section'} className="mb-4">
-            {section.name !== null && (
-              <h2 className="font-numeral text-[max(20px,2.6vw)] font-bold text-accent">
-                {section.name}
-                {section.times > 1 && ` ×${section.times}`}
-                {section.remark !== null && <span className="ml-3 text-[0.75em] font-normal text-quiet">{section.remark}</span>}
-              </h2>
-            )}
-            {section.rows.map((row, place) => (
-              // biome-ignore lint/suspicious/noArrayIndexKey: rows have no name but their place
-              <div key={place} className="border-b border-hairline py-1">
-                <div className="grid grid-cols-4">
-                  {row.bars.map((bar, at) => (
-                    <StandBar key={bar.index} bar={bar} last={at === row.bars.length - 1} />
+        <div style={large ? LARGE : undefined}>
+          <p className="py-2 text-[max(15px,1.5vw)] text-quiet">{sheet.facts.join('  ·  ')}</p>
+          {sheet.sections.map((section, index) => (
+            // biome-ignore lint/suspicious/noArrayIndexKey: sections may share a name; their place tells them apart
+            <section key={index} aria-label={section.name ?? 'Before the first section'} className="mb-4">
+              {section.name !== null && (
+                <h2 className="font-numeral text-[max(20px,2.6vw)] font-bold text-accent">
+                  {section.name}
+                  {section.times > 1 && ` ×${section.times}`}
+                  {section.remark !== null && <span className="ml-3 text-[0.75em] font-normal text-quiet">{section.remark}</span>}
+                </h2>
+              )}
+              {section.rows.map((row, place) => (
+                // biome-ignore lint/suspicious/noArrayIndexKey: rows have no name but their place
+                <div key={place} className="border-b border-hairline py-1">
+                  <div className="grid grid-cols-4">
+                    {row.bars.map((bar, at) => (
+                      <StandBar key={bar.index} bar={bar} last={at === row.bars.length - 1} />
+                    ))}
+                  </div>
+                  {row.words.map((words) => (
+                    <p key={words} className="text-[max(16px,1.9vw)] text-quiet italic">
+                      {words}
+                    </p>
                   ))}
                 </div>
-                {row.words.map((words) => (
-                  <p key={words} className="text-[max(16px,1.9vw)] text-quiet italic">
-                    {words}
-                  </p>
-                ))}
-              </div>
-            ))}
-          </section>
-        ))}
+              ))}
+            </section>
+          ))}
+        </div>
       </main>
     </div>
   );
 }
+
+/** For who likes large type: everything on the page by so much. */
+const LARGE = { zoom: 1.25 } as const;
 
 const ROUND = 'grid size-11 shrink-0 place-items-center rounded-lg border border-edge hover:border-accent';
 
