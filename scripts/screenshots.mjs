@@ -67,18 +67,6 @@ const PICTURES = [
     },
   },
   {
-    name: 'harmonize-tablet',
-    path: '/harmonize?key=C%23+harmonic+minor&reader=Eb',
-    size: TABLET,
-    act: async (page) => {
-      await page.getByRole('button', { name: 'Show the neck' }).click();
-      await page.keyboard.press('t');
-      await page.getByLabel('Chords as numbers or letters').fill('1- b6 4- 57');
-      await page.keyboard.press('Enter');
-      await page.getByRole('heading', { name: 'Aurora Ridge' }).click();
-    },
-  },
-  {
     name: 'neck-shapes',
     path: '/neck?key=C',
     act: async (page) => {
@@ -115,15 +103,6 @@ const PICTURES = [
       await page.getByRole('tab', { name: 'Runs' }).click();
       await page.getByRole('radio', { name: 'Arpeggios' }).click();
       await page.getByLabel('Staff').check();
-      await page.getByText('Fetching the staff…').waitFor({ state: 'hidden' });
-    },
-  },
-  {
-    name: 'neck-sheet',
-    path: '/neck?key=Bb',
-    act: async (page) => {
-      await page.getByRole('tab', { name: 'Key' }).click();
-      await page.getByRole('button', { name: 'Study sheet' }).click();
       await page.getByText('Fetching the staff…').waitFor({ state: 'hidden' });
     },
   },
@@ -171,15 +150,6 @@ const PICTURES = [
     },
   },
   {
-    name: 'chart-print',
-    path: '/',
-    act: async (page) => {
-      await openAt(page, 'Ember Street', '0.0');
-      await fromMore(page, 'Print');
-      await page.getByRole('img', { name: /page 1/ }).waitFor();
-    },
-  },
-  {
     name: 'stand',
     path: '/',
     act: async (page) => {
@@ -187,7 +157,31 @@ const PICTURES = [
       await fromMore(page, 'On the stand');
     },
   },
-  { name: 'chart-tablet', path: '/', size: TABLET, act: (page) => openAt(page, 'Low Tide Waltz', '6.0') },
+  {
+    name: 'band-tonight',
+    path: '/band',
+    act: (page) => page.locator('[data-entry]').nth(2).click(),
+  },
+  {
+    name: 'band-singer',
+    path: '/band/singer',
+    act: (page) => page.getByText('on the guitars').first().waitFor(),
+  },
+  {
+    name: 'band-players',
+    path: '/band/players',
+    act: (page) => page.getByRole('button', { name: /^Juno/ }).click(),
+  },
+  {
+    name: 'band-files',
+    path: '/band/files',
+    size: TABLET,
+    act: async (page) => {
+      const tune = 'X:1\nT:Gannet Reel\nC:Nobody yet\nM:4/4\nL:1/4\nK:G\n|: "G"GABG | "D7"D4 | "Em"E4 | "C"C4 :|\n';
+      await page.getByLabel('File to bring in').setInputFiles({ name: 'gannet.abc', mimeType: 'text/plain', buffer: Buffer.from(tune) });
+      await page.getByRole('region', { name: 'What the file would become' }).waitFor();
+    },
+  },
   {
     name: 'chart-night-capo',
     path: '/?reader=capo-3',

@@ -142,6 +142,8 @@ function headOf({ title, facts }: ChartPagesContent): Shape[] {
 /** About how wide a letter is, as a part of its size. */
 const LETTER_WIDTH = 0.56;
 const UNDER = 0.46;
+/** Room between the letters of chords that share a bar. */
+const UNDER_GAP = 0.4;
 const SMALL = 0.36;
 const INSET = 0.22;
 
@@ -315,7 +317,7 @@ function chordRow({ chords }: PageBar, inset: number, inside: number, { barTop, 
     const room = (inside * chord.share) / total;
     shapes.push(...chordShapes(chord, room, size, chords.length).map((shape) => moved(shape, x, baseline)));
     if (under && chord.under !== '') {
-      const fit = Math.min(UNDER * size, (room - 3) / (LETTER_WIDTH * chord.under.length));
+      const fit = Math.min(UNDER * size, (room - UNDER_GAP * size) / (LETTER_WIDTH * chord.under.length));
       shapes.push(text(x, barBottom - 0.1 * size, chord.under, { size: fit, anchor: 'start' }));
     }
     x += room;

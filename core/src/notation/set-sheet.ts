@@ -38,6 +38,8 @@ export function setPages(content: SetSheetContent, paper: Paper, kind: 'list' | 
   const [width, height] = PAPERS[paper];
   let size: number = LARGEST[kind];
   while (size > SMALLEST[kind] && heightOf(content, size, kind) > height - 2 * MARGIN - HEAD) size *= STEP;
+  // all titles in one size, that of the longest
+  const title = Math.min(size, ...content.lines.map((one) => titleSize(one, size, kind, width - 2 * MARGIN)));
   const pages: Shape[][] = [headOf(content, kind, width)];
   let y = MARGIN + (kind === 'floor' ? HEAD * 0.6 : HEAD);
   for (const one of content.lines) {
@@ -46,7 +48,7 @@ export function setPages(content: SetSheetContent, paper: Paper, kind: 'list' | 
       pages.push([]);
       y = MARGIN;
     }
-    pages.at(-1)?.push(...lineShapes(one, size, kind, width - 2 * MARGIN).map((shape) => moved(shape, MARGIN, y)));
+    pages.at(-1)?.push(...lineShapes(one, { size, title, kind }, width - 2 * MARGIN).map((shape) => moved(shape, MARGIN, y)));
     y += room;
   }
   return pages.map((shapes, index) => ({
@@ -73,35 +75,52 @@ function lineHeight({ details }: SetSheetLine, size: number, kind: 'list' | 'flo
   return kind === 'floor' ? size * 1.3 : size * (1.5 + 0.72 * details.length);
 }
 
-function lineShapes(one: SetSheetLine, size: number, kind: 'list' | 'floor', width: number): readonly Shape[] {
+interface LineLook {
+  readonly size: number;
+  /** Size of the titles. */
+  readonly title: number;
+  readonly kind: 'list' | 'floor';
+}
+
+const NUMBER_ROOM = 1.7;
+const KEY_ROOM = 3.2;
+const SMALL = 0.6;
+
+function timeRoom({ time }: SetSheetLine, size: number, kind: 'list' | 'floor'): number {
+  return kind === 'floor' || time === '' ? 0 : SMALL * size * LETTER_WIDTH * (time.length + 2);
+}
+
+/** The size with which a song's title fits between its number and its time. */
+function titleSize(one: SetSheetLine, size: number, kind: 'list' | 'floor', width: number): number {
+  if (one.kind === 'break') return size;
+  const room = width - (NUMBER_ROOM + KEY_ROOM) * size - timeRoom(one, size, kind);
+  return room / (LETTER_WIDTH * Math.max(1, one.title.length));
+}
+
+function lineShapes(one: SetSheetLine, { size, title, kind }: LineLook, width: number): readonly Shape[] {
+  if (one.kind === 'break') return breakShapes(one, { size, title, kind }, width);
   const baseline = size;
-  const isBreak = one.kind === 'break';
-  const numberRoom = 1.7 * size;
-  const keyRoom = 3.2 * size;
-  const time = kind === 'list' ? one.time : '';
-  const timeRoom = time === '' ? 0 : 0.62 * size * LETTER_WIDTH * (time.length + 2);
-  const left = isBreak ? 0 : numberRoom;
-  const room = width - left - keyRoom - timeRoom;
-  const title = isBreak ? `– ${one.title} –` : one.title;
-  const fit = Math.min(isBreak ? 0.7 * size : size, room / (LETTER_WIDTH * Math.max(1, title.length)));
-  const small = { size: 0.6 * size, anchor: 'start', ink: 'quiet' } as const;
+  const left = NUMBER_ROOM * size;
+  const small = { size: SMALL * size, ink: 'quiet' } as const;
+  const keySize = Math.min(size, (KEY_ROOM * size) / (LETTER_WIDTH * (one.key.length + 0.5)));
+  const details = kind === 'list' ? one.details : [];
   return [
-    ...(one.number === '' ? [] : [text(numberRoom - 0.5 * size, baseline, one.number, { size: 0.6 * size, anchor: 'end', ink: 'quiet' })]),
-    text(left, baseline, title, { size: fit, anchor: 'start', face: isBreak ? 'text' : 'bold', ink: isBreak ? 'quiet' : 'ink' }),
-    ...(time === '' ? [] : [text(width - keyRoom, baseline, time, { size: 0.6 * size, anchor: 'end', ink: 'quiet' })]),
-    ...(one.key === ''
-      ? []
-      : [
-          text(width, baseline, one.key, {
-            size: Math.min(size, keyRoom / (LETTER_WIDTH * (one.key.length + 0.5))),
-            anchor: 'end',
-            face: 'bold',
-          }),
-        ]),
-    ...(kind === 'list'
-      ? one.details.map((words, index) => text(left, baseline + 0.74 * size * (index + 1), fitted(words, width - left, 0.6 * size), small))
-      : []),
+    text(left - 0.5 * size, baseline, one.number, { ...small, anchor: 'end' }),
+    text(left, baseline, one.title, { size: title, anchor: 'start', face: 'bold' }),
+    text(width, baseline, one.key, { size: keySize, anchor: 'end', face: 'bold' }),
+    ...(kind === 'list' && one.time !== '' ? [text(width - KEY_ROOM * size, baseline, one.time, { ...small, anchor: 'end' })] : []),
+    ...details.map((words, index) =>
+      text(left, baseline + 0.74 * size * (index + 1), fitted(words, width - left, small.size), { ...small, anchor: 'start' }),
+    ),
     ...(one.joins ? [line(0.5 * size, baseline + 0.18 * size, 0.5 * size, lineHeight(one, size, kind) + 0.2 * size, 1.6, 'ink')] : []),
+  ];
+}
+
+function breakShapes({ title: name, time }: SetSheetLine, { size, kind }: LineLook, width: number): readonly Shape[] {
+  const small = { size: SMALL * size, ink: 'quiet' } as const;
+  return [
+    text(NUMBER_ROOM * size, size, `– ${name} –`, { ...small, anchor: 'start' }),
+    ...(kind === 'list' && time !== '' ? [text(width - KEY_ROOM * size, size, time, { ...small, anchor: 'end' })] : []),
   ];
 }
 

@@ -1,6 +1,6 @@
-import { Archive, Plus, Search } from 'lucide-react';
+import { Archive, FileUp, Plus, Search } from 'lucide-react';
 import { useDeferredValue, useState } from 'react';
-import { useNavigate } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import { type ShelfWish, useAddSong, useBand, useShelf, useTags } from '../api/songs.ts';
 import { Button } from '../ui/Button.tsx';
 import { Notice } from '../ui/Notice.tsx';
@@ -58,6 +58,12 @@ export function Shelf() {
           )}
         </div>
         <NewSong />
+        <Link
+          to="/band/files"
+          className="inline-flex min-h-11 items-center gap-2 rounded-lg border border-edge bg-raised px-3.5 text-[15px] font-semibold hover:border-accent"
+        >
+          <FileUp size={17} aria-hidden="true" /> Bring in
+        </Link>
       </div>
       <div className="mb-3 flex flex-wrap items-center gap-1.5">
         <label>
