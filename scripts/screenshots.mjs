@@ -91,6 +91,7 @@ const PICTURES = [
     path: '/',
     act: async (page) => {
       await openAt(page, 'Harbor Wall', '0.0');
+      await page.getByRole('button', { name: 'Show the neck' }).click();
       await page.getByRole('link', { name: 'Open the neck' }).click();
       await page.getByRole('tab', { name: 'Path' }).click();
       await page.getByRole('list', { name: 'The path' }).getByRole('button').nth(4).click();

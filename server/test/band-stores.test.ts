@@ -1,11 +1,11 @@
-import type { SetListBody } from '@aurora/wire';
+import type { SetListBody, SetSongEntry } from '@aurora/wire';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { addBand } from '../src/band/band-store.ts';
 import { seedDemo } from '../src/demo/seed-demo.ts';
 import { addMember, changeMember, deleteMember, listMembers } from '../src/member/member-store.ts';
 import { addSet, deleteSet, findSet, listSets, saveSet } from '../src/set/set-store.ts';
 import { addSong } from '../src/song/song-store.ts';
-import { openDatabase, openServer, send, type TestDatabase, type TestServer } from './harness.ts';
+import { openDatabase, openServer, send, setSong, type TestDatabase, type TestServer } from './harness.ts';
 
 let db: TestDatabase;
 let server: TestServer;
@@ -24,19 +24,7 @@ afterAll(async () => {
   await db.close();
 });
 
-const song = (id: string, of = songId, more: object = {}) => ({
-  kind: 'song' as const,
-  id,
-  songId: of,
-  key: null,
-  tempo: null,
-  capos: {},
-  starts: '',
-  notes: '',
-  seconds: null,
-  join: { kind: 'gap' as const },
-  ...more,
-});
+const song = (id: string, of = songId, more: Partial<SetSongEntry> = {}) => setSong(id, of, more);
 const body = (more: Partial<SetListBody> = {}): SetListBody => ({
   name: 'Friday',
   place: 'The Slip',

@@ -6,7 +6,7 @@ import { addMember, listMembers } from '../src/member/member-store.ts';
 import { addSet, findSet, listSets } from '../src/set/set-store.ts';
 import { addSong, allSongs, changeSong, findSong, saveSong } from '../src/song/song-store.ts';
 import { saveSwap } from '../src/swap/swap-store.ts';
-import { computeApi, openDatabase, openServer, send, type TestDatabase, type TestServer } from './harness.ts';
+import { computeApi, openDatabase, openServer, send, setSong, type TestDatabase, type TestServer } from './harness.ts';
 
 let db: TestDatabase;
 let server: TestServer;
@@ -169,18 +169,14 @@ describe('tables', () => {
 
   test('a set goes out and comes in again, by its titles', async () => {
     const songId = await song();
-    const entry = {
-      kind: 'song' as const,
-      id: 'a',
-      songId,
+    const entry = setSong('a', songId, {
       key: 'A',
       tempo: 100,
-      capos: {},
       starts: 'Wren',
       notes: 'slow',
       seconds: 200,
-      join: { kind: 'bridge' as const, bridge: 'two-five' as const },
-    };
+      join: { kind: 'bridge', bridge: 'two-five' },
+    });
     const made = await addSet(db.pool, bandId, {
       name: 'Friday',
       place: '',
@@ -234,20 +230,7 @@ describe('a backup of the whole band', () => {
       place: 'The Slip',
       startsAt: '20:00',
       gapSeconds: 30,
-      entries: [
-        {
-          kind: 'song',
-          id: 'a',
-          songId,
-          key: 'A',
-          tempo: null,
-          capos: { [wren]: 3 },
-          starts: '',
-          notes: '',
-          seconds: null,
-          join: { kind: 'gap' },
-        },
-      ],
+      entries: [setSong('a', songId, { key: 'A', capos: { [wren]: 3 } })],
     });
     return { songId, wren };
   }

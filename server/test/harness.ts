@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import type { Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { fileURLToPath } from 'node:url';
+import type { SetSongEntry } from '@aurora/wire';
 import { afterAll, beforeAll } from '@jest/globals';
 import pg from 'pg';
 import { pino } from 'pino';
@@ -91,4 +92,21 @@ export function computeApi(): (path: string, body: unknown) => Promise<Answer> {
   });
   afterAll(() => server.close());
   return (path, body) => send(`${server.url}/api/v1${path}`, 'POST', body);
+}
+
+/** A song as it stands in a set when nothing was said about it. */
+export function setSong(id: string, songId: string, more: Partial<SetSongEntry> = {}): SetSongEntry {
+  return {
+    kind: 'song',
+    id,
+    songId,
+    key: null,
+    tempo: null,
+    capos: {},
+    starts: '',
+    notes: '',
+    seconds: null,
+    join: { kind: 'gap' },
+    ...more,
+  };
 }

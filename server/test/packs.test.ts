@@ -8,7 +8,7 @@ import { Jobs } from '../src/job/jobs.ts';
 import { addMember } from '../src/member/member-store.ts';
 import { addSet } from '../src/set/set-store.ts';
 import { addSong } from '../src/song/song-store.ts';
-import { openDatabase, openServer, send, type TestDatabase, type TestServer } from './harness.ts';
+import { openDatabase, openServer, send, setSong, type TestDatabase, type TestServer } from './harness.ts';
 
 let db: TestDatabase;
 let server: TestServer;
@@ -29,27 +29,14 @@ beforeAll(async () => {
   const song = async (text: string) => (await addSong(db.pool, db.bandId, text))?.id ?? '';
   songId = await song('title: Slack Tide\nkey: Eb\n\n[Verse]\n1 4 5/7 1! @bass "walk up" @drums "brushes"\n~ tide is turning\n');
   const second = await song('title: Rope Walk\nkey: Em\n\n[Verse]\n1- 4- 57 1-\n');
-  const entry = (id: string, of: string, more: object) => ({
-    kind: 'song' as const,
-    id,
-    songId: of,
-    key: null,
-    tempo: null,
-    capos: {},
-    starts: '',
-    notes: '',
-    seconds: null,
-    join: { kind: 'gap' as const },
-    ...more,
-  });
   const outcome = await addSet(db.pool, db.bandId, {
     name: 'Friday',
     place: '',
     startsAt: '20:30',
     gapSeconds: 0,
     entries: [
-      entry('a', songId, { capos: { [ids[0] as string]: 1 }, starts: 'Rook', join: { kind: 'bridge', bridge: 'dominant' } }),
-      entry('b', second, {}),
+      setSong('a', songId, { capos: { [ids[0] as string]: 1 }, starts: 'Rook', join: { kind: 'bridge', bridge: 'dominant' } }),
+      setSong('b', second),
     ],
   });
   setId = outcome.kind === 'saved' ? outcome.set.id : '';
