@@ -188,6 +188,21 @@ test('a set is put in order by keys and taken back; a medley gets its bridge, he
   await expect(sheet.getByText('Harbor Wall').first()).toBeVisible();
   await page.keyboard.press('Escape');
 
+  // the whole evening on the stand: the bridge is a bar of the chart, and the pedal leads to the next song
+  await page.getByRole('button', { name: 'On the stand' }).click();
+  await expect(page.getByRole('heading', { name: 'Harbor Wall' })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'To Kelp Ladder' })).toContainText('B7');
+  await page.getByRole('button', { name: 'The next song' }).click();
+  await expect(page.getByRole('heading', { name: 'Kelp Ladder' })).toBeVisible();
+  for (let turn = 0; turn < 12; turn += 1) {
+    if (await page.getByRole('heading', { name: 'Ember Street' }).isVisible()) break;
+    await page.keyboard.press('PageDown');
+    await page.waitForTimeout(700);
+  }
+  await expect(page.getByRole('heading', { name: 'Ember Street' })).toBeVisible();
+  await expectAccessible(page);
+  await page.keyboard.press('Escape');
+
   await page.getByRole('button', { name: 'Parts for everyone' }).click();
   const download = page.waitForEvent('download');
   await page.getByRole('link', { name: 'Fetch the parts' }).click();

@@ -8,6 +8,7 @@ const lazyAnalyze = async () => ({ Component: (await import('./analyze/AnalyzeRo
 const lazyChart = async () => ({ Component: (await import('./chart/ChartRoom.tsx')).ChartRoom });
 const lazyStand = async () => ({ Component: (await import('./stand/StandRoom.tsx')).StandRoom });
 const lazyBand = async () => ({ Component: (await import('./band/BandRoom.tsx')).BandRoom });
+const lazySetStand = async () => ({ Component: (await import('./stand/SetStand.tsx')).SetStand });
 const lazyNeck = async () => ({ Component: (await import('./neck/room/NeckRoom.tsx')).NeckRoom });
 
 /** Where each room is. The open song is part of the address, so that a link opens it again. */
@@ -22,6 +23,7 @@ export const router = createBrowserRouter([
       { path: 'harmonize', lazy: lazyHarmonize },
       { path: 'analyze', lazy: lazyAnalyze },
       { path: 'chart', lazy: lazyChart },
+      { path: 'band/stand', lazy: lazySetStand },
       { path: 'band/:part?', lazy: lazyBand },
       { path: 'neck', lazy: lazyNeck },
       { path: 'songs/:songId', element: <Navigate to="chart" replace /> },

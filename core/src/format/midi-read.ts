@@ -1,4 +1,3 @@
-import tonejs from '@tonejs/midi';
 import type { Meter } from '../chart/chart.ts';
 import type { Chord } from '../chord/chord.ts';
 import { parseChord, printChord } from '../chord/chord-text.ts';
@@ -6,13 +5,10 @@ import { COMMON_COST, identify } from '../chord/identify.ts';
 import { failure, type Result, success } from '../fault.ts';
 import type { Key } from '../key/key.ts';
 import { keyNotes } from '../key/key.ts';
-import { parseKey } from '../key/key-text.ts';
 import { chroma, type Note, simplest } from '../pitch/note.ts';
 import type { LossList } from './loss.ts';
+import { type HeardNote, lastAt, type MidiSong, midiSong } from './midi-events.ts';
 import type { Score, ScoreBar, ScoreChord } from './score.ts';
-
-const { Midi } = tonejs;
-type MidiFile = InstanceType<typeof Midi>;
 
 const MOST_BYTES = 8_000_000;
 const MOST_NOTES = 400_000;
@@ -24,26 +20,24 @@ export function readMidi(bytes: Uint8Array, losses: LossList): Result<Score> {
   if (bytes.length > MOST_BYTES) return failure({ code: 'format-large', format: 'MIDI' }, 0, 0);
   if (String.fromCharCode(...bytes.slice(0, 4)) !== 'MThd')
     return failure({ code: 'format-other', format: 'MIDI', found: printable(bytes.slice(0, 8)) }, 0, 0);
-  let midi: MidiFile;
+  let midi: MidiSong;
   try {
-    midi = new Midi(bytes);
+    midi = midiSong(bytes);
   } catch (thrown) {
     return failure({ code: 'format-broken', format: 'MIDI', detail: thrown instanceof Error ? thrown.message : 'it ends too early' }, 0, 0);
   }
-  const notes = midi.tracks.filter(({ channel }) => channel !== DRUMS).flatMap((track) => track.notes);
+  const notes = midi.notes.filter(({ channel }) => channel !== DRUMS);
   const names = chordNames(midi);
   if (notes.length === 0 && names.length === 0) return failure({ code: 'format-empty', format: 'MIDI' }, 0, 0);
   if (notes.length > MOST_NOTES) return failure({ code: 'format-large', format: 'MIDI' }, 0, 0);
-  const spans = barSpans(
-    midi,
-    Math.max(...notes.map(({ ticks, durationTicks }) => ticks + durationTicks), ...names.map(({ ticks }) => ticks + 1)),
-  );
+  const end = notes.reduce((last, { ticks, durationTicks }) => Math.max(last, ticks + durationTicks), (names.at(-1)?.ticks ?? -1) + 1);
+  const spans = barSpans(midi, end);
   if (spans.length === 0 || spans.length > MOST_BARS) return failure({ code: 'format-large', format: 'MIDI' }, 0, 0);
   const named = names.length >= 1;
   if (!named) losses.add('chords-guessed');
-  else if (midi.tracks.some(({ channel, name }) => channel !== DRUMS && !/^(chords|bass|click)$/i.test(name))) losses.add('notes');
+  else if (midi.trackNames.some((name) => !/^(chords|bass)$/i.test(name))) losses.add('notes');
   const heard = named ? names : heardChords(notes, spans, keyAt(midi, 0));
-  return success({ title: midi.name, by: '', feel: '', fields: [], bars: barsOf(midi, spans, heard) });
+  return success({ title: midi.title, by: '', feel: '', fields: [], bars: barsOf(midi, spans, heard) });
 }
 
 function printable(bytes: Uint8Array): string {
@@ -56,9 +50,8 @@ interface NamedChord {
 }
 
 /** Text events that are chord names; when most texts are none, they are taken for something else. */
-function chordNames({ header }: MidiFile): readonly NamedChord[] {
-  const texts = header.meta.filter(({ type }) => type === 'text');
-  const named = texts.flatMap(({ ticks, text }): readonly NamedChord[] => {
+function chordNames({ texts }: MidiSong): readonly NamedChord[] {
+  const named = texts.flatMap(({ ticks, value: text }): readonly NamedChord[] => {
     if (/^n\.?c\.?$/i.test(text.trim())) return [{ ticks, chord: null }];
     const chord = parseChord(text.trim());
     return chord.ok ? [{ ticks, chord: chord.value }] : [];
@@ -73,48 +66,48 @@ interface BarSpan {
   readonly meter: Meter;
 }
 
-function barSpans({ header }: MidiFile, end: number): readonly BarSpan[] {
-  const signatures = [...header.timeSignatures].sort((a, b) => a.ticks - b.ticks);
+function barSpans({ meters, ticksPerQuarter }: MidiSong, end: number): readonly BarSpan[] {
   const spans: BarSpan[] = [];
   let from = 0;
   while (from < end && spans.length <= MOST_BARS) {
-    const signature = signatures.filter(({ ticks }) => ticks <= from).at(-1)?.timeSignature ?? [4, 4];
-    const meter = { beats: signature[0] ?? 4, unit: signature[1] ?? 4 };
-    const to = from + Math.max(1, Math.round((header.ppq * 4 * meter.beats) / meter.unit));
+    const meter = lastAt(meters, from) ?? { beats: 4, unit: 4 };
+    const to = from + Math.max(1, Math.round((ticksPerQuarter * 4 * meter.beats) / meter.unit));
     spans.push({ from, to, meter });
     from = to;
   }
   return spans;
 }
 
-function keyAt({ header }: MidiFile, ticks: number): Key {
-  const signature = [...header.keySignatures].filter((one) => one.ticks <= ticks).at(-1);
-  const tonic = signature === undefined ? undefined : parseKey(signature.key);
-  if (signature === undefined || tonic === undefined || !tonic.ok) return { tonic: 0, scale: 'major' };
-  // the name that comes is that of the major key with these sharps or flats
-  return signature.scale === 'minor' ? { tonic: tonic.value.tonic + 3, scale: 'natural minor' } : tonic.value;
+function keyAt({ keys }: MidiSong, ticks: number): Key {
+  const signature = lastAt(keys, ticks);
+  if (signature === undefined || Math.abs(signature.fifths) > MOST_FIFTHS) return { tonic: 0, scale: 'major' };
+  const { fifths, isMinor } = signature;
+  return isMinor ? { tonic: fifths + 3, scale: 'natural minor' } : { tonic: fifths, scale: 'major' };
 }
 
-interface HeardNote {
-  readonly midi: number;
-  readonly ticks: number;
-  readonly durationTicks: number;
-}
+const MOST_FIFTHS = 7;
 
 /** What sounds on each beat named as a chord; a beat with too little to tell goes on with the chord before. */
 function heardChords(notes: readonly HeardNote[], spans: readonly BarSpan[], key: Key): readonly NamedChord[] {
   const spelled = spellings(key);
-  const sorted = [...notes].sort((a, b) => a.ticks - b.ticks);
   const heard: NamedChord[] = [];
+  let sounding: HeardNote[] = [];
+  let next = 0;
   for (const { from, to, meter } of spans) {
-    const whole = chordBetween(sorted, from, to, spelled, key);
+    // only what reaches into the bar is looked at
+    sounding = sounding.filter(({ ticks, durationTicks }) => ticks + durationTicks > from);
+    while (next < notes.length && (notes[next] as HeardNote).ticks < to) {
+      sounding.push(notes[next] as HeardNote);
+      next += 1;
+    }
+    const whole = chordBetween(sounding, from, to, spelled, key);
     if (whole !== null) {
       heard.push({ ticks: from, chord: whole });
       continue;
     }
     const beat = (to - from) / meter.beats;
     for (let at = from; at < to - 1; at += beat) {
-      const chord = chordBetween(sorted, at, at + beat, spelled, key);
+      const chord = chordBetween(sounding, at, at + beat, spelled, key);
       if (chord !== null && !isSame(heard.at(-1)?.chord ?? null, chord)) heard.push({ ticks: Math.round(at), chord });
     }
   }
@@ -133,7 +126,6 @@ const HELD = 0.6;
 function chordBetween(notes: readonly HeardNote[], from: number, to: number, spelled: readonly Note[], key: Key): Chord | null {
   const shares = new Map<number, number>();
   for (const { midi, ticks, durationTicks } of notes) {
-    if (ticks >= to) break;
     const share = Math.min(to, ticks + durationTicks) - Math.max(from, ticks);
     if (share > 0) shares.set(midi, (shares.get(midi) ?? 0) + share);
   }
@@ -158,9 +150,9 @@ function near(pitch: number, tonic: Note): Note {
   );
 }
 
-function barsOf(midi: MidiFile, spans: readonly BarSpan[], chords: readonly NamedChord[]): readonly ScoreBar[] {
-  const eighth = midi.header.ppq / 2;
-  const markers = midi.header.meta.filter(({ type }) => type === 'marker');
+function barsOf(midi: MidiSong, spans: readonly BarSpan[], chords: readonly NamedChord[]): readonly ScoreBar[] {
+  const eighth = midi.ticksPerQuarter / 2;
+  const markers = [...midi.markers];
   let before: Chord | null = null;
   let next = 0;
   return spans.map((span, index): ScoreBar => {
@@ -170,12 +162,12 @@ function barsOf(midi: MidiFile, spans: readonly BarSpan[], chords: readonly Name
     // a chord pushed into the next bar is that bar's
     while (next < chords.length && (chords[next] as NamedChord).ticks < (isPushedInto(chords, next, following, eighth) ? to - eighth : to))
       next += 1;
-    const placed = placedChords(chords.slice(begin, next), before, span, (midi.header.ppq * 4) / meter.unit);
+    const placed = placedChords(chords.slice(begin, next), before, span, (midi.ticksPerQuarter * 4) / meter.unit);
     before = placed.at(-1)?.chord ?? null;
     const pickup = index === 0 && following?.meter.unit === meter.unit && meter.beats < following.meter.beats ? meter.beats : null;
-    const marker = markers.find(({ ticks }) => ticks >= from && ticks < to);
+    const marker = markerIn(markers, to);
     return {
-      section: marker?.text ?? null,
+      section: marker ?? null,
       times: 1,
       newLine: marker !== undefined,
       meter: pickup === null || following === undefined ? meter : following.meter,
@@ -188,6 +180,16 @@ function barsOf(midi: MidiFile, spans: readonly BarSpan[], chords: readonly Name
       form: { opensRepeat: false, closesRepeat: null, ending: null, signs: [], after: [] },
     };
   });
+}
+
+/** The first marker before a bar ends; those that are passed are taken off the row. */
+function markerIn(markers: MidiSong['markers'][number][], to: number): string | undefined {
+  let first: string | undefined;
+  while (markers[0] !== undefined && markers[0].ticks < to) {
+    const { value } = markers.shift() as MidiSong['markers'][number];
+    first ??= value;
+  }
+  return first;
 }
 
 /** Chords of a bar with their lengths; until the first one the chord before goes on. */
@@ -211,9 +213,9 @@ function isPushedInto(chords: readonly NamedChord[], at: number, bar: BarSpan | 
   return (chords[at + 1]?.ticks ?? Number.POSITIVE_INFINITY) > bar.from;
 }
 
-function tempoAt({ header }: MidiFile, ticks: number, { beats, unit }: Meter): number | null {
-  const bpm = header.tempos.filter((one) => one.ticks <= ticks).at(-1)?.bpm;
-  if (bpm === undefined) return null;
+function tempoAt({ tempos }: MidiSong, ticks: number, { beats, unit }: Meter): number | null {
+  const quarters = lastAt(tempos, ticks);
+  if (quarters === undefined) return null;
   const pulse = unit === 8 && beats > 3 && beats % 3 === 0 ? 3 : 1;
-  return Math.round(((bpm * unit) / 4 / pulse) * 100) / 100;
+  return Math.round(((quarters * unit) / 4 / pulse) * 100) / 100;
 }

@@ -1,4 +1,4 @@
-import { type MidiEvent, writeMidi as writeMidiFile } from 'midi-file';
+import { type MidiData, type MidiEvent, writeMidi as writeMidiFile } from 'midi-file';
 import type { ChartReading } from '../chart/reading.ts';
 import { lettersFrom } from '../chart/reading.ts';
 import { type TimedBar, timelineOf } from '../chart/timeline.ts';
@@ -49,8 +49,33 @@ export function writeMidi(reading: ChartReading, tonic: Note, losses: LossList):
     }
     at += Math.round(bar.beats * tick);
   });
-  const tracks = [head, chords, bass, click].map(closed);
-  return Uint8Array.from(writeMidiFile({ header: { format: 1, numTracks: tracks.length, ticksPerBeat: PPQ }, tracks }));
+  return fileOf([head, chords, bass, click].map(closed));
+}
+
+const MThd = [0x4d, 0x54, 0x68, 0x64];
+const MTrk = [0x4d, 0x54, 0x72, 0x6b];
+/** The writer slows down with every byte it has written; so many events at a time go quickly. */
+const EVENTS_A_TIME = 128;
+/** Bytes of a file before the first track's events. */
+const FILE_HEAD = 22;
+
+/** A file of several tracks. */
+function fileOf(tracks: readonly MidiEvent[][]): Uint8Array {
+  const parts: number[][] = [[...MThd, ...bigEndian(6, 4), ...bigEndian(1, 2), ...bigEndian(tracks.length, 2), ...bigEndian(PPQ, 2)]];
+  for (const track of tracks) {
+    const pieces: number[][] = [];
+    for (let from = 0; from < track.length; from += EVENTS_A_TIME) {
+      const piece: MidiData = { header: { format: 0, numTracks: 1, ticksPerBeat: PPQ }, tracks: [track.slice(from, from + EVENTS_A_TIME)] };
+      pieces.push(writeMidiFile(piece).slice(FILE_HEAD));
+    }
+    const length = pieces.reduce((sum, piece) => sum + piece.length, 0);
+    parts.push([...MTrk, ...bigEndian(length, 4)], ...pieces);
+  }
+  return Uint8Array.from(parts.flat());
+}
+
+function bigEndian(value: number, bytes: number): readonly number[] {
+  return Array.from({ length: bytes }, (_, at) => (value >>> (8 * (bytes - 1 - at))) & 0xff);
 }
 
 /** An event with the time it stands at, from the beginning. */

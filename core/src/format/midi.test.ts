@@ -16,7 +16,7 @@ const folder = mkdtempSync(join(tmpdir(), 'midi-'));
 function dump(bytes: Uint8Array): string {
   const file = join(folder, 'song.mid');
   writeFileSync(file, bytes);
-  return execFileSync('mftext', [file], { encoding: 'utf8' });
+  return execFileSync('mftext', [file], { encoding: 'utf8', maxBuffer: 64 * 1024 * 1024 });
 }
 
 interface Heard {
@@ -185,6 +185,30 @@ describe('MIDI of other programs', () => {
     expect(content).toMatch(/^tempo: 120$/m);
     expect(letters(content)).toEqual(['C', 'F']);
   });
+});
+
+test('a long song is written and read, and a file far too large refused', () => {
+  const long = `key: C\n\n[A] x99\n${'1 4 5 1\n'.repeat(20)}`;
+  const bytes = writeFormat('midi', long, null).content;
+  expect(notesIn(dump(bytes)).filter(({ channel }) => channel === 2)).toHaveLength(99 * 80);
+  expect(readFormat('midi', bytes)).toMatchObject({ ok: false, fault: { code: 'format-large' } });
+  const large = new Uint8Array(8_000_001);
+  large.set(new TextEncoder().encode('MThd'));
+  expect(readFormat('midi', large)).toMatchObject({ ok: false, fault: { code: 'format-large' } });
+});
+
+test('notes that are never ended, struck twice, or end at once are read', () => {
+  const events: MidiEvent[] = [
+    { type: 'noteOn', deltaTime: 0, channel: 0, noteNumber: 48, velocity: 80 },
+    { type: 'noteOn', deltaTime: 0, channel: 0, noteNumber: 64, velocity: 80 },
+    { type: 'noteOn', deltaTime: 0, channel: 0, noteNumber: 67, velocity: 80 },
+    { type: 'noteOn', deltaTime: 960, channel: 0, noteNumber: 67, velocity: 80 },
+    { type: 'noteOn', deltaTime: 0, channel: 0, noteNumber: 67, velocity: 0 },
+    { type: 'noteOff', deltaTime: 960, channel: 0, noteNumber: 67, velocity: 0 },
+    { type: 'endOfTrack', deltaTime: 0, meta: true },
+  ];
+  const bytes = Uint8Array.from(writeMidi({ header: { format: 0, numTracks: 1, ticksPerBeat: 480 }, tracks: [events] }));
+  expect(letters(read(bytes).content)).toEqual(['C']);
 });
 
 describe('what is no song is refused in words', () => {

@@ -7,6 +7,8 @@ import { parseKey, printKey } from '../key/key-text.ts';
 import type { LossList } from './loss.ts';
 
 const MOST_LETTERS = 400_000;
+/** So many lines of chords are enough to hear a key. */
+const LINES_HEARD = 64;
 
 /** Reads chords over lyrics, with or without bar lines, as chart text. Without a key line the key is found from the chords. */
 export function readChordText(text: string, losses: LossList): Result<string> {
@@ -20,12 +22,8 @@ export function readChordText(text: string, losses: LossList): Result<string> {
   const first = readPasted(stroked.join('\n'), 0);
   if (!first.some(({ kind }) => kind === 'chords')) return failure({ code: 'format-empty', format: 'text' }, 0, 0);
   if (named?.ok) return success(tidied(readPasted(stroked.join('\n'), named.value.tonic)));
-  const guessed = analyzeText(
-    first
-      .filter(({ kind }) => kind === 'chords')
-      .map(({ text: bars }) => bars)
-      .join('\n'),
-  ).keys[0]?.key;
+  const chords = first.filter(({ kind }) => kind === 'chords').slice(0, LINES_HEARD);
+  const guessed = analyzeText(chords.map(({ text: bars }) => bars).join('\n')).keys[0]?.key;
   const key = guessed === undefined ? 'C' : printKey(guessed);
   losses.add('key-guessed', null, key);
   return success(tidied([{ kind: 'head', typed: '', text: `key: ${key}` }, ...readPasted(stroked.join('\n'), guessed?.tonic ?? 0)]));

@@ -9,7 +9,7 @@ export interface XmlElement {
   readonly text: string;
 }
 
-const MOST_LETTERS = 20_000_000;
+const MOST_LETTERS = 12_000_000;
 const ATTRIBUTES = ':@';
 const TEXT = '#text';
 

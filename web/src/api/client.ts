@@ -34,8 +34,14 @@ export async function call<Schema extends z.ZodType>(
   throw new ApiFault(response.status, given.success ? given.data.detail : AWAY, given.success ? given.data : null);
 }
 
+/** Browsers carry as many bytes on to their end when the page is left. */
+const MOST_CARRIED = 50_000;
+
 async function send(method: Method, path: string, body: unknown): Promise<Response> {
-  const content = body === undefined ? {} : { body: JSON.stringify(body), headers: { 'Content-Type': 'application/json' } };
+  const text = body === undefined ? undefined : JSON.stringify(body);
+  // what was changed just before the page is left is still sent
+  const keepalive = method !== 'GET' && (text?.length ?? 0) < MOST_CARRIED;
+  const content = text === undefined ? { keepalive } : { keepalive, body: text, headers: { 'Content-Type': 'application/json' } };
   try {
     return await fetch(`/api/v1${path}`, { method, ...content });
   } catch {

@@ -1,9 +1,10 @@
 import { setWarningWords } from '@aurora/core';
-import { AlertTriangle, Coffee, Plus, Printer, Redo2, Undo2 } from 'lucide-react';
+import { AlertTriangle, Coffee, Maximize2, Plus, Printer, Redo2, Undo2 } from 'lucide-react';
 import { useState } from 'react';
+import { useNavigate } from 'react-router';
 import { useMembers } from '../api/members.ts';
 import { useSetChanges } from '../api/sets.ts';
-import { useLens } from '../lens/lens-store.ts';
+import { lensSearch, useLens } from '../lens/lens-store.ts';
 import { Glyphs } from '../notation/Glyphs.tsx';
 import { useShortcuts } from '../shell/use-shortcuts.ts';
 import { Button } from '../ui/Button.tsx';
@@ -55,6 +56,7 @@ function TonightDesk({ tonight, onNew }: { readonly tonight: Tonight; readonly o
   const { desk, state, evening } = tonight;
   const [chosen, setChosen] = useState<string | null>(null);
   const [open, setOpen] = useState<'songs' | 'print' | null>(null);
+  const navigate = useNavigate();
   const at = evening.entries.findIndex(({ id }) => id === chosen);
   useShortcuts({ 'Ctrl+z': desk.undo, 'Ctrl+y': desk.redo, 'Ctrl+Z': desk.redo });
   const addBreak = () => {
@@ -87,6 +89,12 @@ function TonightDesk({ tonight, onNew }: { readonly tonight: Tonight; readonly o
         <span className="ml-auto" />
         <Button onClick={() => setOpen('print')} disabled={evening.entries.length === 0}>
           <Printer size={17} aria-hidden="true" /> Print
+        </Button>
+        <Button
+          onClick={() => void navigate({ pathname: '/band/stand', search: lensSearch(useLens.getState()) })}
+          disabled={evening.entries.length === 0}
+        >
+          <Maximize2 size={17} aria-hidden="true" /> On the stand
         </Button>
         <PackButton wish={{ of: 'set', setId: tonight.setId, paper: 'A4' }} />
       </div>

@@ -51,7 +51,14 @@ export function useTonightSet(): TonightAnswer {
   useEffect(() => {
     if (set !== undefined) desk?.adopt(set);
   }, [desk, set]);
-  useEffect(() => () => desk?.flush(), [desk]);
+  useEffect(() => {
+    if (desk === null) return;
+    window.addEventListener('pagehide', desk.flush);
+    return () => {
+      window.removeEventListener('pagehide', desk.flush);
+      desk.flush();
+    };
+  }, [desk]);
   const state = useSyncExternalStore(desk?.subscribe ?? NEVER, desk?.get ?? NO_STATE);
   const view = useMemo(() => (state === null ? null : viewEvening(state.body, state.songs, members ?? [])), [state, members]);
   const tonight = desk === null || state === null || view === null || setId === null ? null : { ...view, setId, desk, state };

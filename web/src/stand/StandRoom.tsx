@@ -1,6 +1,6 @@
 import { nameKey, writtenKey } from '@aurora/core';
 import { Minus, Plus, X } from 'lucide-react';
-import { useCallback, useEffect, useRef, useSyncExternalStore } from 'react';
+import { type ReactNode, useEffect, useRef, useSyncExternalStore } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import type { DraftKeeper } from '../chart/draft-keeper.ts';
 import { OpenSong } from '../chart/OpenSong.tsx';
@@ -13,17 +13,37 @@ import { keyInForce, lensSearch, useLens } from '../lens/lens-store.ts';
 import { ChordSymbol, LetterSymbol } from '../notation/ChordSymbol.tsx';
 import { useShortcuts } from '../shell/use-shortcuts.ts';
 
-/** The chart on a stand: huge, dark, nothing else. A foot pedal turns it. */
+/** One song's chart on a stand. */
 export function StandRoom() {
   const { songId = '' } = useParams();
-  return <OpenSong songId={songId}>{(keeper) => <Stand keeper={keeper} songId={songId} />}</OpenSong>;
+  return <OpenSong songId={songId}>{(keeper) => <SongOnStand keeper={keeper} songId={songId} />}</OpenSong>;
+}
+
+function SongOnStand({ keeper, songId }: { readonly keeper: DraftKeeper; readonly songId: string }) {
+  const { text } = useSyncExternalStore(keeper.subscribe, keeper.get);
+  return <Stand songId={songId} text={text} back={`/songs/${songId}/chart`} />;
 }
 
 /** How much of a screen is turned at once: a line stays to read on from. */
 const TURN = 0.85;
+/** Nearer than this to an end is the end. */
+const END_PIXELS = 4;
 
-function Stand({ keeper, songId }: { readonly keeper: DraftKeeper; readonly songId: string }) {
-  const { text } = useSyncExternalStore(keeper.subscribe, keeper.get);
+interface StandProps {
+  readonly songId: string;
+  readonly text: string;
+  /** Where one gets to off the stand. */
+  readonly back: string;
+  /** What is said about the song tonight. */
+  readonly tonight?: readonly string[];
+  /** Turning past the last screen or before the first. */
+  readonly onPast?: (way: 1 | -1) => void;
+  /** What stands at the head beside the title. */
+  readonly children?: ReactNode;
+}
+
+/** A chart on a stand: huge, dark, nothing else. A foot pedal turns it. */
+export function Stand({ songId, text, back, tonight = [], onPast, children }: StandProps) {
   const { sheet, reading } = useChartSheet(songId, text, { onStand: true });
   const { large } = useReads();
   const lens = useLens();
@@ -31,11 +51,15 @@ function Stand({ keeper, songId }: { readonly keeper: DraftKeeper; readonly song
   const reads = writtenKey(lens.reader.reader, key);
   const page = useRef<HTMLElement>(null);
   const navigate = useNavigate();
-  const back = { pathname: `/songs/${songId}/chart`, search: lensSearch(lens) };
-  const turn = useCallback((way: 1 | -1) => {
+  const away = { pathname: back, search: lensSearch(lens) };
+  const turn = (way: 1 | -1) => {
+    if (page.current === null) return;
+    const { scrollTop, clientHeight, scrollHeight } = page.current;
+    const past = way === 1 ? scrollTop + clientHeight >= scrollHeight - END_PIXELS : scrollTop <= END_PIXELS;
+    if (past) onPast?.(way);
     const still = window.matchMedia('(prefers-reduced-motion: reduce)').matches;
-    page.current?.scrollBy({ top: way * TURN * page.current.clientHeight, behavior: still ? 'auto' : 'smooth' });
-  }, []);
+    page.current.scrollBy({ top: way * TURN * clientHeight, behavior: still ? 'auto' : 'smooth' });
+  };
   useNight();
   useShortcuts({
     PageDown: () => turn(1),
@@ -45,11 +69,12 @@ function Stand({ keeper, songId }: { readonly keeper: DraftKeeper; readonly song
     ArrowUp: () => turn(-1),
     ArrowRight: () => turn(1),
     ArrowLeft: () => turn(-1),
-    Escape: () => void navigate(back),
+    Escape: () => void navigate(away),
   });
   return (
     <div className="flex h-full flex-col bg-ground text-ink">
       <header className="flex items-center gap-3 border-b border-hairline px-4 py-1.5">
+        {children}
         <h1 className="min-w-0 flex-1 truncate font-numeral text-xl font-bold">{reading.head.title}</h1>
         <button type="button" aria-label="Key down a half step" className={ROUND} onClick={() => lens.setKey(stepKey(key, -1))}>
           <Minus size={20} />
@@ -63,13 +88,14 @@ function Stand({ keeper, songId }: { readonly keeper: DraftKeeper; readonly song
         <button type="button" aria-label="Key up a half step" className={ROUND} onClick={() => lens.setKey(stepKey(key, 1))}>
           <Plus size={20} />
         </button>
-        <Link to={back} aria-label="Off the stand" className={ROUND}>
+        <Link to={away} aria-label="Off the stand" className={ROUND}>
           <X size={20} />
         </Link>
       </header>
       {/* biome-ignore lint/a11y/noNoninteractiveTabindex: the page is turned by its keys */}
       <main ref={page} tabIndex={0} className="min-h-0 flex-1 overflow-auto px-3 pb-[40vh] outline-none sm:px-6">
         <div style={large ? LARGE : undefined}>
+          {tonight.length > 0 && <p className="pt-2 text-[max(17px,1.9vw)] font-semibold">{tonight.join('  ·  ')}</p>}
           <p className="py-2 text-[max(15px,1.5vw)] text-quiet">{sheet.facts.join('  ·  ')}</p>
           {sheet.sections.map((section, index) => (
             // biome-ignore lint/suspicious/noArrayIndexKey: sections may share a name; their place tells them apart
@@ -107,7 +133,7 @@ function Stand({ keeper, songId }: { readonly keeper: DraftKeeper; readonly song
 /** For who likes large type: everything on the page by so much. */
 const LARGE = { zoom: 1.25 } as const;
 
-const ROUND = 'grid size-11 shrink-0 place-items-center rounded-lg border border-edge hover:border-accent';
+export const ROUND = 'grid size-11 shrink-0 place-items-center rounded-lg border border-edge hover:border-accent';
 
 /** The stand is dark whatever the room is. */
 function useNight(): void {
