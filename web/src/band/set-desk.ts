@@ -1,4 +1,4 @@
-import type { SetList, SetListBody, Song } from '@aurora/wire';
+import { type SetList, type SetListBody, type Song, setList } from '@aurora/wire';
 import { ApiFault } from '../api/client.ts';
 
 /** Where a set stands between this page and the server. */
@@ -134,8 +134,8 @@ export class SetDesk {
 
 function statusOf(fault: unknown): SetStatus {
   if (!(fault instanceof ApiFault)) return { kind: 'away', says: 'Not saved yet.' };
-  const theirs = fault.problem?.currentSet;
-  if (theirs !== undefined) return { kind: 'conflict', theirs };
+  const theirs = setList.safeParse(fault.problem?.currentSet);
+  if (theirs.success) return { kind: 'conflict', theirs: theirs.data };
   if (fault.status === 0 || fault.status >= 500) return { kind: 'away', says: 'The server does not answer; not saved yet.' };
   return { kind: 'refused', says: fault.message };
 }

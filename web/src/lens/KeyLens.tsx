@@ -1,11 +1,14 @@
 import { isSpellable, type Key, type Naming, nameKey, nameNote, printScale, type ScaleName, simplestKey } from '@aurora/core';
 import { ChevronDown, Minus, Plus, RotateCcw } from 'lucide-react';
 import { Popover } from 'radix-ui';
+import { lazy, Suspense } from 'react';
 import { Glyphs } from '../notation/Glyphs.tsx';
 import { Hint } from '../ui/Hint.tsx';
-import { KeyInput } from './KeyInput.tsx';
 import { COMMON_SCALES, circleKeys, FURTHER_SCALES, stepKey } from './key-view.ts';
 import { keyInForce, useLens } from './lens-store.ts';
+
+// what can be wrong with a key is only told where one is typed
+const KeyInput = lazy(async () => ({ default: (await import('./KeyInput.tsx')).KeyInput }));
 
 const STEP = 'grid size-11 place-items-center rounded-lg border border-edge bg-raised hover:border-accent';
 
@@ -34,7 +37,9 @@ export function KeyLens({ scaleIsFree }: { readonly scaleIsFree: boolean }) {
           <Popover.Content sideOffset={8} aria-label="Choose a key" className="z-50 w-[21rem] rounded-2xl border border-edge bg-raised p-4">
             <TonicGrid current={key} notes={state.naming.notes} onChoose={state.setKey} />
             <div className="mt-3">
-              <KeyInput label="Type a key" onKey={(typed) => state.setKey(scaleIsFree ? typed : { ...key, tonic: typed.tonic })} />
+              <Suspense fallback={<div className="min-h-11" />}>
+                <KeyInput label="Type a key" onKey={(typed) => state.setKey(scaleIsFree ? typed : { ...key, tonic: typed.tonic })} />
+              </Suspense>
             </div>
             {scaleIsFree && <ScaleChoice current={key} onChoose={state.setKey} />}
           </Popover.Content>

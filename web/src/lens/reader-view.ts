@@ -1,6 +1,5 @@
 import {
   CONCERT_READER,
-  checkInstrument,
   DEFAULT_NAMING,
   type Key,
   type Naming,
@@ -60,7 +59,7 @@ const MEMBER_ID = /^m-([0-9a-f-]{36})(?:-c(\d{1,2}))?$/;
 /** Somebody in the band as a reader, with the capo where they usually have it or at another fret. */
 export function memberChoice(member: Member, capo = member.reads.capo): ReaderChoice {
   const { id, name, plays, reads, instrument } = member;
-  const tuning = instrument !== null && isGuitar(member) && checkInstrument(instrument).ok ? tuningOffset(instrument.tuning) : 0;
+  const tuning = instrument !== null && isGuitar(member) ? tuningOffset(instrument.tuning) : 0;
   return {
     id: capo === reads.capo ? `m-${id}` : `m-${id}-c${capo}`,
     label: [name, capo > 0 ? `capo ${capo}` : plays].filter((word) => word !== '').join(', '),

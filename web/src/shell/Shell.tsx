@@ -1,7 +1,6 @@
 import { chordMidi, parseKey } from '@aurora/core';
 import { lazy, Suspense, useEffect, useState } from 'react';
 import { Outlet, useLocation, useNavigate, useParams } from 'react-router';
-import { useMembers } from '../api/members.ts';
 import { usePreferences } from '../api/preferences.ts';
 import { useBand, useSong } from '../api/songs.ts';
 import { play, setStrum, setVolume, usePlayer } from '../audio/player.ts';
@@ -20,6 +19,7 @@ import { useShortcuts } from './use-shortcuts.ts';
 const NeckDock = lazy(async () => ({ default: (await import('../neck/NeckDock.tsx')).NeckDock }));
 const WhyPanel = lazy(async () => ({ default: (await import('../why/WhyPanel.tsx')).WhyPanel }));
 const SaveState = lazy(async () => ({ default: (await import('./SaveState.tsx')).SaveState }));
+const BandReaders = lazy(async () => ({ default: (await import('./BandReaders.tsx')).BandReaders }));
 const loadCommandMenu = () => import('./CommandMenu.tsx');
 const CommandMenu = lazy(async () => ({ default: (await loadCommandMenu()).CommandMenu }));
 
@@ -41,10 +41,6 @@ export function Shell() {
   const title = useOpenSong(songId);
   useAppearance(preferences.theme, preferences.volume);
   useEffect(() => setStrum(preferences.strum), [preferences.strum]);
-  const members = useMembers();
-  useEffect(() => {
-    if (members !== undefined) useLens.getState().setMembers(members);
-  }, [members]);
   const ownNaming = reader.member?.reads.naming ?? null;
   useEffect(() => useLens.setState({ naming: ownNaming ?? preferences.naming }), [ownNaming, preferences.naming]);
   useEffect(() => {
@@ -76,10 +72,22 @@ export function Shell() {
     d: turnTheme,
   });
 
+  const readers = (
+    <Suspense>
+      <BandReaders />
+    </Suspense>
+  );
   // on the stand there is the chart and nothing else
-  if (pathname.endsWith('/stand')) return <Outlet />;
+  if (pathname.endsWith('/stand'))
+    return (
+      <>
+        {readers}
+        <Outlet />
+      </>
+    );
   return (
     <div className="flex h-full">
+      {readers}
       <Rail songId={songId} theme={preferences.theme} onTheme={turnTheme} />
       <div className="flex min-w-0 flex-1 flex-col">
         <TopBar
