@@ -39,10 +39,25 @@ const DRUMS = 9;
  * @throws when the file is damaged.
  */
 export function midiSong(bytes: Uint8Array): MidiSong {
+  checkChunks(bytes);
   const { header, tracks } = parseMidi(bytes);
   const song = new Gathering();
   for (const [index, events] of tracks.entries()) song.track(events, index === 0);
   return song.end(header.ticksPerBeat ?? USUAL_TICKS);
+}
+
+const HEAD_BYTES = 6;
+const CHUNK_HEAD = 8;
+
+/** Whether the file is as long as its chunks say. */
+function checkChunks(bytes: Uint8Array): void {
+  const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength);
+  if (bytes.length < CHUNK_HEAD + HEAD_BYTES || view.getUint32(4) !== HEAD_BYTES) throw new Error('its head is damaged');
+  for (let at = CHUNK_HEAD + HEAD_BYTES; at < bytes.length; ) {
+    const end = at + CHUNK_HEAD <= bytes.length ? at + CHUNK_HEAD + view.getUint32(at + 4) : Number.POSITIVE_INFINITY;
+    if (end > bytes.length) throw new Error('it ends too early');
+    at = end;
+  }
 }
 
 /** The last of the events, in the order of time, that stands at or before a time. */

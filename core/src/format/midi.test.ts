@@ -219,6 +219,8 @@ describe('what is no song is refused in words', () => {
     ['something else', new TextEncoder().encode('RIFF....'), 'format-other'],
     ['a file with nothing in it', empty, 'format-empty'],
     ['a torn one', whole.slice(0, 60), 'format-broken'],
+    ['one that ends a byte too early', whole.slice(0, -1), 'format-broken'],
+    ['a head alone, and damaged', new TextEncoder().encode('MThd torn'), 'format-broken'],
     [
       'only drums',
       Uint8Array.from(
