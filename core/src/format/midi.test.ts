@@ -197,6 +197,11 @@ test('a long song is written and read, and a file far too large refused', () => 
   expect(readFormat('midi', large)).toMatchObject({ ok: false, fault: { code: 'format-large' } });
 });
 
+test('bytes behind the last track do not matter', () => {
+  const bytes = writeFormat('midi', 'key: C\n1 4\n', null).content;
+  expect(letters(read(new Uint8Array([...bytes, 0, 0, 0])).content)).toEqual(['C', 'F']);
+});
+
 test('notes that are never ended, struck twice, or end at once are read', () => {
   const events: MidiEvent[] = [
     { type: 'noteOn', deltaTime: 0, channel: 0, noteNumber: 48, velocity: 80 },
