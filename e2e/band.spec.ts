@@ -156,8 +156,12 @@ test('a set is put in order by keys and taken back; a medley gets its bridge, he
   // dragged by its grip
   const grip = page.getByRole('button', { name: 'Move Kelp Ladder' });
   await grip.focus();
+  // each key waits for what the one before has done, as whoever listens would
+  const said = page.locator('[id^="DndLiveRegion"]');
   await page.keyboard.press('Space');
+  await expect(said).toContainText('Kelp Ladder over place 3 of 3.');
   await page.keyboard.press('ArrowUp');
+  await expect(said).toContainText('Kelp Ladder over place 2 of 3.');
   await page.keyboard.press('Space');
   await expect.poll(titles).toEqual(['Harbor Wall', 'Kelp Ladder', 'Ember Street']);
 

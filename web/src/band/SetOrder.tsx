@@ -1,5 +1,6 @@
 import { clockAfter, nameKey } from '@aurora/core';
 import {
+  type Announcements,
   closestCenter,
   DndContext,
   type DragEndEvent,
@@ -47,9 +48,18 @@ export function SetOrder({ tonight, chosen, onChoose }: SetOrderProps) {
     if (event.altKey) move(at, at + step);
     else focusRow(event.currentTarget, step);
   };
+  const titleOf = (id: string | number) => evening.entries.find((one) => one.id === id)?.name ?? '';
+  const placeOf = (id: string | number) => `place ${ids.indexOf(String(id)) + 1} of ${ids.length}`;
+  // said to those who do not see it
+  const announcements: Announcements = {
+    onDragStart: ({ active }) => `Picked up ${titleOf(active.id)}, ${placeOf(active.id)}.`,
+    onDragOver: ({ active, over }) => (over === null ? undefined : `${titleOf(active.id)} over ${placeOf(over.id)}.`),
+    onDragEnd: ({ active, over }) => (over === null ? undefined : `${titleOf(active.id)} put down at ${placeOf(over.id)}.`),
+    onDragCancel: ({ active }) => `${titleOf(active.id)} stays where it was.`,
+  };
   const songNumber = (at: number) => evening.entries.slice(0, at + 1).filter(({ song }) => song !== null).length;
   return (
-    <DndContext sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd}>
+    <DndContext accessibility={{ announcements }} sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd}>
       <SortableContext items={ids} strategy={verticalListSortingStrategy}>
         <ol aria-label="Order of the set" className="min-w-0">
           {evening.entries.map(({ id }, at) => (
