@@ -97,7 +97,7 @@ export {
   tuningOffset,
 } from './fretboard/instrument.ts';
 export { type StringNote, scaleOnString } from './fretboard/one-string.ts';
-export { parseTuning, plainNote, printTuning } from './fretboard/tuning-text.ts';
+export { parseTuning, pitchName, plainNote, printTuning } from './fretboard/tuning-text.ts';
 export { type Home, homesOf, type Mode, modesOf, type NearMiss, nearMisses, twinDegrees } from './harmony/belonging.ts';
 export { chordInKey, type ToneInKey } from './harmony/chord-in-key.ts';
 export { type ComparedChord, compareKeys, type ScaleComparison } from './harmony/compare.ts';
@@ -107,7 +107,7 @@ export { climb, LADDER, type ToneChange, toneChanges, type VoiceStep } from './h
 export { type FourthStack, type QuartalChord, stackFourths } from './harmony/quartal.ts';
 export { type Interval, intervalName, intervalSemitones } from './interval/interval.ts';
 export { printScaleNumber } from './interval/interval-text.ts';
-export { isSpellable, type Key, keyNotes, moveKey, semitonesBetween, simplestKey } from './key/key.ts';
+export { isSpellable, type Key, keyNotes, moveKey, sameKey, semitonesBetween, simplestKey } from './key/key.ts';
 export { makeKey, parseKey, parseScale, printKey, printScale } from './key/key-text.ts';
 export {
   DEFAULT_NAMING,
@@ -198,7 +198,6 @@ export {
   type Fit,
   isAtEdge,
   type Kindness,
-  pitchName,
   roomOf,
   type SingerKey,
   type SungRange,

@@ -99,6 +99,11 @@ export function findMeter(text: string): Meter | undefined {
   return match !== null && beats >= 1 && beats <= 32 ? { beats, unit: Number(match[2]) } : undefined;
 }
 
+/** Whether two meters are one: 3/4 and 6/8 are two. */
+export function sameMeter(a: Meter, b: Meter): boolean {
+  return a.beats === b.beats && a.unit === b.unit;
+}
+
 /** A tempo in beats a minute, 20 to 400. */
 export function findTempo(text: string): number | undefined {
   const bpm = /^\s*\d{1,3}(\.\d{1,2})?\s*$/.test(text) ? Number(text) : Number.NaN;

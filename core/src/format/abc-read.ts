@@ -1,6 +1,7 @@
 import abcjs from 'abcjs';
 import type { Meter } from '../chart/chart.ts';
 import { findMeter } from '../chart/head.ts';
+import { pulseOf } from '../chart/timeline.ts';
 import type { Chord } from '../chord/chord.ts';
 import { parseChord } from '../chord/chord-text.ts';
 import { failure, type Result, success } from '../fault.ts';
@@ -307,9 +308,8 @@ function keyOf({ root, acc = '', mode = '' }: AbcElement): Key | undefined {
 }
 
 /** Beats a minute as a chart counts them. */
-function tempoIn(tempo: AbcTempo | null, { beats, unit }: Meter): number | null {
+function tempoIn(tempo: AbcTempo | null, meter: Meter): number | null {
   if (tempo?.bpm === undefined) return null;
   const length = tempo.duration?.[0] ?? 1 / 4;
-  const pulse = unit === 8 && beats > 3 && beats % 3 === 0 ? 3 : 1;
-  return Math.round((tempo.bpm * length * unit * 100) / pulse) / 100;
+  return Math.round((tempo.bpm * length * meter.unit * 100) / pulseOf(meter)) / 100;
 }

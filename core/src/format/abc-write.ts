@@ -1,10 +1,13 @@
 import type { Meter } from '../chart/chart.ts';
+import { sameMeter } from '../chart/head.ts';
+import { pulseOf } from '../chart/timeline.ts';
 import { printChord } from '../chord/chord-text.ts';
 import { type Formula, formulaTones } from '../chord/formula.ts';
 import { LETTER_SCHOOL, printQuality } from '../chord/quality-text.ts';
 import { intervalSemitones } from '../interval/interval.ts';
-import type { Key } from '../key/key.ts';
+import { type Key, sameKey } from '../key/key.ts';
 import { printNote } from '../pitch/note-text.ts';
+import { isMinorScale } from '../scale/scale.ts';
 import type { LossList } from './loss.ts';
 import type { FormHeld, Score, ScoreBar, ScoreChord } from './score.ts';
 
@@ -70,15 +73,15 @@ function oneLine(text: string): string {
   return text.replace(/\s+/g, ' ').replace(/%/g, '\\%').trim();
 }
 
-function tempoOf(tempo: number, { beats, unit }: Meter): string {
-  const dotted = unit === 8 && beats > 3 && beats % 3 === 0;
-  return `${dotted ? '3/8' : `1/${unit}`}=${Math.round(tempo)}`;
+function tempoOf(tempo: number, meter: Meter): string {
+  return `${pulseOf(meter)}/${meter.unit}=${Math.round(tempo)}`;
 }
 
 function keyOf({ tonic, scale }: Key, losses: LossList, bar: number): string {
   const mode = MODES[scale];
-  if (mode === undefined) losses.add('mode', bar, /minor|dorian|phrygian|locrian|altered/.test(scale) ? 'minor' : 'major');
-  return `${printNote(tonic)}${mode ?? (/minor|dorian|phrygian|locrian|altered/.test(scale) ? 'm' : '')}`;
+  const minor = isMinorScale(scale);
+  if (mode === undefined) losses.add('mode', bar, minor ? 'minor' : 'major');
+  return `${printNote(tonic)}${mode ?? (minor ? 'm' : '')}`;
 }
 
 /** Names of chords a player of ABC may not know, as half steps over the root. */
@@ -147,9 +150,8 @@ function barLine({ closesRepeat, ending }: ScoreBar['form'], next: ScoreBar | un
 }
 
 function changesOf(before: ScoreBar, bar: ScoreBar, losses: LossList, number: number): string {
-  const meter =
-    before.meter.beats === bar.meter.beats && before.meter.unit === bar.meter.unit ? '' : `[M:${bar.meter.beats}/${bar.meter.unit}]`;
-  const key = before.key.tonic === bar.key.tonic && before.key.scale === bar.key.scale ? '' : `[K:${keyOf(bar.key, losses, number)}]`;
+  const meter = sameMeter(before.meter, bar.meter) ? '' : `[M:${bar.meter.beats}/${bar.meter.unit}]`;
+  const key = sameKey(before.key, bar.key) ? '' : `[K:${keyOf(bar.key, losses, number)}]`;
   const tempo = bar.tempo === null || bar.tempo === before.tempo ? '' : `[Q:${tempoOf(bar.tempo, bar.meter)}]`;
   return `${meter}${key}${tempo}`;
 }

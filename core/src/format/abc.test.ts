@@ -57,6 +57,22 @@ describe('a chart as ABC', () => {
   ])('abc2midi has nothing to say against %s', (_, chart) => expect(complaints(abcOf(chart))).toBe(''));
 });
 
+test.each([
+  ['E phrygian dominant', 'K:E'],
+  ['B altered', 'K:Bm'],
+  ['A harmonic minor', 'K:Am'],
+  ['D dorian', 'K:Ddor'],
+])('a chart in %s is %s: its third says whether it is minor', (key, field) =>
+  expect(abcOf(`key: ${key}\n1\n`).split('\n')).toContain(field),
+);
+
+test.each([
+  ['4/4', 'Q:1/4=96'],
+  ['3/8', 'Q:1/8=96'],
+  ['6/8', 'Q:3/8=96'],
+  ['2/2', 'Q:1/2=96'],
+])('the tempo in %s counts its beat: %s', (meter, field) => expect(abcOf(`time: ${meter}\ntempo: 96\n1\n`).split('\n')).toContain(field));
+
 describe('ABC of others', () => {
   test('chord names over a melody, in time; the melody is not kept', () => {
     const { content, losses } = requireValue(

@@ -1,4 +1,5 @@
 import type { Meter } from '../chart/chart.ts';
+import { pulseOf } from '../chart/timeline.ts';
 import type { Chord } from '../chord/chord.ts';
 import { parseChord, printChord } from '../chord/chord-text.ts';
 import { COMMON_COST, identify } from '../chord/identify.ts';
@@ -213,9 +214,8 @@ function isPushedInto(chords: readonly NamedChord[], at: number, bar: BarSpan | 
   return (chords[at + 1]?.ticks ?? Number.POSITIVE_INFINITY) > bar.from;
 }
 
-function tempoAt({ tempos }: MidiSong, ticks: number, { beats, unit }: Meter): number | null {
+function tempoAt({ tempos }: MidiSong, ticks: number, meter: Meter): number | null {
   const quarters = lastAt(tempos, ticks);
   if (quarters === undefined) return null;
-  const pulse = unit === 8 && beats > 3 && beats % 3 === 0 ? 3 : 1;
-  return Math.round(((quarters * unit) / 4 / pulse) * 100) / 100;
+  return Math.round(((quarters * meter.unit) / 4 / pulseOf(meter)) * 100) / 100;
 }

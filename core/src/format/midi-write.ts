@@ -34,9 +34,7 @@ export function writeMidi(reading: ChartReading, tonic: Note, losses: LossList):
   let at = 0;
   timeline.forEach((bar, index) => {
     const tick = ticksPerBeat(bar);
-    head.push(
-      ...headEvents(reading, bar, timeline[index - 1], index, letters.keys[bar.stretch] as Key).map((event) => ({ ticks: at, event })),
-    );
+    head.push(...headEvents(reading, bar, timeline[index - 1], letters.keys[bar.stretch] as Key).map((event) => ({ ticks: at, event })));
     click.push(...clicksOf(bar, at, tick));
     for (const timed of bar.chords) {
       const from = Math.max(0, at + Math.round(timed.at * tick));
@@ -136,7 +134,7 @@ function bassNote({ root, bass }: Chord): number {
 }
 
 /** What is new with a bar: meter, tempo, key, section. */
-function headEvents(reading: ChartReading, bar: TimedBar, before: TimedBar | undefined, index: number, key: Key): readonly Event[] {
+function headEvents(reading: ChartReading, bar: TimedBar, before: TimedBar | undefined, key: Key): readonly Event[] {
   const { beats, meter, pulse } = bar;
   const events: Event[] = [];
   // a pickup is a short bar of its own
@@ -148,9 +146,9 @@ function headEvents(reading: ChartReading, bar: TimedBar, before: TimedBar | und
     events.push({ type: 'setTempo', meta: true, microsecondsPerBeat: Math.round(60_000_000 / quarters) });
   }
   if (before === undefined || before.stretch !== bar.stretch) events.push({ type: 'keySignature', meta: true, ...keySignature(key) });
-  const part = reading.performance.parts.find(({ from }) => from === index);
-  const section = part?.section === null || part === undefined ? undefined : reading.sections[part.section];
-  if (section !== undefined) events.push(meta('marker', ascii(section.name)));
+  const section = before?.part === bar.part ? null : reading.performance.parts[bar.part]?.section;
+  const name = reading.sections[section ?? -1]?.name;
+  if (name !== undefined) events.push(meta('marker', ascii(name)));
   return events;
 }
 

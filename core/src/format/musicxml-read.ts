@@ -1,5 +1,6 @@
 import type { FormJump, Meter } from '../chart/chart.ts';
 import { findMeter } from '../chart/head.ts';
+import { pulseOf } from '../chart/timeline.ts';
 import type { Chord } from '../chord/chord.ts';
 import { formulaOf } from '../chord/formula.ts';
 import { failure, type Result, success } from '../fault.ts';
@@ -226,7 +227,7 @@ class MeasureReader {
   #sound(sound: XmlElement | undefined, bar: OpenMeasure, words: string): boolean {
     if (sound === undefined) return false;
     const { dacapo, dalsegno, tocoda, fine, tempo, segno, coda } = sound.attributes;
-    if (tempo !== undefined && Number(tempo) > 0) this.#tempo = (Number(tempo) * this.#meter.unit) / 4 / this.#pulse();
+    if (tempo !== undefined && Number(tempo) > 0) this.#tempo = (Number(tempo) * this.#meter.unit) / 4 / pulseOf(this.#meter);
     if (segno !== undefined) bar.sign('segno');
     if (coda !== undefined) bar.sign('coda');
     if (fine !== undefined) bar.after.push('fine');
@@ -236,17 +237,12 @@ class MeasureReader {
     return fine !== undefined || tocoda !== undefined || dacapo === 'yes' || dalsegno !== undefined;
   }
 
-  #pulse(): number {
-    const { beats, unit } = this.#meter;
-    return unit === 8 && beats > 3 && beats % 3 === 0 ? 3 : 1;
-  }
-
   #tempoOf(metronome: XmlElement): number | undefined {
     const perMinute = Number(textIn(metronome, 'per-minute'));
     const quarters = UNIT_QUARTERS[textIn(metronome, 'beat-unit')];
     if (!(perMinute > 0) || quarters === undefined) return undefined;
     const dots = childrenOf(metronome, 'beat-unit-dot').length;
-    return (perMinute * quarters * (2 - 0.5 ** dots) * this.#meter.unit) / 4 / this.#pulse();
+    return (perMinute * quarters * (2 - 0.5 ** dots) * this.#meter.unit) / 4 / pulseOf(this.#meter);
   }
 }
 

@@ -1,10 +1,14 @@
 import type { FormJump, Meter } from '../chart/chart.ts';
+import { sameMeter } from '../chart/head.ts';
+import { pulseOf } from '../chart/timeline.ts';
 import type { Chord } from '../chord/chord.ts';
 import { LETTER_SCHOOL, printQuality } from '../chord/quality-text.ts';
 import { numberChord } from '../degree/degree.ts';
 import { accidentalsOnMajor } from '../interval/interval-text.ts';
-import type { Key } from '../key/key.ts';
+import { type Key, sameKey } from '../key/key.ts';
+import { afterWords } from '../part/chart-part.ts';
 import { accidentals, letterStep, type Note } from '../pitch/note.ts';
+import { isMinorScale } from '../scale/scale.ts';
 import type { ScaleName } from '../scale/scale-table.ts';
 import { kindOf } from './harmony-kind.ts';
 import type { LossList } from './loss.ts';
@@ -131,10 +135,9 @@ function rightBarline({ closesRepeat, ending }: ScoreBar['form']): readonly stri
 }
 
 function attributesOf(bar: ScoreBar, before: ScoreBar | undefined, reader: Transposed, index: number, losses: LossList): readonly string[] {
-  const key =
-    before === undefined || before.key.tonic !== bar.key.tonic || before.key.scale !== bar.key.scale ? [keyOf(bar.key, index, losses)] : [];
+  const key = before === undefined || !sameKey(before.key, bar.key) ? [keyOf(bar.key, index, losses)] : [];
   const time =
-    before === undefined || before.meter.beats !== bar.meter.beats || before.meter.unit !== bar.meter.unit
+    before === undefined || !sameMeter(before.meter, bar.meter)
       ? [`<time><beats>${bar.meter.beats}</beats><beat-type>${bar.meter.unit}</beat-type></time>`]
       : [];
   if (before !== undefined && key.length === 0 && time.length === 0) return [];
@@ -167,12 +170,10 @@ const MODE_FIFTHS: Readonly<Record<string, number>> = {
 };
 
 function keyOf({ tonic, scale }: Key, index: number, losses: LossList): string {
-  const mode = MODES[scale] ?? (MINOR.test(scale) ? 'minor' : 'major');
+  const mode = MODES[scale] ?? (isMinorScale(scale) ? 'minor' : 'major');
   if (MODES[scale] === undefined) losses.add('mode', index + 1, mode);
   return `<key><fifths>${tonic + (MODE_FIFTHS[mode] as number)}</fifths><mode>${mode}</mode></key>`;
 }
-
-const MINOR = /minor|dorian|phrygian|locrian|altered/;
 
 function directionsBefore(bar: ScoreBar, before: ScoreBar | undefined, score: Score, index: number): readonly string[] {
   const newTempo = bar.tempo !== null && bar.tempo !== before?.tempo;
@@ -199,19 +200,22 @@ const NOTE_TYPES: Readonly<Record<number, string>> = {
   64: '64th',
 };
 
-function tempoDirection(tempo: number, { beats, unit }: Meter): string {
-  const dotted = unit === 8 && beats > 3 && beats % 3 === 0;
-  const quarters = (tempo * 4 * (dotted ? 3 : 1)) / unit;
-  const beat = dotted ? '<beat-unit>quarter</beat-unit><beat-unit-dot/>' : `<beat-unit>${NOTE_TYPES[unit] ?? 'quarter'}</beat-unit>`;
+function tempoDirection(tempo: number, meter: Meter): string {
+  const { unit } = meter;
+  const pulse = pulseOf(meter);
+  const quarters = (tempo * 4 * pulse) / unit;
+  const beat = pulse === 3 ? '<beat-unit>quarter</beat-unit><beat-unit-dot/>' : `<beat-unit>${NOTE_TYPES[unit] ?? 'quarter'}</beat-unit>`;
   return direction(`<metronome>${beat}<per-minute>${tempo}</per-minute></metronome>`, `<sound tempo="${quarters}"/>`);
 }
 
 function jumpDirection(mark: 'fine' | 'to-coda' | FormJump): string {
-  if (mark === 'fine') return direction('<words>Fine</words>', '<sound fine="yes"/>');
-  if (mark === 'to-coda') return direction('<words>To Coda</words>', '<sound tocoda="coda"/>');
-  const until = { coda: ' al Coda', fine: ' al Fine', either: '' }[mark.until];
-  const words = `${mark.to === 'start' ? 'D.C.' : 'D.S.'}${until}${mark.keepRepeats ? ' with repeats' : ''}`;
-  return direction(`<words>${words}</words>`, mark.to === 'start' ? '<sound dacapo="yes"/>' : '<sound dalsegno="segno"/>');
+  return direction(`<words>${afterWords({ after: [mark] }).join('')}</words>`, jumpSound(mark));
+}
+
+function jumpSound(mark: 'fine' | 'to-coda' | FormJump): string {
+  if (mark === 'fine') return '<sound fine="yes"/>';
+  if (mark === 'to-coda') return '<sound tocoda="coda"/>';
+  return mark.to === 'start' ? '<sound dacapo="yes"/>' : '<sound dalsegno="segno"/>';
 }
 
 /** The chord at its first note: letters above the staff, and its number in the key below it. */
@@ -246,13 +250,7 @@ function stepAndAlter(what: 'root' | 'bass', note: Note): string {
 function numeralOf(chord: Chord, { tonic }: Key): string {
   const { degree } = numberChord(chord, tonic);
   const alter = accidentalsOnMajor(degree);
-  const root = letterStepOf(degree);
-  return `<numeral-root>${root}</numeral-root>${alter === 0 ? '' : `<numeral-alter>${alter}</numeral-alter>`}`;
-}
-
-/** 1–7: which degree of the scale a place on the line of fifths is. */
-function letterStepOf(degree: number): number {
-  return letterStep(degree) + 1;
+  return `<numeral-root>${letterStep(degree) + 1}</numeral-root>${alter === 0 ? '' : `<numeral-alter>${alter}</numeral-alter>`}`;
 }
 
 /** Slashes for as long as a chord lasts, a beat each; rests where nobody plays. */

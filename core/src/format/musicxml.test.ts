@@ -52,6 +52,10 @@ describe('a chart as MusicXML', () => {
     ['F# mixolydian', 5, 'mixolydian'],
     ['Bb', -2, 'major'],
     ['C#m', 4, 'minor'],
+    ['G harmonic minor', -2, 'minor'],
+    ['E phrygian dominant', 4, 'major'],
+    ['B altered', 2, 'minor'],
+    ['F lydian dominant', -1, 'major'],
   ])('%s has %i fifths, %s', (key, fifths, mode) =>
     expect(xmlOf(`key: ${key}\n1\n`)).toContain(`<key><fifths>${fifths}</fifths><mode>${mode}</mode></key>`),
   );

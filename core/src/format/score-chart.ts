@@ -1,8 +1,10 @@
-import type { FormJump, Meter } from '../chart/chart.ts';
-import { countingTonic, type Numbering } from '../chart/head.ts';
+import type { BarForm } from '../chart/bars.ts';
+import type { FormMark } from '../chart/chart.ts';
+import { printFormMark } from '../chart/form-text.ts';
+import { countingTonic, type Numbering, sameMeter } from '../chart/head.ts';
 import { printSlot } from '../chart/slot-text.ts';
 import { numberChord } from '../degree/degree.ts';
-import type { Key } from '../key/key.ts';
+import { sameKey } from '../key/key.ts';
 import { printKey } from '../key/key-text.ts';
 import type { LossList } from './loss.ts';
 import { withChartRepeats } from './paper-endings.ts';
@@ -91,19 +93,31 @@ function oneLine(text: string): string {
 function tokensOf(bar: ScoreBar, before: ScoreBar | undefined, tonic: number, losses: LossList, number: number): readonly string[] {
   const { form, pickup } = bar;
   const changes = before === undefined ? [] : changesBetween(before, bar);
-  const { ending } = form;
-  const repeats = form.closesRepeat === null ? [] : [form.closesRepeat === 2 ? ':|' : `:| x${form.closesRepeat}`];
   return [
     ...changes.map((change) => `{${change}}`),
-    ...form.signs.map((sign) => `{${sign}}`),
-    ...(form.opensRepeat ? ['|:'] : []),
-    ...(ending?.begins ? [`${ending.passes.join(',')}.[`] : []),
+    ...marksBefore(form).map(printFormMark),
     ...(pickup === null ? [] : [`{pickup: ${pickup}}`]),
     barToken(bar, tonic, losses, number),
     ...bar.remarks.map((text) => `"${oneLine(text).replace(/"/g, '”')}"`),
-    ...(ending?.ends ? [']'] : []),
-    ...repeats,
-    ...form.after.map((mark) => `{${afterText(mark)}}`),
+    ...marksAfter(form).map(printFormMark),
+  ];
+}
+
+/** What of the form is written before a bar. */
+function marksBefore({ signs, opensRepeat, ending }: BarForm): readonly FormMark[] {
+  return [
+    ...signs.map((sign) => ({ kind: 'sign', sign }) as const),
+    ...(opensRepeat ? [{ kind: 'repeat-open' } as const] : []),
+    ...(ending?.begins ? [{ kind: 'ending-open', passes: ending.passes } as const] : []),
+  ];
+}
+
+/** What of the form is written behind a bar; a repeat is played twice unless it says how often. */
+function marksAfter({ closesRepeat, ending, after }: BarForm): readonly FormMark[] {
+  return [
+    ...(ending?.ends ? [{ kind: 'ending-close' } as const] : []),
+    ...(closesRepeat === null ? [] : [{ kind: 'repeat-close', times: closesRepeat === 2 ? null : closesRepeat } as const]),
+    ...after.map((mark): FormMark => (mark === 'fine' ? { kind: 'sign', sign: mark } : mark === 'to-coda' ? { kind: mark } : mark)),
   ];
 }
 
@@ -115,23 +129,8 @@ function changesBetween(before: ScoreBar, bar: ScoreBar): readonly string[] {
   ].filter((change) => change !== '');
 }
 
-function sameMeter(a: Meter, b: Meter): boolean {
-  return a.beats === b.beats && a.unit === b.unit;
-}
-
-function sameKey(a: Key, b: Key): boolean {
-  return a.tonic === b.tonic && a.scale === b.scale;
-}
-
 function tempoText(tempo: number): string {
   return String(Math.round(Math.min(400, Math.max(20, tempo)) * 100) / 100);
-}
-
-function afterText(mark: 'fine' | 'to-coda' | FormJump): string {
-  if (mark === 'fine') return 'fine';
-  if (mark === 'to-coda') return 'to coda';
-  const until = { coda: ' al coda', fine: ' al fine', either: '' }[mark.until];
-  return `${mark.to === 'start' ? 'dc' : 'ds'}${mark.keepRepeats ? '!' : ''}${until}`;
 }
 
 /** The chords of a bar, alone or sharing it; equal shares need no marks. */

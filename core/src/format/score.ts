@@ -4,6 +4,7 @@ import { type ChartReading, lettersFrom } from '../chart/reading.ts';
 import type { Chord } from '../chord/chord.ts';
 import { printChord } from '../chord/chord-text.ts';
 import type { Key } from '../key/key.ts';
+import { wordsUnder } from '../part/chart-part.ts';
 import { isWritable, type Note, simplest } from '../pitch/note.ts';
 import type { LossList } from './loss.ts';
 
@@ -171,7 +172,7 @@ class BarMarker {
       pickup: bar.pickup,
       chords: bar.chords.map((slot) => this.#chord(slot, bar)),
       remarks: [...more, ...bar.remarks.map(({ to, text }) => (to === null ? text : `${to}: ${text}`))],
-      words: newLine ? this.#wordsUnder(bar.line) : [],
+      words: newLine ? wordsUnder(bar.line, this.#reading) : [],
       form,
     };
   }
@@ -188,16 +189,6 @@ class BarMarker {
     const plain = { ...chord, root: simplest(chord.root), bass: chord.bass === null ? null : simplest(chord.bass) };
     this.#losses.add('respelled', null, printChord(plain));
     return plain;
-  }
-
-  #wordsUnder(line: number): readonly string[] {
-    const words: string[] = [];
-    const { body } = this.#reading.chart;
-    for (let index = line + 1; body[index]?.kind === 'words'; index += 1) {
-      const under = body[index];
-      if (under?.kind === 'words') words.push(under.text);
-    }
-    return words;
   }
 }
 

@@ -1,4 +1,6 @@
+import { sameMeter } from '../chart/head.ts';
 import { printChord } from '../chord/chord-text.ts';
+import { sameKey } from '../key/key.ts';
 import { printKey } from '../key/key-text.ts';
 import type { LossList } from './loss.ts';
 import { beatsOf, type FormHeld, type Score, type ScoreBar } from './score.ts';
@@ -53,8 +55,8 @@ function headingOf({ section, times }: ScoreBar, index: number): readonly string
 function changesOf(before: ScoreBar | undefined, { meter, key, tempo }: ScoreBar): readonly string[] {
   if (before === undefined) return [];
   return [
-    before.meter.beats === meter.beats && before.meter.unit === meter.unit ? '' : `Time: ${meter.beats}/${meter.unit}`,
-    before.key.tonic === key.tonic && before.key.scale === key.scale ? '' : `Key: ${printKey(key)}`,
+    sameMeter(before.meter, meter) ? '' : `Time: ${meter.beats}/${meter.unit}`,
+    sameKey(before.key, key) ? '' : `Key: ${printKey(key)}`,
     tempo === null || tempo === before.tempo ? '' : `Tempo: ${tempo}`,
   ].filter((change) => change !== '');
 }

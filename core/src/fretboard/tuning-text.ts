@@ -29,7 +29,12 @@ export function parseTuning(text: string): Result<Tuning> {
 
 /** The open strings with their octaves, middle C being C4: `E2 A2 D3 G3 B3 E4`. */
 export function printTuning(tuning: Tuning): string {
-  return tuning.map((midi) => `${printNote(plainNote(midi))}${Math.floor(midi / OCTAVE) - 1}`).join(' ');
+  return tuning.map(pitchName).join(' ');
+}
+
+/** A MIDI pitch by its plain name and octave, middle C being C4: 58 is `Bb3`. */
+export function pitchName(midi: number): string {
+  return `${printNote(plainNote(midi))}${Math.floor(midi / OCTAVE) - 1}`;
 }
 
 /** The simplest name of a MIDI pitch, flat where there is a choice, as tuned-down strings are called. */

@@ -51,6 +51,11 @@ export function moveKey(key: Key, semitones: number, from: Key = key): Key {
   return simplestKey({ ...key, tonic: key.tonic + fifths }, from);
 }
 
+/** Whether two keys are one by name: F♯ major and G♭ major are two. No key is only the same as no key. */
+export function sameKey(a: Key | null, b: Key | null): boolean {
+  return a?.tonic === b?.tonic && a?.scale === b?.scale;
+}
+
 /** Half steps upward from one tonic to another, 0–11. */
 export function semitonesBetween(from: Note, to: Note): number {
   return chroma(to - from);

@@ -132,7 +132,7 @@ describe('what stands over and behind bars', () => {
     const read = readChart('key: G\n{segno} 1 4 {to coda} 5 {ds al coda}\n[Tag]\n{coda} 1 {fine}\n');
     expect(read.bars.map(({ form }) => afterWords(form))).toEqual([[], ['To Coda'], ['D.S. al Coda'], ['Fine']]);
     const jump = { kind: 'jump', to: 'start', until: 'either', keepRepeats: true } as const;
-    expect(afterWords({ opensRepeat: false, closesRepeat: null, ending: null, signs: [], after: [jump] })).toEqual(['D.C. with repeats']);
+    expect(afterWords({ after: [jump] })).toEqual(['D.C. with repeats']);
   });
 
   test('what is new with a bar is told, and nothing else', () => {

@@ -174,7 +174,7 @@ export function endingLabel(passes: readonly number[]): string {
 }
 
 /** What stands at the end of a bar: `Fine`, `To Coda`, `D.S. al Coda`. */
-export function afterWords({ after }: BarForm): readonly string[] {
+export function afterWords({ after }: Pick<BarForm, 'after'>): readonly string[] {
   return after.map((mark) => {
     if (mark === 'fine') return 'Fine';
     if (mark === 'to-coda') return 'To Coda';

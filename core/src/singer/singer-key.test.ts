@@ -1,10 +1,11 @@
 import { describe, expect, test } from '@jest/globals';
 import { requireValue } from '../fault.ts';
+import { pitchName } from '../fretboard/tuning-text.ts';
 import { parseKey, printKey } from '../key/key-text.ts';
 import { DEFAULT_NAMING } from '../naming/naming.ts';
 import { parseRange } from '../pitch/pitch-text.ts';
 import { sungWords } from '../wording/singer-words.ts';
-import { accidentalsFor, checkVoice, isAtEdge, type Kindness, pitchName, roomOf, singerKeys, sungRange, type Voice } from './singer-key.ts';
+import { accidentalsFor, checkVoice, isAtEdge, type Kindness, roomOf, singerKeys, sungRange, type Voice } from './singer-key.ts';
 
 const range = (text: string) => requireValue(parseRange(text));
 const key = (text: string) => requireValue(parseKey(text));

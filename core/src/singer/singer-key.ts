@@ -1,7 +1,6 @@
 import { failure, mod, type Result, success } from '../fault.ts';
-import { plainNote } from '../fretboard/tuning-text.ts';
+import { pitchName } from '../fretboard/tuning-text.ts';
 import { type Key, keyAccidentals, moveKey } from '../key/key.ts';
-import { printNote } from '../pitch/note-text.ts';
 import type { PitchRange } from '../pitch/pitch-text.ts';
 import { type Reader, writtenKey } from '../reader/reader.ts';
 
@@ -61,11 +60,6 @@ export function checkVoice(voice: Voice): Result<Voice> {
 }
 
 const OCTAVE = 12;
-
-/** A pitch by its plain name and octave, `B♭3` as `Bb3`. */
-export function pitchName(midi: number): string {
-  return `${printNote(plainNote(midi))}${Math.floor(midi / OCTAVE) - 1}`;
-}
 
 /** The melody moved by so many half steps, in the octave that leaves a voice the most room at both ends. */
 export function sungRange(melody: PitchRange, semitones: number, { comfortable, possible }: Voice): SungRange {

@@ -1,8 +1,8 @@
-import { plainNote } from '../fretboard/tuning-text.ts';
-import { type Key, keyNotes } from '../key/key.ts';
+import type { Key } from '../key/key.ts';
 import { type Naming, nameNote } from '../naming/naming.ts';
-import { accidentals, chroma } from '../pitch/note.ts';
+import { accidentals } from '../pitch/note.ts';
 import type { SungRange } from '../singer/singer-key.ts';
+import { noteName } from '../voicing/reshape.ts';
 
 const OCTAVE = 12;
 
@@ -23,7 +23,7 @@ function halfSteps(count: number): string {
 }
 
 function pitch(midi: number, key: Key, naming: Naming): string {
-  const note = keyNotes(key).find((own) => chroma(own) === midi % OCTAVE) ?? plainNote(midi);
+  const note = noteName(midi, key);
   // C♭ and B♯ are counted with the letter they have
   const octave = Math.floor((midi - accidentals(note)) / OCTAVE) - 1;
   return `${nameNote(note, naming.notes)}${octave}`;

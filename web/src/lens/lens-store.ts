@@ -1,4 +1,14 @@
-import { type Chord, type ChordScaleName, DEFAULT_NAMING, type Key, type Naming, type Note, parseKey, printKey } from '@aurora/core';
+import {
+  type Chord,
+  type ChordScaleName,
+  DEFAULT_NAMING,
+  type Key,
+  type Naming,
+  type Note,
+  parseKey,
+  printKey,
+  sameKey,
+} from '@aurora/core';
 import type { Member } from '@aurora/wire';
 import { create } from 'zustand';
 import { CONCERT, type ReaderChoice, readerChoice } from './reader-view.ts';
@@ -49,7 +59,7 @@ export const useLens = create<LensState>()((set) => ({
   homeKey: null,
   selection: null,
   naming: DEFAULT_NAMING,
-  setKey: (key) => set(({ homeKey }) => ({ key: key !== null && homeKey !== null && sameKey(key, homeKey) ? null : key })),
+  setKey: (key) => set(({ homeKey }) => ({ key: key !== null && sameKey(key, homeKey) ? null : key })),
   setReader: (reader) => set({ reader }),
   setMembers: (members) => set(({ reader }) => ({ members, reader: readerChoice(reader.id, members) })),
   setHomeKey: (homeKey) => set((state) => (sameKey(state.homeKey, homeKey) ? state : { homeKey })),
@@ -75,8 +85,4 @@ export function lensesOf(search: string): Pick<LensState, 'key' | 'reader'> {
   const asked = new URLSearchParams(search);
   const key = parseKey(asked.get('key') ?? '');
   return { key: key.ok ? key.value : null, reader: readerChoice(asked.get('reader'), useLens.getState().members) };
-}
-
-function sameKey(a: Key | null, b: Key | null): boolean {
-  return a?.tonic === b?.tonic && a?.scale === b?.scale;
 }

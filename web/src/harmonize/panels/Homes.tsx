@@ -1,4 +1,4 @@
-import { homesOf, type Key, nameChord, nameNote, printScale, printScaleNumber, SCALE_NAMES } from '@aurora/core';
+import { homesOf, nameChord, nameNote, printScale, printScaleNumber, SCALE_NAMES, sameKey } from '@aurora/core';
 import { useLens } from '../../lens/lens-store.ts';
 import { Glyphs } from '../../notation/Glyphs.tsx';
 import type { ColumnView } from '../harmonize-view.ts';
@@ -10,7 +10,6 @@ export function Homes({ sounding, naming, columns, index }: PanelProps) {
   const { setKey } = useLens();
   const { chord } = columns[index] as ColumnView;
   const homes = homesOf(chord);
-  const isHere = (key: Key) => key.tonic === sounding.tonic && key.scale === sounding.scale;
   return (
     <div>
       <NameNotes heardIn={sounding} naming={naming} />
@@ -30,7 +29,7 @@ export function Homes({ sounding, naming, columns, index }: PanelProps) {
                     <button
                       key={key.tonic}
                       type="button"
-                      aria-pressed={isHere(key)}
+                      aria-pressed={sameKey(key, sounding)}
                       onClick={() => setKey(key)}
                       className="music-glyph min-h-11 rounded-lg border border-hairline px-3 hover:border-accent aria-pressed:bg-wash"
                     >
