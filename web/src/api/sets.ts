@@ -2,10 +2,10 @@ import { type SetList, type SetListBody, setList, setListsAnswer } from '@aurora
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { z } from 'zod';
 import { call } from './client.ts';
-import { useBand } from './songs.ts';
+import { fullSetsKey, useBand } from './songs.ts';
 
 const setsKey = (bandId: string) => ['sets', bandId] as const;
-export const setKey = (bandId: string, setId: string) => ['set', bandId, setId] as const;
+export const setKey = (bandId: string, setId: string) => [...fullSetsKey(bandId), setId] as const;
 
 /** The band's sets, the last one worked on first. */
 export function useSets() {

@@ -31,8 +31,17 @@ export async function knownBandId(queries: QueryClient): Promise<string> {
   return (await queries.ensureQueryData(bandQuery)).id;
 }
 
-export const songsKey = (bandId: string) => ['songs', bandId] as const;
+const songsKey = (bandId: string) => ['songs', bandId] as const;
 export const songKey = (bandId: string, songId: string) => ['song', bandId, songId] as const;
+/** Sets come with their songs. */
+export const fullSetsKey = (bandId: string) => ['set', bandId] as const;
+
+/** Puts a saved song where it is looked up, and has whatever shows it asked for again. */
+export function keepSong(queries: QueryClient, bandId: string, saved: Song): void {
+  queries.setQueryData(songKey(bandId, saved.id), saved);
+  void queries.invalidateQueries({ queryKey: songsKey(bandId) });
+  void queries.invalidateQueries({ queryKey: fullSetsKey(bandId) });
+}
 
 /** What the shelf is asked for. */
 export interface ShelfWish {
@@ -109,8 +118,7 @@ function useSongMutation<Wish>(ask: (bandId: string, wish: Wish) => Promise<Song
     mutationFn: async (wish: Wish) => {
       const bandId = await knownBandId(queries);
       const changed = await ask(bandId, wish);
-      queries.setQueryData(songKey(bandId, changed.id), changed);
-      void queries.invalidateQueries({ queryKey: songsKey(bandId) });
+      keepSong(queries, bandId, changed);
       return changed;
     },
   });

@@ -1,4 +1,4 @@
-import type { SetList, SetListBody } from '@aurora/wire';
+import type { SetList, SetListBody, Song } from '@aurora/wire';
 import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals';
 import { ApiFault } from '../api/client.ts';
 import { SetDesk } from './set-desk.ts';
@@ -114,6 +114,46 @@ describe('a set being worked on', () => {
     await jest.advanceTimersByTimeAsync(20_000);
     expect(desk.get().status).toEqual({ kind: 'refused', says: 'name: give the set a name' });
     expect(saves).toHaveLength(1);
+  });
+
+  const song = (id: string, savedAt: string, source = ''): Song => ({
+    id,
+    title: id,
+    by: '',
+    key: 'C',
+    tempo: null,
+    bars: 1,
+    opening: [],
+    ridge: [],
+    tags: [],
+    archived: false,
+    revision: 1,
+    savedAt,
+    source,
+  });
+
+  test('what others saved is taken over, and can be taken back; a set from a backup too', () => {
+    const { desk } = deskWith(accept);
+    desk.adopt({ ...SET, name: 'Theirs', revision: 3, savedAt: '2026-01-01T10:00:00.000Z' });
+    expect(desk.get().body.name).toBe('Theirs');
+    desk.adopt({ ...SET, name: 'Restored', revision: 1, savedAt: '2026-01-01T11:00:00.000Z' });
+    expect(desk.get().body.name).toBe('Restored');
+    desk.adopt({ ...SET, name: 'Late answer', revision: 3, savedAt: '2026-01-01T10:30:00.000Z' });
+    expect(desk.get().body.name).toBe('Restored');
+    desk.undo();
+    expect(desk.get().body.name).toBe('Theirs');
+  });
+
+  test('a chart that was changed meanwhile comes into the set, whatever waits to be saved', () => {
+    const { desk } = deskWith(accept);
+    desk.adopt({ ...SET, songs: [song('a', '2026-01-01', 'key: C')] });
+    desk.change(named('Mine'), [song('b', '2026-01-01')]);
+    desk.adopt({ ...SET, songs: [song('a', '2026-01-02', 'key: D')] });
+    expect(desk.get().body.name).toBe('Mine');
+    expect(desk.get().songs.map(({ id, source }) => [id, source])).toEqual([
+      ['a', 'key: D'],
+      ['b', ''],
+    ]);
   });
 
   test('leaving saves at once', async () => {

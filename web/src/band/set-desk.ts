@@ -28,12 +28,15 @@ const MOST_STEPS = 200;
 export class SetDesk {
   #state: SetDeskState;
   #revision: number;
+  /** When what the server has was saved, as ISO time: a set brought back from a backup begins again at its first revision. */
+  #savedAt: string;
   #timer: ReturnType<typeof setTimeout> | null = null;
   readonly #listeners = new Set<() => void>();
   readonly #save: Save;
 
   constructor(set: SetList, save: Save) {
     this.#revision = set.revision;
+    this.#savedAt = set.savedAt;
     this.#save = save;
     this.#state = { body: bodyOf(set), songs: set.songs, past: [], future: [], status: { kind: 'saved' } };
   }
@@ -75,7 +78,7 @@ export class SetDesk {
   readonly settle = (keep: 'mine' | 'theirs'): void => {
     const { status, body, past } = this.#state;
     if (status.kind !== 'conflict') return;
-    this.#revision = status.theirs.revision;
+    this.#stand(status.theirs);
     if (keep === 'mine') {
       this.#put({ status: { kind: 'waiting' } });
       this.#later(0);
@@ -84,12 +87,18 @@ export class SetDesk {
     this.#put({ body: bodyOf(status.theirs), songs: status.theirs.songs, past: [...past, body], future: [], status: { kind: 'saved' } });
   };
 
-  /** Takes over what the server has now, where nothing of this page waits to be saved. */
+  /**
+   * Takes over what the server has now: the set where nothing of this page waits to be saved, its songs
+   * always, whose charts may have been changed meanwhile.
+   */
   readonly adopt = (set: SetList): void => {
-    const { status, body, past } = this.#state;
-    if (status.kind !== 'saved' || set.revision <= this.#revision) return;
-    this.#revision = set.revision;
-    this.#put({ body: bodyOf(set), songs: set.songs, past: [...past, body], future: [] });
+    const { status, body, past, songs } = this.#state;
+    if (set.savedAt < this.#savedAt) return;
+    if (status.kind === 'saved' && set.savedAt > this.#savedAt) {
+      this.#stand(set);
+      this.#put({ body: bodyOf(set), songs: set.songs, past: [...past, body], future: [] });
+    } else if (set.songs.some((song) => changedIn(songs, song)))
+      this.#put({ songs: [...set.songs, ...songs.filter(({ id }) => set.songs.every((song) => song.id !== id))] });
   };
 
   /** Saves at once what is not saved yet. */
@@ -98,6 +107,11 @@ export class SetDesk {
     clearTimeout(this.#timer);
     void this.#saveNow();
   };
+
+  #stand({ revision, savedAt }: SetList): void {
+    this.#revision = revision;
+    this.#savedAt = savedAt;
+  }
 
   #put(change: Partial<SetDeskState>): void {
     this.#state = { ...this.#state, ...change };
@@ -122,7 +136,7 @@ export class SetDesk {
     this.#put({ status: { kind: 'saving' } });
     try {
       const saved = await this.#save(body, this.#revision);
-      this.#revision = saved.revision;
+      this.#stand(saved);
       this.#put({ songs: saved.songs, status: { kind: 'saved' } });
       if (this.#state.body !== body) this.#later(PAUSE_MS);
     } catch (fault) {
@@ -138,6 +152,12 @@ function statusOf(fault: unknown): SetStatus {
   if (theirs.success) return { kind: 'conflict', theirs: theirs.data };
   if (fault.status === 0 || fault.status >= 500) return { kind: 'away', says: 'The server does not answer; not saved yet.' };
   return { kind: 'refused', says: fault.message };
+}
+
+/** Whether a song is not here, or its chart was saved after the one that is. */
+function changedIn(songs: readonly Song[], { id, savedAt }: Song): boolean {
+  const here = songs.find((song) => song.id === id);
+  return here === undefined || here.savedAt < savedAt;
 }
 
 function bodyOf({ name, place, startsAt, gapSeconds, entries }: SetList): SetListBody {

@@ -1,7 +1,7 @@
 import type { Song } from '@aurora/wire';
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
-import { saveSong, songKey, songsKey } from '../api/songs.ts';
+import { keepSong, saveSong } from '../api/songs.ts';
 import { DraftKeeper } from './draft-keeper.ts';
 import { useOpenDraft } from './draft-store.ts';
 
@@ -14,10 +14,7 @@ export function useDraft(bandId: string, song: Song): DraftKeeper | null {
     const opened = new DraftKeeper(song, {
       save: (source, baseRevision) => saveSong(bandId, song.id, source, baseRevision),
       storage: window.localStorage,
-      onSaved: (saved) => {
-        queries.setQueryData(songKey(bandId, saved.id), saved);
-        void queries.invalidateQueries({ queryKey: songsKey(bandId) });
-      },
+      onSaved: (saved) => keepSong(queries, bandId, saved),
       setTimer: (work, ms) => window.setTimeout(work, ms),
       clearTimer: (timer) => window.clearTimeout(timer),
     });

@@ -18,7 +18,7 @@ import { Plus, Undo2, Volume2, X } from 'lucide-react';
 import { useState } from 'react';
 import { useParams } from 'react-router';
 import { ApiFault } from '../../api/client.ts';
-import { saveSong, songKey, songsKey, useBand, useSong } from '../../api/songs.ts';
+import { keepSong, saveSong, useBand, useSong } from '../../api/songs.ts';
 import { play } from '../../audio/player.ts';
 import { useProgression } from '../../harmonize/progression-store.ts';
 import { keyInForce, useLens } from '../../lens/lens-store.ts';
@@ -159,8 +159,7 @@ function useAddChord(): (chord: Chord) => void {
     }
     saveSong(bandId, song.id, withBarAdded(song.source, chord, tonic), song.revision).then(
       (saved) => {
-        queries.setQueryData(songKey(bandId, saved.id), saved);
-        void queries.invalidateQueries({ queryKey: songsKey(bandId) });
+        keepSong(queries, bandId, saved);
         void sayDone(`Added as the last bar of ${saved.title || 'the song'}.`);
       },
       (error: unknown) => void sayFault(error instanceof ApiFault ? error.message : 'The song could not be saved; nothing was changed.'),
