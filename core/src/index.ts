@@ -28,7 +28,7 @@ export {
 } from './chart/bars.ts';
 export type { Meter, Place, Problem, Severity } from './chart/chart.ts';
 export { parseChart, printChart } from './chart/chart-text.ts';
-export { countingTonic, type Head, type Numbering } from './chart/head.ts';
+export { countingTonic, type Head, headValue, type Numbering } from './chart/head.ts';
 export { type ChartReading, keysReadFrom, type Letters, lettersFrom, printBar, readChart } from './chart/reading.ts';
 export { type ChordView, type RenderedChart, renderChart } from './chart/render.ts';
 export { linesOf } from './chart/text-lines.ts';
@@ -159,7 +159,17 @@ export { accidentals, chroma, isEnharmonic, letterStep, type Note, simplest } fr
 export { type AccidentalStyle, parseNote, printAccidentals, printNote, withGlyphs } from './pitch/note-text.ts';
 export { type PitchRange, parsePitch, parseRange, pitchOf } from './pitch/pitch-text.ts';
 export { type Progression, type ProgressionChord, readProgression, type UnreadChord } from './progression/progression.ts';
-export { CONCERT_READER, type Reader, TRANSPOSITION_SEMITONES, type Transposition, writtenChord, writtenKey } from './reader/reader.ts';
+export {
+  CONCERT_READER,
+  type Player,
+  playerReader,
+  playsGuitar,
+  type Reader,
+  TRANSPOSITION_SEMITONES,
+  type Transposition,
+  writtenChord,
+  writtenKey,
+} from './reader/reader.ts';
 export { type ChordSwap, withSwaps } from './reader/swaps.ts';
 export { type ArpeggioWish, arpeggioRun } from './run/arpeggio.ts';
 export type { Run, RunNote } from './run/run.ts';
@@ -174,11 +184,13 @@ export {
   type EveningEntry,
   type EveningSong,
   eveningOf,
+  NEW_SET_SONG,
   type ShelfSong,
   type StoredSet,
   type StoredSetBreak,
   type StoredSetSong,
 } from './setlist/evening.ts';
+export { parseLength, printLength } from './setlist/length-text.ts';
 export { firstChord, lastChord, type MedleySong, playedTexts, withBridge } from './setlist/medley.ts';
 export {
   clockAfter,
@@ -269,7 +281,7 @@ export {
   moveWords,
   oddityWords,
 } from './wording/neck-words.ts';
-export { lengthWords, setSheet } from './wording/set-sheet.ts';
+export { lengthWords, setSheet, songFacts, tonightWords } from './wording/set-sheet.ts';
 export { setWarningWords } from './wording/set-words.ts';
 export { sungWords } from './wording/singer-words.ts';
 export { keyWords, whyWords } from './wording/why-words.ts';

@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import type { Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { fileURLToPath } from 'node:url';
+import { NEW_SET_SONG } from '@aurora/core';
 import type { SetSongEntry } from '@aurora/wire';
 import { afterAll, beforeAll } from '@jest/globals';
 import pg from 'pg';
@@ -96,17 +97,5 @@ export function computeApi(): (path: string, body: unknown) => Promise<Answer> {
 
 /** A song as it stands in a set when nothing was said about it. */
 export function setSong(id: string, songId: string, more: Partial<SetSongEntry> = {}): SetSongEntry {
-  return {
-    kind: 'song',
-    id,
-    songId,
-    key: null,
-    tempo: null,
-    capos: {},
-    starts: '',
-    notes: '',
-    seconds: null,
-    join: { kind: 'gap' },
-    ...more,
-  };
+  return { ...NEW_SET_SONG, id, songId, ...more };
 }

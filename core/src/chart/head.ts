@@ -39,6 +39,12 @@ export function tidyHeadName(name: string): string {
   return KNOWN_NAMES.has(lower) ? lower : name;
 }
 
+/** The value of a head line as it is typed, by its tidy name; undefined where there is no such line. The first counts. */
+export function headValue(lines: readonly HeadLine[], name: string): string | undefined {
+  for (const line of lines) if (line.kind === 'field' && line.name === name) return line.value;
+  return undefined;
+}
+
 /** Reads the head lines; values that cannot be read leave the default and a problem. */
 export function readHead(lines: readonly HeadLine[]): { head: Head; problems: readonly Problem[] } {
   const fields = new Map<string, { value: string; at: Place }>();
@@ -104,10 +110,18 @@ export function sameMeter(a: Meter, b: Meter): boolean {
   return a.beats === b.beats && a.unit === b.unit;
 }
 
+const LOWEST_TEMPO = 20;
+const HIGHEST_TEMPO = 400;
+
 /** A tempo in beats a minute, 20 to 400. */
 export function findTempo(text: string): number | undefined {
   const bpm = /^\s*\d{1,3}(\.\d{1,2})?\s*$/.test(text) ? Number(text) : Number.NaN;
-  return bpm >= 20 && bpm <= 400 ? bpm : undefined;
+  return bpm >= LOWEST_TEMPO && bpm <= HIGHEST_TEMPO ? bpm : undefined;
+}
+
+/** The nearest tempo a chart can hold, in beats a minute: 20 to 400, in hundredths. */
+export function nearestTempo(bpm: number): number {
+  return Math.round(Math.min(HIGHEST_TEMPO, Math.max(LOWEST_TEMPO, bpm)) * 100) / 100;
 }
 
 function keyOf(value: string): Key | Fault {

@@ -7,6 +7,7 @@ import type { Note } from '../pitch/note.ts';
 import { printChange } from './change-text.ts';
 import type { Change } from './chart.ts';
 import { printChart } from './chart-text.ts';
+import { headValue } from './head.ts';
 import { type ChartReading, type Letters, lettersFrom, printBar } from './reading.ts';
 
 /** How the chords of a rendered chart are written. */
@@ -51,7 +52,7 @@ function renderText(reading: ChartReading, letters: Letters, print: (chord: Numb
     return printChange(passed.kind === 'key' && key !== undefined ? { kind: 'key', key } : passed);
   };
   const key = printKey(letters.keys[0] as ChartReading['head']['key']);
-  const named = reading.chart.head.some((line) => line.kind === 'field' && line.name === 'key');
+  const named = headValue(reading.chart.head, 'key') !== undefined;
   const text = printChart(reading.chart, {
     chord: (chord) => print(chord, stretch),
     change,

@@ -1,7 +1,7 @@
 import type { Section, WrittenBar } from '../chart/bars.ts';
 import { printChange } from '../chart/change-text.ts';
 import { printChart } from '../chart/chart-text.ts';
-import { countingTonic, type Numbering } from '../chart/head.ts';
+import { countingTonic, headValue, type Numbering } from '../chart/head.ts';
 import { linesOf } from '../chart/text-lines.ts';
 import type { NumberChord } from '../degree/degree.ts';
 import { printNumber } from '../degree/number-text.ts';
@@ -157,7 +157,7 @@ export function renumber({ reading }: OpenChart, to: Numbering): string {
     },
     field: (name, value) => (name === 'numbering' ? to : value),
   });
-  if (chart.head.some((line) => line.kind === 'field' && line.name === 'numbering')) return text;
+  if (headValue(chart.head, 'numbering') !== undefined) return text;
   const lines = text.split('\n');
   const keyLine = lines.findIndex((line) => line.startsWith('key:'));
   lines.splice(keyLine + 1, 0, `numbering: ${to}`);

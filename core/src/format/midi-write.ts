@@ -1,4 +1,5 @@
 import { type MidiData, type MidiEvent, writeMidi as writeMidiFile } from 'midi-file';
+import { headValue } from '../chart/head.ts';
 import type { ChartReading } from '../chart/reading.ts';
 import { lettersFrom } from '../chart/reading.ts';
 import { type TimedBar, timelineOf } from '../chart/timeline.ts';
@@ -191,6 +192,5 @@ function lossesOf({ head, bars, chart, sections, stretches, performance }: Chart
 
 function headLosses({ head, body }: ChartReading['chart'], losses: LossList): void {
   if (body.some(({ kind }) => kind === 'words')) losses.add('lyrics');
-  for (const line of head)
-    if (line.kind === 'field' && ['by', 'note', 'range'].includes(line.name.toLowerCase())) losses.add('head', null, line.name);
+  for (const name of ['by', 'note', 'range']) if (headValue(head, name) !== undefined) losses.add('head', null, name);
 }

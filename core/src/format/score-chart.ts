@@ -1,7 +1,7 @@
 import type { BarForm } from '../chart/bars.ts';
 import type { FormMark } from '../chart/chart.ts';
 import { printFormMark } from '../chart/form-text.ts';
-import { countingTonic, type Numbering, sameMeter } from '../chart/head.ts';
+import { countingTonic, type Numbering, nearestTempo, sameMeter } from '../chart/head.ts';
 import { printSlot } from '../chart/slot-text.ts';
 import { numberChord } from '../degree/degree.ts';
 import { sameKey } from '../key/key.ts';
@@ -22,7 +22,7 @@ export function chartOfScore(score: Score, losses: LossList): string {
     score.by === '' ? '' : `by: ${oneLine(score.by)}`,
     first === undefined ? '' : `key: ${printKey(first.key)}`,
     first === undefined ? '' : `time: ${first.meter.beats}/${first.meter.unit}`,
-    first === undefined || first.tempo === null ? '' : `tempo: ${tempoText(first.tempo)}`,
+    first === undefined || first.tempo === null ? '' : `tempo: ${nearestTempo(first.tempo)}`,
     score.feel === '' ? '' : `feel: ${oneLine(score.feel)}`,
     ...score.fields.map(([name, value]) => `${name}: ${oneLine(value)}`),
   ].filter((line) => line !== '');
@@ -125,12 +125,8 @@ function changesBetween(before: ScoreBar, bar: ScoreBar): readonly string[] {
   return [
     sameMeter(before.meter, bar.meter) ? '' : `${bar.meter.beats}/${bar.meter.unit}`,
     sameKey(before.key, bar.key) ? '' : `key: ${printKey(bar.key)}`,
-    bar.tempo === null || bar.tempo === before.tempo ? '' : `tempo: ${tempoText(bar.tempo)}`,
+    bar.tempo === null || bar.tempo === before.tempo ? '' : `tempo: ${nearestTempo(bar.tempo)}`,
   ].filter((change) => change !== '');
-}
-
-function tempoText(tempo: number): string {
-  return String(Math.round(Math.min(400, Math.max(20, tempo)) * 100) / 100);
 }
 
 /** The chords of a bar, alone or sharing it; equal shares need no marks. */

@@ -67,9 +67,7 @@ const NO_FORM: BarForm = { opensRepeat: false, closesRepeat: null, ending: null,
 export function scoreOf(reading: ChartReading, tonic: Note, held: FormHeld, losses: LossList): Score {
   const { head, chart } = reading;
   if (reading.problems.some(({ severity }) => severity === 'error')) losses.add('unread-bar');
-  const fields = chart.head.flatMap((line) =>
-    line.kind === 'field' && KEPT.has(line.name.toLowerCase()) ? [[line.name, line.value] as const] : [],
-  );
+  const fields = chart.head.flatMap((line) => (line.kind === 'field' && KEPT.has(line.name) ? [[line.name, line.value] as const] : []));
   const unheld = whatIsUnheld(reading, held);
   if (unheld !== null) losses.add('form-written-out', null, unheld);
   const bars = unheld === null ? writtenBars(reading, tonic, held, losses) : performedBars(reading, tonic, losses);

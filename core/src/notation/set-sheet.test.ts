@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { DEFAULT_NAMING } from '../naming/naming.ts';
-import { eveningOf, type StoredSet, type StoredSetSong } from '../setlist/evening.ts';
+import { eveningOf, NEW_SET_SONG, type StoredSet, type StoredSetSong } from '../setlist/evening.ts';
 import { lengthWords, setSheet } from '../wording/set-sheet.ts';
 import type { Drawing } from './drawing.ts';
 import { setPages } from './set-sheet.ts';
@@ -10,16 +10,9 @@ const SONGS = [
   { id: 'b', title: 'A Song with a Title That Goes on and on', source: 'title: B\nkey: Am\ntempo: 60\n\n[A]\n1- 4-\n' },
 ];
 const song = (id: string, more: Partial<StoredSetSong> = {}): StoredSetSong => ({
-  kind: 'song',
+  ...NEW_SET_SONG,
   id: `e-${id}`,
   songId: id,
-  key: null,
-  tempo: null,
-  capos: {},
-  starts: '',
-  notes: '',
-  seconds: null,
-  join: { kind: 'gap' },
   ...more,
 });
 const SET: StoredSet = {
@@ -51,6 +44,11 @@ describe('a set sheet', () => {
     expect(lines[0]?.details).toEqual(['TAM capo 2  ·  tempo 120  ·  Rosa counts in', 'slow']);
     expect(lines[2]?.title).toBe('Tea, 10 min');
     expect(lines[3]?.details).toEqual(['tempo 96']);
+  });
+
+  test('says nothing of a capo of somebody who has left', () => {
+    const left = setSheet(eveningOf(SET, SONGS), () => undefined, DEFAULT_NAMING);
+    expect(left.lines[0]?.details).toEqual(['tempo 120  ·  Rosa counts in', 'slow']);
   });
 
   test('a song of unknown length makes what follows uncertain', () => {

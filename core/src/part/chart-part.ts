@@ -1,4 +1,5 @@
 import type { BarChord, BarForm, BarRemark, WrittenBar } from '../chart/bars.ts';
+import { headValue } from '../chart/head.ts';
 import { type ChartReading, type Letters, lettersFrom } from '../chart/reading.ts';
 import { formulaOf } from '../chord/formula.ts';
 import type { NumberChord } from '../degree/degree.ts';
@@ -83,7 +84,6 @@ interface Part {
 }
 
 function factsOf({ reading: { head, chart }, look, sounding, written }: Part): string {
-  const form = chart.head.find((line) => line.kind === 'field' && line.name === 'form');
   return [
     `${nameKey(sounding.keys[0] as Key, look.naming)}${readsIn(look, written)}`,
     `${head.meter.beats}/${head.meter.unit}`,
@@ -92,7 +92,7 @@ function factsOf({ reading: { head, chart }, look, sounding, written }: Part): s
     head.numbering === 'relative' ? 'numbered from the relative major' : '',
     head.by,
     look.tonight,
-    form?.kind === 'field' && head.form !== null ? `Form: ${form.value}` : '',
+    head.form === null ? '' : `Form: ${headValue(chart.head, 'form')}`,
   ]
     .filter((fact) => fact !== '')
     .join('  ·  ');

@@ -1,9 +1,19 @@
 import { describe, expect, test } from '@jest/globals';
 import { parseChord, printChord } from '../chord/chord-text.ts';
 import { requireValue } from '../fault.ts';
+import { parseTuning } from '../fretboard/tuning-text.ts';
 import { semitonesBetween } from '../key/key.ts';
 import { parseKey, printKey } from '../key/key-text.ts';
-import { CONCERT_READER, type Reader, TRANSPOSITION_SEMITONES, writtenChord, writtenKey, writtenSemitones } from './reader.ts';
+import {
+  CONCERT_READER,
+  playerReader,
+  playsGuitar,
+  type Reader,
+  TRANSPOSITION_SEMITONES,
+  writtenChord,
+  writtenKey,
+  writtenSemitones,
+} from './reader.ts';
 
 const key = (text: string) => requireValue(parseKey(text));
 const horn = (name: keyof typeof TRANSPOSITION_SEMITONES): Reader => ({ ...CONCERT_READER, transpose: TRANSPOSITION_SEMITONES[name] });
@@ -45,5 +55,32 @@ describe('what a reader sees while the band sounds a key', () => {
         expect(writtenSemitones(capo(fret))).toBe((12 - fret) % 12);
       }
     }
+  });
+});
+
+describe('a player as a reader', () => {
+  test.each([
+    ['guitar', true],
+    ['second guitar', true],
+    ['Baritone Guitar', true],
+    ['bass guitar', false],
+    ['bass', false],
+    ['voice', false],
+    ['', false],
+  ])('%j plays a guitar: %s', (plays, is) => expect(playsGuitar(plays)).toBe(is));
+
+  const strings = (text: string) => requireValue(parseTuning(text));
+  const HALF_DOWN = strings('Eb2 Ab2 Db3 Gb3 Bb3 Eb4');
+
+  test('a guitar tuned a half step down reads E while the band sounds E♭', () => {
+    const reader = playerReader({ plays: 'guitar', transpose: 0, tuning: HALF_DOWN }, 0);
+    expect(printKey(writtenKey(reader, key('Eb')))).toBe('E');
+    expect(printKey(writtenKey(playerReader({ plays: 'guitar', transpose: 0, tuning: HALF_DOWN }, 2), key('Eb')))).toBe('D');
+  });
+
+  test('a bass guitar reads what sounds, and so does a guitar with strings of its own', () => {
+    expect(playerReader({ plays: 'bass guitar', transpose: 0, tuning: HALF_DOWN }, 0).tuning).toBe(0);
+    expect(playerReader({ plays: 'guitar', transpose: 0, tuning: strings('D2 A2 D3 G3 A3 D4') }, 0).tuning).toBe(0);
+    expect(playerReader({ plays: 'trumpet', transpose: 2, tuning: null }, 0)).toEqual({ transpose: 2, capo: 0, tuning: 0 });
   });
 });

@@ -1,5 +1,6 @@
 import { type ChartReading, readChart } from '../chart/reading.ts';
 import { secondsOf, timelineOf } from '../chart/timeline.ts';
+import { withTempo } from '../edit/tempo-edit.ts';
 import type { Key } from '../key/key.ts';
 import { parseKey } from '../key/key-text.ts';
 import type { Join, SetEntry } from './set-list.ts';
@@ -30,6 +31,18 @@ export interface StoredSetSong {
   readonly join: Join;
 }
 
+/** What a set says of a song when nobody has said anything: all as the chart has it. */
+export const NEW_SET_SONG: Omit<StoredSetSong, 'id' | 'songId'> = {
+  kind: 'song',
+  key: null,
+  tempo: null,
+  capos: {},
+  starts: '',
+  notes: '',
+  seconds: null,
+  join: { kind: 'gap' },
+};
+
 export interface StoredSetBreak {
   readonly kind: 'break';
   readonly id: string;
@@ -47,7 +60,9 @@ export interface ShelfSong {
 /** A song in its place in an evening, read for tonight. */
 export interface EveningSong {
   readonly songId: string;
+  /** The chart text at tonight's tempo. */
   readonly source: string;
+  /** Of that text. */
   readonly reading: ChartReading;
   /** Tonight's key. */
   readonly key: Key;
@@ -104,10 +119,12 @@ function songEntry(
   atEdge: NonNullable<EveningWish['atEdge']>,
 ): EveningEntry {
   const { id, songId, tempo, capos, starts, notes, join } = stored;
-  const reading = atTempo(read(source), tempo);
+  const charted = read(source);
+  const text = tempo === null || tempo === charted.head.tempo ? source : withTempo(charted, tempo);
+  const reading = read(text);
   const named = parseKey(stored.key ?? '');
   const key = named.ok ? { ...reading.head.key, tonic: named.value.tonic } : reading.head.key;
-  const song: EveningSong = { songId, source, reading, key };
+  const song: EveningSong = { songId, source: text, reading, key };
   const seconds = stored.seconds ?? secondsOf(timelineOf(reading));
   const name = title === '' ? 'Song without a title' : title;
   return {
@@ -119,12 +136,4 @@ function songEntry(
     starts,
     notes,
   };
-}
-
-/** A song at tonight's tempo; tempos within it keep their proportion. */
-function atTempo(reading: ChartReading, tonight: number | null): ChartReading {
-  const { head, bars } = reading;
-  if (tonight === null || tonight === head.tempo) return reading;
-  const scaled = (tempo: number | null) => (tempo === null || head.tempo === null ? tonight : Math.round((tempo * tonight) / head.tempo));
-  return { ...reading, head: { ...head, tempo: tonight }, bars: bars.map((bar) => ({ ...bar, tempo: scaled(bar.tempo) })) };
 }

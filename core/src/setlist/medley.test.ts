@@ -5,8 +5,8 @@ import { printChord } from '../chord/chord-text.ts';
 import { firstChord, lastChord, type MedleySong, withBridge } from './medley.ts';
 
 const song = (source: string, tonic?: number): MedleySong => {
-  const { head } = readChart(source);
-  return { source, title: head.title, tonic: tonic ?? head.key.tonic };
+  const reading = readChart(source);
+  return { source, reading, title: reading.head.title, tonic: tonic ?? reading.head.key.tonic };
 };
 const EB_END = song('title: One\nkey: Eb\n\n[A]\n1 4 5 1\n');
 const EM_START = song('title: Two\nkey: Em\n\n[A]\n1- 4- 57 1-\n');

@@ -33,6 +33,8 @@ function chordAmong(reading: ChartReading, tonic: Note, order: readonly number[]
 /** A song of a medley with the home tonic it is played on tonight. */
 export interface MedleySong {
   readonly source: string;
+  /** Of that text. */
+  readonly reading: ChartReading;
   readonly title: string;
   readonly tonic: Note;
 }
@@ -43,8 +45,8 @@ export interface MedleySong {
  * no bars. The text stays as it is where either song has no chords or no such bridge exists.
  */
 export function withBridge(song: MedleySong, next: MedleySong, kind: BridgeKind): string {
-  const reading = readChart(song.source);
-  const [from, to] = [lastChord(reading, song.tonic), firstChord(readChart(next.source), next.tonic)];
+  const { reading } = song;
+  const [from, to] = [lastChord(reading, song.tonic), firstChord(next.reading, next.tonic)];
   const bridge = from === undefined || to === undefined ? undefined : findBridges(from, to).find((one) => one.kind === kind);
   if (bridge === undefined || bridge.chords.length === 0) return song.source;
   const key = lettersFrom(reading, song.tonic).keys.at(-1) as Key;
@@ -87,5 +89,5 @@ export function playedTexts({ entries }: Evening): readonly string[] {
 }
 
 function medleySong({ song, name }: EveningEntry): MedleySong | null {
-  return song === null ? null : { source: song.source, title: name, tonic: song.key.tonic };
+  return song === null ? null : { source: song.source, reading: song.reading, title: name, tonic: song.key.tonic };
 }

@@ -65,6 +65,16 @@ describe('warnings', () => {
     expect(kinds([{ ...first, join: { kind: 'gap' } }, song('B', 'D')])).toEqual([]);
   });
 
+  test('a capo where a song says nothing is the usual one', () => {
+    const first = song('A', 'C', { ...STRAIGHT, capos: { juno: 3 } });
+    const then = song('B', 'D', { capos: { tam: 0 } });
+    expect(setWarnings([first, then], { juno: 3 })).toEqual([]);
+    expect(setWarnings([first, then], { juno: 2, tam: 5 })).toEqual([
+      { kind: 'capo-no-gap', at: [0, 1], player: 'juno', from: 3, to: 2 },
+      { kind: 'capo-no-gap', at: [0, 1], player: 'tam', from: 5, to: 0 },
+    ]);
+  });
+
   test('a singer at the edge twice in a row', () => {
     const [a, b, c] = ['A', 'B', 'C'].map((title, index) => song(title, 'CDE'[index], { atEdge: ['ines'] })) as [SetSong, SetSong, SetSong];
     expect(kinds([a, b, c])).toEqual(['singer-edge 0 1', 'singer-edge 1 2']);

@@ -79,14 +79,17 @@ export type SetWarning =
 
 const SONGS_IN_ONE_KEY = 3;
 
-/** Three songs in one key, a capo that moves where nobody waits, a singer at the edge twice in a row. */
-export function setWarnings(entries: readonly SetEntry[]): readonly SetWarning[] {
+/**
+ * Three songs in one key, a capo that moves where nobody waits, a singer at the edge twice in a row.
+ * `usual` are the frets of the capos, by player, where a song says nothing; 0 for who is not in it.
+ */
+export function setWarnings(entries: readonly SetEntry[], usual: SetSong['capos'] = {}): readonly SetWarning[] {
   return entries.flatMap((entry, at): readonly SetWarning[] => {
     if (entry.kind === 'break') return [];
     const before = entries[at - 1];
     const sameKey: readonly SetWarning[] =
       keyRun(entries, at) === SONGS_IN_ONE_KEY ? [{ kind: 'same-key', at: [at - 2, at - 1, at], key: entry.key }] : [];
-    return before?.kind === 'song' ? [...sameKey, ...edges(before, entry, at), ...hurriedCapos(before, entry, at)] : sameKey;
+    return before?.kind === 'song' ? [...sameKey, ...edges(before, entry, at), ...hurriedCapos(before, entry, at, usual)] : sameKey;
   });
 }
 
@@ -95,11 +98,12 @@ function edges(before: SetSong, song: SetSong, at: number): readonly SetWarning[
   return twice.map((singer) => ({ kind: 'singer-edge', at: [at - 1, at], singer }));
 }
 
-function hurriedCapos(before: SetSong, song: SetSong, at: number): readonly SetWarning[] {
+function hurriedCapos(before: SetSong, song: SetSong, at: number, usual: SetSong['capos']): readonly SetWarning[] {
   if (before.join.kind === 'gap') return [];
   const players = [...new Set([...Object.keys(before.capos), ...Object.keys(song.capos)])];
+  const fretOf = ({ capos }: SetSong, player: string) => capos[player] ?? usual[player] ?? 0;
   return players
-    .map((player) => ({ player, from: before.capos[player] ?? 0, to: song.capos[player] ?? 0 }))
+    .map((player) => ({ player, from: fretOf(before, player), to: fretOf(song, player) }))
     .filter(({ from, to }) => from !== to)
     .map((move) => ({ kind: 'capo-no-gap', at: [at - 1, at], ...move }));
 }

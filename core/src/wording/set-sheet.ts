@@ -4,7 +4,7 @@ import type { Evening, EveningEntry } from '../setlist/evening.ts';
 import { clockAfter, type SetTime, setTimes } from '../setlist/set-list.ts';
 
 /** A set as it is printed: titles, keys, when each begins, capos and what else was said. */
-export function setSheet(evening: Evening, nameOf: (player: string) => string, naming: Naming): SetSheetContent {
+export function setSheet(evening: Evening, nameOf: NameOf, naming: Naming): SetSheetContent {
   const { name, place, startsAt, gapSeconds, entries } = evening;
   const times = setTimes(
     entries.map(({ entry }) => entry),
@@ -33,33 +33,43 @@ export function lengthWords(times: readonly SetTime[]): string {
 
 const SECONDS_A_MINUTE = 60;
 
-function lineOf(
-  { entry, name, tempo, starts, notes }: EveningEntry,
-  time: SetTime,
-  startsAt: string,
-  number: number,
-  nameOf: (player: string) => string,
-  naming: Naming,
-): SetSheetLine {
+/** What a player is called; undefined for somebody who has left. */
+type NameOf = (player: string) => string | undefined;
+
+/** A song's facts tonight: who has a capo where, its tempo, who counts in. */
+export function songFacts({ entry, tempo, starts }: EveningEntry, nameOf: NameOf): readonly string[] {
+  const capos = entry.kind === 'break' ? [] : Object.entries(entry.capos);
+  return [
+    ...capos.map(([player, fret]) => (fret === 0 || nameOf(player) === undefined ? '' : `${nameOf(player)} capo ${fret}`)),
+    tempo === null ? '' : `tempo ${tempo}`,
+    countInWords(starts),
+  ].filter((words) => words !== '');
+}
+
+/** What is said tonight beside the chart: who counts in, and notes. */
+export function tonightWords({ starts, notes }: Pick<EveningEntry, 'starts' | 'notes'>): readonly string[] {
+  return [countInWords(starts), notes].filter((words) => words !== '');
+}
+
+function countInWords(starts: string): string {
+  return starts === '' ? '' : `${starts} counts in`;
+}
+
+function lineOf(one: EveningEntry, time: SetTime, startsAt: string, number: number, nameOf: NameOf, naming: Naming): SetSheetLine {
+  const { entry, name, notes } = one;
   const clock = clockAfter(startsAt, time.at) ?? '';
   const about = clock === '' || time.known ? clock : `after ${clock}`;
   if (entry.kind === 'break') {
     const title = `${name === '' ? 'Break' : name}, ${Math.round(entry.seconds / SECONDS_A_MINUTE)} min`;
     return { kind: 'break', number: '', title, key: '', time: about, details: [], joins: false };
   }
-  const capos = Object.entries(entry.capos)
-    .filter(([, fret]) => fret > 0)
-    .map(([player, fret]) => `${nameOf(player)} capo ${fret}`);
-  const facts = [...capos, tempo === null ? '' : `tempo ${tempo}`, starts === '' ? '' : `${starts} counts in`].filter(
-    (words) => words !== '',
-  );
   return {
     kind: 'song',
     number: String(number),
     title: entry.title,
     key: nameKey(entry.key, naming),
     time: about,
-    details: [facts.join('  ·  '), notes].filter((words) => words !== ''),
+    details: [songFacts(one, nameOf).join('  ·  '), notes].filter((words) => words !== ''),
     joins: entry.join.kind === 'bridge',
   };
 }

@@ -1,4 +1,5 @@
-import type { MemberCreateRequest, MemberReads, SetListBody } from '@aurora/wire';
+import { GAP_SECONDS, NEW_SET_SONG } from '@aurora/core';
+import type { MemberCreateRequest, MemberReads, SetListBody, SetSongEntry } from '@aurora/wire';
 import { addBand, listBands } from '../band/band-store.ts';
 import type { Pool } from '../db/pool.ts';
 import { addMember } from '../member/member-store.ts';
@@ -37,28 +38,19 @@ export async function seedDemo(pool: Pool): Promise<void> {
   await addSet(pool, bandId, demoSet(songs, players.get('Juno') ?? ''));
 }
 
-type Song = Extract<SetListBody['entries'][number], { kind: 'song' }>;
-
 /** An evening with a key for the singer, capos, a medley and a break. */
 function demoSet(songs: ReadonlyMap<string, string>, juno: string): SetListBody {
-  const song = (id: string, title: string, more: Partial<Song> = {}): Song => ({
-    kind: 'song',
+  const song = (id: string, title: string, more: Partial<SetSongEntry> = {}): SetSongEntry => ({
+    ...NEW_SET_SONG,
     id,
     songId: songs.get(title) ?? '',
-    key: null,
-    tempo: null,
-    capos: {},
-    starts: '',
-    notes: '',
-    seconds: null,
-    join: { kind: 'gap' },
     ...more,
   });
   return {
     name: 'Friday at the Tidehouse',
     place: 'The Tidehouse, Corriewick',
     startsAt: '20:30',
-    gapSeconds: 30,
+    gapSeconds: GAP_SECONDS,
     entries: [
       song('e1', 'Harbor Wall', { starts: 'Rosa', notes: 'Horns from the second verse' }),
       song('e2', 'Kelp Ladder', { capos: { [juno]: 2 }, join: { kind: 'bridge', bridge: 'dominant' } }),

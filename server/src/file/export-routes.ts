@@ -1,3 +1,4 @@
+import { headValue, parseChart } from '@aurora/core';
 import { FORMAT_FILES, FORMAT_NAMES, lossWords, SONG_COLUMNS, writeFormat, writeTable } from '@aurora/core/format';
 import { type ExportRequest, exportRequest, type Song } from '@aurora/wire';
 import { type Request, type Response, Router } from 'express';
@@ -65,14 +66,14 @@ function sendTable(response: Response, name: string, text: string): void {
 }
 
 function rowOf({ title, by, key, tempo, bars, tags, source }: Song): Record<string, string> {
-  const field = (name: string) => new RegExp(`^${name}[ \\t]*:[ \\t]*(.*)$`, 'im').exec(source)?.[1]?.trim() ?? '';
+  const lines = parseChart(source).chart.head;
   return {
     title,
     by,
     key,
-    time: field('time'),
+    time: headValue(lines, 'time') ?? '',
     tempo: tempo === null ? '' : String(tempo),
-    feel: field('feel'),
+    feel: headValue(lines, 'feel') ?? '',
     tags: tags.join('; '),
     bars: String(bars),
   };

@@ -1,4 +1,4 @@
-import { clockAfter, eveningOf, parseKey, printKey, setTimes } from '@aurora/core';
+import { clockAfter, eveningOf, GAP_SECONDS, parseKey, parseLength, printKey, printLength, setTimes } from '@aurora/core';
 import { SET_COLUMNS, type Table } from '@aurora/core/format';
 import { BRIDGES, type SetList, type SetListBody } from '@aurora/wire';
 import type { Queryable } from '../db/pool.ts';
@@ -15,7 +15,7 @@ export function tableOfSet(set: SetList): Table {
     const shared = {
       place: String(index + 1),
       title: one.name,
-      length: lengthText(time.seconds),
+      length: time.seconds === 0 ? '' : printLength(time.seconds),
       begins: clockAfter(set.startsAt, time.at) ?? '',
     };
     if (one.entry.kind === 'break') return { ...shared, kind: 'break' };
@@ -31,10 +31,6 @@ export function tableOfSet(set: SetList): Table {
     };
   });
   return { columns: SET_COLUMNS, rows };
-}
-
-function lengthText(seconds: number): string {
-  return seconds === 0 ? '' : `${Math.floor(seconds / 60)}:${String(Math.round(seconds % 60)).padStart(2, '0')}`;
 }
 
 /** A table as a set of the band's songs, found by their titles; titles nobody has are left out and told. */
@@ -54,7 +50,7 @@ export async function setOfTable(
   const entries = rows.flatMap((row, index): SetListBody['entries'] => {
     const { kind = 'song', title = '' } = row;
     const id = `row-${index + 1}`;
-    if (kind.toLowerCase() === 'break') return [{ kind: 'break', id, name: title, seconds: secondsOf(row.length) ?? USUAL_BREAK }];
+    if (kind.toLowerCase() === 'break') return [{ kind: 'break', id, name: title, seconds: parseLength(row.length ?? '') ?? USUAL_BREAK }];
     const song = songs.get(title.toLowerCase());
     if (song === undefined) {
       if (title !== '') missing.push(title);
@@ -62,7 +58,7 @@ export async function setOfTable(
     }
     return [songEntry(id, song, row)];
   });
-  return { body: { name: name.slice(0, 80), place: '', startsAt: '', gapSeconds: 30, entries }, missing };
+  return { body: { name: name.slice(0, 80), place: '', startsAt: '', gapSeconds: GAP_SECONDS, entries }, missing };
 }
 
 const USUAL_BREAK = 900;
@@ -84,13 +80,7 @@ function songEntry(
     capos: {},
     starts: (row.starts ?? '').slice(0, 80),
     notes: (row.notes ?? '').slice(0, 600),
-    seconds: secondsOf(row.length),
+    seconds: parseLength(row.length ?? '') ?? null,
     join: bridge === undefined ? { kind: 'gap' } : { kind: 'bridge', bridge },
   };
-}
-
-function secondsOf(text: string | undefined): number | null {
-  const [, minutes, seconds] = /^(\d{1,3}):([0-5]\d)$/.exec(text ?? '') ?? [];
-  const total = Number(minutes) * 60 + Number(seconds);
-  return total > 0 ? total : null;
 }

@@ -41,7 +41,7 @@ async function contentOf(pool: Pool, bandId: string, wish: PackRequest): Promise
     if (set === undefined) throw notFound('set');
     const names = new Map(members.map(({ id, name }) => [id, name]));
     const evening = eveningOf(set, set.songs);
-    const sheet = setSheet(evening, (id) => names.get(id) ?? 'somebody', naming);
+    const sheet = setSheet(evening, (id) => names.get(id), naming);
     const swaps = await listSwaps(
       pool,
       bandId,

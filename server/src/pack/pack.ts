@@ -1,17 +1,16 @@
 import {
-  checkInstrument,
   type Drawing,
   type Evening,
   type Paper,
   type PartReader,
   partPages,
   playedTexts,
+  playerReader,
   readChart,
   type SetSheetContent,
-  STANDARD_GUITAR,
   setPages,
   type TonightSong,
-  tuningOffset,
+  tonightWords,
   withSwaps,
 } from '@aurora/core';
 import type { ChordSwap, Member, Preferences } from '@aurora/wire';
@@ -76,26 +75,24 @@ function pdfOf(title: string, pages: readonly Drawing[]): Promise<Uint8Array> {
 /** A member as the core reads for them, with tonight's capo where one is set. */
 function partReaderOf({ name, plays, reads, instrument }: Member, naming: Preferences['naming'], capo = reads.capo): PartReader {
   const { transpose, show, part: kind, size, words, cues } = reads;
-  const strings = instrument !== null && checkInstrument(instrument).ok ? instrument.tuning : STANDARD_GUITAR.tuning;
-  const tuning = /guitar/i.test(plays) ? tuningOffset(strings) : 0;
-  return { name, plays, reader: { transpose, capo, tuning }, show, kind, size, words, cues, naming: reads.naming ?? naming };
+  const reader = playerReader({ plays, transpose, tuning: instrument?.tuning ?? null }, capo);
+  return { name, plays, reader, show, kind, size, words, cues, naming: reads.naming ?? naming };
 }
 
 /** The songs of an evening as they are played: tonight's keys and tempos, and the bridges written in. */
 export function packSongsOf(evening: Evening): readonly PackSong[] {
   const played = playedTexts(evening);
   const songs = evening.entries.flatMap((one) =>
-    one.song === null || one.entry.kind === 'break' ? [] : [{ ...one, song: one.song, entry: one.entry }],
+    one.song === null || one.entry.kind === 'break' ? [] : [{ song: one.song, capos: one.entry.capos, words: tonightWords(one) }],
   );
-  return songs.map(({ song, entry, tempo, starts, notes }, index) => {
-    const reading = readChart(played[index] as string);
-    const tonight = [starts === '' ? '' : `${starts} counts in`, notes].filter((words) => words !== '').join('  ·  ');
+  return songs.map(({ song, capos, words }, index) => {
+    const text = played[index] as string;
     return {
-      reading: { ...reading, head: { ...reading.head, tempo } },
+      reading: text === song.source ? song.reading : readChart(text),
       tonic: song.key.tonic,
       songId: song.songId,
-      capos: entry.capos,
-      tonight,
+      capos,
+      tonight: words.join('  ·  '),
     };
   });
 }

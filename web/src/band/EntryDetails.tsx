@@ -1,10 +1,9 @@
-import { moveKey, nameKey, printKey, simplestKey, writtenKey } from '@aurora/core';
+import { moveKey, nameKey, parseLength, printKey, printLength, simplestKey, writtenKey } from '@aurora/core';
 import type { Member, SetBreakEntry, SetSongEntry } from '@aurora/wire';
 import { BookOpen, Minus, Plus, RotateCcw, Trash2, Wand2 } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { useMembers } from '../api/members.ts';
-import { minutesText } from '../chart/minutes-text.ts';
 import { KeyInput } from '../lens/KeyInput.tsx';
 import { lensSearch, useLens } from '../lens/lens-store.ts';
 import { isGuitar, memberChoice } from '../lens/reader-view.ts';
@@ -152,9 +151,6 @@ function caposWith(capos: SetSongEntry['capos'], id: string, fret: number | null
   return fret === null ? rest : { ...rest, [id]: fret };
 }
 
-const LENGTH = /^(\d{1,3})(?::([0-5]\d))?$/;
-const LONGEST = 4 * 60 * 60;
-
 /** A length as minutes and seconds; empty for as long as the chart says. */
 function LengthField({
   value,
@@ -165,15 +161,13 @@ function LengthField({
   readonly usual: number;
   readonly onChange: (seconds: number | null) => void;
 }) {
-  const shown = value === null ? '' : minutesText(value);
+  const shown = value === null ? '' : printLength(value);
   const [fault, setFault] = useState(false);
   const take = (text: string) => {
     if (text === shown) return setFault(false);
-    const [, minutes, seconds = '0'] = LENGTH.exec(text.trim()) ?? [];
-    const total = Number(minutes) * 60 + Number(seconds);
-    const good = text.trim() === '' || (total > 0 && total <= LONGEST);
-    setFault(!good);
-    if (good) onChange(text.trim() === '' ? null : total);
+    const next = text.trim() === '' ? null : parseLength(text);
+    setFault(next === undefined);
+    if (next !== undefined) onChange(next);
   };
   return (
     <div>
@@ -182,7 +176,7 @@ function LengthField({
         label="Length"
         value={shown}
         most={6}
-        placeholder={usual === 0 ? '3:30' : minutesText(usual)}
+        placeholder={usual === 0 ? '3:30' : printLength(usual)}
         onChange={take}
       />
       {fault && (

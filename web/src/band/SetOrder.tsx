@@ -1,4 +1,4 @@
-import { clockAfter, nameKey } from '@aurora/core';
+import { clockAfter, nameKey, printLength, songFacts } from '@aurora/core';
 import {
   type Announcements,
   closestCenter,
@@ -14,7 +14,6 @@ import { SortableContext, sortableKeyboardCoordinates, useSortable, verticalList
 import { GripVertical } from 'lucide-react';
 import type { KeyboardEvent } from 'react';
 import { useMembers } from '../api/members.ts';
-import { minutesText } from '../chart/minutes-text.ts';
 import { useLens } from '../lens/lens-store.ts';
 import { Glyphs } from '../notation/Glyphs.tsx';
 import { RidgeStrip } from '../ridge/RidgeStrip.tsx';
@@ -100,7 +99,7 @@ function SetRow({ tonight, at, number, chosen, onChoose, onKeyDown }: SetRowProp
   const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({ id: one.id });
   const style = transform === null ? undefined : { transform: `translate3d(0, ${transform.y}px, 0)`, transition };
   const clock = clockAfter(state.body.startsAt, time.at);
-  const begins = clock === null ? minutesText(time.at) : clock;
+  const begins = clock === null ? printLength(time.at) : clock;
   return (
     <li ref={setNodeRef} style={style} className={isDragging ? 'relative z-10 rounded-xl bg-raised shadow-lg' : ''}>
       <div className={`flex items-stretch rounded-xl ${chosen ? 'bg-wash shadow-[inset_3px_0_0_var(--accent)]' : 'hover:bg-wash/60'}`}>
@@ -153,11 +152,7 @@ function SongWords({ tonight, at, number }: { readonly tonight: Tonight; readonl
   if (one.song === null || one.entry.kind === 'break') return null;
   const { key, reading } = one.song;
   const home = reading.head.key;
-  const capos = Object.entries(one.entry.capos).flatMap(([id, fret]) => {
-    const name = members.find((member) => member.id === id)?.name;
-    return name === undefined || fret === 0 ? [] : [`${name} capo ${fret}`];
-  });
-  const facts = [...capos, one.tempo === null ? '' : `tempo ${one.tempo}`, one.starts === '' ? '' : `${one.starts} counts in`, one.notes];
+  const facts = [...songFacts(one, (id) => members.find((member) => member.id === id)?.name), one.notes];
   const ridge = state.songs.find(({ id }) => id === one.song?.songId)?.ridge ?? [];
   return (
     <>

@@ -17,7 +17,7 @@ export function SetSheet({ evening, onClose }: { readonly evening: Evening; read
   const [paper, setPaper] = useState<Paper>('A4');
   const [kind, setKind] = useState<'list' | 'floor'>('list');
   const pages = useMemo(() => {
-    const nameOf = (id: string) => members?.find((member) => member.id === id)?.name ?? 'somebody';
+    const nameOf = (id: string) => members?.find((member) => member.id === id)?.name;
     return setPages(setSheet(evening, nameOf, naming), paper, kind);
   }, [evening, members, naming, paper, kind]);
   return (

@@ -1,4 +1,4 @@
-import { setWarningWords } from '@aurora/core';
+import { GAP_SECONDS, setWarningWords } from '@aurora/core';
 import { AlertTriangle, Coffee, Maximize2, Plus, Printer, Redo2, Undo2 } from 'lucide-react';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -29,7 +29,7 @@ export function TonightPart() {
   const { open } = useTonight();
   const begin = () =>
     add.mutate(
-      { name: 'New set', place: '', startsAt: '', gapSeconds: 30, entries: [] },
+      { name: 'New set', place: '', startsAt: '', gapSeconds: GAP_SECONDS, entries: [] },
       { onSuccess: ({ id }) => open(id), onError: (error) => void sayFault(error.message) },
     );
   if (fault !== null) return <p className="py-6 text-alarm">{fault}</p>;

@@ -7,6 +7,7 @@ import {
   firstChord,
   isAtEdge,
   lastChord,
+  NEW_SET_SONG,
   readChart,
   type SetTime,
   type SetWarning,
@@ -15,7 +16,7 @@ import {
   setWarnings,
   sungRange,
 } from '@aurora/core';
-import type { Member, SetListBody, Song } from '@aurora/wire';
+import type { Member, SetListBody, SetSongEntry, Song } from '@aurora/wire';
 
 /** A set with everything that is worked out from it. */
 export interface EveningView {
@@ -41,7 +42,8 @@ export function readOnce(source: string): ChartReading {
 export function viewEvening(body: SetListBody, songs: readonly Song[], members: readonly Member[]): EveningView {
   const evening = eveningOf(body, songs, { read: readOnce, atEdge: (song) => singersAtEdge(song, members) });
   const entries = evening.entries.map(({ entry }) => entry);
-  return { evening, times: setTimes(entries, body.gapSeconds), warnings: setWarnings(entries) };
+  const usual = Object.fromEntries(members.map(({ id, reads }) => [id, reads.capo]));
+  return { evening, times: setTimes(entries, body.gapSeconds), warnings: setWarnings(entries, usual) };
 }
 
 /** The singers, by id, for whom a song's melody comes to the edge of what is easy in its key. */
@@ -77,17 +79,6 @@ export function withEntry(body: SetListBody, id: string, change: (entry: Entries
 }
 
 /** A song as it is put into a set: as the chart has it. */
-export function newSetSong(songId: string): Extract<Entries[number], { kind: 'song' }> {
-  return {
-    kind: 'song',
-    id: crypto.randomUUID(),
-    songId,
-    key: null,
-    tempo: null,
-    capos: {},
-    starts: '',
-    notes: '',
-    seconds: null,
-    join: { kind: 'gap' },
-  };
+export function newSetSong(songId: string): SetSongEntry {
+  return { ...NEW_SET_SONG, id: crypto.randomUUID(), songId };
 }

@@ -18,13 +18,13 @@ import {
   type NumberChord,
   type PartKind,
   type Place,
+  printLength,
   secondsOf,
   timelineOf,
   type WrittenBar,
   wordsUnder,
 } from '@aurora/core';
 import { letterView, numberView, type SymbolView } from '../notation/symbol-view.ts';
-import { minutesText } from './minutes-text.ts';
 
 /** A chord as it stands on the sheet. */
 export interface SheetChord {
@@ -170,7 +170,7 @@ function factsOf(reading: ChartReading): readonly string[] {
     ...tempo,
     ...(head.feel === '' ? [] : [head.feel]),
     bars,
-    ...(seconds === null || seconds === 0 ? [] : [minutesText(seconds)]),
+    ...(seconds === null || seconds === 0 ? [] : [printLength(seconds)]),
     ...numbering,
     ...(head.by === '' ? [] : [head.by]),
   ];

@@ -1,7 +1,6 @@
-import { type ChartReading, secondsOf, type TimedBar } from '@aurora/core';
+import { type ChartReading, printLength, secondsOf, type TimedBar } from '@aurora/core';
 import { useEffect, useState } from 'react';
 import { changeSong, playSong, type SongSound, stopSong, useSongPlayer } from '../audio/song-player.ts';
-import { minutesText } from './minutes-text.ts';
 import type { ChartOnDesk } from './use-chart-sheet.ts';
 
 const USUAL_TEMPO = 100;
@@ -91,5 +90,5 @@ function whereWords(at: number, timeline: readonly TimedBar[]): string {
 
 function lengthWords({ head }: ChartReading, timeline: readonly TimedBar[], tempo: number): string {
   const seconds = secondsOf(timeline, head.tempo === null ? tempo : null);
-  return seconds === null ? '' : minutesText(seconds);
+  return seconds === null ? '' : printLength(seconds);
 }

@@ -4,9 +4,10 @@ import {
   type Key,
   type Naming,
   nameKey,
+  playerReader,
+  playsGuitar,
   type Reader,
   TRANSPOSITION_SEMITONES,
-  tuningOffset,
   writtenKey,
 } from '@aurora/core';
 import type { Member } from '@aurora/wire';
@@ -59,12 +60,11 @@ const MEMBER_ID = /^m-([0-9a-f-]{36})(?:-c(\d{1,2}))?$/;
 /** Somebody in the band as a reader, with the capo where they usually have it or at another fret. */
 export function memberChoice(member: Member, capo = member.reads.capo): ReaderChoice {
   const { id, name, plays, reads, instrument } = member;
-  const tuning = instrument !== null && isGuitar(member) ? tuningOffset(instrument.tuning) : 0;
   return {
     id: capo === reads.capo ? `m-${id}` : `m-${id}-c${capo}`,
     label: [name, capo > 0 ? `capo ${capo}` : plays].filter((word) => word !== '').join(', '),
     short: name,
-    reader: { transpose: reads.transpose, capo, tuning },
+    reader: playerReader({ plays, transpose: reads.transpose, tuning: instrument?.tuning ?? null }, capo),
     group: 'The band',
     member,
   };
@@ -72,7 +72,7 @@ export function memberChoice(member: Member, capo = member.reads.capo): ReaderCh
 
 /** Whether a capo and a guitar's tunings mean something to a member. */
 export function isGuitar({ plays }: Pick<Member, 'plays'>): boolean {
-  return /guitar/i.test(plays) && !/bass/i.test(plays);
+  return playsGuitar(plays);
 }
 
 /**

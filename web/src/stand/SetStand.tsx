@@ -1,4 +1,4 @@
-import { playedTexts } from '@aurora/core';
+import { playedTexts, tonightWords } from '@aurora/core';
 import { ChevronLeft, ChevronRight } from 'lucide-react';
 import { useEffect, useMemo, useState } from 'react';
 import { Link } from 'react-router';
@@ -52,12 +52,7 @@ function Evening({ tonight: { evening, state } }: { readonly tonight: Tonight })
   }, [member, capo]);
   if (one?.song === null || one === undefined) return null;
   const go = (way: 1 | -1) => setAt(Math.max(0, Math.min(songs.length - 1, place + way)));
-  const told = [
-    capo === undefined || capo === 0 ? '' : `capo ${capo}`,
-    stored?.kind === 'song' && stored.tempo !== null ? `tempo ${stored.tempo}` : '',
-    one.starts === '' ? '' : `${one.starts} counts in`,
-    one.notes,
-  ].filter((words) => words !== '');
+  const told = [...(capo === undefined || capo === 0 ? [] : [`capo ${capo}`]), ...tonightWords(one)];
   return (
     <Stand key={one.id} songId={one.song.songId} text={texts[place] ?? one.song.source} back="/band/tonight" tonight={told} onPast={go}>
       <button type="button" aria-label="The song before" className={ROUND} disabled={place === 0} onClick={() => go(-1)}>

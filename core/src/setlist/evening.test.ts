@@ -1,0 +1,64 @@
+import { describe, expect, test } from '@jest/globals';
+import type { Key } from '../key/key.ts';
+import { printKey } from '../key/key-text.ts';
+import { eveningOf, NEW_SET_SONG, type StoredSet, type StoredSetSong } from './evening.ts';
+import { playedTexts } from './medley.ts';
+
+const SONGS = [
+  { id: 'a', title: 'Rope Walk', source: 'title: Rope Walk\nkey: Eb\ntempo: 100\n\n[A]\n1 4 {tempo: 150} 5 1\n' },
+  { id: 'b', title: '', source: 'key: Am\n\n[A]\n1- 4-\n' },
+];
+const song = (songId: string, more: Partial<StoredSetSong> = {}): StoredSetSong => ({ ...NEW_SET_SONG, id: songId, songId, ...more });
+const evening = (...entries: StoredSet['entries']) =>
+  eveningOf({ name: 'Friday', place: '', startsAt: '', gapSeconds: 30, entries }, SONGS);
+
+describe('tonight’s tempo', () => {
+  const slow = evening(song('a', { tempo: 50 }), song('b', { tempo: 90 }));
+
+  test('is in the chart text that is played, changes in proportion', () => {
+    expect(playedTexts(slow)).toEqual([
+      'title: Rope Walk\nkey: Eb\ntempo: 50\n\n[A]\n1 4 {tempo: 75} 5 1\n',
+      'key: Am\ntempo: 90\n\n[A]\n1- 4-\n',
+    ]);
+    expect(slow.entries.map(({ song: one }) => one?.reading.bars.map(({ tempo }) => tempo))).toEqual([
+      [50, 50, 75, 75],
+      [90, 90],
+    ]);
+  });
+
+  test('decides how long a song lasts: eight beats at 50 and eight at 75', () => {
+    expect(slow.entries[0]?.entry.seconds).toBeCloseTo((8 * 60) / 50 + (8 * 60) / 75, 9);
+    expect(slow.entries[1]?.entry.seconds).toBeCloseTo((8 * 60) / 90, 9);
+  });
+
+  test('is told with a bridge behind it', () => {
+    const [text = ''] = playedTexts(evening(song('a', { tempo: 50, join: { kind: 'bridge', bridge: 'dominant' } }), song('b')));
+    expect(text).toMatch(/^title: Rope Walk\nkey: Eb\ntempo: 50\n/);
+    expect(text).toContain('{tempo: 75}');
+    expect(text).toMatch(/\[To Song without a title\]/);
+  });
+
+  test('that is the chart’s own, or not told, leaves the text as it is', () => {
+    expect(playedTexts(evening(song('a', { tempo: 100 }), song('a')))).toEqual([SONGS[0]?.source, SONGS[0]?.source]);
+  });
+});
+
+describe('tonight’s key', () => {
+  test.each([
+    ['a', 'D', 'D'],
+    ['a', null, 'Eb'],
+    ['b', 'C#m', 'C#m'],
+    // only the tonic is tonight's: the song stays minor
+    ['b', 'C', 'Cm'],
+    ['b', 'nonsense', 'Am'],
+  ])('%s in %s is played in %s', (id, key, sounds) =>
+    expect(printKey(evening(song(id, { key })).entries[0]?.song?.key as Key)).toBe(sounds),
+  );
+
+  test('a bridge leads from where tonight’s keys are', () => {
+    const join = { kind: 'bridge', bridge: 'dominant' } as const;
+    const [text = ''] = playedTexts(evening(song('a', { key: 'C', join }), song('b', { key: 'Dm' })));
+    // A7 leads to D minor: the sixth degree of C, with a major third and a minor seventh
+    expect(text.trimEnd().split('\n').at(-1)).toBe('67');
+  });
+});
