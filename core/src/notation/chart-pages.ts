@@ -1,5 +1,6 @@
 import type { SymbolParts } from '../naming/symbol-parts.ts';
 import { type Drawing, line, moved, type Shape, text } from './drawing.ts';
+import { againSign, beatDots, formSign, pushMark, repeatSign, ringMark, stopMark } from './page-signs.ts';
 import { PAPERS, type Paper } from './study-sheet.ts';
 
 /** A chord as it is printed in its bar. */
@@ -218,25 +219,6 @@ function barShapes(bar: PageBar, room: BarRoom): readonly Shape[] {
   ];
 }
 
-function repeatSign(x: number, top: number, bottom: number, size: number, way: 1 | -1): readonly Shape[] {
-  const middle = (top + bottom) / 2;
-  const dot = (y: number): Shape => ({
-    kind: 'circle',
-    x: x + way * 0.3 * size,
-    y,
-    radius: 0.055 * size,
-    fill: 'ink',
-    stroke: null,
-    width: 0,
-  });
-  return [
-    line(x + way * 1.2, top, x + way * 1.2, bottom, 2.8, 'ink'),
-    line(x + way * 0.17 * size, top, x + way * 0.17 * size, bottom, 0.9, 'ink'),
-    dot(middle - 0.16 * size),
-    dot(middle + 0.16 * size),
-  ];
-}
-
 /** What stands over a bar: signs, new keys, endings, jumps. */
 function overShapes({ heading, ending, signs, after, closesRepeat }: PageBar, { barWidth, barTop, size }: BarRoom): readonly Shape[] {
   const y = barTop - 0.16 * size;
@@ -246,7 +228,7 @@ function overShapes({ heading, ending, signs, after, closesRepeat }: PageBar, { 
   const words = [after, closesRepeat !== null && closesRepeat !== 2 ? `×${closesRepeat}` : ''].filter((part) => part !== '').join('  ');
   const bracket = ending === null ? [] : endingShapes(ending, barWidth, barTop - 0.58 * size, size);
   return [
-    ...signs.flatMap((sign, index) => signShapes(sign, (index * 0.62 + 0.28) * size, y - 0.12 * size, 0.5 * size)),
+    ...signs.flatMap((sign, index) => formSign(sign, (index * 0.62 + 0.28) * size, y - 0.12 * size, 0.5 * size)),
     ...headed,
     ...(words === '' ? [] : [text(barWidth - 0.06 * size, y, words, { size: small, anchor: 'end', face: 'bold' })]),
     ...bracket,
@@ -264,46 +246,6 @@ function endingShapes({ label, begins, ends }: NonNullable<PageBar['ending']>, w
         ]
       : []),
     ...(ends ? [line(width - 2, y, width - 2, y + drop, 1, 'ink')] : []),
-  ];
-}
-
-/** Segno and coda, drawn: no text face has them. */
-function signShapes(sign: 'segno' | 'coda', x: number, y: number, size: number): readonly Shape[] {
-  const h = size / 2;
-  const stroke = (d: string, width = size * 0.09): Shape => ({ kind: 'path', d, fill: null, stroke: 'ink', width });
-  if (sign === 'coda') {
-    const r = 0.66 * h;
-    return [
-      { kind: 'circle', x, y, radius: r, fill: null, stroke: 'ink', width: size * 0.1 },
-      line(x, y - h, x, y + h, size * 0.06, 'ink'),
-      line(x - h, y, x + h, y, size * 0.06, 'ink'),
-    ];
-  }
-  const curve = `M ${x + 0.5 * h} ${y - 0.62 * h} Q ${x} ${y - h} ${x - 0.45 * h} ${y - 0.62 * h} Q ${x - 0.7 * h} ${y - 0.2 * h} ${x} ${y} Q ${x + 0.7 * h} ${y + 0.2 * h} ${x + 0.45 * h} ${y + 0.62 * h} Q ${x} ${y + h} ${x - 0.5 * h} ${y + 0.62 * h}`;
-  const dot = (dx: number): Shape => ({ kind: 'circle', x: x + dx, y, radius: size * 0.07, fill: 'ink', stroke: null, width: 0 });
-  return [
-    stroke(curve, size * 0.12),
-    line(x - 0.62 * h, y + 0.9 * h, x + 0.62 * h, y - 0.9 * h, size * 0.06, 'ink'),
-    dot(-0.72 * h),
-    dot(0.72 * h),
-  ];
-}
-
-function againSign(twice: boolean, x: number, y: number, size: number): readonly Shape[] {
-  const slash = (dx: number): Shape => line(x + dx - 0.2 * size, y + 0.3 * size, x + dx + 0.2 * size, y - 0.3 * size, 0.11 * size, 'ink');
-  const dot = (dx: number, dy: number): Shape => ({
-    kind: 'circle',
-    x: x + dx,
-    y: y + dy,
-    radius: 0.075 * size,
-    fill: 'ink',
-    stroke: null,
-    width: 0,
-  });
-  return [
-    ...(twice ? [slash(-0.12 * size), slash(0.12 * size)] : [slash(0)]),
-    dot(-0.34 * size, -0.16 * size),
-    dot(0.34 * size, 0.16 * size),
   ];
 }
 
@@ -341,49 +283,18 @@ function chordShapes(chord: PageChord, room: number, size: number, crowd: number
   const after = x + large.length * LETTER_WIDTH * 1.06 * s;
   const raisedEnd = after + symbol.raised.length * 0.52 * LETTER_WIDTH * 1.06 * s;
   const end = raisedEnd + behind.length * 0.62 * LETTER_WIDTH * 1.06 * s;
-  const top = -0.74 * s;
   return [
     ...beatDots(beats, size),
     text(x, 0, large, { size: s, anchor: 'start', face: 'bold' }),
     ...(symbol.raised === '' ? [] : [text(after, -0.34 * s, symbol.raised, { size: 0.52 * s, anchor: 'start', face: 'bold' })]),
     ...(behind === '' ? [] : [text(raisedEnd, 0, behind, { size: 0.62 * s, anchor: 'start', face: 'bold' })]),
-    ...(push ? [stroked(`M ${-0.12 * s} ${-0.08 * s} Q ${0.06 * s} ${0.12 * s} ${0.22 * s} ${-0.08 * s}`, 0.07 * s)] : []),
-    ...(ring ? [stroked(diamond(x - 0.3 * s, end + 0.3 * s, top - 0.2 * s, 0.2 * s), 0.06 * s)] : []),
-    ...(stop ? [filled(`M ${end + 0.1 * s} ${top} L ${end + 0.28 * s} ${top} L ${end + 0.19 * s} ${top + 0.34 * s} Z`)] : []),
+    ...(push ? [pushMark(s)] : []),
+    ...(ring ? [ringMark(x, end, s)] : []),
+    ...(stop ? [stopMark(end, s)] : []),
     ...(optional
       ? [text(x - 0.24 * s, 0, '(', { size: s, anchor: 'start' }), text(end + 0.02 * s, 0, ')', { size: s, anchor: 'start' })]
       : []),
   ];
-}
-
-function stroked(d: string, width: number): Shape {
-  return { kind: 'path', d, fill: null, stroke: 'ink', width };
-}
-
-function filled(d: string): Shape {
-  return { kind: 'path', d, fill: 'ink', stroke: null, width: 0 };
-}
-
-function diamond(left: number, right: number, top: number, bottom: number): string {
-  const [x, y] = [(left + right) / 2, (top + bottom) / 2];
-  return `M ${x} ${top} L ${right} ${y} L ${x} ${bottom} L ${left} ${y} Z`;
-}
-
-/** Beats of a chord in an unequally shared bar: a dot each, half a one smaller. */
-function beatDots(beats: number | null, size: number): readonly Shape[] {
-  if (beats === null) return [];
-  return Array.from({ length: Math.ceil(beats) }, (_, beat): Shape => {
-    const half = beats - beat < 1;
-    return {
-      kind: 'circle',
-      x: (0.06 + 0.14 * beat) * size,
-      y: -0.92 * size,
-      radius: (half ? 0.03 : 0.045) * size,
-      fill: 'ink',
-      stroke: null,
-      width: 0,
-    };
-  });
 }
 
 function remarkLines({ remarks }: PageBar, barWidth: number, size: number): readonly string[] {

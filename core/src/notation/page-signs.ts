@@ -1,0 +1,83 @@
+import { line, type Shape } from './drawing.ts';
+
+/** A repeat's double bar line with its dots on the side the repeat lies: 1 for the right. */
+export function repeatSign(x: number, top: number, bottom: number, size: number, way: 1 | -1): readonly Shape[] {
+  const middle = (top + bottom) / 2;
+  const dot = (y: number) => disc(x + way * 0.3 * size, y, 0.055 * size);
+  return [
+    line(x + way * 1.2, top, x + way * 1.2, bottom, 2.8, 'ink'),
+    line(x + way * 0.17 * size, top, x + way * 0.17 * size, bottom, 0.9, 'ink'),
+    dot(middle - 0.16 * size),
+    dot(middle + 0.16 * size),
+  ];
+}
+
+/** Segno and coda, drawn: no text face has them. */
+export function formSign(sign: 'segno' | 'coda', x: number, y: number, size: number): readonly Shape[] {
+  const h = size / 2;
+  if (sign === 'coda') {
+    const r = 0.66 * h;
+    return [
+      { kind: 'circle', x, y, radius: r, fill: null, stroke: 'ink', width: size * 0.1 },
+      line(x, y - h, x, y + h, size * 0.06, 'ink'),
+      line(x - h, y, x + h, y, size * 0.06, 'ink'),
+    ];
+  }
+  const curve = `M ${x + 0.5 * h} ${y - 0.62 * h} Q ${x} ${y - h} ${x - 0.45 * h} ${y - 0.62 * h} Q ${x - 0.7 * h} ${y - 0.2 * h} ${x} ${y} Q ${x + 0.7 * h} ${y + 0.2 * h} ${x + 0.45 * h} ${y + 0.62 * h} Q ${x} ${y + h} ${x - 0.5 * h} ${y + 0.62 * h}`;
+  const dot = (dx: number) => disc(x + dx, y, size * 0.07);
+  return [
+    stroked(curve, size * 0.12),
+    line(x - 0.62 * h, y + 0.9 * h, x + 0.62 * h, y - 0.9 * h, size * 0.06, 'ink'),
+    dot(-0.72 * h),
+    dot(0.72 * h),
+  ];
+}
+
+/** `%` for a bar as the one before, `%%` for two. */
+export function againSign(twice: boolean, x: number, y: number, size: number): readonly Shape[] {
+  const slash = (dx: number): Shape => line(x + dx - 0.2 * size, y + 0.3 * size, x + dx + 0.2 * size, y - 0.3 * size, 0.11 * size, 'ink');
+  const dot = (dx: number, dy: number) => disc(x + dx, y + dy, 0.075 * size);
+  return [
+    ...(twice ? [slash(-0.12 * size), slash(0.12 * size)] : [slash(0)]),
+    dot(-0.34 * size, -0.16 * size),
+    dot(0.34 * size, 0.16 * size),
+  ];
+}
+
+/** A push: a bow into the chord, whose base line is y 0. `s` is its size. */
+export function pushMark(s: number): Shape {
+  return stroked(`M ${-0.12 * s} ${-0.08 * s} Q ${0.06 * s} ${0.12 * s} ${0.22 * s} ${-0.08 * s}`, 0.07 * s);
+}
+
+/** A chord that rings: a diamond around what stands from `x` to `end`. */
+export function ringMark(x: number, end: number, s: number): Shape {
+  const [left, right, top, bottom] = [x - 0.3 * s, end + 0.3 * s, TOP * s - 0.2 * s, 0.2 * s];
+  const [middle, y] = [(left + right) / 2, (top + bottom) / 2];
+  return stroked(`M ${middle} ${top} L ${right} ${y} L ${middle} ${bottom} L ${left} ${y} Z`, 0.06 * s);
+}
+
+/** A chord that is stopped: a wedge behind it. */
+export function stopMark(end: number, s: number): Shape {
+  const top = TOP * s;
+  const d = `M ${end + 0.1 * s} ${top} L ${end + 0.28 * s} ${top} L ${end + 0.19 * s} ${top + 0.34 * s} Z`;
+  return { kind: 'path', d, fill: 'ink', stroke: null, width: 0 };
+}
+
+/** How high the numbers reach, as a part of their size. */
+const TOP = -0.74;
+
+/** Beats of a chord in an unequally shared bar: a dot each, half a one smaller. */
+export function beatDots(beats: number | null, size: number): readonly Shape[] {
+  if (beats === null) return [];
+  return Array.from({ length: Math.ceil(beats) }, (_, beat) =>
+    disc((0.06 + 0.14 * beat) * size, -0.92 * size, (beats - beat < 1 ? 0.03 : 0.045) * size),
+  );
+}
+
+function stroked(d: string, width: number): Shape {
+  return { kind: 'path', d, fill: null, stroke: 'ink', width };
+}
+
+function disc(x: number, y: number, radius: number): Shape {
+  return { kind: 'circle', x, y, radius, fill: 'ink', stroke: null, width: 0 };
+}
