@@ -9,7 +9,7 @@ import { lensSearch, useLens } from '../lens/lens-store.ts';
 import { isGuitar, memberChoice } from '../lens/reader-view.ts';
 import { planCaposOfSet } from '../neck/neck-engine.ts';
 import { Glyphs } from '../notation/Glyphs.tsx';
-import { Button } from '../ui/Button.tsx';
+import { Button, buttonLook } from '../ui/Button.tsx';
 import { NumberField } from '../ui/NumberField.tsx';
 import { sayFault } from '../ui/say.ts';
 import { TextField } from '../ui/TextField.tsx';
@@ -136,10 +136,7 @@ function SongTonight({ tonight, at, stored, onChange }: SongTonightProps) {
           onChange={(fret) => onChange({ capos: caposWith(stored.capos, member.id, fret) })}
         />
       ))}
-      <Link
-        to={{ pathname: `/songs/${stored.songId}/chart`, search }}
-        className="inline-flex min-h-11 items-center justify-center gap-2 rounded-lg border border-edge bg-raised px-3.5 text-[15px] font-semibold hover:border-accent"
-      >
+      <Link to={{ pathname: `/songs/${stored.songId}/chart`, search }} className={buttonLook('plain')}>
         <BookOpen size={17} aria-hidden="true" /> Open the chart in tonight’s key
       </Link>
     </>

@@ -1,17 +1,16 @@
+import type { ExportRequest } from '@aurora/wire';
 import { FileDown, Save, Table } from 'lucide-react';
 import { useState } from 'react';
 import { useExportAll } from '../api/files.ts';
 import { useBand } from '../api/songs.ts';
-import { Button } from '../ui/Button.tsx';
+import { Button, buttonLook } from '../ui/Button.tsx';
+import { SelectField } from '../ui/SelectField.tsx';
 import { FORMAT_TABLE } from './format-table.ts';
 import { ImportFiles } from './ImportFiles.tsx';
 import { PackButton } from './PackButton.tsx';
 import { useBandSong } from './use-band-song.ts';
 import { useTonightSet } from './use-evening.ts';
 import { WorkLine } from './WorkLine.tsx';
-
-const LINK =
-  'inline-flex min-h-11 items-center gap-2 rounded-lg border border-edge bg-raised px-3.5 text-[15px] font-semibold hover:border-accent';
 
 /** Files in and out: other programs' songs, tables, parts, and the whole band as a backup. */
 export function FilesPart() {
@@ -33,11 +32,11 @@ export function FilesPart() {
         </h2>
         <ExportAll />
         <div className="flex flex-wrap gap-2">
-          <a href={`${at}/songs.csv`} download className={LINK}>
+          <a href={`${at}/songs.csv`} download className={buttonLook('plain')}>
             <Table size={17} aria-hidden="true" /> Song index, CSV
           </a>
           {tonight !== null && (
-            <a href={`${at}/sets/${tonight.setId}.csv`} download className={LINK}>
+            <a href={`${at}/sets/${tonight.setId}.csv`} download className={buttonLook('plain')}>
               <Table size={17} aria-hidden="true" /> “{tonight.state.body.name}”, CSV
             </a>
           )}
@@ -52,7 +51,7 @@ export function FilesPart() {
           <p className="text-[15px]">
             Everything the band has, every version of every song included, in one open file. Bring it in here again, or on another machine.
           </p>
-          <a href={`${at}/backup.json`} download className={LINK}>
+          <a href={`${at}/backup.json`} download className={buttonLook('plain')}>
             <Save size={17} aria-hidden="true" /> Back the band up
           </a>
         </div>
@@ -61,26 +60,19 @@ export function FilesPart() {
   );
 }
 
+type Wanted = ExportRequest['format'];
+
+const FORMATS: readonly (readonly [Wanted, string])[] = [
+  ...FORMAT_TABLE.map(([format, label]) => [format, label] as const),
+  ['all', 'all of these'],
+];
+
 function ExportAll() {
   const work = useExportAll();
-  const [format, setFormat] = useState<(typeof FORMAT_TABLE)[number][0] | 'all'>('musicxml');
+  const [format, setFormat] = useState<Wanted>('musicxml');
   return (
     <div className="flex flex-wrap items-end gap-3">
-      <label className="flex flex-col gap-1 text-sm font-semibold text-quiet">
-        Every song as
-        <select
-          value={format}
-          onChange={(event) => setFormat(event.target.value as typeof format)}
-          className="min-h-11 rounded-lg border border-edge bg-raised px-2 text-[16px] font-medium text-ink"
-        >
-          {FORMAT_TABLE.map(([name, label]) => (
-            <option key={name} value={name}>
-              {label}
-            </option>
-          ))}
-          <option value="all">all of these</option>
-        </select>
-      </label>
+      <SelectField label="Every song as" value={format} options={FORMATS} onChange={setFormat} />
       <Button onClick={() => work.start({ format })} disabled={work.state?.state === 'working'}>
         <FileDown size={17} aria-hidden="true" /> Export all
       </Button>

@@ -9,6 +9,7 @@ import { useCapoPairs } from '../neck/neck-engine.ts';
 import { Glyphs } from '../notation/Glyphs.tsx';
 import { Button } from '../ui/Button.tsx';
 import { Notice } from '../ui/Notice.tsx';
+import { SelectField } from '../ui/SelectField.tsx';
 import { sayDone } from '../ui/say.ts';
 import { capoWishOf } from './capo-wish.ts';
 import { EasierChords } from './EasierChords.tsx';
@@ -84,22 +85,7 @@ interface PlayerChoiceProps {
 }
 
 function PlayerChoice({ label, value, guitars, onChange }: PlayerChoiceProps) {
-  return (
-    <label className="flex flex-col gap-1 text-sm font-semibold text-quiet">
-      {label}
-      <select
-        value={value.id}
-        onChange={(event) => onChange(event.target.value)}
-        className="min-h-11 rounded-lg border border-edge bg-raised px-2 text-[16px] font-medium text-ink"
-      >
-        {guitars.map(({ id, name }) => (
-          <option key={id} value={id}>
-            {name}
-          </option>
-        ))}
-      </select>
-    </label>
-  );
+  return <SelectField label={label} value={value.id} options={guitars.map(({ id, name }) => [id, name])} onChange={onChange} />;
 }
 
 interface PairsProps {

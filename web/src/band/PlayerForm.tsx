@@ -4,6 +4,7 @@ import { UserMinus } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { instrumentOf, useMemberChanges } from '../api/members.ts';
+import { BARRE_LEVELS } from '../chart/CapoSheet.tsx';
 import { SHOWS } from '../chart/ShowChoice.tsx';
 import { lensSearch, useLens } from '../lens/lens-store.ts';
 import { isGuitar, memberChoice } from '../lens/reader-view.ts';
@@ -12,28 +13,29 @@ import { AskOnce } from '../ui/AskOnce.tsx';
 import { Button } from '../ui/Button.tsx';
 import { Choice } from '../ui/Choice.tsx';
 import { NumberField } from '../ui/NumberField.tsx';
+import { SelectField } from '../ui/SelectField.tsx';
 import { sayFault } from '../ui/say.ts';
 import { TextField } from '../ui/TextField.tsx';
 import { Tick } from '../ui/Tick.tsx';
 import { VoiceFields } from './VoiceFields.tsx';
 
-const TRANSPOSITIONS = [
+const TRANSPOSITIONS: readonly (readonly [string, string])[] = [
   ['0', 'what sounds (concert)'],
   ['2', 'B♭ instrument: a whole step up'],
   ['9', 'E♭ instrument: a major sixth up'],
   ['7', 'F instrument: a fifth up'],
-] as const;
+];
+
+/** The usual transpositions, and whatever a player reads besides. */
+function transpositionsWith(transpose: number): typeof TRANSPOSITIONS {
+  const value = String(transpose);
+  return TRANSPOSITIONS.some(([usual]) => usual === value) ? TRANSPOSITIONS : [[value, `${value} half steps up`], ...TRANSPOSITIONS];
+}
 
 const PARTS = [
   ['chart', 'The chart'],
   ['bass', 'Roots and basses'],
   ['form', 'Form, hits, stops'],
-] as const;
-
-const BARRES = [
-  ['none', 'No barres'],
-  ['some', 'Some barres'],
-  ['any', 'Any shape'],
 ] as const;
 
 const CUES = [
@@ -87,23 +89,12 @@ export function PlayerForm({ member, onGone }: { readonly member: Member; readon
         <NamingFields naming={reads.naming} onNaming={(naming) => say({ naming })} />
       </Group>
       <Group title="The instrument">
-        <label className="flex flex-col gap-1 text-sm font-semibold text-quiet">
-          Reads
-          <select
-            value={String(reads.transpose)}
-            onChange={(event) => say({ transpose: Number(event.target.value) })}
-            className="min-h-11 rounded-lg border border-edge bg-raised px-2 text-[16px] font-medium text-ink"
-          >
-            {TRANSPOSITIONS.every(([value]) => Number(value) !== reads.transpose) && (
-              <option value={reads.transpose}>{reads.transpose} half steps up</option>
-            )}
-            {TRANSPOSITIONS.map(([value, label]) => (
-              <option key={value} value={value}>
-                {label}
-              </option>
-            ))}
-          </select>
-        </label>
+        <SelectField
+          label="Reads"
+          value={String(reads.transpose)}
+          options={transpositionsWith(reads.transpose)}
+          onChange={(transpose) => say({ transpose: Number(transpose) })}
+        />
         <div className="w-44">
           <NumberField
             label="Written octaves higher"
@@ -138,7 +129,7 @@ function GuitarFields({ member, onReads }: { readonly member: Member; readonly o
   const search = lensSearch({ key: null, reader: memberChoice(member) });
   return (
     <>
-      <Choice label="What the player holds" value={reads.barres} options={BARRES} onChange={(barres) => onReads({ barres })} />
+      <Choice label="What the player holds" value={reads.barres} options={BARRE_LEVELS} onChange={(barres) => onReads({ barres })} />
       <div className="w-28">
         <NumberField
           label="Usual capo"

@@ -3,6 +3,7 @@ import { Trash2 } from 'lucide-react';
 import { useSetChanges, useSets } from '../api/sets.ts';
 import { AskOnce } from '../ui/AskOnce.tsx';
 import { Button } from '../ui/Button.tsx';
+import { SelectField } from '../ui/SelectField.tsx';
 import { sayFault } from '../ui/say.ts';
 import { TextField } from '../ui/TextField.tsx';
 import { useTonight } from './tonight-store.ts';
@@ -45,21 +46,13 @@ export function SetHead({ tonight, onNew }: { readonly tonight: Tonight; readonl
         <b>{lengthWords(times)}</b>
         {end !== null && <span className="text-quiet">, until {end}</span>}
       </p>
-      <label className="flex flex-col gap-1 text-sm font-semibold text-quiet">
-        Other sets
-        <select
-          value={setId}
-          onChange={(event) => (event.target.value === '' ? onNew() : open(event.target.value))}
-          className="min-h-11 max-w-52 rounded-lg border border-edge bg-raised px-2 text-[15px] font-medium text-ink"
-        >
-          {sets.map((set) => (
-            <option key={set.id} value={set.id}>
-              {set.id === setId ? name : set.name}
-            </option>
-          ))}
-          <option value="">New set…</option>
-        </select>
-      </label>
+      <SelectField
+        label="Other sets"
+        value={setId}
+        options={[...sets.map((set) => [set.id, set.id === setId ? name : set.name] as const), ['', 'New set…']]}
+        onChange={(id) => (id === '' ? onNew() : open(id))}
+        className="max-w-52"
+      />
       <TakeAway setId={setId} name={name} />
     </div>
   );

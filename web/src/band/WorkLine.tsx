@@ -1,6 +1,6 @@
 import { Download } from 'lucide-react';
 import type { ServerWork } from '../api/jobs.ts';
-import { Button } from '../ui/Button.tsx';
+import { Button, buttonLook } from '../ui/Button.tsx';
 
 interface WorkLineProps {
   readonly work: Pick<ServerWork<never>, 'state' | 'fault' | 'file' | 'stop'>;
@@ -39,11 +39,7 @@ export function WorkLine({ work: { state, fault, file, stop }, what, fetch }: Wo
   return (
     <span className="flex flex-wrap items-center gap-3" role="status">
       {file !== null && (
-        <a
-          href={file}
-          download
-          className="inline-flex min-h-11 items-center gap-2 rounded-lg border border-accent bg-accent px-3.5 text-[15px] font-semibold text-on-accent"
-        >
+        <a href={file} download className={buttonLook('strong')}>
           <Download size={17} aria-hidden="true" /> {fetch}
         </a>
       )}

@@ -10,7 +10,8 @@ import { Choice } from '../ui/Choice.tsx';
 import { Sheet } from '../ui/Sheet.tsx';
 import { ShapeChip } from './ShapeChip.tsx';
 
-const LEVELS: readonly (readonly [BarreLevel, string])[] = [
+/** How much of a barre a player can hold. */
+export const BARRE_LEVELS: readonly (readonly [BarreLevel, string])[] = [
   ['none', 'No barres'],
   ['some', 'Some barres'],
   ['any', 'Any shape'],
@@ -45,7 +46,7 @@ export function CapoSheet({ text, sounding, naming, onClose }: CapoSheetProps) {
   return (
     <Sheet title="Where to put a capo" open onOpenChange={(is) => !is && onClose()}>
       <div className="flex flex-wrap items-center gap-x-5 gap-y-2">
-        <Choice label="What the player holds" value={level} options={LEVELS} onChange={setLevel} />
+        <Choice label="What the player holds" value={level} options={BARRE_LEVELS} onChange={setLevel} />
         <p className="text-[15px] text-quiet">
           The kindest fret first, for {player === null ? '' : `${player.name}’s `}
           {instrument.name}. A boxed chord is held closed.

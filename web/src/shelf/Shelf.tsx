@@ -2,7 +2,7 @@ import { Archive, FileUp, Plus, Search } from 'lucide-react';
 import { useDeferredValue, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { type ShelfWish, useAddSong, useBand, useShelf, useTags } from '../api/songs.ts';
-import { Button } from '../ui/Button.tsx';
+import { Button, buttonLook } from '../ui/Button.tsx';
 import { Notice } from '../ui/Notice.tsx';
 import { sayFault } from '../ui/say.ts';
 import { ShelfRow } from './ShelfRow.tsx';
@@ -58,10 +58,7 @@ export function Shelf() {
           )}
         </div>
         <NewSong />
-        <Link
-          to="/band/files"
-          className="inline-flex min-h-11 items-center gap-2 rounded-lg border border-edge bg-raised px-3.5 text-[15px] font-semibold hover:border-accent"
-        >
+        <Link to="/band/files" className={buttonLook('plain')}>
           <FileUp size={17} aria-hidden="true" /> Bring in
         </Link>
       </div>

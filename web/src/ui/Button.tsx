@@ -10,13 +10,12 @@ interface ButtonProps extends ButtonHTMLAttributes<HTMLButtonElement> {
   readonly look?: keyof typeof LOOKS;
 }
 
+/** How a button looks, for a link that leads on like one. */
+export function buttonLook(look: keyof typeof LOOKS): string {
+  return `inline-flex min-h-11 items-center justify-center gap-2 rounded-lg border px-3.5 text-[15px] font-semibold transition-colors ${LOOKS[look]}`;
+}
+
 /** A button big enough for a finger. */
 export function Button({ look = 'plain', className = '', ...rest }: ButtonProps) {
-  return (
-    <button
-      type="button"
-      className={`inline-flex min-h-11 items-center justify-center gap-2 rounded-lg border px-3.5 text-[15px] font-semibold transition-colors disabled:cursor-default disabled:opacity-45 ${LOOKS[look]} ${className}`}
-      {...rest}
-    />
-  );
+  return <button type="button" className={`${buttonLook(look)} disabled:cursor-default disabled:opacity-45 ${className}`} {...rest} />;
 }
