@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import type { Page } from '@playwright/test';
 import { unzipSync } from 'fflate';
-import { expect, expectAccessible, letters, newSong, numbers, test, writeChart } from './pages.ts';
+import { expect, expectAccessible, expectSaved, letters, newSong, numbers, test, writeChart } from './pages.ts';
 
 test('where to put a capo: every fret with its shapes, why, and read at the one that is chosen', async ({ page }) => {
   await newSong(page);
@@ -140,6 +140,34 @@ test('the singer asks for another key: it is tonight’s, and the song stays as 
   await page.getByRole('button', { name: 'A4', exact: true }).click();
   await expect(page.getByLabel('Melody, lowest and highest note')).toHaveValue('C4 A4');
   await expect(keys.locator(':scope > li')).toHaveCount(12);
+});
+
+test('a chart that is changed is another one in the set at once', async ({ page }) => {
+  const title = `Skerry Light ${Date.now()}`;
+  await newSong(page);
+  await writeChart(page, `title: ${title}\nkey: G\ntempo: 90\n\n[A] x8\n1 4 5 1\n`);
+  await expectSaved(page);
+  await newSet(page, 'Changed charts', [title]);
+  await expect(entries(page).first()).toContainText('tempo 90');
+  await expect(page.getByTestId('set-length')).toContainText('1 minute');
+  await entries(page).first().click();
+  await page.getByRole('link', { name: 'Open the chart in tonight’s key' }).click();
+  await expect(page.getByLabel('Chart text')).toContainText('tempo: 90');
+  await writeChart(page, `title: ${title}\nkey: A\ntempo: 45\n\n[A] x8\n1 4 5 1\n`);
+  // left before it is saved
+  await page.getByRole('link', { name: 'Band' }).click();
+  await expect(entries(page).first()).toContainText('tempo 45');
+  await expect(entries(page).first()).toContainText('A');
+  await expect(page.getByTestId('set-length')).toContainText('3 minutes');
+
+  // tonight it is faster: on the stand the chart says so
+  await entries(page).first().click();
+  await page.getByLabel('Tempo').fill('120');
+  await page.getByLabel('Tempo').press('Enter');
+  await expect(page.getByTestId('set-length')).toContainText('1 minute');
+  await page.getByRole('button', { name: 'On the stand' }).click();
+  await expect(page.getByText('tempo 120')).toBeVisible();
+  await expect(page.getByText('tempo 45')).toHaveCount(0);
 });
 
 test('a set is put in order by keys and taken back; a medley gets its bridge, heard and written into the parts', async ({ page }) => {
