@@ -72,7 +72,7 @@ test('a long song through every shape there is: it can be stopped and looked for
   const stopping = page.getByRole('button', { name: 'Stop looking' });
   const again = page.getByRole('button', { name: 'Look again' });
   // a quick machine may be through before anybody can stop it
-  await expect(stopping.or(path.getByRole('listitem').nth(150))).toBeVisible();
+  await expect(stopping.or(path.getByRole('listitem').nth(150)).first()).toBeVisible();
   await stopping.click({ timeout: 1500 }).catch(() => undefined);
   const count = async () => {
     if (await again.isVisible()) await again.click({ timeout: 1500 }).catch(() => undefined);
