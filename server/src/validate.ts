@@ -1,4 +1,4 @@
-import type { Result } from '@aurora/core';
+import { type Key, makeKey, parseNote, parseScale, type Result } from '@aurora/core';
 import type { Request } from 'express';
 import type { z } from 'zod';
 import { fieldFault, HttpFault } from './http-fault.ts';
@@ -43,4 +43,11 @@ export function notFound(what: string): HttpFault {
 export function required<T>(result: Result<T>, path: string): T {
   if (result.ok) return result.value;
   throw fieldFault(result.fault, path, result.span);
+}
+
+/** The key a request names by its tonic and scale; `path` is where it stands, empty for the body itself. */
+export function requiredKey({ tonic, scale }: { readonly tonic: string; readonly scale: string }, path: string): Key {
+  const at = (field: string) => (path === '' ? field : `${path}.${field}`);
+  const read = { tonic: required(parseNote(tonic), at('tonic')), scale: required(parseScale(scale), at('scale')) };
+  return required(makeKey(read.tonic, read.scale), path === '' ? 'tonic' : path);
 }

@@ -118,14 +118,20 @@ describe('/bridges', () => {
   });
 
   test('the keys tell which chord is shared', async () => {
-    const { body } = await post('/bridges', { from: { chord: 'C', key: 'G' }, to: { chord: 'A', key: 'D' } });
+    const { body } = await post('/bridges', {
+      from: { chord: 'C', key: { tonic: 'G', scale: 'major' } },
+      to: { chord: 'A', key: { tonic: 'D', scale: 'major' } },
+    });
     const pivot = body.bridges.find(({ kind }: { kind: string }) => kind === 'pivot');
     expect(['G', 'Em', 'Bm', 'D']).toContain(pivot.chords[0]);
   });
 
   test.each([
     [{ from: { chord: 'X' }, to: { chord: 'C' } }, 'from.chord'],
-    [{ from: { chord: 'C' }, to: { chord: 'C', key: 'Q' } }, 'to.key'],
+    [{ from: { chord: 'C' }, to: { chord: 'C', key: 'G' } }, 'to.key'],
+    [{ from: { chord: 'C' }, to: { chord: 'C', key: { tonic: 'Q', scale: 'major' } } }, 'to.key.tonic'],
+    [{ from: { chord: 'C' }, to: { chord: 'C', key: { tonic: 'C', scale: 'sideways' } } }, 'to.key.scale'],
+    [{ from: { chord: 'C', key: { tonic: 'Fbb', scale: 'locrian' } }, to: { chord: 'C' } }, 'from.key'],
     [{ from: { chord: 'C' }, to: {} }, 'to.chord'],
     [{ from: 'C', to: { chord: 'C' } }, 'from'],
   ])('%j is refused about %s', async (body, path) => {

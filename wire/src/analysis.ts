@@ -1,15 +1,13 @@
 import { z } from 'zod';
+import { keyName } from './key-name.ts';
 
 const index = z.number().int().describe('0-based, counts the chords of the answer');
-const keyName = { tonic: z.string(), scale: z.string() };
+const namedKey = { tonic: z.string(), scale: z.string() };
 
 export const analyzeRequest = z
   .object({
     source: z.string(),
-    key: z
-      .object({ tonic: z.string().max(200), scale: z.string().max(200) })
-      .optional()
-      .describe('the home key, when it is known'),
+    key: keyName.optional().describe('the home key, when it is known'),
     reading: z.enum(['local', 'home'], { error: 'reading is local or home' }).optional(),
   })
   .meta({ id: 'AnalyzeRequest' });
@@ -24,10 +22,10 @@ const reading = z.object({
 export const analyzeAnswer = z
   .object({
     lead: z.enum(['clear', 'two-homes', 'given', 'none']),
-    keys: z.array(z.object({ ...keyName, score: z.number(), reasons: z.array(z.string()) })),
+    keys: z.array(z.object({ ...namedKey, score: z.number(), reasons: z.array(z.string()) })),
     regions: z.array(
       z.object({
-        ...keyName,
+        ...namedKey,
         from: index,
         to: index,
         pivot: z.object({ index, numberBefore: z.string() }).optional(),

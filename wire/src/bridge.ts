@@ -1,8 +1,9 @@
 import { z } from 'zod';
+import { keyName, symbol } from './key-name.ts';
 
 const bridgeEnd = z.object({
-  chord: z.string().max(200, { error: 'that is too long for a chord' }),
-  key: z.string().max(200).optional().describe('the chord is the 1 of its key when left out'),
+  chord: symbol,
+  key: keyName.optional().describe('the chord is the 1 of its key when left out'),
 });
 
 export const bridgesRequest = z.object({ from: bridgeEnd, to: bridgeEnd }).meta({ id: 'BridgesRequest' });

@@ -1,8 +1,6 @@
 import { z } from 'zod';
+import { keyName, symbol } from './key-name.ts';
 
-/** Longest symbol, note or key name anybody types. */
-const MOST_SYMBOL = 200;
-const symbol = z.string().max(MOST_SYMBOL, { error: 'that is too long for a chord, a note or a key' });
 const notes = z.array(z.string());
 
 export const harmonizeRequest = z
@@ -59,7 +57,7 @@ export const chordIdentifyRequest = z
       .array(symbol)
       .min(1, { error: 'name at least one note' })
       .max(MOST_NOTES, { error: `that is more than ${MOST_NOTES} notes: leave out the ones that repeat` }),
-    key: z.object({ tonic: symbol, scale: symbol }).optional(),
+    key: keyName.optional(),
   })
   .meta({ id: 'ChordIdentifyRequest' });
 

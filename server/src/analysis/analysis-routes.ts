@@ -5,9 +5,6 @@ import {
   chordScaleName,
   faultWords,
   keyReasonWords,
-  makeKey,
-  parseNote,
-  parseScale,
   printChord,
   printNote,
   printNumber,
@@ -19,7 +16,7 @@ import {
 } from '@aurora/core';
 import { type AnalyzeAnswer, type AnalyzeRequest, analyzeRequest } from '@aurora/wire';
 import { Router } from 'express';
-import { bodyOf, required } from '../validate.ts';
+import { bodyOf, requiredKey } from '../validate.ts';
 import { readSong } from './read-song.ts';
 
 /** `/analyze`: keys, regions, readings, scales and patterns of a chart or of plain chords. */
@@ -35,11 +32,9 @@ export function analysisRoutes(): Router {
 
 function analyzeFor({ source, key, reading }: AnalyzeRequest): AnalyzeAnswer {
   const progression = readSong(source);
-  return describeAnalysis(analyze(progression, { ...(key === undefined ? {} : { key: keyOf(key) }), hearing: reading ?? 'local' }));
-}
-
-function keyOf({ tonic, scale }: NonNullable<AnalyzeRequest['key']>) {
-  return required(makeKey(required(parseNote(tonic), 'key.tonic'), required(parseScale(scale), 'key.scale')), 'key');
+  return describeAnalysis(
+    analyze(progression, { ...(key === undefined ? {} : { key: requiredKey(key, 'key') }), hearing: reading ?? 'local' }),
+  );
 }
 
 function describeAnalysis(analysis: Analysis): AnalyzeAnswer {

@@ -1,7 +1,7 @@
-import { type BridgeEnd, bridgeWords, DEFAULT_NAMING, findBridges, homeOfChord, parseChord, parseKey, printChord } from '@aurora/core';
+import { type BridgeEnd, bridgeWords, DEFAULT_NAMING, findBridges, homeOfChord, parseChord, printChord } from '@aurora/core';
 import { type BridgesAnswer, type BridgesRequest, bridgesRequest } from '@aurora/wire';
 import { Router } from 'express';
-import { bodyOf, required } from '../validate.ts';
+import { bodyOf, required, requiredKey } from '../validate.ts';
 
 /** `/bridges`: a thin handler over the core's joins between two chords. */
 export function bridgeRoutes(): Router {
@@ -24,5 +24,5 @@ export function bridgeRoutes(): Router {
 function endOf(ends: BridgesRequest, side: 'from' | 'to'): BridgeEnd {
   const { chord: symbol, key } = ends[side];
   const chord = required(parseChord(symbol.trim()), `${side}.chord`);
-  return { chord, key: key === undefined ? homeOfChord(chord) : required(parseKey(key), `${side}.key`) };
+  return { chord, key: key === undefined ? homeOfChord(chord) : requiredKey(key, `${side}.key`) };
 }

@@ -7,12 +7,9 @@ import {
   harmonize,
   identify,
   intervalName,
-  type Key,
   keyNotes,
-  makeKey,
   parseChord,
   parseNote,
-  parseScale,
   printChord,
   printNote,
   printNumber,
@@ -30,7 +27,7 @@ import {
   harmonizeRequest,
 } from '@aurora/wire';
 import { Router } from 'express';
-import { bodyOf, required } from '../validate.ts';
+import { bodyOf, required, requiredKey } from '../validate.ts';
 
 /** `/harmonize`, `/chords/parse` and `/chords/identify`: thin handlers over the core. */
 export function theoryRoutes(): Router {
@@ -38,7 +35,7 @@ export function theoryRoutes(): Router {
 
   routes.post('/harmonize', (request, response) => {
     const { tonic, scale, depth } = bodyOf(request, harmonizeRequest);
-    const key = readKey({ tonic, scale });
+    const key = requiredKey({ tonic, scale }, '');
     const answer: HarmonizeAnswer = {
       key: { tonic: printNote(key.tonic), scale: key.scale },
       notes: keyNotes(key).map((note) => printNote(note)),
@@ -64,16 +61,12 @@ export function theoryRoutes(): Router {
   routes.post('/chords/identify', (request, response) => {
     const { notes, key } = bodyOf(request, chordIdentifyRequest);
     const read = notes.map((note, index) => required(parseNote(note), `notes.${index}`));
-    const heardIn = key === undefined ? null : readKey(key);
+    const heardIn = key === undefined ? null : requiredKey(key, 'key');
     const answer: ChordIdentifyAnswer = { candidates: identify(read, heardIn).map(describeCandidate) };
     response.json(answer);
   });
 
   return routes;
-}
-
-function readKey({ tonic, scale }: { readonly tonic: string; readonly scale: string }): Key {
-  return required(makeKey(required(parseNote(tonic), 'tonic'), required(parseScale(scale), 'scale')), 'tonic');
 }
 
 function describeCandidate({ chord, inversion, missing, cost }: ChordCandidate, place: number): ChordIdentifyAnswer['candidates'][number] {
