@@ -51,10 +51,12 @@ export class HttpFault extends Error {
   }
 }
 
-/** A fault of the core in one field of the request, with its place in that field's text. */
-export function fieldFault(fault: Fault, path: string, span: TextSpan): HttpFault {
+/** A fault of the core in one field of the request, with its place in that field's text, where it has more than a line. */
+export function fieldFault(fault: Fault, path: string, { start, length }: TextSpan, text = ''): HttpFault {
   const message = faultWords(fault);
-  const error = { message, path, line: 1, column: span.start + 1, length: span.length };
+  const before = text.slice(0, start).split('\n');
+  const column = before.length === 1 ? start : (before.at(-1) as string).length;
+  const error = { message, path, line: before.length, column: column + 1, length };
   return new HttpFault('invalid', message, { errors: [error] });
 }
 

@@ -39,10 +39,10 @@ export function notFound(what: string): HttpFault {
   return new HttpFault('not-found', `There is no such ${what} here.`);
 }
 
-/** What the core read, or its fault as an answer about the field it came from. */
-export function required<T>(result: Result<T>, path: string): T {
+/** What the core read, or its fault as an answer about the field it came from; `text` is what stood there, if it has lines. */
+export function required<T>(result: Result<T>, path: string, text?: string): T {
   if (result.ok) return result.value;
-  throw fieldFault(result.fault, path, result.span);
+  throw fieldFault(result.fault, path, result.span, text);
 }
 
 /** The key a request names by its tonic and scale; `path` is where it stands, empty for the body itself. */

@@ -72,6 +72,23 @@ describe('/capo', () => {
     expect(at(await plan({ source: '' }), 0)).toMatchObject({ shapes: [], hardest: null });
   });
 
+  test('what cannot be read is told with its place, and the rest is planned', async () => {
+    const { status, body } = await post('/capo', { source: 'key: Bb\n1 4\n5 hello 6-\n' });
+    expect(status).toBe(200);
+    expect(body.options[0].shapes.map(({ shape }: { shape: string }) => shape)).toEqual(['G', 'C', 'D', 'Em']);
+    expect(body.unread).toEqual([expect.objectContaining({ text: 'hello', line: 3, column: 3 })]);
+  });
+
+  test('where nothing can be read it is refused, with every place', async () => {
+    const { status, body } = await post('/capo', { source: 'la la\nhello' });
+    expect(status).toBe(422);
+    expect(body.errors.map(({ path, line }: { path: string; line: number }) => [path, line])).toEqual([
+      ['source', 1],
+      ['source', 1],
+      ['source', 2],
+    ]);
+  });
+
   test.each([
     [{ source: '1', key: 'H' }, 'key'],
     [{ source: '1', maxFret: 12 }, 'maxFret'],

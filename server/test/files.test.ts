@@ -86,6 +86,13 @@ describe('/convert', () => {
     expect(answer.body.detail.length).toBeGreaterThan(10);
   });
 
+  test('a broken file is answered with its line, as a problem of the chart is', async () => {
+    const torn = await ask('/convert', { from: 'musicxml', to: 'chart', content: '<score-partwise>\n<part>\n</score-partwise>' });
+    expect(torn.body.errors[0]).toMatchObject({ path: 'content', line: 3 });
+    const chart = await ask('/convert', { from: 'chart', to: 'abc', content: 'key: C\n1 oops 5' });
+    expect(chart.body.losses).toEqual([expect.objectContaining({ code: 'chart-problem', message: expect.stringContaining('line 2') })]);
+  });
+
   test('anything can be a chart, and nothing answers 500', async () => {
     expect((await ask('/convert', { from: 'chart', to: 'musicxml', content: '\u0000 }{ [[ |: 1' })).status).toBe(200);
   });

@@ -12,6 +12,18 @@ export const analyzeRequest = z
   })
   .meta({ id: 'AnalyzeRequest' });
 
+/** What stood in a source and could not be read. */
+export const unreadChord = z
+  .object({
+    text: z.string(),
+    before: z.number().int().describe('how many chords were read before it'),
+    line: z.number().int(),
+    column: z.number().int(),
+    length: z.number().int(),
+    message: z.string(),
+  })
+  .meta({ id: 'UnreadChord' });
+
 const reading = z.object({
   kind: z.string(),
   target: z.string().optional().describe('the degree aimed at, as its plain triad'),
@@ -48,18 +60,10 @@ export const analyzeAnswer = z
       }),
     ),
     patterns: z.array(z.object({ kind: z.string(), tonic: z.string(), from: index, to: index, minor: z.boolean() })),
-    unread: z.array(
-      z.object({
-        text: z.string(),
-        before: index,
-        line: z.number().int(),
-        column: z.number().int(),
-        length: z.number().int(),
-        message: z.string(),
-      }),
-    ),
+    unread: z.array(unreadChord),
   })
   .meta({ id: 'AnalyzeAnswer' });
 
 export type AnalyzeAnswer = z.infer<typeof analyzeAnswer>;
 export type AnalyzeRequest = z.infer<typeof analyzeRequest>;
+export type UnreadChord = z.infer<typeof unreadChord>;

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { unreadChord } from './analysis.ts';
 
 const fretError = { error: 'a capo sits at fret 0 to 11' };
 
@@ -45,6 +46,7 @@ export const capoAnswer = z
         }),
       )
       .describe('the kindest fret first'),
+    unread: z.array(unreadChord).describe('what stood in the source and could not be read'),
   })
   .meta({ id: 'CapoAnswer' });
 

@@ -1,6 +1,6 @@
 // What travels between the browser and the server: one schema for each request and answer.
 
-export { type AnalyzeAnswer, type AnalyzeRequest, analyzeAnswer, analyzeRequest } from './analysis.ts';
+export { type AnalyzeAnswer, type AnalyzeRequest, analyzeAnswer, analyzeRequest, type UnreadChord } from './analysis.ts';
 export { BACKUP_FORMAT, BACKUP_VERSION, type BandBackup, bandBackup } from './backup.ts';
 export {
   type AlikeSong,

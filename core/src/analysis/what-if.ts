@@ -2,7 +2,7 @@ import type { Chord } from '../chord/chord.ts';
 import { type Formula, formulaOf, holdsAll, holdsAny } from '../chord/formula.ts';
 import { harmonize } from '../harmony/harmonize.ts';
 import { type Key, keyNotes } from '../key/key.ts';
-import { accidentals, chroma, type Note, simplest } from '../pitch/note.ts';
+import { chroma, type Note, withoutDoubles } from '../pitch/note.ts';
 import type { Analysis, AnalyzedChord } from './analysis.ts';
 
 /** What may be tried in place of a chord. */
@@ -54,8 +54,7 @@ export function whatIf({ chords, regions }: Analysis, index: number): readonly W
 }
 
 function plain(root: Note, formula: Formula): Chord {
-  const easy = Math.abs(accidentals(root)) > 1 ? simplest(root) : root;
-  return { root: easy, formula, bass: null };
+  return { root: withoutDoubles(root), formula, bass: null };
 }
 
 /** Its dominant before it, or the diminished chord a half step below. Chords nobody can lean on get neither. */

@@ -27,6 +27,10 @@ describe('what leads to a chord', () => {
     ['C', 'Am', 'E7', 'Bm7b5 E7', 'Bb7', 'G#dim7'],
     ['A', 'Db', 'Ab7', 'Ebm7 Ab7', 'D7', 'Cdim7'],
     ['F', 'Gm', 'D7', 'Am7b5 D7', 'Ab7', 'F#dim7'],
+    ['C', 'F#m', 'C#7', 'G#m7b5 C#7', 'G7', 'E#dim7'],
+    ['A', 'C#m', 'G#7', 'D#m7b5 G#7', 'D7', 'B#dim7'],
+    ['F#', 'D#m', 'A#7', 'E#m7b5 A#7', 'E7', 'Ddim7'],
+    ['Gb', 'Cb', 'Gb7', 'Dbm7 Gb7', 'C7', 'Bbdim7'],
   ])('from %s to %s', (from, to, dominant, twoFive, tritone, diminished) => {
     expect(played(from, to, 'dominant')).toBe(dominant);
     expect(played(from, to, 'two-five')).toBe(twoFive);

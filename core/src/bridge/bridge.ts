@@ -3,7 +3,7 @@ import { type Formula, formulaOf, holdsAll, holdsAny } from '../chord/formula.ts
 import { mod } from '../fault.ts';
 import { harmonize } from '../harmony/harmonize.ts';
 import { type Key, keyNotes, relativeMajorDistance } from '../key/key.ts';
-import { chroma, simplest } from '../pitch/note.ts';
+import { chroma, type Note, simplest, withoutDoubles } from '../pitch/note.ts';
 
 /** How the last chord of one song is joined to the first of the next. */
 export type BridgeKind = 'dominant' | 'two-five' | 'tritone-substitute' | 'diminished-approach' | 'pivot' | 'direct';
@@ -32,18 +32,20 @@ export function homeOfChord({ root, formula }: Chord): Key {
 
 /**
  * Every way to get from one chord to another without stopping, the smoothest first. The dominant
- * is the one of the chord that is gone to, a fifth above it, and its relatives stand for it.
+ * is the one of the chord that is gone to, a fifth above it, and its relatives stand for it. They
+ * are spelled by the chord that is gone to (E♯°7 to F♯m), without double accidentals; the tritone
+ * substitute, foreign to that key anyway, has the simplest name (B7 to B♭).
  */
 export function findBridges(from: BridgeEnd, to: BridgeEnd): readonly Bridge[] {
   const { root } = to.chord;
   const minor = isMinor(to.chord.formula);
-  const on = (fifths: number, formula: Formula): Chord => ({ root: simplest(root + fifths), formula, bass: null });
+  const on = (fifths: number, formula: Formula) => plain(withoutDoubles(root + fifths), formula);
   const five = on(FIFTH, SEVENTH);
   const two = on(SECOND, minor ? HALF_DIMINISHED : MINOR_SEVENTH);
   const found: readonly Omit<Bridge, 'smoothness'>[] = [
     { kind: 'dominant', chords: [five], beats: BEATS_A_CHORD },
     { kind: 'two-five', chords: [two, five], beats: 2 * BEATS_A_CHORD },
-    { kind: 'tritone-substitute', chords: [on(FLAT_SECOND, SEVENTH)], beats: BEATS_A_CHORD },
+    { kind: 'tritone-substitute', chords: [plain(simplest(root + FLAT_SECOND), SEVENTH)], beats: BEATS_A_CHORD },
     { kind: 'diminished-approach', chords: [on(LEADING_TONE, DIMINISHED_SEVENTH)], beats: BEATS_A_CHORD },
     ...sharedChords(from, to).map((chord) => ({ kind: 'pivot' as const, chords: [chord], beats: 2 * BEATS_A_CHORD })),
     { kind: 'direct', chords: [], beats: 0 },
@@ -66,6 +68,10 @@ const DIMINISHED_SEVENTH = formulaOf('1', 'b3', 'b5', 'bb7');
 const THIRD = formulaOf('3');
 const MINOR_THIRD = formulaOf('b3');
 const DIMINISHED = formulaOf('1', 'b3', 'b5');
+
+function plain(root: Note, formula: Formula): Chord {
+  return { root, formula, bass: null };
+}
 
 function isMinor(formula: Formula): boolean {
   return holdsAny(formula, MINOR_THIRD) && !holdsAny(formula, THIRD);

@@ -67,8 +67,8 @@ export function readAbc(text: string, losses: LossList): Result<Score> {
   let tune: AbcTune | undefined;
   try {
     tune = (abcjs.parseOnly(text) as unknown as readonly AbcTune[])[0];
-  } catch (thrown) {
-    return failure({ code: 'format-broken', format: 'ABC', detail: thrown instanceof Error ? thrown.message : 'it cannot be read' }, 0, 0);
+  } catch {
+    return failure({ code: 'format-broken', format: 'ABC', detail: 'there is something in it that is no ABC' }, 0, 0);
   }
   if (tune === undefined) return failure({ code: 'format-empty', format: 'ABC' }, 0, 0);
   const reader = new TuneReader(losses);

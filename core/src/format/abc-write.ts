@@ -9,7 +9,7 @@ import { type Key, sameKey } from '../key/key.ts';
 import { printNote } from '../pitch/note-text.ts';
 import { isMinorScale } from '../scale/scale.ts';
 import type { LossList } from './loss.ts';
-import type { FormHeld, Score, ScoreBar, ScoreChord } from './score.ts';
+import { type FormHeld, type Score, type ScoreBar, startsOf } from './score.ts';
 
 /** ABC holds repeats played twice with endings; jumps are decorations that few programs follow. */
 export const ABC_FORM: FormHeld = { repeats: true, mostTimes: 2, jumps: false, counts: false };
@@ -63,6 +63,7 @@ export function writeAbc(score: Score, losses: LossList): string {
     `L:1/${UNIT}`,
     ...(first === undefined || first.tempo === null ? [] : [`Q:${tempoOf(first.tempo, meter)}`]),
     ...fields,
+    ...accompanimentOf(meter),
     ...chordNames(score.bars),
     `K:${first === undefined ? 'C' : keyOf(first.key, losses, 1)}`,
   ];
@@ -75,6 +76,14 @@ function oneLine(text: string): string {
 
 function tempoOf(tempo: number, meter: Meter): string {
   return `${pulseOf(meter)}/${meter.unit}=${Math.round(tempo)}`;
+}
+
+/** Meters abc2midi knows how to accompany by itself. */
+const KNOWN_METERS: ReadonlySet<string> = new Set('2/2 2/4 3/4 4/4 5/4 6/4 7/4 3/8 5/8 6/8 7/8 9/8 12/8'.split(' '));
+
+/** For any other meter: the bass on the first beat, the chord on every one after it. */
+function accompanimentOf({ beats, unit }: Meter): readonly string[] {
+  return KNOWN_METERS.has(`${beats}/${unit}`) ? [] : [`%%MIDI gchord f${'c'.repeat(beats - 1)}`];
 }
 
 function keyOf({ tonic, scale }: Key, losses: LossList, bar: number): string {
@@ -137,7 +146,7 @@ function barOf(bar: ScoreBar, before: ScoreBar | undefined, next: ScoreBar | und
   const changes = before === undefined ? '' : changesOf(before, bar, losses, index + 1);
   const section = bar.section === null ? '' : `"^[${quoted(bar.section)}]"`;
   const remarks = bar.remarks.map((text) => `"^${quoted(text)}"`).join('');
-  const [first = '', ...rest] = bar.chords.map((chord) => chordOf(chord, bar.meter));
+  const [first = '', ...rest] = chordsOf(bar);
   return [opens, ending, changes, `${section}${remarks}${first}`, ...rest, barLine(form, next)].filter((part) => part !== '').join(' ');
 }
 
@@ -160,8 +169,11 @@ function quoted(text: string): string {
   return oneLine(text).replace(/"/g, '”');
 }
 
-function chordOf({ chord, beats }: ScoreChord, { unit }: Meter): string {
-  const length = Math.max(1, Math.round((beats * UNIT) / unit));
-  const name = chord === null ? '"^N.C."' : `"${printChord(chord)}"`;
-  return `${name}z${length}`;
+function chordsOf({ chords, meter }: ScoreBar): readonly string[] {
+  const starts = startsOf(chords).map((start) => Math.round((start * UNIT) / meter.unit));
+  return chords.map(({ chord }, place) => {
+    const length = (starts[place + 1] as number) - (starts[place] as number);
+    const name = chord === null ? '"^N.C."' : `"${printChord(chord)}"`;
+    return `${name}z${Math.max(1, length)}`;
+  });
 }

@@ -43,6 +43,18 @@ describe('a chart as ABC', () => {
     );
   });
 
+  test('abc2midi has nothing to say against any meter, at the beginning or later', () => {
+    for (const unit of [1, 2, 4, 8, 16, 32])
+      for (const beats of [1, 2, 3, 5, 7, 8, 10, 11, 12, 15, 32]) {
+        const meter = `${beats}/${unit}`;
+        expect([meter, complaints(abcOf(`key: G\ntime: ${meter}\n\n[A]\n1 ${beats % 2 === 0 ? '(4 5)' : '4'} 1 1\n`))]).toEqual([
+          meter,
+          '',
+        ]);
+        expect([meter, complaints(abcOf(`key: G\n\n[A]\n1 4\n{${meter}} 5 1\n{3/4} 4 1\n`))]).toEqual([meter, '']);
+      }
+  });
+
   test.each([
     [
       'qualities of every kind',
@@ -54,6 +66,7 @@ describe('a chart as ABC', () => {
     ['words, remarks and no chord', 'title: 100% "quoted"\nkey: F#m\n\n[A]\n1- NC "mind the gap" 4- 57\n~ words that say so\n'],
     ['modes', 'key: D dorian\n\n[A]\n1-7 4 1-7 b7\n'],
     ['far keys', 'key: Gb\n\n[A]\n1 4 57 b7\n#4o7 b6 2-7b5 b3\n'],
+    ['bars that do not add up', 'key: G\n\n[A]\n(1 4 5) (1.. 4. 57..) (1 2- 3- 4 57)\n1 {dc al coda}\n'],
   ])('abc2midi has nothing to say against %s', (_, chart) => expect(complaints(abcOf(chart))).toBe(''));
 });
 

@@ -1,8 +1,10 @@
 import { strToU8 } from 'fflate';
+import type { Problem } from '../chart/chart.ts';
 import { readChart } from '../chart/reading.ts';
 import { type Result, success } from '../fault.ts';
 import type { Note } from '../pitch/note.ts';
 import { CONCERT_READER, writtenKey } from '../reader/reader.ts';
+import { faultWords } from '../wording/fault-words.ts';
 import { readAbc } from './abc-read.ts';
 import { ABC_FORM, writeAbc } from './abc-write.ts';
 import { type Loss, LossList } from './loss.ts';
@@ -52,6 +54,7 @@ export function writeFormat(format: FormatName, source: string, tonic: Note | nu
   const losses = new LossList();
   if (format === 'chart') return { content: strToU8(source), losses: [] };
   const reading = readChart(source);
+  addProblems(reading.problems, losses);
   const home = tonic ?? reading.head.key.tonic;
   if (format === 'midi') return { content: writeMidi(reading, home, losses), losses: losses.all };
   const form = { musicxml: MUSICXML_FORM, mxl: MUSICXML_FORM, abc: ABC_FORM, text: TEXT_FORM }[format];
@@ -60,6 +63,17 @@ export function writeFormat(format: FormatName, source: string, tonic: Note | nu
   const text =
     format === 'abc' ? writeAbc(score, losses) : format === 'text' ? writeChordText(score, losses) : writeMusicXml(score, losses, reader);
   return { content: format === 'mxl' ? writeMxl(text) : strToU8(text), losses: losses.all };
+}
+
+const MOST_PROBLEMS = 20;
+
+/** What is wrong with the chart itself, line by line: what cannot be read there cannot be written. */
+function addProblems(problems: readonly Problem[], losses: LossList): void {
+  const errors = problems.filter(({ severity }) => severity === 'error');
+  for (const { fault, at } of errors.slice(0, MOST_PROBLEMS)) {
+    losses.add('chart-problem', null, `line ${at.line}: ${faultWords(fault).replace(/\.$/, '')}`);
+  }
+  if (errors.length > MOST_PROBLEMS) losses.add('chart-problem', null, `${errors.length - MOST_PROBLEMS} more places`);
 }
 
 /** A file of some format as chart text, or why it cannot be read. */

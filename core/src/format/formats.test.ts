@@ -55,6 +55,37 @@ describe.each(OTHERS)('through %s and back', (format) => {
   });
 });
 
+describe.each(OTHERS)('a chart that is not right, through %s and back', (format) => {
+  test.each([
+    ['bars that do not add up', 'key: C\n\n[A]\n(1 4 5) (1.. 4. 57..)\n', ['1 4 5', '1 4 57']],
+    ['a pickup too long', 'key: C\n\n{pickup: 9} 57\n\n[A]\n1 4\n', ['57', '1', '4']],
+    ['a jump to nowhere', 'key: C\n\n[A]\n1 4 {to coda} 5 1 {ds al coda}\n', ['1', '4', '5', '1']],
+    ['a repeat that is left open', 'key: C\n\n[A]\n1 |: 4 5\n\n[B]\n1 1\n', ['1', '4', '5', '1', '1']],
+    ['something unreadable', 'key: C\n\n[A]\n1 hello 5\n', ['1', '5']],
+  ])('%s: what can be read is played the same, and the problem is told', (_, text, expected) => {
+    expect(renderChart(readChart(text), 0, 'numbers').performed).toEqual(expected);
+    const back = there(format, text);
+    expect(renderChart(readChart(back.text), 0, 'numbers').performed).toEqual(expected);
+    expect(readChart(back.text).problems.filter(({ severity }) => severity === 'error')).toEqual([]);
+    expect(back.losses).toContain('chart-problem');
+  });
+
+  test('one without a bar is a file all the same', () => {
+    const { content } = writeFormat(format, 'title: Nothing Yet\nkey: Eb\n', null);
+    const back = readFormat(format, content);
+    if (back.ok) expect(renderChart(readChart(back.value.content), 0, 'numbers').performed.join('')).toMatch(/^(NC)?$/);
+    else expect(back.fault.code).toBe('format-empty');
+  });
+});
+
+test('every problem of the chart is told with its line, twenty at most', () => {
+  const told = (text: string) => writeFormat('midi', text, null).losses.map(lossWords);
+  expect(told('key: C\n\n[A]\n1 4\n5 {dc al fine}\n')).toEqual([expect.stringMatching(/^The chart itself is not right: line 5: .*fine/i)]);
+  const many = told(`key: C\n\n[A]\n${'1 oops\n'.repeat(25)}`);
+  expect(many).toHaveLength(21);
+  expect(many.at(-1)).toBe('The chart itself is not right: 5 more places');
+});
+
 describe('what a format cannot hold is told', () => {
   const song =
     'title: One\nby: Somebody\nkey: C harmonic minor\nfeel: swing\nrange: C4 C5\nform: A, A\n\n[A] -- quietly\n>1- <4-> 57! b6? "listen" @bass "walk"\n~ words\n';

@@ -18,7 +18,7 @@ export type LossCode =
   | 'split-rounded'
   | 'no-chord'
   | 'respelled'
-  | 'unread-bar'
+  | 'chart-problem'
   | 'notes'
   | 'voices'
   | 'chord-unknown'
@@ -103,8 +103,8 @@ function sentence(code: LossCode, what: string): string {
       return 'Bars without a chord stand as rests';
     case 'respelled':
       return `Chords are written with simpler letters: ${what}`;
-    case 'unread-bar':
-      return 'What could not be read in the chart is left out';
+    case 'chart-problem':
+      return `The chart itself is not right: ${what}`;
     case 'notes':
       return 'Melody notes are not kept: a chart holds chords, words and form';
     case 'voices':

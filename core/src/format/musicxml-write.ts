@@ -12,7 +12,7 @@ import { isMinorScale } from '../scale/scale.ts';
 import type { ScaleName } from '../scale/scale-table.ts';
 import { kindOf } from './harmony-kind.ts';
 import type { LossList } from './loss.ts';
-import type { FormHeld, Score, ScoreBar, ScoreChord } from './score.ts';
+import { type FormHeld, type Score, type ScoreBar, type ScoreChord, startsOf } from './score.ts';
 
 /** MusicXML holds repeats, endings and jumps. */
 export const MUSICXML_FORM: FormHeld = { repeats: true, mostTimes: 99, jumps: true, counts: false };
@@ -52,6 +52,8 @@ const MODES: Readonly<Partial<Record<ScaleName, string>>> = {
  */
 export function writeMusicXml(score: Score, losses: LossList, reader: Transposed = CONCERT): string {
   const measures = score.bars.map((bar, index) => measureOf(bar, score.bars[index - 1], { score, reader }, index, losses));
+  // a part without a measure is no part
+  if (measures.length === 0) measures.push('    <measure number="1"/>');
   return [
     '<?xml version="1.0" encoding="UTF-8"?>',
     '<!DOCTYPE score-partwise PUBLIC "-//Recordare//DTD MusicXML 4.0 Partwise//EN" "http://www.musicxml.org/dtds/partwise.dtd">',
@@ -87,10 +89,12 @@ function escaped(text: string): string {
 function measureOf(bar: ScoreBar, before: ScoreBar | undefined, { score, reader }: Whole, index: number, losses: LossList): string {
   const { form } = bar;
   const words = wordsFor(bar, score.bars, index);
+  const starts = startsOf(bar.chords);
   const notes = bar.chords.flatMap((chord, place) => [
     ...harmonyOf(chord, bar, index, losses),
     ...notesOf(
       chord,
+      starts[place] as number,
       bar,
       words.map((line) => line[place] ?? ''),
     ),
@@ -254,10 +258,16 @@ function numeralOf(chord: Chord, { tonic }: Key): string {
 }
 
 /** Slashes for as long as a chord lasts, a beat each; rests where nobody plays. */
-function notesOf({ chord, beats, ring, stop }: ScoreChord, { meter }: ScoreBar, words: readonly string[]): readonly string[] {
+function notesOf(
+  { chord, beats, ring, stop }: ScoreChord,
+  start: number,
+  { meter }: ScoreBar,
+  words: readonly string[],
+): readonly string[] {
   const lengths = [...Array.from({ length: Math.floor(beats) }, () => 1), ...(beats % 1 === 0 ? [] : [beats % 1])];
   return lengths.map((length, place) => {
-    const duration = Math.max(1, Math.round((length * 4 * DIVISIONS) / meter.unit));
+    const [from, to] = [place, place + length].map((beat) => Math.round(((start + beat) * 4 * DIVISIONS) / meter.unit)) as [number, number];
+    const duration = Math.max(1, to - from);
     const type = typeOf(length, meter);
     if (chord === null) return `<note><rest/><duration>${duration}</duration>${type}</note>`;
     const first = place === 0;

@@ -46,6 +46,24 @@ describe('a chart as MusicXML', () => {
     expect(xml).toContain('<staccatissimo/>');
   });
 
+  test('fills a measure whose shares come out in no note', () => {
+    const lengths = (chart: string) => [...xmlOf(chart).matchAll(/<duration>(\d+)<\/duration>/g)].map(([, length]) => Number(length));
+    const sum = (chart: string) => lengths(chart).reduce((total, length) => total + length, 0);
+    // sixteen parts a quarter: 4/4 is 64 of them, 7/8 is 56
+    expect(sum('key: C\n(1 4 5)\n')).toBe(64);
+    expect(sum('key: C\n(1 4 5 6- 2-)\n')).toBe(64);
+    expect(sum('key: C\ntime: 7/8\n(1 4 5)\n')).toBe(56);
+  });
+
+  test('a sign that leads nowhere is not there for other programs to follow', () => {
+    expect(xmlOf('key: C\n\n[A]\n1 4 5 1 {dc al coda}\n')).not.toMatch(/dacapo|tocoda|D\.C\./);
+    expect(xmlOf('key: C\n\n[A]\n1 4 {fine} 5 1 {dc al fine}\n')).toMatch(/dacapo/);
+  });
+
+  test('has a measure even where the chart has no bar', () => {
+    expect(xmlOf('title: Nothing Yet\n')).toMatch(/<part id="P1">\s*<measure number="1"\/>\s*<\/part>/);
+  });
+
   test.each([
     ['Am', 0, 'minor'],
     ['D dorian', 0, 'dorian'],
@@ -193,6 +211,15 @@ describe('what is no MusicXML is refused in words', () => {
     const result = read(xml);
     expect(result.ok ? null : result.fault.code).toBe(code);
     if (!result.ok) expect(faultWords(result.fault)).toMatch(/\.$/);
+  });
+
+  test('says where the XML breaks', () => {
+    const torn = read('\ufeff<?xml version="1.0"?>\n<score-partwise>\n  <part id="P1"></measure>\n</score-partwise>');
+    if (torn.ok) throw new Error('it was read');
+    expect(faultWords(torn.fault)).toBe('This MusicXML file cannot be read: its XML is damaged in line 3.');
+    // the byte order mark counts, and so does every line before; the tag that does not fit is pointed at
+    const before = '\ufeff<?xml version="1.0"?>\n<score-partwise>\n  <part id="P1">';
+    expect(Math.abs(torn.span.start - before.length)).toBeLessThanOrEqual(1);
   });
 
   test('chords nobody knows are left out and told', () => {

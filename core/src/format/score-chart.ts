@@ -8,7 +8,7 @@ import { sameKey } from '../key/key.ts';
 import { printKey } from '../key/key-text.ts';
 import type { LossList } from './loss.ts';
 import { withChartRepeats } from './paper-endings.ts';
-import { beatsOf, type Score, type ScoreBar, type ScoreChord } from './score.ts';
+import { beatsOf, type Score, type ScoreBar, type ScoreChord, startsOf } from './score.ts';
 
 const BARS_A_LINE = 4;
 const MOST_A_LINE = 8;
@@ -161,14 +161,11 @@ function merged(chords: readonly ScoreChord[]): readonly ScoreChord[] {
 
 /** Chords whose lengths are whole half beats and fill the bar; those too short for one go to the chord before. */
 function inHalfBeats(chords: readonly ScoreChord[], total: number, onRounded: () => void): readonly ScoreChord[] {
-  let at = 0;
-  const starts = chords.map(({ beats }) => {
-    const start = at;
-    at += beats;
-    return start;
-  });
+  const starts = startsOf(chords);
   const rounded = starts.map((start) => Math.round(start * 2) / 2);
-  const off = rounded.some((start, index) => Math.abs(start - (starts[index] as number)) > CLOSE) || Math.abs(at - total) > CLOSE;
+  const end = starts.at(-1) as number;
+  const off =
+    rounded.slice(0, -1).some((start, index) => Math.abs(start - (starts[index] as number)) > CLOSE) || Math.abs(end - total) > CLOSE;
   if (off) onRounded();
   const kept = chords
     .map((chord, index) => ({ chord, start: Math.min(total, rounded[index] as number) }))

@@ -66,7 +66,6 @@ const NO_FORM: BarForm = { opensRepeat: false, closesRepeat: null, ending: null,
 /** A chart as a score with its home on `tonic`. What the play order has that cannot be held is written out bar by bar. */
 export function scoreOf(reading: ChartReading, tonic: Note, held: FormHeld, losses: LossList): Score {
   const { head, chart } = reading;
-  if (reading.problems.some(({ severity }) => severity === 'error')) losses.add('unread-bar');
   const fields = chart.head.flatMap((line) => (line.kind === 'field' && KEPT.has(line.name) ? [[line.name, line.value] as const] : []));
   const unheld = whatIsUnheld(reading, held);
   if (unheld !== null) losses.add('form-written-out', null, unheld);
@@ -79,6 +78,8 @@ const KEPT: ReadonlySet<string> = new Set(['range', 'note', 'numbering']);
 
 /** What of the form a format cannot hold, in words; null when it holds everything. */
 function whatIsUnheld(reading: ChartReading, held: FormHeld): string | null {
+  // other programs would follow a sign that is passed over here
+  if (reading.performance.problems.some(({ severity }) => severity === 'error')) return 'a form that is not right';
   if (reading.head.form !== null) return 'a form line';
   if (!held.repeats && reading.bars.some(({ form }) => form.opensRepeat || form.closesRepeat !== null)) return 'repeats';
   if (reading.bars.some(({ form }) => (form.closesRepeat ?? 0) > held.mostTimes))
@@ -176,7 +177,7 @@ class BarMarker {
   }
 
   #chord({ chord, beats, push, ring, stop, optional }: BarChord, bar: WrittenBar): ScoreChord {
-    const length = beats ?? (bar.pickup ?? bar.meter.beats) / bar.chords.length;
+    const length = beats ?? beatsOf(bar) / bar.chords.length;
     const letter = chord === null ? null : this.#writable(this.#letters.chordIn(chord, bar.stretch));
     return { chord: letter, beats: length, push, ring, stop, optional };
   }
@@ -188,6 +189,13 @@ class BarMarker {
     this.#losses.add('respelled', null, printChord(plain));
     return plain;
   }
+}
+
+/** Where each chord of a bar enters, in beats, and at last where the bar ends. */
+export function startsOf(chords: readonly Pick<ScoreChord, 'beats'>[]): readonly number[] {
+  const starts = [0];
+  for (const { beats } of chords) starts.push((starts.at(-1) as number) + beats);
+  return starts;
 }
 
 /** Beats in a bar as it sounds. */

@@ -3,7 +3,7 @@ import { printChord } from '../chord/chord-text.ts';
 import { sameKey } from '../key/key.ts';
 import { printKey } from '../key/key-text.ts';
 import type { LossList } from './loss.ts';
-import { beatsOf, type FormHeld, type Score, type ScoreBar } from './score.ts';
+import { beatsOf, type FormHeld, type Score, type ScoreBar, startsOf } from './score.ts';
 
 /** Plain text has no signs for repeats, endings and jumps; a section may have a count. */
 export const TEXT_FORM: FormHeld = { repeats: false, mostTimes: 99, jumps: false, counts: true };
@@ -72,8 +72,9 @@ function barOf(bar: ScoreBar, index: number, losses: LossList): string {
   ] as const)
     if (has) losses.add(code, index + 1, code === 'head' ? 'the pickup' : '');
   const names = bar.chords.map(({ chord }) => (chord === null ? 'N.C.' : printChord(chord)));
-  const equal = bar.chords.every(({ beats }) => beats === bar.chords[0]?.beats);
-  if (equal) return names.join(' ');
+  const share = bar.chords[0]?.beats ?? 0;
+  const equal = bar.chords.every(({ beats }) => beats === share);
+  if (equal && (share % 0.5 === 0 || share < 1)) return names.join(' ');
   const whole = bar.chords.every(({ beats }) => beats % 1 === 0);
   if (!whole) losses.add('split-rounded', index + 1);
   return names.map((name, place) => `${name}${' /'.repeat(strokesOf(bar, place))}`).join(' ');
@@ -81,7 +82,7 @@ function barOf(bar: ScoreBar, index: number, losses: LossList): string {
 
 /** Beats behind a chord's own, on whole beats; the bar stays as long as it is. */
 function strokesOf(bar: ScoreBar, place: number): number {
-  const starts = bar.chords.map((_, at) => Math.round(bar.chords.slice(0, at).reduce((sum, { beats }) => sum + beats, 0)));
-  const end = starts[place + 1] ?? beatsOf(bar);
+  const starts = startsOf(bar.chords).map(Math.round);
+  const end = place === bar.chords.length - 1 ? beatsOf(bar) : (starts[place + 1] as number);
   return Math.max(0, end - (starts[place] as number) - 1);
 }

@@ -18,12 +18,15 @@ const TEXT = '#text';
  * entities of its own is refused, so that a small file cannot grow into a huge one.
  */
 export function parseXml(text: string): Result<XmlElement> {
-  const broken = (detail: string) => failure({ code: 'format-broken', format: 'MusicXML', detail }, 0, 0);
+  const broken = (detail: string, start = 0) => failure({ code: 'format-broken', format: 'MusicXML', detail }, start, 0);
   if (text.length > MOST_LETTERS) return failure({ code: 'format-large', format: 'MusicXML' }, 0, 0);
   if (/<!ENTITY/i.test(text)) return failure({ code: 'format-entities' }, 0, 0);
   const plain = text.replace(/^\ufeff/, '').replace(/<!DOCTYPE[^[>]*(\[[^\]]*\])?[^>]*>/i, '');
   const checked = XMLValidator.validate(plain);
-  if (checked !== true) return broken(`line ${checked.err.line}: ${checked.err.msg}`);
+  if (checked !== true) {
+    const { line, col } = checked.err;
+    return broken(`its XML is damaged in line ${line}`, offsetOf(plain, line, col) + text.length - plain.length);
+  }
   try {
     const parser = new XMLParser({
       preserveOrder: true,
@@ -36,9 +39,15 @@ export function parseXml(text: string): Result<XmlElement> {
     });
     const root = elementsOf(parser.parse(plain)).find(({ name }) => !name.startsWith('?'));
     return root === undefined ? broken('there is nothing in it') : success(root);
-  } catch (thrown) {
-    return broken(thrown instanceof Error ? thrown.message : 'it cannot be read');
+  } catch {
+    return broken('its XML is damaged');
   }
+}
+
+/** How far into a text a place lies; lines and columns count from 1. */
+function offsetOf(text: string, line: number, column: number): number {
+  const before = text.split('\n').slice(0, line - 1);
+  return before.reduce((sum, { length }) => sum + length + 1, 0) + Math.max(0, column - 1);
 }
 
 type Node = Readonly<Record<string, unknown>>;

@@ -5,7 +5,7 @@ import type { NumberChord } from '../degree/degree.ts';
 import { type Inversions, printRoman } from '../degree/roman-text.ts';
 import type { Key } from '../key/key.ts';
 import { printScale } from '../key/key-text.ts';
-import { accidentals, letterStep, type Note, simplest } from '../pitch/note.ts';
+import { accidentals, letterStep, type Note, withoutDoubles } from '../pitch/note.ts';
 import { printAccidentals, printNote, withGlyphs } from '../pitch/note-text.ts';
 import type { Step } from '../scale/scale.ts';
 
@@ -103,8 +103,7 @@ function sharedSigns(naming: Naming) {
 
 /** The root or bass of a chord as the school says it; double accidentals only where they are wanted. */
 export function nameRoot(note: Note, { notes, spelling }: Naming): string {
-  const easy = spelling === 'easier' && Math.abs(accidentals(note)) > 1;
-  return nameNote(easy ? simplest(note) : note, notes);
+  return nameNote(spelling === 'easier' ? withoutDoubles(note) : note, notes);
 }
 
 /** A letter chord in the school's words: `B♭△7`, `Hm7`, `Sol7/Si`. */

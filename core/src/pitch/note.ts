@@ -45,3 +45,8 @@ export function simplest(note: Note): Note {
   }
   return best;
 }
+
+/** The note's simplest name where it would be written with a double accidental (F𝄪 gives G, E♯ stays E♯). */
+export function withoutDoubles(note: Note): Note {
+  return Math.abs(accidentals(note)) > 1 ? simplest(note) : note;
+}

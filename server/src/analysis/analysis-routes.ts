@@ -3,7 +3,6 @@ import {
   type AnalyzedChord,
   analyze,
   chordScaleName,
-  faultWords,
   keyReasonWords,
   printChord,
   printNote,
@@ -17,7 +16,7 @@ import {
 import { type AnalyzeAnswer, type AnalyzeRequest, analyzeRequest } from '@aurora/wire';
 import { Router } from 'express';
 import { bodyOf, requiredKey } from '../validate.ts';
-import { readSong } from './read-song.ts';
+import { readSong, unreadOf } from './read-song.ts';
 
 /** `/analyze`: keys, regions, readings, scales and patterns of a chart or of plain chords. */
 export function analysisRoutes(): Router {
@@ -45,7 +44,7 @@ function describeAnalysis(analysis: Analysis): AnalyzeAnswer {
     regions: regions.map((region, index) => describeRegion(region, regions[index - 1], chords)),
     chords: chords.map((_, index) => describeChord(analysis, index)),
     patterns: patterns.map(({ kind, tonic, from, to, minor }) => ({ kind, tonic: printNote(tonic), from, to, minor })),
-    unread: progression.unread.map(({ text, before, problem }) => ({ text, before, ...problem.at, message: faultWords(problem.fault) })),
+    unread: unreadOf(progression),
   };
 }
 

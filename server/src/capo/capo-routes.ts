@@ -5,6 +5,7 @@ import {
   capoWords,
   DEFAULT_NAMING,
   type Key,
+  type Progression,
   parseKey,
   planCapo,
   printChord,
@@ -12,9 +13,9 @@ import {
   printNumber,
   readProgression,
 } from '@aurora/core';
-import { type CapoAnswer, type CapoRequest, capoRequest } from '@aurora/wire';
+import { type CapoAnswer, type CapoRequest, capoRequest, type UnreadChord } from '@aurora/wire';
 import { Router } from 'express';
-import { readSong } from '../analysis/read-song.ts';
+import { readSong, unreadOf } from '../analysis/read-song.ts';
 import { HttpFault } from '../http-fault.ts';
 import { bodyOf, required } from '../validate.ts';
 
@@ -34,7 +35,10 @@ export function capoRoutes(): Router {
 
 function planFor({ source, key, maxFret, tuning, barres }: CapoRequest): CapoAnswer {
   const sounding = key === undefined ? undefined : required(parseKey(key), 'key');
-  const chart = chartWithKey(source);
+  const progression = readSong(source);
+  const unread = unreadOf(progression);
+  if (progression.chords.length === 0 && unread.length > 0) throw nothingRead(unread);
+  const chart = chartWithKey(progression, source);
   const different = new Set(chart.bars.flatMap(({ chords }) => chords.map(({ chord }) => (chord === null ? 'NC' : printNumber(chord)))));
   if (different.size > MOST_DIFFERENT) {
     throw new HttpFault('invalid', `source: ${different.size} different chords; ${MOST_DIFFERENT} are looked at in one song.`);
@@ -45,12 +49,17 @@ function planFor({ source, key, maxFret, tuning, barres }: CapoRequest): CapoAns
     ...(tuning === undefined ? {} : { tuning }),
     ...(barres === undefined ? {} : { level: barres }),
   });
-  return { options: options.map(describe) };
+  return { options: options.map(describe), unread };
+}
+
+/** Where no chord could be read at all there is nothing to rank. */
+function nothingRead(unread: readonly UnreadChord[]): HttpFault {
+  const errors = unread.map(({ message, line, column, length }) => ({ message, line, column, length, path: 'source' }));
+  return new HttpFault('invalid', `source: ${errors[0]?.message}`, { errors });
 }
 
 /** Chords without a key are in the one the analysis finds. */
-function chartWithKey(source: string): ChartReading {
-  const progression = readSong(source);
+function chartWithKey(progression: Progression, source: string): ChartReading {
   const found: Key | undefined = progression.keyGiven ? undefined : analyze(progression).keys[0]?.key;
   return found === undefined ? progression.chart : readProgression(`key: ${printKey(found)}\n${source}`).chart;
 }

@@ -17,7 +17,7 @@ export function convertRoutes(): Router {
 
 function convert({ from, to, content, key, reader }: ConvertRequest): ConvertAnswer {
   const tonic = key === undefined ? null : required(parseKey(key), 'key').tonic;
-  const read = required(readFormat(from, bytesOf(from, content)), 'content');
+  const read = required(readFormat(from, bytesOf(from, content)), 'content', content);
   const written = writeFormat(to, read.content, tonic, { transpose: reader?.transpose ?? 0, octave: reader?.octave ?? 0 });
   const { mediaType, ending, isText } = FORMAT_FILES[to];
   return {
