@@ -1,4 +1,5 @@
 import type { Instrument } from '../fretboard/instrument.ts';
+import { countBits } from './bits.ts';
 import { canReach, HAND, reach } from './hand.ts';
 import type { Barre, Finger, Fingering, Frets } from './voicing.ts';
 
@@ -44,7 +45,33 @@ function isOtherwise(way: Fingering, best: Fingering): boolean {
 
 /** The easiest way to hold the shape without the thumb; undefined when there is none. */
 export function easiestFingering(frets: Frets, instrument: Instrument): Fingering | undefined {
-  return solve({ frets, instrument, presses: pressesOf(frets, instrument.capo), thumb: null })[0];
+  const problem = { frets, instrument, presses: pressesOf(frets, instrument.capo), thumb: null };
+  let best: Fingering | undefined;
+  assign(problem, {
+    isWorthwhile: (fingers, count) => best === undefined || leastCost(fingers, count) <= best.cost,
+    onAssigned: (fingers) => {
+      const way = assess(problem, problem.presses, fingers);
+      if (best === undefined || way.cost < best.cost) best = way;
+    },
+  });
+  return best;
+}
+
+/** What the first so many pressed strings cost at the least, whatever comes behind them: fingers and barres. */
+function leastCost(fingers: readonly PressingFinger[], count: number): number {
+  let used = 0;
+  let lying = 0;
+  for (let index = 0; index < count; index += 1) {
+    const bit = bitOf(fingers[index] as PressingFinger);
+    lying |= used & bit;
+    used |= bit;
+  }
+  return HAND.finger * countBits(used) + HAND.barre * HAND.lightBarre * countBits(lying);
+}
+
+/** Sets of fingers are numbers here, a bit each: a search goes through very many of them. */
+function bitOf(finger: PressingFinger): number {
+  return 1 << finger;
 }
 
 /** Pressed strings, low frets first and on one fret the thicker string first. */
@@ -79,31 +106,49 @@ interface Problem {
 /** All assignments found by going through the pressed strings in order, cheapest first. */
 function solve(problem: Problem): readonly Fingering[] {
   const presses = problem.thumb === null ? problem.presses : problem.presses.filter(({ string }) => string !== problem.thumb?.string);
-  const fingers: PressingFinger[] = [];
   const found: Fingering[] = [];
-  const place = (index: number): void => {
-    if (index === presses.length) {
-      found.push(assess(problem, presses, fingers));
-      return;
-    }
-    for (const finger of FINGERS) {
-      if (!fits(problem, presses, fingers, { index, finger })) continue;
-      fingers[index] = finger;
-      place(index + 1);
-    }
-  };
-  // four fingers on five frets and more: nobody tries
-  if (new Set(presses.map(({ fret }) => fret)).size <= FINGERS.length) place(0);
+  const onAssigned = (fingers: readonly PressingFinger[]) => found.push(assess(problem, presses, fingers));
+  assign({ ...problem, presses }, { isWorthwhile: () => true, onAssigned });
   return found.sort((a, b) => a.cost - b.cost);
 }
 
+interface Assignments {
+  /** Whether to go on with what the first so many pressed strings have. */
+  readonly isWorthwhile: (fingers: readonly PressingFinger[], count: number) => boolean;
+  readonly onAssigned: (fingers: readonly PressingFinger[]) => void;
+}
+
+/** Goes through the fingers for the pressed strings, string by string. */
+function assign(problem: Problem, { isWorthwhile, onAssigned }: Assignments): void {
+  const { presses } = problem;
+  // four fingers on five frets and more: nobody tries
+  if (fretsPressed(presses) > FINGERS.length) return;
+  const fingers: PressingFinger[] = [];
+  const place = (index: number): void => {
+    if (index === presses.length) {
+      onAssigned(fingers);
+      return;
+    }
+    for (const finger of FINGERS) {
+      if (!fits(problem, fingers, index, finger)) continue;
+      fingers[index] = finger;
+      if (isWorthwhile(fingers, index + 1)) place(index + 1);
+    }
+  };
+  place(0);
+}
+
+/** How many frets are pressed; the presses are in their order. */
+function fretsPressed(presses: readonly Press[]): number {
+  let count = 0;
+  presses.forEach(({ fret }, index) => {
+    if (fret !== presses[index - 1]?.fret) count += 1;
+  });
+  return count;
+}
+
 /** Whether the finger may press this string, given who presses the ones before. */
-function fits(
-  { frets, instrument }: Problem,
-  presses: readonly Press[],
-  fingers: readonly PressingFinger[],
-  { index, finger }: { readonly index: number; readonly finger: PressingFinger },
-): boolean {
+function fits({ frets, instrument, presses }: Problem, fingers: readonly PressingFinger[], index: number, finger: PressingFinger): boolean {
   const { fret, string } = presses[index] as Press;
   for (let before = 0; before < index; before += 1) {
     const other = fingers[before] as PressingFinger;
@@ -145,16 +190,12 @@ function assess(problem: Problem, presses: readonly Press[], assigned: readonly 
 function barresOf(presses: readonly Press[], assigned: readonly PressingFinger[]): readonly Barre[] {
   const barres: Barre[] = [];
   for (const finger of FINGERS) {
-    let count = 0;
-    let [fret, from, to] = [0, Number.POSITIVE_INFINITY, -1];
-    presses.forEach((press, index) => {
-      if (assigned[index] !== finger) return;
-      count += 1;
-      fret = press.fret;
-      from = Math.min(from, press.string);
-      to = Math.max(to, press.string);
-    });
-    if (count > 1) barres.push({ finger, fret, from, to });
+    // strings of one fret are in their order
+    const first = assigned.indexOf(finger);
+    const last = assigned.lastIndexOf(finger);
+    if (first === last) continue;
+    const { fret, string } = presses[first] as Press;
+    barres.push({ finger, fret, from: string, to: (presses[last] as Press).string });
   }
   return barres;
 }
@@ -171,8 +212,9 @@ function canLie({ fret, from, to, finger }: Barre, frets: Frets, capo: number): 
 
 /** Fingers and how far each is from the fret it falls on, in the position that suits them best. */
 function placingCost(presses: readonly Press[], assigned: readonly PressingFinger[], capo: number, frets: Frets): number {
-  const used = new Set(assigned);
-  let cost = HAND.finger * used.size + (used.has(4) ? HAND.little : 0);
+  let used = 0;
+  for (const finger of assigned) used |= bitOf(finger);
+  let cost = HAND.finger * countBits(used) + (assigned.includes(4) ? HAND.little : 0);
   for (let index = 1; index < presses.length; index += 1) {
     const same = presses[index]?.fret === presses[index - 1]?.fret;
     if (!same || assigned[index] === assigned[index - 1]) continue;
@@ -183,21 +225,21 @@ function placingCost(presses: readonly Press[], assigned: readonly PressingFinge
   if (low === undefined) return cost;
   const first = capo + 1;
   const atNut = low - first < 2 && frets.includes(capo);
-  const positions = atNut ? [first] : [Math.max(first, low - 1), low];
-  return cost + Math.min(...positions.map((position) => awayFrom(position, presses, assigned)));
+  if (atNut) return cost + awayFrom(first, presses, assigned);
+  return cost + Math.min(awayFrom(Math.max(first, low - 1), presses, assigned), awayFrom(low, presses, assigned));
 }
 
 function straddles(from: Press, to: Press, frets: Frets): boolean {
-  return frets.slice(from.string + 1, to.string).some((fret) => fret !== null && fret > from.fret);
+  return frets.some((fret, string) => string > from.string && string < to.string && fret !== null && fret > from.fret);
 }
 
 function awayFrom(position: number, presses: readonly Press[], assigned: readonly PressingFinger[]): number {
-  const counted = new Set<PressingFinger>();
+  let counted = 0;
   let cost = 0;
   presses.forEach(({ fret }, index) => {
     const finger = assigned[index] as PressingFinger;
-    if (counted.has(finger)) return;
-    counted.add(finger);
+    if ((counted & bitOf(finger)) !== 0) return;
+    counted |= bitOf(finger);
     const away = finger - (fret - position + 1);
     cost += away > 0 ? away * HAND.early : -away * HAND.late;
   });

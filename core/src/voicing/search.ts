@@ -1,6 +1,7 @@
 import type { Chord } from '../chord/chord.ts';
 import type { Instrument } from '../fretboard/instrument.ts';
 import { chroma } from '../pitch/note.ts';
+import { countBits } from './bits.ts';
 import { barreFamily, isFourth, type Shape, type SoundingString, structuralFamilies } from './family.ts';
 import { easiestFingering } from './fingering.ts';
 import { difficultyOf, innerMutes, MOST_INNER_MUTES, pressedSpan, reach, spansHand } from './hand.ts';
@@ -328,10 +329,4 @@ function isInOrder(strings: readonly SoundingString[], capo: number, held: reado
 
 function isBarre(family: Family): boolean {
   return family === 'barre-6' || family === 'barre-5';
-}
-
-function countBits(value: number): number {
-  let count = 0;
-  for (let rest = value; rest !== 0; rest &= rest - 1) count += 1;
-  return count;
 }
