@@ -40,8 +40,10 @@ export function easiestHold(chord: Chord, instrument: Instrument): ChordHold {
   return hold;
 }
 
+const AS_OPEN = { families: ['open'], maxFret: OPEN_FRETS, bassLowest: true, unbroken: true } as const;
+
 function openHold(chord: Chord, instrument: Instrument): ChordHold | undefined {
-  const { voicings } = findVoicings(chord, { ...instrument, capo: 0 }, { families: ['open'], maxFret: OPEN_FRETS, bassLowest: true });
+  const { voicings } = findVoicings(chord, { ...instrument, capo: 0 }, AS_OPEN);
   const open = voicings.filter((voicing) => hasItsBass(voicing, chord) && isOpenChord(voicing, chord.bass !== null));
   return holdOf(open, true);
 }

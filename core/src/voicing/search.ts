@@ -21,6 +21,8 @@ export interface VoicingWish {
   readonly mostDifficult?: number;
   /** Only shapes without open strings, which move along the neck. */
   readonly closed?: boolean;
+  /** Only shapes without a muted string between sounding ones. */
+  readonly unbroken?: boolean;
   /** Only shapes whose lowest string sounds the bass: the root, or the note under the slash. */
   readonly bassLowest?: boolean;
 }
@@ -75,6 +77,7 @@ class Search {
   readonly #lowest: number | null;
   /** Whether only barre shapes are wished: they begin on string 6 or 5, and no string above is muted or lies behind the finger. */
   readonly #barresOnly: boolean;
+  readonly #mostInside: number;
   readonly #spots: readonly (readonly Spot[])[];
   readonly #held: (Spot | null)[] = [];
   /** What the strings looked at so far hold; changed on the way down and put back on the way up. */
@@ -87,6 +90,7 @@ class Search {
     this.#wish = wish;
     const last = Math.min(wish.maxFret ?? instrument.frets, instrument.frets);
     this.#barresOnly = wish.families?.every(isBarre) ?? false;
+    this.#mostInside = wish.unbroken === true ? 0 : MOST_INNER_MUTES;
     this.#lowest = wish.bassLowest === true ? chroma(chord.bass ?? chord.root) : null;
     const first = instrument.capo + (wish.closed === true ? 1 : 0);
     this.#spots = instrument.tuning.map((open) => spotsOn(open, first, last, rules.tones));
@@ -110,7 +114,7 @@ class Search {
     hand.gap = gap + 1;
     this.#string(index + 1);
     const inside = hand.sounding === 0 ? 0 : gaps + gap;
-    if (inside <= MOST_INNER_MUTES) {
+    if (inside <= this.#mostInside) {
       hand.sounding += 1;
       hand.gap = 0;
       hand.gaps = inside;
