@@ -1,6 +1,7 @@
 import { type Chord, chroma } from '@aurora/core';
 import { create } from 'zustand';
-import { pluckedString } from './pluck.ts';
+import { frequencyOf, gainOf } from './hearing.ts';
+import type { Instrument } from './plucked-instrument.ts';
 
 /** Notes that sound together, and how long until the next ones. */
 export interface PlayStep {
@@ -25,19 +26,7 @@ export const usePlayer = create<PlayerState>()(() => ({ playing: null, step: 0, 
 
 const STRUM_SECONDS = 0.035;
 const ARPEGGIO_SECONDS = 0.19;
-const RING_SECONDS = 2.2;
 const LEAD_SECONDS = 0.06;
-/** Strings that are really computed; notes between them are played a little faster or slower. */
-const SAMPLED = [40, 45, 50, 55, 59, 64, 69, 76];
-
-type Tone = typeof import('tone');
-interface Instrument {
-  readonly tone: Tone;
-  readonly strings: import('tone').Sampler;
-  readonly loudness: import('tone').Gain;
-  readonly click: import('tone').Synth;
-  readonly drone: import('tone').PolySynth;
-}
 
 let instrument: Promise<Instrument> | null = null;
 let volume = 0.3;
@@ -87,7 +76,7 @@ export function stop(): void {
   usePlayer.setState({ playing: null, step: 0 });
 }
 
-function schedule(id: string, steps: readonly PlayStep[], beatSeconds: number, { tone, strings, click }: Instrument): void {
+function schedule(id: string, steps: readonly PlayStep[], beatSeconds: number, { tone, strings, click, ringSeconds }: Instrument): void {
   const start = tone.now() + LEAD_SECONDS;
   let at = 0;
   steps.forEach(({ midi, beats, click: clicks }, step) => {
@@ -95,7 +84,7 @@ function schedule(id: string, steps: readonly PlayStep[], beatSeconds: number, {
     // a chord picked note by note must be through before the next one comes
     const between = Math.min(spread, (lasting * 0.7) / Math.max(1, midi.length));
     midi.forEach((note, index) => {
-      strings.triggerAttackRelease(frequencyOf(note), Math.min(RING_SECONDS, lasting * 0.98), start + at + index * between);
+      strings.triggerAttackRelease(frequencyOf(note), Math.min(ringSeconds, lasting * 0.98), start + at + index * between);
     });
     for (let beat = 0; clicks === true && beat < beats; beat += 1)
       click.triggerAttackRelease(CLICK_HZ, 0.02, start + at + beat * beatSeconds);
@@ -127,7 +116,7 @@ export function stopDrone(): void {
 
 /** The instrument everything is played on, made when it is first wanted. */
 export function openInstrument(): Promise<Instrument> {
-  instrument ??= makeInstrument().catch((error: unknown) => {
+  instrument ??= loadInstrument().catch((error: unknown) => {
     instrument = null;
     throw error;
   });
@@ -147,33 +136,8 @@ const CLICK_HZ = 1600;
 /** What is said where no sound can be made. */
 export const NO_SOUND = 'This browser gives no sound. Everything else works without it.';
 
-async function makeInstrument(): Promise<Instrument> {
-  const tone = await import('tone');
-  const loudness = new tone.Gain(gainOf(volume)).toDestination();
-  const rate = tone.getContext().sampleRate;
-  const urls = Object.fromEntries(
-    SAMPLED.map((midi) => [midi, tone.ToneAudioBuffer.fromArray(pluckedString(frequencyOf(midi), RING_SECONDS + 0.4, rate))]),
-  );
-  const strings = new tone.Sampler({ urls, release: 0.25 }).connect(loudness);
-  const click = new tone.Synth({
-    oscillator: { type: 'square' },
-    envelope: { attack: 0.001, decay: 0.03, sustain: 0, release: 0.01 },
-    volume: -14,
-  }).connect(loudness);
-  const drone = new tone.PolySynth(tone.Synth, {
-    oscillator: { type: 'triangle' },
-    envelope: { attack: 0.6, decay: 0.2, sustain: 0.8, release: 1.2 },
-    volume: -16,
-  }).connect(loudness);
-  return { tone, strings, loudness, click, drone };
-}
-
-/** Equal temperament, A = 440 Hz. */
-export function frequencyOf(midi: number): number {
-  return 440 * 2 ** ((midi - 69) / 12);
-}
-
-/** The ear hears loudness by ratio: halfway on the control is half as loud. */
-function gainOf(wanted: number): number {
-  return wanted === 0 ? 0 : 0.9 * wanted ** 1.7;
+/** Only who wants to hear something fetches what makes the sound. */
+async function loadInstrument(): Promise<Instrument> {
+  const { makeInstrument } = await import('./plucked-instrument.ts');
+  return makeInstrument(gainOf(volume));
 }

@@ -1,5 +1,5 @@
 import { expect, test } from '@jest/globals';
-import { frequencyOf } from './player.ts';
+import { frequencyOf } from './hearing.ts';
 import { pluckedString } from './pluck.ts';
 
 const RATE = 44_100;

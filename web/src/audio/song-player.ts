@@ -1,6 +1,7 @@
 import { type Chord, chordMidi, type TimedBar, type TimedChord } from '@aurora/core';
 import { create } from 'zustand';
-import { bassMidi, frequencyOf, NO_SOUND, openInstrument, stop as stopOther } from './player.ts';
+import { frequencyOf } from './hearing.ts';
+import { bassMidi, NO_SOUND, openInstrument, stop as stopOther } from './player.ts';
 
 /** A song as it is played, and how: what changes while it plays is heard at the next chord. */
 export interface SongSound {
