@@ -1,5 +1,5 @@
 import abcjs from 'abcjs';
-import type { Meter } from '../chart/chart.ts';
+import type { FormJump, Meter } from '../chart/chart.ts';
 import { findMeter } from '../chart/head.ts';
 import { pulseOf } from '../chart/timeline.ts';
 import type { Chord } from '../chord/chord.ts';
@@ -8,7 +8,9 @@ import { failure, type Result, success } from '../fault.ts';
 import type { Key } from '../key/key.ts';
 import { parseNote } from '../pitch/note-text.ts';
 import type { ScaleName } from '../scale/scale-table.ts';
+import { formWord } from './form-words.ts';
 import type { LossList } from './loss.ts';
+import { withMelody } from './melody.ts';
 import { withPaperEndings } from './paper-endings.ts';
 import type { Score, ScoreBar, ScoreChord } from './score.ts';
 
@@ -27,6 +29,8 @@ interface AbcElement {
   readonly duration?: number;
   readonly chord?: readonly AbcChord[];
   readonly pitches?: readonly unknown[];
+  readonly lyric?: readonly { readonly syllable?: string; readonly divider?: string }[];
+  readonly decoration?: readonly string[];
   readonly startEnding?: string;
   readonly endEnding?: boolean;
   readonly startTriplet?: number;
@@ -57,16 +61,24 @@ interface AbcTempo {
 interface AbcTune {
   readonly metaText: { readonly title?: string; readonly composer?: string; readonly rhythm?: string; readonly tempo?: AbcTempo };
   readonly lines: readonly AbcLine[];
+  /** The tune as it sounds, a list of events for each voice. */
+  setUpAudio(options: object): { readonly tracks: readonly (readonly AbcEvent[])[] };
 }
 
-/** Reads the first tune of an ABC text through abcjs: its chord names in time. Melodies are not kept. */
+interface AbcEvent {
+  readonly cmd: string;
+  readonly pitch?: number;
+  readonly start?: number;
+}
+
+/** Reads the first tune of an ABC text through abcjs: its chord names in time. Of a melody its range is kept. */
 export function readAbc(text: string, losses: LossList): Result<Score> {
   if (text.length > MOST_LETTERS) return failure({ code: 'format-large', format: 'ABC' }, 0, 0);
   if (!/^\s*X:/m.test(text) && !/^\s*K:/m.test(text))
     return failure({ code: 'format-other', format: 'ABC', found: text.trim().slice(0, 24) || 'nothing' }, 0, 0);
   let tune: AbcTune | undefined;
   try {
-    tune = (abcjs.parseOnly(text) as unknown as readonly AbcTune[])[0];
+    tune = (abcjs.parseOnly(withSpokenCoda(text)) as unknown as readonly AbcTune[])[0];
   } catch {
     return failure({ code: 'format-broken', format: 'ABC', detail: 'there is something in it that is no ABC' }, 0, 0);
   }
@@ -81,11 +93,59 @@ export function readAbc(text: string, losses: LossList): Result<Score> {
     ([, name = '', value = '']) => [name, value.replace(/\\%/g, '%').trim()] as const,
   );
   const { title = '', composer = '', rhythm = '' } = tune.metaText;
-  return success({ title: plain(title), by: plain(composer), feel: plain(rhythm), fields, bars: withPaperEndings(bars) });
+  const score = { title: plain(title), by: plain(composer), feel: plain(rhythm), fields, bars: withPaperEndings(bars) };
+  return success(reader.hasNotes ? withMelody(score, melodyOf(tune), losses) : score);
+}
+
+/** The notes of the first voice as they sound; null where several sound together. */
+function melodyOf(tune: AbcTune): readonly number[] | null {
+  try {
+    const [voice = []] = tune.setUpAudio({ chordsOff: true }).tracks;
+    const notes = voice.filter(({ cmd }) => cmd === 'note');
+    const starts = new Set(notes.map(({ start }) => start));
+    return starts.size < notes.length ? null : notes.flatMap(({ pitch }) => (pitch === undefined ? [] : [pitch]));
+  } catch {
+    // a tune may be readable as notation and still not be playable
+    return null;
+  }
 }
 
 function plain(text: unknown): string {
   return typeof text === 'string' ? text.replace(/\\%/g, '%') : '';
+}
+
+type Sign = 'segno' | 'coda';
+type After = 'fine' | 'to-coda' | FormJump;
+
+const SIGNS: Readonly<Partial<Record<string, Sign>>> = { segno: 'segno', coda: 'coda' };
+
+/** Decorations that say how to go on, in the words people write. */
+const SPOKEN: Readonly<Partial<Record<string, string>>> = {
+  fine: 'Fine',
+  dacapo: 'D.C.',
+  'D.C.': 'D.C.',
+  'D.S.': 'D.S.',
+  'D.C.alcoda': 'D.C. al Coda',
+  'D.C.alfine': 'D.C. al Fine',
+  'D.S.alcoda': 'D.S. al Coda',
+  'D.S.alfine': 'D.S. al Fine',
+};
+
+/** abcjs does not know this decoration; as words over the bar it keeps it. */
+function withSpokenCoda(text: string): string {
+  return text.replace(/!dacoda!/g, '"^To Coda"');
+}
+
+/** What stands over an element and is no chord. */
+function annotations({ chord = [] }: AbcElement): readonly AbcChord[] {
+  return chord.filter(({ position }) => position !== 'default');
+}
+
+/** Adds what is sung on a note to the verses of its line. */
+function sing({ lyric }: AbcElement, verses: string[]): void {
+  lyric?.forEach(({ syllable = '', divider = ' ' }, verse) => {
+    verses[verse] = `${verses[verse] ?? ''}${syllable}${divider === '-' ? '' : ' '}`;
+  });
 }
 
 /** A bar while it is read. */
@@ -98,6 +158,8 @@ interface OpenBar {
   words: string[];
   opensRepeat: boolean;
   begins: readonly number[] | null;
+  readonly signs: Sign[];
+  readonly after: After[];
   meter: Meter;
   key: Key;
   tempo: AbcTempo | null;
@@ -115,9 +177,10 @@ class TuneReader {
   #open: OpenBar | null = null;
   #opens = false;
   #begins: readonly number[] | null = null;
+  #signs: Sign[] = [];
   #newLine = true;
   #triplet = 1;
-  #notes = false;
+  hasNotes = false;
   #firstMeter = true;
 
   constructor(losses: LossList) {
@@ -135,12 +198,18 @@ class TuneReader {
     if (staff.meter !== undefined && this.#firstMeter) this.#meter = meterOf(staff.meter) ?? this.#meter;
     this.#firstMeter = false;
     this.#newLine = true;
-    for (const element of staff.voices?.[0] ?? []) this.#element(element);
+    const first = this.#bars.length;
+    const verses: string[] = [];
+    for (const element of staff.voices?.[0] ?? []) {
+      this.#element(element);
+      sing(element, verses);
+    }
+    const bar = this.#bars[first];
+    if (bar !== undefined) this.#bars[first] = { ...bar, words: [...bar.words, ...verses.map((text) => plain(text.trim()))] };
   }
 
   end(tempo: AbcTempo | undefined): readonly ScoreBar[] {
     this.#close(null, null);
-    if (this.#notes) this.#losses.add('notes');
     let now = tempo ?? null;
     return this.#bars.map(({ tempoMark, ...bar }) => {
       now = tempoMark ?? now;
@@ -201,11 +270,14 @@ class TuneReader {
       words: [],
       opensRepeat: this.#opens,
       begins: this.#begins,
+      signs: this.#signs,
+      after: [],
       meter: this.#meter,
       key: this.#key,
       tempo: this.#tempo,
     };
     this.#opens = false;
+    this.#signs = [];
     this.#begins = null;
     this.#newLine = false;
     this.#tempo = null;
@@ -214,12 +286,35 @@ class TuneReader {
 
   #note(element: AbcElement): void {
     const bar = this.#begun();
-    if (element.pitches !== undefined) this.#notes = true;
+    for (const name of element.decoration ?? []) this.#sign(bar, name);
+    if (element.pitches !== undefined) this.hasNotes = true;
     if (element.startTriplet !== undefined) this.#triplet = element.tripletMultiplier ?? 1;
     // annotations at one place come as lines of one text
     for (const { name, position } of element.chord ?? []) for (const line of name.split('\n')) this.#name(bar, line.trim(), position);
     bar.at += (element.duration ?? 0) * this.#triplet;
     if (element.endTriplet === true) this.#triplet = 1;
+  }
+
+  /** Words at a bar line belong to the bar that ends: how to go on, or something said about it. */
+  #sayAtEnd(words: string): void {
+    const last = words === '' ? undefined : this.#bars.pop();
+    if (last === undefined) return;
+    const mark = formWord(words);
+    const form = mark === null ? last.form : { ...last.form, after: [...last.form.after, mark] };
+    this.#bars.push({ ...last, form, remarks: mark === null ? [...last.remarks, plain(words)] : last.remarks });
+  }
+
+  /** What a decoration says about the order of playing; those of the melody say nothing here. */
+  #sign(bar: OpenBar, name: string): void {
+    const sign = SIGNS[name];
+    if (sign !== undefined) bar.signs.push(sign);
+    this.#say(bar, SPOKEN[name] ?? '');
+  }
+
+  #say(bar: OpenBar, words: string): void {
+    const mark = formWord(words);
+    if (mark !== null) bar.after.push(mark);
+    else if (words !== '') bar.remarks.push(plain(words));
   }
 
   /** A chord name, a section in brackets, or something said about the bar. */
@@ -230,12 +325,18 @@ class TuneReader {
       if (chord.ok) bar.named.push({ at: bar.at, chord: chord.value });
       else this.#losses.add('chord-unknown', this.#bars.length + 1, name);
     } else if (/^\[.*\]$/.test(name) && bar.at === 0) bar.section = plain(name.slice(1, -1));
-    else if (name !== '') bar.remarks.push(plain(name));
+    else this.#say(bar, name);
   }
 
   #bar(element: AbcElement): void {
     const type = element.type ?? '';
     this.#close(element.endEnding === true ? true : null, /right_repeat|dbl_repeat/.test(type) ? 2 : null);
+    for (const name of element.decoration ?? []) {
+      const sign = SIGNS[name];
+      if (sign === undefined) this.#sayAtEnd(SPOKEN[name] ?? '');
+      else this.#signs.push(sign);
+    }
+    for (const { name } of annotations(element)) this.#sayAtEnd(name);
     if (/left_repeat|dbl_repeat/.test(type)) this.#opens = true;
     if (element.startEnding !== undefined) this.#begins = element.startEnding.match(/\d+/g)?.map(Number) ?? [1];
   }
@@ -263,7 +364,7 @@ class TuneReader {
       chords: this.#chords(open, pickup ?? open.meter.beats),
       remarks: open.remarks,
       words: open.words,
-      form: { opensRepeat: open.opensRepeat, closesRepeat, ending, signs: [], after: [] },
+      form: { opensRepeat: open.opensRepeat, closesRepeat, ending, signs: open.signs, after: open.after },
     });
   }
 

@@ -7,6 +7,7 @@ import { readChart } from '../chart/reading.ts';
 import { renderChart } from '../chart/render.ts';
 import { requireValue } from '../fault.ts';
 import { readFormat, writeFormat } from './convert.ts';
+import { lossWords } from './loss.ts';
 
 const folder = mkdtempSync(join(tmpdir(), 'abc-'));
 const abcOf = (chart: string) => new TextDecoder().decode(writeFormat('abc', chart, null).content);
@@ -95,6 +96,32 @@ describe('ABC of others', () => {
     expect(content).toMatch(/^title: The Slip\nby: Nobody\nkey: G\ntime: 4\/4\ntempo: 120\nfeel: reel$/m);
     expect(losses.map(({ code }) => code)).toEqual(['notes']);
   });
+
+  test('of the melody its range is kept, as it sounds in its key', () => {
+    // from D4 to the C sharp above; the key makes it sharp, the natural only lasts its bar
+    const { content, losses } = requireValue(read('X:1\nM:4/4\nL:1/4\nK:D\n"D"D F A c | "A"=c A, c c |\n'));
+    expect(content).toMatch(/^range: A3 C#5$/m);
+    expect(losses.map(lossWords)).toEqual(['The melody is not kept, only its range, A3 to C#5: a chart holds chords, words and form']);
+  });
+
+  test('notes that sound together are no melody', () => {
+    const { content, losses } = requireValue(read('X:1\nM:4/4\nL:1/4\nK:D\n"D"[DF]A A A |\n'));
+    expect(content).not.toContain('range');
+    expect(losses.map(({ code, what }) => [code, what])).toEqual([['notes', '']]);
+  });
+
+  test('what is sung stands under its line, a verse a line', () => {
+    const chart = chartOf(
+      'X:1\nM:4/4\nL:1/4\nK:C\n"C"c d e f | "G"g4 |\nw: the lan-tern on quay\nw: a rope and no-one\n"F"f4 | "C"c4 |]\nw: is out\n',
+    );
+    expect(chart).toBe('key: C\ntime: 4/4\nrange: C5 G5\n\n1 5\n~ the lantern on quay\n~ a rope and noone\n4 1\n~ is out\n');
+  });
+
+  test.each([
+    ['"C"C4 | "F"F4 !fine! | "G"G4 | "G"G4 !D.C.! |]', 'C F G G C F'],
+    ['"C"C4 | !segno!"F"F4 | "G"G4 !dacoda! | "G"G4 !D.S.alcoda! | !coda!"Am"A4 |]', 'C F G G F G Am'],
+    ['"C"C4 |!segno! "F"F4 !fine!| "G"G4 !D.S.alfine!|]', 'C F G F'],
+  ])('jumps are followed: %s', (tune, expected) => expect(letters(chartOf(`X:1\nM:4/4\nL:1/4\nK:C\n${tune}\n`)).join(' ')).toBe(expected));
 
   test('repeats and endings as they stand on paper', () => {
     expect(letters(chartOf('X:1\nM:4/4\nL:1/4\nK:C\n|: "C"C4 | "F"F4 |1 "G"G4 :|2 "C"C4 |]\n'))).toEqual(['C', 'F', 'G', 'C', 'F', 'C']);

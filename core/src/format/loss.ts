@@ -106,7 +106,9 @@ function sentence(code: LossCode, what: string): string {
     case 'chart-problem':
       return `The chart itself is not right: ${what}`;
     case 'notes':
-      return 'Melody notes are not kept: a chart holds chords, words and form';
+      return what === ''
+        ? 'Notes are not kept: a chart holds chords, words and form'
+        : `The melody is not kept, only its range, ${what}: a chart holds chords, words and form`;
     case 'voices':
       return 'Only the first part that has chords is read';
     case 'chord-unknown':

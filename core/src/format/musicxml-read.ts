@@ -7,16 +7,19 @@ import { failure, type Result, success } from '../fault.ts';
 import { majorInterval } from '../interval/interval.ts';
 import { type Key, moveKey } from '../key/key.ts';
 import type { Note } from '../pitch/note.ts';
+import { pitchOf } from '../pitch/pitch-text.ts';
 import type { ScaleName } from '../scale/scale-table.ts';
+import { formWord, jumpOf, PLAIN_JUMP } from './form-words.ts';
 import { formulaOfKind, type KindDegree } from './harmony-kind.ts';
 import type { LossList } from './loss.ts';
+import { withMelody } from './melody.ts';
 import { withPaperEndings } from './paper-endings.ts';
 import type { Score, ScoreBar, ScoreChord } from './score.ts';
 import { child, childrenOf, numberIn, parseXml, textIn, type XmlElement } from './xml.ts';
 
 const MOST_MEASURES = 5000;
 
-/** Reads a partwise MusicXML text: the first part that has chords. Melodies are not kept. */
+/** Reads a partwise MusicXML text: the first part that has chords. Of a melody its range is kept. */
 export function readMusicXml(text: string, losses: LossList): Result<Score> {
   const root = parseXml(text);
   if (!root.ok) return root;
@@ -31,10 +34,9 @@ export function readMusicXml(text: string, losses: LossList): Result<Score> {
   if (measures.length > MOST_MEASURES) return failure({ code: 'format-large', format: 'MusicXML' }, 0, 0);
   if (!hasChords(part)) losses.add('no-chords');
   if (parts.length > 1) losses.add('voices');
-  if (measures.some((measure) => childrenOf(measure, 'note').some((note) => child(note, 'pitch') !== undefined))) losses.add('notes');
   const reader = new MeasureReader(losses);
   const bars = measures.map((measure) => reader.read(measure));
-  return success({ ...headOf(score), feel: '', bars: withPaperEndings(bars) });
+  return success(withMelody({ ...headOf(score), feel: '', bars: withPaperEndings(bars) }, reader.melody, losses));
 }
 
 function headOf(score: XmlElement): Pick<Score, 'title' | 'by' | 'fields'> {
@@ -61,11 +63,21 @@ class MeasureReader {
   #tempo: number | null = null;
   #chord: Chord | null = null;
   #number = 0;
-  /** Half steps from what is written to what sounds. */
+  /** Half steps from what is written to what sounds, within the octave and in all. */
   #lower = 0;
+  #farLower = 0;
+  /** What sounds, note by note, while it is one voice. */
+  readonly #sung: number[] = [];
+  readonly #voices = new Set<string>();
+  #together = false;
 
   constructor(losses: LossList) {
     this.#losses = losses;
+  }
+
+  /** The notes as they sound; null where several sound together. */
+  get melody(): readonly number[] | null {
+    return this.#together || this.#voices.size > 1 ? null : this.#sung;
   }
 
   read(measure: XmlElement): ScoreBar {
@@ -106,10 +118,21 @@ class MeasureReader {
       case 'forward':
         return at + numberIn(element, 'duration', 0);
       case 'note':
+        this.#sing(element);
         return bar.note(element, at);
       default:
         return at;
     }
+  }
+
+  #sing(note: XmlElement): void {
+    const pitch = child(note, 'pitch');
+    const letter = 'FCGDAEB'.indexOf(textIn(pitch, 'step') || '-');
+    if (pitch === undefined || letter < 0) return;
+    this.#together ||= child(note, 'chord') !== undefined;
+    this.#voices.add(`${textIn(note, 'staff')} ${textIn(note, 'voice')}`);
+    const written = pitchOf(letter - 1, Math.round(numberIn(pitch, 'octave', 4))) + Math.round(numberIn(pitch, 'alter', 0));
+    this.#sung.push(Math.max(0, Math.min(HIGHEST_MIDI, written + this.#farLower)));
   }
 
   #close(measure: XmlElement, bar: OpenMeasure): ScoreBar {
@@ -158,7 +181,10 @@ class MeasureReader {
     this.#meter = findMeter(`${textIn(time, 'beats')}/${textIn(time, 'beat-type')}`) ?? this.#meter;
     const key = child(element, 'key');
     const transpose = child(element, 'transpose');
-    if (transpose !== undefined) this.#lower = Math.round(numberIn(transpose, 'chromatic', 0));
+    if (transpose !== undefined) {
+      this.#lower = Math.round(numberIn(transpose, 'chromatic', 0));
+      this.#farLower = this.#lower + OCTAVE * Math.round(numberIn(transpose, 'octave-change', 0));
+    }
     if (key !== undefined) this.#key = this.#sounding(keyOf(key));
   }
 
@@ -216,11 +242,9 @@ class MeasureReader {
 
   /** Words that are marks of form are taken as such, whether or not they say so to a machine. */
   #word(text: string, bar: OpenMeasure): void {
-    const jump = jumpOf(text);
-    if (jump !== null) bar.after.push(jump);
-    else if (/^fine$/i.test(text.trim())) bar.after.push('fine');
-    else if (/^to coda\b/i.test(text.trim())) bar.after.push('to-coda');
-    else bar.remarks.push(text);
+    const mark = formWord(text);
+    if (mark === null) bar.remarks.push(text);
+    else bar.after.push(mark);
   }
 
   /** Whether what stands there says how to go on. */
@@ -247,23 +271,11 @@ class MeasureReader {
 }
 
 const OCTAVE = 12;
+const HIGHEST_MIDI = 127;
 const C_MAJOR: Key = { tonic: 0, scale: 'major' };
 const ROOT = formulaOf('1');
 const SHARP = 7;
-const PLAIN_JUMP = { kind: 'jump', until: 'either', keepRepeats: false } as const;
 const UNIT_QUARTERS: Readonly<Record<string, number>> = { whole: 4, half: 2, quarter: 1, eighth: 0.5, '16th': 0.25 };
-
-function jumpOf(words: string): FormJump | null {
-  const [, to, rest = ''] = /\b(d\.?\s?[cs]\.?|da capo|dal segno)(.*)$/i.exec(words.trim()) ?? [];
-  if (to === undefined) return null;
-  const until = /al coda/i.test(rest) ? 'coda' : /al fine/i.test(rest) ? 'fine' : 'either';
-  return {
-    kind: 'jump',
-    to: /^d\.?\s?c|^da capo/i.test(to) ? 'start' : 'segno',
-    until,
-    keepRepeats: /with repeats|senza\s+omissioni/i.test(rest),
-  };
-}
 
 /** A measure while it is read. */
 class OpenMeasure {

@@ -126,6 +126,32 @@ describe('MusicXML of other programs', () => {
     expect(chart).toContain('(1... 4.)');
   });
 
+  const sung = (step: string, octave: number, more = '') =>
+    `<note><pitch><step>${step}</step>${more}<octave>${octave}</octave></pitch><duration>4</duration><voice>1</voice></note>`;
+
+  test('of a melody its range is kept, as it sounds', () => {
+    const bar = `${harmony('G')}${sung('B', 3)}${sung('F', 5, '<alter>1</alter>')}</measure>`;
+    const { content, losses } = requireValue(read(foreign(bar)));
+    expect(content).toMatch(/^range: B3 F#5$/m);
+    expect(losses.map(({ code, what }) => `${code} ${what}`)).toEqual(['notes B3 to F#5']);
+    // a clarinet sounds a whole tone lower than it reads, a tenor saxophone an octave more
+    const transposed = (octaves: string) =>
+      chartOf(
+        foreign(bar, `<key><fifths>1</fifths></key><transpose><diatonic>-1</diatonic><chromatic>-2</chromatic>${octaves}</transpose>`),
+      );
+    expect(transposed('')).toMatch(/^range: A3 E5$/m);
+    expect(transposed('<octave-change>-1</octave-change>')).toMatch(/^range: A2 E4$/m);
+  });
+
+  test('a range the file names itself stays, and chords written out leave none', () => {
+    const bar = `${harmony('G')}${sung('B', 3)}${sung('D', 5)}</measure>`;
+    const named =
+      '<identification><miscellaneous><miscellaneous-field name="range">C4 C5</miscellaneous-field></miscellaneous></identification>';
+    expect(chartOf(foreign(bar).replace('<part-list>', `${named}<part-list>`))).toMatch(/^range: C4 C5$/m);
+    const together = `${harmony('G')}${sung('B', 3)}${sung('D', 5).replace('<note>', '<note><chord/>')}</measure>`;
+    expect(chartOf(foreign(together))).not.toContain('range');
+  });
+
   test('syllables become words', () => {
     const sung = (syllabic: string, word: string) => `<lyric number="1"><syllabic>${syllabic}</syllabic><text>${word}</text></lyric>`;
     const xml = foreign(

@@ -1,6 +1,7 @@
 import { expect, test } from '@jest/globals';
 import { requireValue } from '../fault.ts';
-import { parsePitch, parseRange } from './pitch-text.ts';
+import { parseNote } from './note-text.ts';
+import { octaveOf, parsePitch, parseRange } from './pitch-text.ts';
 
 test.each([
   ['C4', 60],
@@ -12,6 +13,14 @@ test.each([
   ['F##5', 79],
   ['C-1', 0],
 ])('%s is MIDI %i', (text, midi) => expect(requireValue(parsePitch(text))).toBe(midi));
+
+test.each([
+  [60, 'C', 4],
+  [60, 'B#', 3],
+  [59, 'Cb', 4],
+  [59, 'B', 3],
+  [0, 'C', -1],
+])('%i called %s is in octave %i', (midi, name, octave) => expect(octaveOf(midi, requireValue(parseNote(name)))).toBe(octave));
 
 test.each([
   ['A', 'pitch-octave'],

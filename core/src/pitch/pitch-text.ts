@@ -9,6 +9,11 @@ export function pitchOf(note: Note, octave: number): number {
   return (octave + 1) * OCTAVE + chroma(note - 7 * accidentals(note)) + accidentals(note);
 }
 
+/** The octave a pitch is in under its name: C♭ and B♯ are counted with the letter they have. */
+export function octaveOf(midi: number, note: Note): number {
+  return Math.floor((midi - accidentals(note)) / OCTAVE) - 1;
+}
+
 /** Reads a note with its octave, `F#3`, `Bb4`, as a MIDI number. */
 export function parsePitch(text: string): Result<number> {
   const [, name = '', octave] = /^\s*(.*?)(-?\d)?\s*$/.exec(text) as RegExpExecArray;

@@ -1,10 +1,8 @@
 import type { Key } from '../key/key.ts';
 import { type Naming, nameNote } from '../naming/naming.ts';
-import { accidentals } from '../pitch/note.ts';
+import { octaveOf } from '../pitch/pitch-text.ts';
 import type { SungRange } from '../singer/singer-key.ts';
 import { noteName } from '../voicing/reshape.ts';
-
-const OCTAVE = 12;
 
 /** How a melody lies in a voice, in a sentence; its notes are called as the key calls them. */
 export function sungWords({ fit, lowRoom, highRoom, melody }: SungRange, key: Key, naming: Naming): string {
@@ -24,7 +22,5 @@ function halfSteps(count: number): string {
 
 function pitch(midi: number, key: Key, naming: Naming): string {
   const note = noteName(midi, key);
-  // C♭ and B♯ are counted with the letter they have
-  const octave = Math.floor((midi - accidentals(note)) / OCTAVE) - 1;
-  return `${nameNote(note, naming.notes)}${octave}`;
+  return `${nameNote(note, naming.notes)}${octaveOf(midi, note)}`;
 }

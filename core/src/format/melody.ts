@@ -1,0 +1,32 @@
+import type { Key } from '../key/key.ts';
+import { printNote } from '../pitch/note-text.ts';
+import { octaveOf } from '../pitch/pitch-text.ts';
+import { noteName } from '../voicing/reshape.ts';
+import type { LossList } from './loss.ts';
+import type { Score } from './score.ts';
+
+/**
+ * What is left of a melody in a chart: its lowest and highest note, which a singer's key is found by.
+ * Notes that sound together are no melody, and leave nothing.
+ *
+ * @param midi the notes of the melody as they sound; null where it is none.
+ */
+export function withMelody(score: Score, midi: readonly number[] | null, losses: LossList): Score {
+  if (midi === null) {
+    losses.add('notes');
+    return score;
+  }
+  if (midi.length === 0) return score;
+  const key = score.bars[0]?.key ?? null;
+  const ends = [midi.reduce((low, note) => Math.min(low, note)), midi.reduce((high, note) => Math.max(high, note))];
+  const range = ends.map((note) => pitchIn(key, note));
+  losses.add('notes', null, range.join(' to '));
+  if (score.fields.some(([name]) => name === 'range')) return score;
+  return { ...score, fields: [...score.fields, ['range', range.join(' ')]] };
+}
+
+/** A note with its octave, under the name its key gives it. */
+function pitchIn(key: Key | null, midi: number): string {
+  const note = noteName(midi, key);
+  return `${printNote(note)}${octaveOf(midi, note)}`;
+}
