@@ -280,12 +280,13 @@ test('a file is seen before it is taken in; every song goes out; a torn file is 
   await input.setInputFiles({ name: 'tunes.abc', mimeType: 'text/plain', buffer: Buffer.from(tune) });
   const preview = page.getByRole('region', { name: 'What the file would become' });
   await expect(preview).toContainText('Gannet Reel');
-  await expect(preview).toContainText('Melody notes are not kept');
+  await expect(preview).toContainText('The melody is not kept, only its range, C4 to B4');
   await expectAccessible(page);
   await preview.getByRole('checkbox', { name: /Left Behind/ }).uncheck();
   await preview.getByRole('button', { name: 'Put it on the shelf' }).click();
   await page.getByRole('link', { name: 'Open it' }).click();
   await expect(page.getByLabel('Chart text')).toContainText('title: Gannet Reel');
+  await expect(page.getByLabel('Chart text')).toContainText('range: C4 B4');
   await expect.poll(async () => (await numbers(page)).map((name) => name[0])).toEqual(['1', '5', '6', '4']);
 
   await openBand(page, 'files');

@@ -106,7 +106,7 @@ describe('a file that is brought in', () => {
       ['One', 'G', 2],
       ['Two', 'C', 1],
     ]);
-    expect(preview.songs[0].losses).toEqual(['Melody notes are not kept: a chart holds chords, words and form']);
+    expect(preview.songs[0].losses).toEqual(['The melody is not kept, only its range, D4 to G4: a chart holds chords, words and form']);
     expect(await allSongs(db.pool, bandId)).toEqual([]);
     const done = await take(id, { take: [1] });
     expect(done).toMatchObject({ state: 'done', says: 'One song is on the shelf.' });
