@@ -42,10 +42,13 @@ async function openBand(page: Page, part = 'tonight'): Promise<void> {
 /** Makes a set of its own with demo songs, so that tests do not meet in one. */
 async function newSet(page: Page, name: string, titles: readonly string[]): Promise<void> {
   await openBand(page);
-  await page.getByLabel('Other sets').selectOption('New set…');
-  await expect(page.getByLabel('Set', { exact: true })).toHaveValue('New set');
-  await page.getByLabel('Set', { exact: true }).fill(name);
-  await page.getByLabel('Set', { exact: true }).press('Enter');
+  await page.getByLabel('Which set').selectOption('New set…');
+  // a new set asks for its name at once
+  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('New set');
+  await page.getByLabel('Name', { exact: true }).fill(name);
+  await page.getByLabel('Name', { exact: true }).press('Enter');
+  await page.keyboard.press('Escape');
+  await expect(page.getByLabel('Which set').getByRole('option', { name })).toHaveCount(1);
   await page.getByRole('button', { name: 'Songs', exact: true }).click();
   for (const title of titles) {
     await page.getByLabel('Find a song').fill(title);

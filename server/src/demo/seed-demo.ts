@@ -53,13 +53,13 @@ function demoSet(songs: ReadonlyMap<string, string>, juno: string): SetListBody 
     gapSeconds: GAP_SECONDS,
     entries: [
       song('e1', 'Harbor Wall', { starts: 'Rosa', notes: 'Horns from the second verse' }),
-      song('e2', 'Kelp Ladder', { capos: { [juno]: 2 }, join: { kind: 'bridge', bridge: 'dominant' } }),
+      song('e2', 'Kelp Ladder', { seconds: 195, capos: { [juno]: 2 }, join: { kind: 'bridge', bridge: 'dominant' } }),
       song('e3', 'Ember Street', { key: 'D', capos: { [juno]: 2 }, starts: 'Tam' }),
-      song('e4', 'Glass Orchard', { tempo: 132, starts: 'Bram' }),
+      song('e4', 'Glass Orchard', { seconds: 205, tempo: 132, starts: 'Bram' }),
       { kind: 'break', id: 'e5', name: 'Break', seconds: 900 },
-      song('e6', 'Low Tide Waltz', { key: 'A', notes: 'Ask the room to dance' }),
-      song('e7', 'Copper Line Shuffle', { starts: 'Rosa', join: { kind: 'bridge', bridge: 'two-five' } }),
-      song('e8', 'Northbound Gravel', { starts: 'Tam' }),
+      song('e6', 'Low Tide Waltz', { seconds: 225, key: 'A', notes: 'Ask the room to dance' }),
+      song('e7', 'Copper Line Shuffle', { seconds: 240, starts: 'Rosa', join: { kind: 'bridge', bridge: 'two-five' } }),
+      song('e8', 'Northbound Gravel', { seconds: 165, starts: 'Tam' }),
       song('e9', 'Two Lanterns', { seconds: 300, notes: 'Last one: slow, everybody sings' }),
     ],
   };

@@ -9,8 +9,11 @@ export function PackButton({ wish }: { readonly wish: PackRequest }) {
   const pack = usePartsPack();
   return (
     <div className="flex flex-wrap items-center gap-3">
-      <Button onClick={() => pack.start(wish)} disabled={pack.state?.state === 'working'}>
-        <FileStack size={17} aria-hidden="true" /> Parts for everyone
+      <Button aria-label="Parts for everyone" onClick={() => pack.start(wish)} disabled={pack.state?.state === 'working'}>
+        <FileStack size={17} aria-hidden="true" />
+        <span className="max-sm:hidden">
+          Parts<span className="max-lg:hidden"> for everyone</span>
+        </span>
       </Button>
       <WorkLine work={pack} what="Setting the parts" fetch="Fetch the parts" />
     </div>

@@ -1,60 +1,108 @@
 import { clockAfter, lengthWords } from '@aurora/core';
-import { Trash2 } from 'lucide-react';
+import { Pencil, Trash2 } from 'lucide-react';
+import { Popover } from 'radix-ui';
 import { useSetChanges, useSets } from '../api/sets.ts';
 import { AskOnce } from '../ui/AskOnce.tsx';
 import { Button } from '../ui/Button.tsx';
-import { SelectField } from '../ui/SelectField.tsx';
 import { sayFault } from '../ui/say.ts';
 import { TextField } from '../ui/TextField.tsx';
+import type { SetStatus } from './set-desk.ts';
 import { useTonight } from './tonight-store.ts';
 import type { Tonight } from './use-evening.ts';
 
-/** Which set, where and when, and how long it lasts. */
+/** What a set is called until somebody names it. */
+export const NEW_SET_NAME = 'New set';
+
+/** Which set, how long it lasts, where and when. */
 export function SetHead({ tonight, onNew }: { readonly tonight: Tonight; readonly onNew: () => void }) {
-  const { desk, state, times, setId } = tonight;
+  const { state, times, setId } = tonight;
   const { name, place, startsAt } = state.body;
   const sets = useSets().data ?? [];
   const { open } = useTonight();
   const last = times.at(-1);
   const end = last === undefined ? null : clockAfter(startsAt, last.at + last.seconds);
+  const facts = [end === null ? startsAt : `${startsAt} to ${end}`, place].filter((fact) => fact !== '');
   return (
-    <div className="flex flex-wrap items-end gap-3">
-      <TextField
-        label="Set"
-        value={name}
-        most={80}
-        onChange={(next) => desk.change((body) => ({ ...body, name: next }))}
-        className="min-w-56 flex-1"
-      />
-      <TextField
-        label="Where"
-        value={place}
-        most={80}
-        onChange={(next) => desk.change((body) => ({ ...body, place: next }))}
-        className="min-w-44 flex-1"
-      />
-      <label className="flex flex-col gap-1 text-sm font-semibold text-quiet">
-        Begins
-        <input
-          type="time"
-          value={startsAt}
-          onChange={(event) => desk.change((body) => ({ ...body, startsAt: event.target.value }))}
-          className="min-h-11 rounded-lg border border-edge bg-raised px-3 text-[16px] font-medium text-ink"
-        />
-      </label>
-      <p className="min-h-11 content-center text-[15px]" data-testid="set-length">
-        <b>{lengthWords(times)}</b>
-        {end !== null && <span className="text-quiet">, until {end}</span>}
-      </p>
-      <SelectField
-        label="Other sets"
+    <div className="flex flex-wrap items-center gap-x-3">
+      <select
+        aria-label="Which set"
         value={setId}
-        options={[...sets.map((set) => [set.id, set.id === setId ? name : set.name] as const), ['', 'New set…']]}
-        onChange={(id) => (id === '' ? onNew() : open(id))}
-        className="max-w-52"
-      />
-      <TakeAway setId={setId} name={name} />
+        onChange={(event) => (event.target.value === '' ? onNew() : open(event.target.value))}
+        className="-ml-1.5 min-h-11 max-w-[calc(100%-3.5rem)] cursor-pointer truncate rounded-lg border border-transparent bg-transparent px-1 text-[22px] font-bold max-sm:text-[19px] hover:border-edge"
+      >
+        {sets.map((set) => (
+          <option key={set.id} value={set.id}>
+            {set.id === setId ? name : set.name}
+          </option>
+        ))}
+        <option value="">New set…</option>
+      </select>
+      <SetFacts key={setId} tonight={tonight} />
+      <p className="text-[15px]" data-testid="set-length">
+        <b>{lengthWords(times)}</b>
+        <span className="text-quiet">{facts.map((fact) => `  ·  ${fact}`)}</span>
+      </p>
+      <SavedLine status={state.status} />
     </div>
+  );
+}
+
+const SAYS: Readonly<Record<'saved' | 'waiting' | 'saving' | 'conflict', string>> = {
+  saved: 'Saved',
+  waiting: 'Not saved yet',
+  saving: 'Saving…',
+  conflict: 'Saved elsewhere too',
+};
+
+function SavedLine({ status }: { readonly status: SetStatus }) {
+  const bad = status.kind === 'away' || status.kind === 'refused';
+  return (
+    <span
+      role="status"
+      data-testid="set-state"
+      data-status={status.kind}
+      className={`text-[15px] ${bad ? 'font-semibold text-alarm' : 'text-quiet'}`}
+    >
+      {status.kind === 'away' || status.kind === 'refused' ? status.says : SAYS[status.kind]}
+    </span>
+  );
+}
+
+/** What is written once for a set; a new one asks for it at once. */
+function SetFacts({ tonight }: { readonly tonight: Tonight }) {
+  const { desk, state, setId } = tonight;
+  const { name, place, startsAt, entries } = state.body;
+  return (
+    <Popover.Root defaultOpen={name === NEW_SET_NAME && entries.length === 0}>
+      <Popover.Trigger asChild>
+        <Button look="bare" aria-label="Name, place and time" className="w-11 px-0">
+          <Pencil size={17} />
+        </Button>
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content
+          sideOffset={4}
+          collisionPadding={12}
+          aria-label="Name, place and time"
+          className="z-30 flex w-[min(24rem,92vw)] flex-col gap-3 rounded-2xl border border-edge bg-raised p-4"
+        >
+          <TextField label="Name" value={name} most={80} onChange={(next) => desk.change((body) => ({ ...body, name: next }))} />
+          <TextField label="Where" value={place} most={80} onChange={(next) => desk.change((body) => ({ ...body, place: next }))} />
+          <div className="flex items-end justify-between gap-3">
+            <label className="flex flex-col gap-1 text-sm font-semibold text-quiet">
+              Begins
+              <input
+                type="time"
+                value={startsAt}
+                onChange={(event) => desk.change((body) => ({ ...body, startsAt: event.target.value }))}
+                className="min-h-11 rounded-lg border border-edge bg-raised px-3 text-[16px] font-medium text-ink"
+              />
+            </label>
+            <TakeAway setId={setId} name={name} />
+          </div>
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
   );
 }
 
@@ -70,8 +118,8 @@ function TakeAway({ setId, name }: { readonly setId: string; readonly name: stri
       no="Keep it"
       onYes={takeAway}
       trigger={
-        <Button look="bare" aria-label="Take the set away">
-          <Trash2 size={18} />
+        <Button look="bare" className="whitespace-nowrap">
+          <Trash2 size={18} aria-hidden="true" /> Take the set away
         </Button>
       }
     >

@@ -99,7 +99,7 @@ function SetRow({ tonight, at, number, chosen, onChoose, onKeyDown }: SetRowProp
   const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({ id: one.id });
   const style = transform === null ? undefined : { transform: `translate3d(0, ${transform.y}px, 0)`, transition };
   const clock = clockAfter(state.body.startsAt, time.at);
-  const begins = clock === null ? printLength(time.at) : clock;
+  const begins = `${time.known ? '' : '~'}${clock ?? printLength(time.at)}`;
   return (
     <li ref={setNodeRef} style={style} className={isDragging ? 'relative z-10 rounded-xl bg-raised shadow-lg' : ''}>
       <div className={`flex items-stretch rounded-xl ${chosen ? 'bg-wash shadow-[inset_3px_0_0_var(--accent)]' : 'hover:bg-wash/60'}`}>
@@ -120,14 +120,11 @@ function SetRow({ tonight, at, number, chosen, onChoose, onKeyDown }: SetRowProp
           onKeyDown={onKeyDown}
           className="flex min-h-14 min-w-0 flex-1 items-center gap-3 rounded-r-xl py-1.5 pr-3 text-left"
         >
-          <span className="w-14 shrink-0 text-right text-[15px] text-quiet">
-            {time.known ? '' : '~'}
-            {begins}
-          </span>
+          <span className="w-14 shrink-0 text-right text-[15px] text-quiet max-sm:hidden">{begins}</span>
           {one.song === null ? (
             <BreakWords name={one.name} seconds={time.seconds} />
           ) : (
-            <SongWords tonight={tonight} at={at} number={number} />
+            <SongWords tonight={tonight} at={at} number={number} begins={begins} />
           )}
         </button>
       </div>
@@ -144,7 +141,14 @@ function BreakWords({ name, seconds }: { readonly name: string; readonly seconds
   );
 }
 
-function SongWords({ tonight, at, number }: { readonly tonight: Tonight; readonly at: number; readonly number: number }) {
+interface SongWordsProps {
+  readonly tonight: Tonight;
+  readonly at: number;
+  readonly number: number;
+  readonly begins: string;
+}
+
+function SongWords({ tonight, at, number, begins }: SongWordsProps) {
   const { evening, state } = tonight;
   const naming = useLens((lens) => lens.naming);
   const members = useMembers() ?? [];
@@ -159,10 +163,13 @@ function SongWords({ tonight, at, number }: { readonly tonight: Tonight; readonl
       <span className="w-7 shrink-0 text-right font-numeral text-2xl font-bold text-quiet">{number}</span>
       <span className="min-w-0 flex-1">
         <span className="block truncate text-[19px] leading-tight font-bold">{one.name}</span>
-        <span className="block truncate text-[14px] text-quiet">{facts.filter((fact) => fact !== '').join('  ·  ')}</span>
+        <span className="block truncate text-[14px] text-quiet">
+          <span className="sm:hidden">{begins} </span>
+          {facts.filter((fact) => fact !== '').join('  ·  ')}
+        </span>
       </span>
       <RidgeStrip heights={ridge} thin className="h-6 w-24 shrink-0 max-sm:hidden" />
-      <span className="w-20 shrink-0 text-right leading-none">
+      <span className="w-20 shrink-0 text-right leading-none max-sm:w-14">
         <b className="music-glyph font-numeral text-[30px]">
           <Glyphs text={nameKey(key, naming)} />
         </b>

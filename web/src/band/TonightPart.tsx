@@ -15,10 +15,9 @@ import { AddSongs } from './AddSongs.tsx';
 import { EntryDetails } from './EntryDetails.tsx';
 import { PackButton } from './PackButton.tsx';
 import { SetConflict } from './SetConflict.tsx';
-import { SetHead } from './SetHead.tsx';
+import { NEW_SET_NAME, SetHead } from './SetHead.tsx';
 import { SetOrder } from './SetOrder.tsx';
 import { SetSheet } from './SetSheet.tsx';
-import type { SetStatus } from './set-desk.ts';
 import { useTonight } from './tonight-store.ts';
 import { type Tonight, useTonightSet } from './use-evening.ts';
 
@@ -29,7 +28,7 @@ export function TonightPart() {
   const { open } = useTonight();
   const begin = () =>
     add.mutate(
-      { name: 'New set', place: '', startsAt: '', gapSeconds: GAP_SECONDS, entries: [] },
+      { name: NEW_SET_NAME, place: '', startsAt: '', gapSeconds: GAP_SECONDS, entries: [] },
       { onSuccess: ({ id }) => open(id), onError: (error) => void sayFault(error.message) },
     );
   if (fault !== null) return <p className="py-6 text-alarm">{fault}</p>;
@@ -72,8 +71,8 @@ function TonightDesk({ tonight, onNew }: { readonly tonight: Tonight; readonly o
         <Button look="strong" onClick={() => setOpen('songs')}>
           <Plus size={18} aria-hidden="true" /> Songs
         </Button>
-        <Button onClick={addBreak}>
-          <Coffee size={17} aria-hidden="true" /> Break
+        <Button onClick={addBreak} aria-label="Break">
+          <Coffee size={17} aria-hidden="true" /> <span className="max-sm:hidden">Break</span>
         </Button>
         <Hint text="Take back" keys="Ctrl Z">
           <Button look="bare" aria-label="Take back" disabled={state.past.length === 0} onClick={desk.undo}>
@@ -85,10 +84,9 @@ function TonightDesk({ tonight, onNew }: { readonly tonight: Tonight; readonly o
             <Redo2 size={18} />
           </Button>
         </Hint>
-        <SavedLine status={state.status} />
         <span className="ml-auto" />
-        <Button onClick={() => setOpen('print')} disabled={evening.entries.length === 0}>
-          <Printer size={17} aria-hidden="true" /> Print
+        <Button aria-label="Print" onClick={() => setOpen('print')} disabled={evening.entries.length === 0}>
+          <Printer size={17} aria-hidden="true" /> <span className="max-lg:hidden">Print</span>
         </Button>
         <Button
           onClick={() => void navigate({ pathname: '/band/stand', search: lensSearch(useLens.getState()) })}
@@ -112,27 +110,6 @@ function TonightDesk({ tonight, onNew }: { readonly tonight: Tonight; readonly o
       {open === 'songs' && <AddSongs desk={desk} onClose={() => setOpen(null)} />}
       {open === 'print' && <SetSheet evening={evening} onClose={() => setOpen(null)} />}
     </div>
-  );
-}
-
-const SAYS: Readonly<Record<'saved' | 'waiting' | 'saving' | 'conflict', string>> = {
-  saved: 'Saved',
-  waiting: 'Not saved yet',
-  saving: 'Saving…',
-  conflict: 'Saved elsewhere too',
-};
-
-function SavedLine({ status }: { readonly status: SetStatus }) {
-  const bad = status.kind === 'away' || status.kind === 'refused';
-  return (
-    <span
-      role="status"
-      data-testid="set-state"
-      data-status={status.kind}
-      className={`text-[15px] ${bad ? 'font-semibold text-alarm' : 'text-quiet'}`}
-    >
-      {status.kind === 'away' || status.kind === 'refused' ? status.says : SAYS[status.kind]}
-    </span>
   );
 }
 

@@ -183,8 +183,9 @@ const RowOfSheet = memo(function RowOfSheet({
         {isLast && inputAt(bars, false)}
         {isLast && inputAt(bars, true)}
       </div>
-      {row.words.map((words) => (
-        <p key={words} className="px-3 pb-1 text-[15px] text-quiet italic">
+      {row.words.map((words, verse) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: two verses may say the same
+        <p key={verse} className="px-3 pb-1 text-[15px] text-quiet italic">
           {words}
         </p>
       ))}

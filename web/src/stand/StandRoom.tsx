@@ -115,8 +115,9 @@ export function Stand({ songId, text, back, tonight = [], onPast, children }: St
                       <StandBar key={bar.index} bar={bar} last={at === row.bars.length - 1} />
                     ))}
                   </div>
-                  {row.words.map((words) => (
-                    <p key={words} className="text-[max(16px,1.9vw)] text-quiet italic">
+                  {row.words.map((words, verse) => (
+                    // biome-ignore lint/suspicious/noArrayIndexKey: two verses may say the same
+                    <p key={verse} className="text-[max(16px,1.9vw)] text-quiet italic">
                       {words}
                     </p>
                   ))}
