@@ -145,6 +145,23 @@ test('the singer asks for another key: it is tonight’s, and the song stays as 
   await expect(keys.locator(':scope > li')).toHaveCount(12);
 });
 
+test('a range that is tapped is kept with the song, in the words of its key', async ({ page }) => {
+  await newSong(page);
+  await writeChart(page, 'title: Slip Rope\nkey: D\n\n[A]\n1 4 5 1\n');
+  await expectSaved(page);
+  await page.getByRole('link', { name: 'Band' }).click();
+  await page.getByRole('tab', { name: /Singer/ }).click();
+  await expect(page.getByText('This chart does not say how far its melody reaches.', { exact: false })).toBeVisible();
+  await page.getByRole('button', { name: 'A3', exact: true }).click();
+  await page.getByRole('button', { name: 'Db5', exact: true }).click();
+  await expect(page.getByLabel('Melody, lowest and highest note')).toHaveValue('A3 C#5');
+  await page.getByRole('button', { name: 'Keep it with the song' }).click();
+  await expect(page.getByText('Slip Rope says now how far its melody reaches.')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Keep it with the song' })).toHaveCount(0);
+  await page.getByRole('link', { name: 'Chart' }).click();
+  await expect(page.getByLabel('Chart text')).toContainText('range: A3 C#5');
+});
+
 test('a chart that is changed is another one in the set at once', async ({ page }) => {
   const title = `Skerry Light ${Date.now()}`;
   await newSong(page);

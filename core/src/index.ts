@@ -64,6 +64,7 @@ export {
 } from './edit/bar-edits.ts';
 export { type BarChange, compareCharts } from './edit/compare-charts.ts';
 export { deepenBars, type FormerChords } from './edit/deepen.ts';
+export { withHeadLine } from './edit/head-edit.ts';
 export { type ChordsABar, type PastedLine, pastedText, readPasted } from './edit/pasted-text.ts';
 export { applyQuickFix, quickFix } from './edit/quick-fix.ts';
 export {
@@ -204,6 +205,7 @@ export {
   setTimes,
   setWarnings,
 } from './setlist/set-list.ts';
+export { printRange } from './singer/range-text.ts';
 export {
   accidentalsFor,
   checkVoice,

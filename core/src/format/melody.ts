@@ -1,7 +1,4 @@
-import type { Key } from '../key/key.ts';
-import { printNote } from '../pitch/note-text.ts';
-import { octaveOf } from '../pitch/pitch-text.ts';
-import { noteName } from '../voicing/reshape.ts';
+import { printPitch } from '../singer/range-text.ts';
 import type { LossList } from './loss.ts';
 import type { Score } from './score.ts';
 
@@ -19,14 +16,8 @@ export function withMelody(score: Score, midi: readonly number[] | null, losses:
   if (midi.length === 0) return score;
   const key = score.bars[0]?.key ?? null;
   const ends = [midi.reduce((low, note) => Math.min(low, note)), midi.reduce((high, note) => Math.max(high, note))];
-  const range = ends.map((note) => pitchIn(key, note));
+  const range = ends.map((note) => printPitch(note, key));
   losses.add('notes', null, range.join(' to '));
   if (score.fields.some(([name]) => name === 'range')) return score;
   return { ...score, fields: [...score.fields, ['range', range.join(' ')]] };
-}
-
-/** A note with its octave, under the name its key gives it. */
-function pitchIn(key: Key | null, midi: number): string {
-  const note = noteName(midi, key);
-  return `${printNote(note)}${octaveOf(midi, note)}`;
 }

@@ -34,7 +34,7 @@ export function JoinLine({ tonight, at }: { readonly tonight: Tonight; readonly 
       ),
     );
   return (
-    <div className="flex items-center pl-[6.6rem]">
+    <div className="flex items-center pl-[6.6rem] max-sm:pl-11">
       {join.kind === 'bridge' && <span aria-hidden="true" className="-my-1 mr-2 h-9 w-[3px] rounded bg-accent" />}
       <Popover.Root>
         <Popover.Trigger asChild>

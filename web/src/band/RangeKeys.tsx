@@ -1,4 +1,5 @@
 import { type PitchRange, pitchName } from '@aurora/core';
+import { useEffect, useRef } from 'react';
 import { hearOver } from '../audio/player.ts';
 import { tapped } from './range-tap.ts';
 
@@ -13,6 +14,16 @@ const BLACK = new Set([1, 3, 6, 8, 10]);
 
 /** A keyboard to tap a melody's lowest and highest note on: the end that lies nearer moves. */
 export function RangeKeys({ range, onRange }: RangeKeysProps) {
+  const board = useRef<HTMLDivElement>(null);
+  const middle = range === null ? null : Math.round((range.low + range.high) / 2);
+  const first = useRef(middle);
+  useEffect(() => {
+    // on a narrow screen the melody’s part of the keyboard is the one to see
+    const key = first.current === null ? null : board.current?.children[first.current - LOWEST];
+    if (key instanceof HTMLElement && board.current !== null) {
+      board.current.scrollLeft = key.offsetLeft - board.current.offsetLeft - (board.current.clientWidth - key.clientWidth) / 2;
+    }
+  }, []);
   const tap = (midi: number) => {
     hearOver(midi);
     onRange(tapped(range, midi));
@@ -20,6 +31,7 @@ export function RangeKeys({ range, onRange }: RangeKeysProps) {
   const keys = Array.from({ length: HIGHEST - LOWEST + 1 }, (_, index) => LOWEST + index);
   return (
     <div
+      ref={board}
       role="group"
       aria-label="Tap the melody’s lowest and highest note"
       className="flex h-14 overflow-x-auto rounded-lg border border-edge"

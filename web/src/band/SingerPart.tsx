@@ -7,16 +7,19 @@ import {
   nameKey,
   type PitchRange,
   parseRange,
-  pitchName,
   printKey,
+  printRange,
   type SingerKey,
   semitonesBetween,
   singerKeys,
   sungWords,
+  withHeadLine,
 } from '@aurora/core';
-import type { Member } from '@aurora/wire';
+import type { Member, Song } from '@aurora/wire';
+import { Save } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { useMembers } from '../api/members.ts';
+import { useSongEdit } from '../api/use-song-edit.ts';
 import { useLens } from '../lens/lens-store.ts';
 import { isGuitar } from '../lens/reader-view.ts';
 import { useGuitarKindness } from '../neck/neck-engine.ts';
@@ -50,7 +53,8 @@ export function SingerPart() {
     <div className="flex flex-col gap-4">
       <div className="flex flex-wrap items-end gap-x-5 gap-y-3">
         <SongChoice song={song} songs={songs} choose={choose} />
-        <RangeField range={range} onRange={setRange} />
+        <RangeField range={range} home={reading.head.key} onRange={setRange} />
+        <KeepRange song={song} range={range} />
         <fieldset className="flex flex-wrap items-center gap-x-4">
           <legend className="sr-only">Who sings</legend>
           {singers.map(({ id, name }) => (
@@ -65,11 +69,10 @@ export function SingerPart() {
           ))}
         </fieldset>
       </div>
-      <RangeKeys range={range} onRange={setRange} />
+      <RangeKeys key={song.id} range={range} onRange={setRange} />
       {range === null ? (
         <p className="text-lg text-quiet">
-          This chart does not say how far its melody reaches. Type its lowest and highest note, or tap both on the keys; to keep it, write a
-          line such as <b>range: B3 D5</b> at the head of the chart.
+          This chart does not say how far its melody reaches. Type its lowest and highest note, or tap both on the keys.
         </p>
       ) : singing.length === 0 ? (
         <p className="text-lg text-quiet">Say who sings.</p>
@@ -115,7 +118,33 @@ function NoSinger() {
   );
 }
 
-function RangeField({ range, onRange }: { readonly range: PitchRange | null; readonly onRange: (range: PitchRange) => void }) {
+/** For a range that the chart does not say yet. */
+function KeepRange({ song, range }: { readonly song: Song; readonly range: PitchRange | null }) {
+  const edit = useSongEdit();
+  const reading = readOnce(song.source);
+  const own = reading.head.range;
+  if (range === null || (own?.low === range.low && own.high === range.high)) return null;
+  const keep = () =>
+    edit(
+      song,
+      (source) => withHeadLine(source, reading, 'range', printRange(range, reading.head.key)),
+      ({ title }) => `${title || 'The song'} says now how far its melody reaches.`,
+    );
+  return (
+    <Button onClick={keep}>
+      <Save size={17} aria-hidden="true" /> Keep it with the song
+    </Button>
+  );
+}
+
+interface RangeFieldProps {
+  readonly range: PitchRange | null;
+  /** The key the notes are called by. */
+  readonly home: Key;
+  readonly onRange: (range: PitchRange) => void;
+}
+
+function RangeField({ range, home, onRange }: RangeFieldProps) {
   const [fault, setFault] = useState<string | null>(null);
   const take = (text: string) => {
     const read = parseRange(text);
@@ -126,7 +155,7 @@ function RangeField({ range, onRange }: { readonly range: PitchRange | null; rea
     <div>
       <TextField
         label="Melody, lowest and highest note"
-        value={range === null ? '' : `${pitchName(range.low)} ${pitchName(range.high)}`}
+        value={range === null ? '' : printRange(range, home)}
         most={12}
         placeholder="B3 D5"
         className="w-56"
@@ -206,7 +235,7 @@ interface KeyRowProps {
   readonly onChoose: () => void;
 }
 
-const FIT_WORDS = { comfortable: 'with ease', possible: 'possible', outside: 'out of reach' } as const;
+const FIT_WORDS = { comfortable: 'With ease.', possible: 'Possible.', outside: 'Out of reach.' } as const;
 
 function KeyRow({ one, home, singers, lowest, highest, isNow, hasHorns, onChoose }: KeyRowProps) {
   const naming = useLens((lens) => lens.naming);
@@ -232,10 +261,10 @@ function KeyRow({ one, home, singers, lowest, highest, isNow, hasHorns, onChoose
             highest={highest}
           />
         ))}
-        <p className="truncate text-[14px] text-quiet">
+        <p className="text-[14px] text-quiet">
           {sung.length === 1 && sung[0] !== undefined ? <Glyphs text={sungWords(sung[0], key, naming)} /> : FIT_WORDS[fit]}
-          {guitar !== null && ` · on the guitars ${guitar} of 100`}
-          {hasHorns && ` · for the horns ${accidentals === 1 ? '1 accidental' : `${accidentals} accidentals`}`}
+          {guitar !== null && ` On the guitars ${guitar} of 100.`}
+          {hasHorns && ` For the horns ${accidentals === 1 ? '1 accidental' : `${accidentals} accidentals`}.`}
         </p>
       </div>
       <Button aria-pressed={isNow} onClick={onChoose} className="aria-pressed:border-accent aria-pressed:bg-wash">

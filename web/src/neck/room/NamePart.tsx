@@ -13,17 +13,16 @@ import {
   soundingMidi,
   type Voicing,
 } from '@aurora/core';
-import { useQueryClient } from '@tanstack/react-query';
 import { Plus, Undo2, Volume2, X } from 'lucide-react';
 import { useState } from 'react';
 import { useParams } from 'react-router';
-import { ApiFault } from '../../api/client.ts';
-import { keepSong, saveSong, useBand, useSong } from '../../api/songs.ts';
+import { useSong } from '../../api/songs.ts';
+import { useSongEdit } from '../../api/use-song-edit.ts';
 import { play } from '../../audio/player.ts';
 import { useProgression } from '../../harmonize/progression-store.ts';
 import { keyInForce, useLens } from '../../lens/lens-store.ts';
 import { Button } from '../../ui/Button.tsx';
-import { sayDone, sayFault } from '../../ui/say.ts';
+import { sayDone } from '../../ui/say.ts';
 import { tapDots } from '../neck-view.ts';
 import { RoomNeck } from './RoomNeck.tsx';
 import type { RoomPartProps } from './room-part.ts';
@@ -142,9 +141,8 @@ function likely(names: readonly ChordCandidate[]): readonly ChordCandidate[] {
 /** Adds a chord at the end of the open song, or to the progression gathered in Harmonize. */
 function useAddChord(): (chord: Chord) => void {
   const { songId } = useParams();
-  const bandId = useBand().data?.id ?? '';
   const song = useSong(songId).data;
-  const queries = useQueryClient();
+  const edit = useSongEdit();
   const { add } = useProgression();
   return (chord) => {
     const { tonic } = keyInForce(useLens.getState());
@@ -153,16 +151,10 @@ function useAddChord(): (chord: Chord) => void {
       void sayDone('Added to the progression in Harmonize.');
       return;
     }
-    if (song === undefined || localStorage.getItem(`aurora-draft-${song.id}`) !== null) {
-      void sayFault('This song has changes that are not saved yet. Open its chart first; nothing was changed.');
-      return;
-    }
-    saveSong(bandId, song.id, withBarAdded(song.source, chord, tonic), song.revision).then(
-      (saved) => {
-        keepSong(queries, bandId, saved);
-        void sayDone(`Added as the last bar of ${saved.title || 'the song'}.`);
-      },
-      (error: unknown) => void sayFault(error instanceof ApiFault ? error.message : 'The song could not be saved; nothing was changed.'),
+    edit(
+      song,
+      (source) => withBarAdded(source, chord, tonic),
+      ({ title }) => `Added as the last bar of ${title || 'the song'}.`,
     );
   };
 }
