@@ -2,6 +2,7 @@ import { type Key, makeKey, parseNote, parseScale, type Result } from '@aurora/c
 import type { Request } from 'express';
 import type { z } from 'zod';
 import { fieldFault, HttpFault } from './http-fault.ts';
+import { issueWords } from './issue-words.ts';
 
 /** The request's JSON body, checked; what does not fit is answered with its path and in plain words. */
 export function bodyOf<Schema extends z.ZodType>(request: Request, schema: Schema): z.output<Schema> {
@@ -15,7 +16,7 @@ export function queryOf<Schema extends z.ZodType>(request: Request, schema: Sche
 }
 
 function checked<Schema extends z.ZodType>(value: unknown, schema: Schema): z.output<Schema> {
-  const read = schema.safeParse(value);
+  const read = schema.safeParse(value, { error: issueWords });
   if (read.success) return read.data;
   const errors = read.error.issues.slice(0, 20).map((issue) => ({ message: issue.message, path: issue.path.join('.') }));
   const first = errors[0];

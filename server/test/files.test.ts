@@ -279,7 +279,11 @@ describe('a backup of the whole band', () => {
   test.each([
     ['of a newer version', (made: Record<string, unknown>) => ({ ...made, version: 99 }), /version 99; this program reads up to version 1/],
     ['of something else', (made: Record<string, unknown>) => ({ ...made, format: 'recipes' }), /This is no backup file/],
-    ['without its songs', ({ songs: _, ...made }: Record<string, unknown>) => made, /^Something is missing in this backup: songs/],
+    [
+      'without its songs',
+      ({ songs: _, ...made }: Record<string, unknown>) => made,
+      /^Something is missing or wrong in this backup: songs: this is missing/,
+    ],
     [
       'with a set of songs it has not',
       (made: Record<string, unknown>) => ({ ...made, songs: [], swaps: [] }),

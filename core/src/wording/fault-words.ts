@@ -34,7 +34,7 @@ export function faultWords(fault: Fault): string {
     case 'format-newer':
       return `This backup is of version ${fault.version}; this program reads up to version ${fault.known}. Nothing was changed.`;
     case 'format-missing':
-      return `Something is missing in this ${fault.format}: ${fault.part}. Nothing was changed.`;
+      return `Something is missing or wrong in this ${fault.format}: ${fault.part}. Nothing was changed.`;
     case 'scale-unknown':
       return `“${show(fault.text)}” is no scale here.${fault.nearest === null ? ' Try major, minor, harmonic minor or dorian.' : ` Did you mean ${glyphs(fault.nearest)}?`}`;
     case 'key-unspellable':

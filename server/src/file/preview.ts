@@ -1,6 +1,7 @@
 import { type Fault, faultWords, printKey, type Result, readChart } from '@aurora/core';
 import { FORMAT_FILES, formatOf, type IndexedSong, lossWords, readFormat, readTable, songsOfTable, type Table } from '@aurora/core/format';
 import { BACKUP_FORMAT, BACKUP_VERSION, type BandBackup, bandBackup, type ImportPreview, MOST_CHART_BYTES } from '@aurora/wire';
+import { issueWords } from '../issue-words.ts';
 import type { Tick } from '../job/jobs.ts';
 
 type SongsPreview = Extract<ImportPreview, { kind: 'songs' }>;
@@ -117,10 +118,10 @@ function readBackup(bytes: Uint8Array): BandBackup {
       found: typeof format === 'string' ? format.slice(0, 40) : 'JSON of another kind',
     });
   if (typeof version === 'number' && version > BACKUP_VERSION) throw refuse({ code: 'format-newer', version, known: BACKUP_VERSION });
-  const read = bandBackup.safeParse(given);
+  const read = bandBackup.safeParse(given, { error: issueWords });
   if (!read.success) {
     const issue = read.error.issues[0];
-    throw refuse({ code: 'format-missing', format: 'backup', part: `${issue?.path.join('.') ?? ''}, ${issue?.message ?? 'unreadable'}` });
+    throw refuse({ code: 'format-missing', format: 'backup', part: `${issue?.path.join('.')}: ${issue?.message}` });
   }
   const strange = strangeReference(read.data);
   if (strange !== null) throw refuse({ code: 'format-missing', format: 'backup', part: strange });
