@@ -94,7 +94,7 @@ function TonightDesk({ tonight, onNew }: { readonly tonight: Tonight; readonly o
         >
           <Maximize2 size={17} aria-hidden="true" /> On the stand
         </Button>
-        <PackButton wish={{ of: 'set', setId: tonight.setId, paper: 'A4' }} />
+        <PackButton isShort wish={{ of: 'set', setId: tonight.setId, paper: 'A4' }} />
       </div>
       <Warnings tonight={tonight} />
       {evening.entries.length === 0 ? (
