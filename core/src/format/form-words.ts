@@ -13,7 +13,7 @@ export function formWord(words: string): FormJump | 'fine' | 'to-coda' | null {
 
 /** `D.C. al Fine`, `D.S. al Coda`, `da capo` as a jump; null for any other words. */
 export function jumpOf(words: string): FormJump | null {
-  const [, to, rest = ''] = /\b(d\.?\s?[cs]\.?|da capo|dal segno)(.*)$/i.exec(words.trim()) ?? [];
+  const [, to, rest = ''] = /\b(d\.?\s?[cs]\b\.?|da capo|dal segno)(.*)$/i.exec(words.trim()) ?? [];
   if (to === undefined) return null;
   const until = /al coda/i.test(rest) ? 'coda' : /al fine/i.test(rest) ? 'fine' : 'either';
   return {
