@@ -263,6 +263,37 @@ test('a set is put in order by keys and taken back; a medley gets its bridge, he
   expect(Object.keys(files)).toContain('Rosa, drums.pdf');
 });
 
+test('the next evening begins as a copy of the last one, which stays as it is', async ({ page }) => {
+  await newSet(page, 'Evening one', ['Ember Street', 'Glass Orchard']);
+  await page.getByRole('button', { name: 'Name, place and time' }).click();
+  await page.getByLabel('Where').fill('The Net Loft');
+  await page.getByLabel('Where').press('Enter');
+  await expect(page.getByTestId('set-state')).toHaveAttribute('data-status', 'saved');
+  await page.getByRole('button', { name: 'Copy the set' }).click();
+  const which = page.getByLabel('Which set');
+  await expect(which.locator('option:checked')).toHaveText('Evening one, copy');
+  await expect(page.getByTestId('set-length')).toContainText('The Net Loft');
+  await expect(entries(page)).toHaveCount(2);
+  await entries(page).first().click();
+  await page.getByLabel('Tempo').fill('70');
+  await page.getByLabel('Tempo').press('Enter');
+  await expect(entries(page).first()).toContainText('tempo 70');
+  await expect(page.getByTestId('set-state')).toHaveAttribute('data-status', 'saved');
+  await which.selectOption('Evening one');
+  await expect(entries(page).first()).toContainText('Ember Street');
+  await expect(entries(page).first()).not.toContainText('tempo 70');
+
+  // what is taken away is asked for once more, and the other set stays
+  await which.selectOption('Evening one, copy');
+  await expect(entries(page).first()).toContainText('tempo 70');
+  await page.getByRole('button', { name: 'Name, place and time' }).click();
+  await page.getByRole('button', { name: 'Take the set away' }).click();
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Take it away' }).click();
+  await expect(which.getByRole('option', { name: 'Evening one, copy' })).toHaveCount(0);
+  await expect(which.getByRole('option', { name: 'Evening one', exact: true })).toHaveCount(1);
+});
+
 test('capos for the whole set move as little as can be', async ({ page }) => {
   await newSet(page, 'Capo night', ['Glass Orchard', 'Low Tide Waltz', 'Ember Street']);
   await page.getByRole('button', { name: 'Plan Juno’s capo' }).click();

@@ -1,5 +1,5 @@
 import { clockAfter, lengthWords } from '@aurora/core';
-import { Pencil, Trash2 } from 'lucide-react';
+import { Copy, Pencil, Trash2 } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { useSetChanges, useSets } from '../api/sets.ts';
 import { AskOnce } from '../ui/AskOnce.tsx';
@@ -86,7 +86,7 @@ function SetFacts({ tonight }: { readonly tonight: Tonight }) {
           aria-label="Name, place and time"
           className="z-30 flex w-[min(24rem,92vw)] flex-col gap-3 rounded-2xl border border-edge bg-raised p-4"
         >
-          <TextField label="Name" value={name} most={80} onChange={(next) => desk.change((body) => ({ ...body, name: next }))} />
+          <TextField label="Name" value={name} most={MOST_NAME} onChange={(next) => desk.change((body) => ({ ...body, name: next }))} />
           <TextField label="Where" value={place} most={80} onChange={(next) => desk.change((body) => ({ ...body, place: next }))} />
           <div className="flex items-end justify-between gap-3">
             <label className="flex flex-col gap-1 text-sm font-semibold text-quiet">
@@ -98,13 +98,36 @@ function SetFacts({ tonight }: { readonly tonight: Tonight }) {
                 className="min-h-11 rounded-lg border border-edge bg-raised px-3 text-[16px] font-medium text-ink"
               />
             </label>
-            <TakeAway setId={setId} name={name} />
+            <CopySet tonight={tonight} />
           </div>
+          <TakeAway setId={setId} name={name} />
         </Popover.Content>
       </Popover.Portal>
     </Popover.Root>
   );
 }
+
+const MOST_NAME = 80;
+
+/** The next evening mostly begins with the last one. */
+function CopySet({ tonight: { state } }: { readonly tonight: Tonight }) {
+  const { add } = useSetChanges();
+  const { open } = useTonight();
+  const { name, place, startsAt, gapSeconds, entries } = state.body;
+  const copied = `${name.slice(0, MOST_NAME - COPY.length)}${COPY}`;
+  const copy = () =>
+    add.mutate(
+      { name: copied, place, startsAt, gapSeconds, entries },
+      { onSuccess: ({ id }) => open(id), onError: (error) => void sayFault(error.message) },
+    );
+  return (
+    <Button onClick={copy} disabled={add.isPending}>
+      <Copy size={17} aria-hidden="true" /> Copy the set
+    </Button>
+  );
+}
+
+const COPY = ', copy';
 
 /** A set that is taken away is gone: it is asked for once more. */
 function TakeAway({ setId, name }: { readonly setId: string; readonly name: string }) {
@@ -118,7 +141,7 @@ function TakeAway({ setId, name }: { readonly setId: string; readonly name: stri
       no="Keep it"
       onYes={takeAway}
       trigger={
-        <Button look="bare" className="whitespace-nowrap">
+        <Button look="bare" className="self-start">
           <Trash2 size={18} aria-hidden="true" /> Take the set away
         </Button>
       }
