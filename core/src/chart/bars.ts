@@ -254,7 +254,7 @@ function repeatBars(state: BarState, count: 1 | 2, at: Place, line: number): voi
   for (let index = 0; index < count; index += 1) {
     const before = state.bars[from + index]?.chords ?? [];
     const chords = before.map((chord) => ({ ...chord, push: false, stop: false }));
-    addBar(state, { chords, fault: null }, at, line, count === 1 ? '%' : '%%');
+    addBar(state, shareAgain(chords, barBeats(state, at)), at, line, count === 1 ? '%' : '%%');
   }
 }
 
@@ -289,6 +289,14 @@ function shareBeats(slots: readonly Slot[], broken: boolean, beats: number): Sha
   const share = beats / slots.length;
   const chords = slots.map((slot) => ({ ...slot, beats: broken || fault !== null ? null : (slot.beats ?? share) }));
   return { chords, fault };
+}
+
+/** The same chords in another bar, which may be longer or shorter: equal shares stay equal, marked beats stay as they are. */
+function shareAgain(chords: readonly BarChord[], beats: number): SharedBeats {
+  if (chords.length === 0) return { chords, fault: null };
+  const equal = chords.every((chord) => chord.beats === chords[0]?.beats);
+  const broken = chords.some((chord) => chord.beats === null);
+  return shareBeats(equal ? chords.map((chord) => ({ ...chord, beats: null })) : chords, broken, beats);
 }
 
 function beatsFault(slots: readonly Slot[], beats: number): ChartFault | null {

@@ -53,6 +53,32 @@ describe('bars', () => {
     ['time: 5/4\n(1... 5..) {3/4} 1', [[3, 2], [3]]],
     ['{pickup: 1} 5 1', [[1], [4]]],
     ['{pickup: 1.5} (5. 5,) 1', [[1, 0.5], [4]]],
+    // a repeated bar fills the bar it stands in: an equal share stays one
+    ['{pickup: 1} 5 %', [[1], [4]]],
+    [
+      '(1 4) {3/4} % {2/4} %',
+      [
+        [2, 2],
+        [1.5, 1.5],
+        [1, 1],
+      ],
+    ],
+    ['time: 3/4\n1 4 {4/4} %%', [[3], [3], [4], [4]]],
+    [
+      '(1... 4.) % {3/4} %',
+      [
+        [3, 1],
+        [3, 1],
+        [null, null],
+      ],
+    ],
+    [
+      '(1 4 5) %',
+      [
+        [null, null, null],
+        [null, null, null],
+      ],
+    ],
     ['(1 4 5) 1', [[null, null, null], [4]]],
     ['(1.. 4) 1', [[null, null], [4]]],
     ['(1.. 4.) 1', [[null, null], [4]]],
@@ -135,6 +161,7 @@ describe('what is wrong is said, where it stands', () => {
     ['1..', 'beats-outside-bar', 1, 1, 3],
     ['(1 %)', 'repeat-in-bar', 1, 4, 1],
     ['%', 'repeat-nothing', 1, 1, 1],
+    ['(1... 4.) {3/4} %', 'beats-sum', 1, 17, 1],
     ['1 %%', 'repeat-nothing', 1, 3, 2],
     ['(1 4', 'unclosed', 1, 1, 4],
     ['1 "ah', 'unclosed', 1, 3, 3],
