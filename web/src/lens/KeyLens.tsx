@@ -1,14 +1,14 @@
-import { isSpellable, type Key, type Naming, nameKey, nameNote, printScale, type ScaleName, simplestKey } from '@aurora/core';
+import { type Key, type Naming, nameKey, nameNote } from '@aurora/core';
 import { ChevronDown, Minus, Plus, RotateCcw } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { lazy, Suspense } from 'react';
 import { Glyphs } from '../notation/Glyphs.tsx';
 import { Hint } from '../ui/Hint.tsx';
-import { COMMON_SCALES, circleKeys, FURTHER_SCALES, stepKey } from './key-view.ts';
+import { circleKeys, stepKey } from './key-view.ts';
 import { keyInForce, useLens } from './lens-store.ts';
 
-// what can be wrong with a key is only told where one is typed
-const KeyInput = lazy(async () => ({ default: (await import('./KeyInput.tsx')).KeyInput }));
+// what can be wrong with a key, and what scales there are, is only told where somebody looks for one
+const FurtherKeys = lazy(async () => ({ default: (await import('./FurtherKeys.tsx')).FurtherKeys }));
 
 const STEP = 'grid size-11 place-items-center rounded-lg border border-edge bg-raised hover:border-accent';
 
@@ -36,12 +36,9 @@ export function KeyLens({ scaleIsFree }: { readonly scaleIsFree: boolean }) {
         <Popover.Portal>
           <Popover.Content sideOffset={8} aria-label="Choose a key" className="z-50 w-[21rem] rounded-2xl border border-edge bg-raised p-4">
             <TonicGrid current={key} notes={state.naming.notes} onChoose={state.setKey} />
-            <div className="mt-3">
-              <Suspense fallback={<div className="min-h-11" />}>
-                <KeyInput label="Type a key" onKey={(typed) => state.setKey(scaleIsFree ? typed : { ...key, tonic: typed.tonic })} />
-              </Suspense>
-            </div>
-            {scaleIsFree && <ScaleChoice current={key} onChoose={state.setKey} />}
+            <Suspense fallback={<div className="mt-3 min-h-11" />}>
+              <FurtherKeys current={key} scaleIsFree={scaleIsFree} onChoose={state.setKey} />
+            </Suspense>
           </Popover.Content>
         </Popover.Portal>
       </Popover.Root>
@@ -90,40 +87,4 @@ function TonicGrid({
       ))}
     </div>
   );
-}
-
-function ScaleChoice({ current, onChoose }: { readonly current: Key; readonly onChoose: (key: Key) => void }) {
-  const choose = (scale: ScaleName) => onChoose(withScale(current, scale));
-  return (
-    <label className="mt-4 flex items-center justify-between gap-3 text-[15px] font-semibold">
-      Scale
-      <select
-        aria-label="Scale"
-        value={current.scale}
-        onChange={(event) => choose(event.target.value as ScaleName)}
-        className="min-h-11 flex-1 rounded-lg border border-edge bg-sheet px-2"
-      >
-        <optgroup label="Most songs">
-          {COMMON_SCALES.map((scale) => (
-            <option key={scale} value={scale}>
-              {printScale(scale, 'glyph')}
-            </option>
-          ))}
-        </optgroup>
-        <optgroup label="Modes and colours">
-          {FURTHER_SCALES.map((scale) => (
-            <option key={scale} value={scale}>
-              {printScale(scale, 'glyph')}
-            </option>
-          ))}
-        </optgroup>
-      </select>
-    </label>
-  );
-}
-
-/** The same tonic with another scale, under its easier name where the old one cannot be spelled. */
-function withScale(key: Key, scale: ScaleName): Key {
-  const wanted = { ...key, scale };
-  return isSpellable(wanted) ? wanted : simplestKey(wanted, key);
 }

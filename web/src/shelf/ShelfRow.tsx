@@ -1,15 +1,16 @@
 import type { SongSummary } from '@aurora/wire';
 import { Archive, ArchiveRestore, Copy, Ellipsis, Tag } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
-import { useId, useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { Link } from 'react-router';
 import { useChangeSong, useDuplicateSong } from '../api/songs.ts';
 import { lensSearch, useLens } from '../lens/lens-store.ts';
-import { Button } from '../ui/Button.tsx';
 import { MenuItem } from '../ui/MenuItem.tsx';
 import { sayFault } from '../ui/say.ts';
 import { SongRow } from './SongRow.tsx';
-import { tagsOf } from './shelf-view.ts';
+
+// a form only where somebody asks for it
+const TagForm = lazy(async () => ({ default: (await import('./TagForm.tsx')).TagForm }));
 
 /** A song on the shelf with what can be done with it. */
 export function ShelfRow({ song }: { readonly song: SongSummary }) {
@@ -52,52 +53,17 @@ export function ShelfRow({ song }: { readonly song: SongSummary }) {
         </DropdownMenu.Root>
       </div>
       {tagging && (
-        <TagForm
-          title={title}
-          tags={song.tags}
-          onDone={(tags) => {
-            setTagging(false);
-            if (tags !== null) change.mutate({ id: song.id, change: { tags: [...tags] } }, { onError });
-          }}
-        />
+        <Suspense>
+          <TagForm
+            title={title}
+            tags={song.tags}
+            onDone={(tags) => {
+              setTagging(false);
+              if (tags !== null) change.mutate({ id: song.id, change: { tags: [...tags] } }, { onError });
+            }}
+          />
+        </Suspense>
       )}
     </li>
-  );
-}
-
-interface TagFormProps {
-  readonly title: string;
-  readonly tags: readonly string[];
-  readonly onDone: (tags: readonly string[] | null) => void;
-}
-
-function TagForm({ title, tags, onDone }: TagFormProps) {
-  const [text, setText] = useState(tags.join(', '));
-  const id = useId();
-  return (
-    <form
-      className="flex flex-wrap items-center gap-2 px-3 pb-3"
-      onSubmit={(event) => {
-        event.preventDefault();
-        onDone(tagsOf(text));
-      }}
-      onKeyDown={(event) => event.key === 'Escape' && onDone(null)}
-    >
-      <label htmlFor={id} className="text-sm font-semibold text-quiet">
-        Tags of {title}
-      </label>
-      <input
-        id={id}
-        // biome-ignore lint/a11y/noAutofocus: the field was asked for a moment ago
-        autoFocus
-        value={text}
-        onChange={(event) => setText(event.target.value)}
-        placeholder="slow, encore"
-        className="min-h-11 min-w-52 flex-1 rounded-lg border border-edge bg-raised px-3 placeholder:text-quiet"
-      />
-      <Button type="submit" look="strong">
-        Done
-      </Button>
-    </form>
   );
 }
