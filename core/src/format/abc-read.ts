@@ -1,4 +1,3 @@
-import abcjs from 'abcjs';
 import type { FormJump, Meter } from '../chart/chart.ts';
 import { findMeter } from '../chart/head.ts';
 import { pulseOf } from '../chart/timeline.ts';
@@ -8,6 +7,7 @@ import { failure, type Result, success } from '../fault.ts';
 import type { Key } from '../key/key.ts';
 import { parseNote } from '../pitch/note-text.ts';
 import type { ScaleName } from '../scale/scale-table.ts';
+import { type AbcElement, type AbcLine, type AbcTempo, type AbcTune, annotations, melodyOf, sing, tunesOf } from './abc-tune.ts';
 import { formWord } from './form-words.ts';
 import type { LossList } from './loss.ts';
 import { withMelody } from './melody.ts';
@@ -17,60 +17,6 @@ import type { Score, ScoreBar, ScoreChord } from './score.ts';
 const MOST_LETTERS = 400_000;
 const MOST_BARS = 5000;
 
-interface AbcChord {
-  readonly name: string;
-  readonly position: string;
-}
-
-/** What abcjs makes of a note, a bar line or a change; only what is looked at here. */
-interface AbcElement {
-  readonly el_type: string;
-  readonly type?: string;
-  readonly duration?: number;
-  readonly chord?: readonly AbcChord[];
-  readonly pitches?: readonly unknown[];
-  readonly lyric?: readonly { readonly syllable?: string; readonly divider?: string }[];
-  readonly decoration?: readonly string[];
-  readonly startEnding?: string;
-  readonly endEnding?: boolean;
-  readonly startTriplet?: number;
-  readonly tripletMultiplier?: number;
-  readonly endTriplet?: boolean;
-  readonly value?: readonly { readonly num: string; readonly den?: string }[];
-  readonly root?: string;
-  readonly acc?: string;
-  readonly mode?: string;
-  readonly title?: string;
-  readonly bpm?: number;
-}
-
-interface AbcLine {
-  readonly staff?: readonly {
-    readonly key?: AbcElement;
-    readonly meter?: AbcElement;
-    readonly voices?: readonly (readonly AbcElement[])[];
-  }[];
-  readonly text?: readonly { readonly text: string }[] | { readonly text?: string } | string;
-}
-
-interface AbcTempo {
-  readonly duration?: readonly number[];
-  readonly bpm?: number;
-}
-
-interface AbcTune {
-  readonly metaText: { readonly title?: string; readonly composer?: string; readonly rhythm?: string; readonly tempo?: AbcTempo };
-  readonly lines: readonly AbcLine[];
-  /** The tune as it sounds, a list of events for each voice. */
-  setUpAudio(options: object): { readonly tracks: readonly (readonly AbcEvent[])[] };
-}
-
-interface AbcEvent {
-  readonly cmd: string;
-  readonly pitch?: number;
-  readonly start?: number;
-}
-
 /** Reads the first tune of an ABC text through abcjs: its chord names in time. Of a melody its range is kept. */
 export function readAbc(text: string, losses: LossList): Result<Score> {
   if (text.length > MOST_LETTERS) return failure({ code: 'format-large', format: 'ABC' }, 0, 0);
@@ -78,7 +24,7 @@ export function readAbc(text: string, losses: LossList): Result<Score> {
     return failure({ code: 'format-other', format: 'ABC', found: text.trim().slice(0, 24) || 'nothing' }, 0, 0);
   let tune: AbcTune | undefined;
   try {
-    tune = (abcjs.parseOnly(withSpokenCoda(text)) as unknown as readonly AbcTune[])[0];
+    tune = tunesOf(text)[0];
   } catch {
     return failure({ code: 'format-broken', format: 'ABC', detail: 'there is something in it that is no ABC' }, 0, 0);
   }
@@ -95,19 +41,6 @@ export function readAbc(text: string, losses: LossList): Result<Score> {
   const { title = '', composer = '', rhythm = '' } = tune.metaText;
   const score = { title: plain(title), by: plain(composer), feel: plain(rhythm), fields, bars: withPaperEndings(bars) };
   return success(reader.hasNotes ? withMelody(score, melodyOf(tune), losses) : score);
-}
-
-/** The notes of the first voice as they sound; null where several sound together. */
-function melodyOf(tune: AbcTune): readonly number[] | null {
-  try {
-    const [voice = []] = tune.setUpAudio({ chordsOff: true }).tracks;
-    const notes = voice.filter(({ cmd }) => cmd === 'note');
-    const starts = new Set(notes.map(({ start }) => start));
-    return starts.size < notes.length ? null : notes.flatMap(({ pitch }) => (pitch === undefined ? [] : [pitch]));
-  } catch {
-    // a tune may be readable as notation and still not be playable
-    return null;
-  }
 }
 
 function plain(text: unknown): string {
@@ -130,23 +63,6 @@ const SPOKEN: Readonly<Partial<Record<string, string>>> = {
   'D.S.alcoda': 'D.S. al Coda',
   'D.S.alfine': 'D.S. al Fine',
 };
-
-/** abcjs does not know this decoration; as words over the bar it keeps it. */
-function withSpokenCoda(text: string): string {
-  return text.replace(/!dacoda!/g, '"^To Coda"');
-}
-
-/** What stands over an element and is no chord. */
-function annotations({ chord = [] }: AbcElement): readonly AbcChord[] {
-  return chord.filter(({ position }) => position !== 'default');
-}
-
-/** Adds what is sung on a note to the verses of its line. */
-function sing({ lyric }: AbcElement, verses: string[]): void {
-  lyric?.forEach(({ syllable = '', divider = ' ' }, verse) => {
-    verses[verse] = `${verses[verse] ?? ''}${syllable}${divider === '-' ? '' : ' '}`;
-  });
-}
 
 /** A bar while it is read. */
 interface OpenBar {
