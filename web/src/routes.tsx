@@ -1,15 +1,15 @@
 import { createBrowserRouter, Navigate } from 'react-router';
-import { Shelf } from './shelf/Shelf.tsx';
+import { Shelf } from './rooms/shelf/Shelf.tsx';
 import { LostPage, RoomFault } from './shell/RoomFault.tsx';
 import { Shell } from './shell/Shell.tsx';
 
-const lazyHarmonize = async () => ({ Component: (await import('./harmonize/Harmonize.tsx')).Harmonize });
-const lazyAnalyze = async () => ({ Component: (await import('./analyze/AnalyzeRoom.tsx')).AnalyzeRoom });
-const lazyChart = async () => ({ Component: (await import('./chart/ChartRoom.tsx')).ChartRoom });
-const lazyStand = async () => ({ Component: (await import('./stand/StandRoom.tsx')).StandRoom });
-const lazyBand = async () => ({ Component: (await import('./band/BandRoom.tsx')).BandRoom });
-const lazySetStand = async () => ({ Component: (await import('./stand/SetStand.tsx')).SetStand });
-const lazyNeck = async () => ({ Component: (await import('./neck/room/NeckRoom.tsx')).NeckRoom });
+const lazyHarmonize = async () => ({ Component: (await import('./rooms/harmonize/Harmonize.tsx')).Harmonize });
+const lazyAnalyze = async () => ({ Component: (await import('./rooms/analyze/AnalyzeRoom.tsx')).AnalyzeRoom });
+const lazyChart = async () => ({ Component: (await import('./rooms/chart/ChartRoom.tsx')).ChartRoom });
+const lazyStand = async () => ({ Component: (await import('./rooms/stand/StandRoom.tsx')).StandRoom });
+const lazyBand = async () => ({ Component: (await import('./rooms/band/BandRoom.tsx')).BandRoom });
+const lazySetStand = async () => ({ Component: (await import('./rooms/stand/SetStand.tsx')).SetStand });
+const lazyNeck = async () => ({ Component: (await import('./rooms/neck/NeckRoom.tsx')).NeckRoom });
 
 /** Where each room is. The open song is part of the address, so that a link opens it again. */
 export const router = createBrowserRouter([

@@ -4,7 +4,7 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { z } from 'zod';
 import { create } from 'zustand';
-import { useLens } from '../lens/lens-store.ts';
+import { useLens } from '../session/lens-store.ts';
 import { call } from './client.ts';
 import { useBand } from './songs.ts';
 

@@ -1,6 +1,6 @@
 import { useEffect } from 'react';
 import { useMembers } from '../api/members.ts';
-import { useLens } from '../lens/lens-store.ts';
+import { useLens } from '../session/lens-store.ts';
 
 /** Tells the reader lens who is in the band. Nothing is seen of it. */
 export function BandReaders() {

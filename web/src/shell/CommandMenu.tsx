@@ -3,11 +3,11 @@ import { Command } from 'cmdk';
 import { useDeferredValue, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { type ShelfWish, useShelf } from '../api/songs.ts';
-import { circleKeys } from '../lens/key-view.ts';
-import { lensSearch, useLens } from '../lens/lens-store.ts';
-import { memberChoice, READER_CHOICES } from '../lens/reader-view.ts';
-import { neckPath, rooms } from './rooms.ts';
-import { openSheet } from './sheet-store.ts';
+import { circleKeys } from '../session/key-view.ts';
+import { lensSearch, useLens } from '../session/lens-store.ts';
+import { memberChoice, READER_CHOICES } from '../session/reader-view.ts';
+import { neckPath, rooms } from '../session/rooms.ts';
+import { openSheet } from '../session/sheet-store.ts';
 
 interface CommandMenuProps {
   readonly open: boolean;

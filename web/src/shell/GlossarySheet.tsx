@@ -1,7 +1,7 @@
 import { explainTerm, GLOSSARY, type Naming, type Note } from '@aurora/core';
 import { useState } from 'react';
+import { findTerms } from '../parts/glossary/glossary-view.ts';
 import { Sheet } from '../ui/Sheet.tsx';
-import { findTerms } from './glossary-view.ts';
 
 interface GlossarySheetProps {
   readonly open: boolean;

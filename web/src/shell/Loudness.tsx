@@ -1,6 +1,6 @@
 import { Volume2 } from 'lucide-react';
 import { Slider } from 'radix-ui';
-import { setVolume } from '../audio/player.ts';
+import { setVolume } from '../transport/player.ts';
 
 /** Loudness starts low and is remembered. */
 export function Loudness({ volume, onVolume }: { readonly volume: number; readonly onVolume: (volume: number) => void }) {

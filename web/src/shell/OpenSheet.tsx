@@ -1,7 +1,7 @@
 import type { Naming } from '@aurora/core';
 import { lazy, Suspense } from 'react';
-import { keyInForce, useLens } from '../lens/lens-store.ts';
-import { openSheet, useSheet } from './sheet-store.ts';
+import { keyInForce, useLens } from '../session/lens-store.ts';
+import { openSheet, useSheet } from '../session/sheet-store.ts';
 
 const ShortcutSheet = lazy(async () => ({ default: (await import('./ShortcutSheet.tsx')).ShortcutSheet }));
 const NamesSheet = lazy(async () => ({ default: (await import('./NamesSheet.tsx')).NamesSheet }));

@@ -1,9 +1,9 @@
 import { BookOpenText, Keyboard, Languages, MoonStar, Sun } from 'lucide-react';
 import { Link, useLocation } from 'react-router';
-import { lensSearch, useLens } from '../lens/lens-store.ts';
+import { lensSearch, useLens } from '../session/lens-store.ts';
+import { rooms } from '../session/rooms.ts';
+import { openSheet } from '../session/sheet-store.ts';
 import { Hint } from '../ui/Hint.tsx';
-import { rooms } from './rooms.ts';
-import { openSheet } from './sheet-store.ts';
 
 interface RailProps {
   readonly songId: string | undefined;

@@ -1,7 +1,7 @@
 import { formatDistanceToNow } from 'date-fns';
 import { useSyncExternalStore } from 'react';
-import type { DraftKeeper, DraftStatus } from '../chart/draft-keeper.ts';
-import { useOpenDraft } from '../chart/draft-store.ts';
+import type { DraftKeeper, DraftStatus } from '../document/draft-keeper.ts';
+import { useOpenDraft } from '../document/draft-store.ts';
 
 /** Whether what is on the screen is safe, in a few words. */
 export function SaveState() {

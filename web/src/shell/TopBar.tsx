@@ -1,6 +1,6 @@
 import { lazy, type ReactNode, Suspense } from 'react';
-import { KeyLens } from '../lens/KeyLens.tsx';
-import { ReaderLens } from '../lens/ReaderLens.tsx';
+import { KeyLens } from './KeyLens.tsx';
+import { ReaderLens } from './ReaderLens.tsx';
 
 // nothing sounds before the page is there
 const Loudness = lazy(async () => ({ default: (await import('./Loudness.tsx')).Loudness }));

@@ -1,0 +1,348 @@
+import { type Barre, type Instrument, positionDots } from '@aurora/core';
+import { type KeyboardEvent, useRef, useState } from 'react';
+import { hearOver, play } from '../../transport/player.ts';
+import { type NeckDot, type NeckGeometry, neckGeometry, nextDot } from './neck-view.ts';
+
+interface NeckBoardProps {
+  readonly instrument: Instrument;
+  readonly lastFret: number;
+  readonly dots: readonly NeckDot[];
+  /** Strings that must not sound, 1 the thinnest. */
+  readonly muted?: readonly number[];
+  readonly barres?: readonly Barre[];
+  /** The note sounding just now in something that plays. */
+  readonly sounding?: { readonly string: number; readonly fret: number } | null;
+  readonly label: string;
+  /** Whether left and right go from dot to dot; otherwise they are left to whoever is around the neck. */
+  readonly sideways?: boolean;
+  /** Whether the strings lie further apart, where there is room. */
+  readonly roomy?: boolean;
+  /** Makes every place on the neck one to tap. */
+  readonly onTap?: (string: number, fret: number) => void;
+  readonly className?: string;
+}
+
+const HEAR_BEATS = 2;
+const HEAR_TEMPO = 90;
+const DIRECTIONS: Readonly<Record<string, 'left' | 'right' | 'up' | 'down'>> = {
+  ArrowLeft: 'left',
+  ArrowRight: 'right',
+  ArrowUp: 'up',
+  ArrowDown: 'down',
+};
+
+/** The neck as an instrument has it, with dots to see, hear, walk through and tap. */
+export function NeckBoard({
+  instrument,
+  lastFret,
+  dots,
+  muted = [],
+  barres = [],
+  sounding = null,
+  label,
+  sideways = true,
+  roomy = false,
+  onTap,
+  className,
+}: NeckBoardProps) {
+  const neck = neckGeometry(instrument, lastFret, roomy);
+  return (
+    <svg viewBox={`0 0 ${neck.width} ${neck.height}`} className={className} role="group" aria-label={label}>
+      <Wood neck={neck} instrument={instrument} />
+      {barres.map((barre) => (
+        <BarreLine key={`${barre.finger}-${barre.fret}`} barre={barre} neck={neck} />
+      ))}
+      {muted.map((string) => (
+        <text
+          key={string}
+          x={neck.spaceX(0)}
+          y={neck.stringY(string) + 6}
+          textAnchor="middle"
+          fontSize={18}
+          fontWeight={700}
+          fill="var(--quiet)"
+        >
+          <title>{`String ${string} muted`}</title>×
+        </text>
+      ))}
+      {onTap === undefined ? (
+        <Dots dots={dots} neck={neck} instrument={instrument} sounding={sounding} sideways={sideways} />
+      ) : (
+        <TapPlaces dots={dots} neck={neck} instrument={instrument} onTap={onTap} />
+      )}
+    </svg>
+  );
+}
+
+function Wood({ neck, instrument: { tuning, capo, dots } }: { readonly neck: NeckGeometry; readonly instrument: Instrument }) {
+  const { strings, lastFret } = neck;
+  const bottom = neck.stringY(strings);
+  const top = neck.stringY(1);
+  const [left, right] = [neck.fretX(0), neck.fretX(lastFret)].sort((a, b) => a - b) as [number, number];
+  const middle = (top + bottom) / 2;
+  return (
+    <g aria-hidden="true">
+      <rect x={left} y={top - 11} width={right - left} height={bottom - top + 22} rx={3} fill="var(--wood)" />
+      {positionDots(dots, lastFret).map(({ fret, double }) =>
+        (double ? [middle - 0.27 * (bottom - top), middle + 0.27 * (bottom - top)] : [middle]).map((y) => (
+          <circle key={`${fret}-${y}`} cx={neck.spaceX(fret)} cy={y} r={5} fill="var(--fretwire)" />
+        )),
+      )}
+      {Array.from({ length: lastFret + 1 }, (_, fret) => (
+        <line
+          key={neck.fretX(fret)}
+          x1={neck.fretX(fret)}
+          x2={neck.fretX(fret)}
+          y1={top - 11}
+          y2={bottom + 11}
+          stroke={fret === 0 ? 'var(--ink)' : 'var(--fretwire)'}
+          strokeWidth={fret === 0 ? 6 : 2}
+        />
+      ))}
+      {tuning.map((open, index) => (
+        <line
+          // biome-ignore lint/suspicious/noArrayIndexKey: two strings may be tuned alike; their place tells them apart
+          key={index}
+          x1={neck.fretX(0)}
+          x2={neck.fretX(lastFret)}
+          y1={neck.stringY(strings - index)}
+          y2={neck.stringY(strings - index)}
+          stroke="var(--string)"
+          strokeWidth={Math.max(0.9, 3.4 - (open - 28) * 0.07)}
+        />
+      ))}
+      {Array.from({ length: lastFret }, (_, index) => (
+        <FretNumber key={neck.spaceX(index + 1)} neck={neck} fret={index + 1} capo={capo} />
+      ))}
+      {capo > 0 && (
+        <rect x={neck.spaceX(capo) - 7} y={top - 14} width={14} height={bottom - top + 28} rx={7} fill="var(--ink)" opacity={0.82} />
+      )}
+    </g>
+  );
+}
+
+/** Counted from the nut, and with a capo from the capo underneath. */
+function FretNumber({ neck, fret, capo }: { readonly neck: NeckGeometry; readonly fret: number; readonly capo: number }) {
+  const y = neck.stringY(neck.strings) + 26;
+  return (
+    <>
+      <text x={neck.spaceX(fret)} y={y} textAnchor="middle" fontSize="12" fontWeight={600} fill="var(--quiet)">
+        {fret}
+      </text>
+      {capo > 0 && fret > capo && (
+        <text x={neck.spaceX(fret)} y={y + 15} textAnchor="middle" fontSize="12" fontWeight={700} fill="var(--accent)">
+          {fret - capo}
+        </text>
+      )}
+      {capo > 0 && fret === capo && (
+        <text x={neck.spaceX(fret)} y={y + 15} textAnchor="middle" fontSize="11" fontWeight={700} fill="var(--accent)">
+          capo
+        </text>
+      )}
+    </>
+  );
+}
+
+function BarreLine({ barre: { fret, from, to }, neck }: { readonly barre: Barre; readonly neck: NeckGeometry }) {
+  const x = neck.spaceX(fret);
+  return (
+    <line
+      aria-hidden="true"
+      x1={x}
+      x2={x}
+      y1={neck.stringY(neck.strings - from)}
+      y2={neck.stringY(neck.strings - to)}
+      stroke="var(--ink)"
+      strokeWidth={9}
+      strokeLinecap="round"
+      opacity={0.35}
+    />
+  );
+}
+
+interface DotsProps {
+  readonly dots: readonly NeckDot[];
+  readonly neck: NeckGeometry;
+  readonly instrument: Instrument;
+  readonly sounding: { readonly string: number; readonly fret: number } | null;
+  readonly sideways: boolean;
+}
+
+/** One stop for the Tab key; arrows go from dot to dot, and each is heard. */
+function Dots({ dots, neck, instrument, sounding, sideways }: DotsProps) {
+  const [at, setAt] = useState<string | null>(null);
+  const group = useRef<SVGGElement>(null);
+  const current = dots.find((dot) => placeOf(dot) === at) ?? dots[0];
+  const walk = (event: KeyboardEvent) => {
+    const direction = DIRECTIONS[event.key];
+    if (direction === undefined || current === undefined || (!sideways && (direction === 'left' || direction === 'right'))) return;
+    event.preventDefault();
+    const next = nextDot(dots, current, instrument.leftHanded ? mirrored(direction) : direction);
+    setAt(placeOf(next));
+    group.current?.querySelector<SVGGElement>(`[data-dot="${placeOf(next)}"]`)?.focus();
+  };
+  return (
+    // biome-ignore lint/a11y/noStaticElementInteractions: the arrows are heard from the dots inside
+    <g ref={group} onKeyDown={walk}>
+      {dots.map((dot) => (
+        <Dot
+          key={placeOf(dot)}
+          dot={dot}
+          x={neck.spaceX(dot.fret)}
+          y={neck.stringY(dot.string)}
+          stop={dot === current}
+          loud={sounding?.string === dot.string && sounding.fret === dot.fret}
+        />
+      ))}
+    </g>
+  );
+}
+
+function mirrored(direction: 'left' | 'right' | 'up' | 'down'): 'left' | 'right' | 'up' | 'down' {
+  if (direction === 'left') return 'right';
+  return direction === 'right' ? 'left' : direction;
+}
+
+function placeOf({ string, fret }: Pick<NeckDot, 'string' | 'fret'>): string {
+  return `${string}-${fret}`;
+}
+
+interface DotProps {
+  readonly dot: NeckDot;
+  readonly x: number;
+  readonly y: number;
+  readonly stop: boolean;
+  readonly loud: boolean;
+}
+
+/** Roots are filled squares, other tones open circles: told apart without colour. */
+function Dot({ dot, x, y, stop, loud }: DotProps) {
+  const hear = () => void play(`neck-${placeOf(dot)}`, [{ midi: [dot.midi], beats: HEAR_BEATS }], HEAR_TEMPO);
+  return (
+    <g
+      role="button"
+      tabIndex={stop ? 0 : -1}
+      data-dot={placeOf(dot)}
+      aria-label={dot.name}
+      onClick={hear}
+      onFocus={() => hearOver(dot.midi)}
+      onPointerEnter={(event) => event.pointerType === 'mouse' && hearOver(dot.midi)}
+      onKeyDown={(event) => {
+        if (event.key === 'Enter') hear();
+      }}
+      className="cursor-pointer"
+    >
+      {loud && <circle cx={x} cy={y} r={15} fill="var(--accent)" opacity={0.35} />}
+      <DotMark dot={dot} x={x} y={y} />
+      <text
+        x={x}
+        y={y + 4.4}
+        textAnchor="middle"
+        fontSize={dot.label.length > 2 ? 10.5 : 12.5}
+        fontWeight={700}
+        fill={dot.root ? 'var(--on-accent)' : 'var(--ink)'}
+        className="music-glyph pointer-events-none"
+      >
+        {dot.label}
+      </text>
+    </g>
+  );
+}
+
+function DotMark({ dot, x, y }: { readonly dot: NeckDot; readonly x: number; readonly y: number }) {
+  if (dot.passing === true)
+    return <circle cx={x} cy={y} r={9} fill="var(--wood)" stroke="var(--quiet)" strokeWidth={1} strokeDasharray="2 2" />;
+  return dot.root ? (
+    <rect x={x - 11.5} y={y - 10.5} width={23} height={21} rx={5} fill="var(--accent)" stroke="var(--sheet)" strokeWidth={1.5} />
+  ) : (
+    <circle cx={x} cy={y} r={10.5} fill="var(--raised)" stroke="var(--ink)" strokeWidth={1.6} />
+  );
+}
+
+interface TapProps {
+  readonly dots: readonly NeckDot[];
+  readonly neck: NeckGeometry;
+  readonly instrument: Instrument;
+  readonly onTap: (string: number, fret: number) => void;
+}
+
+/** Every place can be tapped; with the keyboard a frame walks over the neck and Enter taps. */
+function TapPlaces({ dots, neck, instrument, onTap }: TapProps) {
+  const [cursor, setCursor] = useState({ string: neck.strings, fret: instrument.capo });
+  const step = (event: KeyboardEvent) => {
+    const direction = DIRECTIONS[event.key];
+    if (event.key === 'Enter' || event.key === ' ') onTap(cursor.string, cursor.fret);
+    else if (direction === undefined) return;
+    else setCursor((from) => steppedTo(from, instrument.leftHanded ? mirrored(direction) : direction, neck, instrument.capo));
+    event.preventDefault();
+    event.stopPropagation();
+  };
+  const held = dots.find(({ string, fret }) => string === cursor.string && fret === cursor.fret);
+  const where = `String ${cursor.string}, ${cursor.fret === 0 ? 'open' : `fret ${cursor.fret}`}${held === undefined ? '' : `, ${held.label}`}`;
+  return (
+    <g role="button" tabIndex={0} aria-label={`${where}. Arrows move, Enter taps.`} onKeyDown={step} className="group outline-none">
+      {dots.map((dot) => (
+        <g key={placeOf(dot)}>
+          <DotMark dot={dot} x={neck.spaceX(dot.fret)} y={neck.stringY(dot.string)} />
+          <text
+            x={neck.spaceX(dot.fret)}
+            y={neck.stringY(dot.string) + 4.4}
+            textAnchor="middle"
+            fontSize={12.5}
+            fontWeight={700}
+            fill="var(--ink)"
+            className="music-glyph"
+          >
+            {dot.label}
+          </text>
+        </g>
+      ))}
+      <rect
+        x={neck.spaceX(cursor.fret) - 14}
+        y={neck.stringY(cursor.string) - 12}
+        width={28}
+        height={24}
+        rx={6}
+        fill="none"
+        stroke="var(--accent)"
+        strokeWidth={2.5}
+        className="opacity-0 group-focus-visible:opacity-100"
+      />
+      {Array.from({ length: neck.strings }, (_, index) =>
+        Array.from({ length: neck.lastFret - instrument.capo + 1 }, (__, at) => {
+          const [string, fret] = [index + 1, instrument.capo + at];
+          const [a, b] = fret === 0 ? [neck.spaceX(0) - 22, neck.spaceX(0) + 22] : [neck.fretX(fret - 1), neck.fretX(fret)];
+          const half = (neck.stringY(2) - neck.stringY(1)) / 2;
+          return (
+            // biome-ignore lint/a11y/noStaticElementInteractions: the group is what has the keyboard
+            <rect
+              key={`${string}-${fret}`}
+              data-place={`${string}-${fret}`}
+              x={Math.min(a, b)}
+              y={neck.stringY(string) - half}
+              width={Math.abs(b - a)}
+              height={2 * half}
+              fill="transparent"
+              className="cursor-pointer"
+              onClick={() => {
+                setCursor({ string, fret });
+                onTap(string, fret);
+              }}
+            />
+          );
+        }),
+      )}
+    </g>
+  );
+}
+
+function steppedTo(
+  { string, fret }: { readonly string: number; readonly fret: number },
+  direction: 'left' | 'right' | 'up' | 'down',
+  neck: NeckGeometry,
+  capo: number,
+) {
+  if (direction === 'up') return { string: Math.max(1, string - 1), fret };
+  if (direction === 'down') return { string: Math.min(neck.strings, string + 1), fret };
+  return { string, fret: direction === 'left' ? Math.max(capo, fret - 1) : Math.min(neck.lastFret, fret + 1) };
+}

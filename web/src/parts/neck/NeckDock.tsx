@@ -1,0 +1,306 @@
+import {
+  type Chord,
+  chordScaleName,
+  difficultyWord,
+  FAMILY_NAMES,
+  type Family,
+  type Instrument,
+  inversionWord,
+  type Naming,
+  nameNote,
+  printFrets,
+} from '@aurora/core';
+import { ChevronDown, ChevronLeft, ChevronRight, Maximize2 } from 'lucide-react';
+import { type ReactNode, useState } from 'react';
+import { Link, useParams } from 'react-router';
+import { usePlaying } from '../../api/members.ts';
+import { lensSearch, type PlayedScale, useLens } from '../../session/lens-store.ts';
+import { neckPath } from '../../session/rooms.ts';
+import { Choice } from '../../ui/Choice.tsx';
+import { Hint } from '../../ui/Hint.tsx';
+import { LetterSymbol } from '../notation/ChordSymbol.tsx';
+import { letterView } from '../notation/symbol-view.ts';
+import { NeckBoard } from './NeckBoard.tsx';
+import { useNeck } from './neck-store.ts';
+import { type NeckLabels, shapeDots, toneDots } from './neck-view.ts';
+import { rootPosition, SCALE_FRETS, scaleDots } from './scale-dots.ts';
+import { type ShapeWalk, useShapeWalk } from './use-shape-walk.ts';
+
+interface NeckDockProps {
+  readonly chord: Chord | null;
+  /** The scale chosen over the chord; null when none is. */
+  readonly scale: PlayedScale | null;
+  readonly naming: Naming;
+  readonly labels: NeckLabels;
+  readonly onLabels: (labels: NeckLabels) => void;
+  readonly onFold: () => void;
+}
+
+/** Frets drawn where the player never goes higher. */
+const FEWEST_SHOWN = 15;
+
+/** The neck along the bottom of every room: all tones of whatever is selected, or one shape of it. */
+export function NeckDock({ chord, scale, naming, labels, onLabels, onFold }: NeckDockProps) {
+  const { instrument } = usePlaying();
+  const show = useShown(scale !== null && chord !== null);
+  const position = useScalePosition(show === 'scale' ? scale : null, instrument);
+  const walk = useShapeWalk(show === 'shape' ? chord : null, instrument);
+  const { songId } = useParams();
+  const search = useLens(lensSearch);
+  const lastFret = Math.min(instrument.frets, Math.max(FEWEST_SHOWN, instrument.comfortFret));
+  const shape = show === 'shape' ? walk.shape : null;
+  const dots = dotsOf({
+    chord,
+    scale: show === 'scale' ? scale : null,
+    from: position.from,
+    instrument,
+    walk,
+    lastFret,
+    labels,
+    naming,
+    show,
+  });
+  return (
+    <section
+      aria-label="Neck"
+      onKeyDown={walk.onKeyDown}
+      className="flex items-stretch gap-3 border-t border-edge bg-sheet py-2 pr-3 pl-5 max-lg:flex-col"
+    >
+      <div className="flex w-[316px] shrink-0 flex-col justify-between gap-1 max-lg:w-auto max-lg:flex-row max-lg:flex-wrap max-lg:items-center">
+        <div className="flex items-center gap-1">
+          <h2 className="min-w-0 flex-1 text-[13px] leading-snug font-medium text-quiet">
+            {chord === null ? (
+              'Select a chord to see it on the neck'
+            ) : (
+              <DockTitle chord={chord} naming={naming} walk={walk} shown={shape !== null} capo={instrument.capo} />
+            )}
+          </h2>
+          <Hint text="Open the neck" keys="N">
+            <Link
+              to={{ pathname: neckPath(songId), search }}
+              aria-label="Open the neck"
+              className="grid size-11 shrink-0 place-items-center rounded-lg hover:bg-wash"
+            >
+              <Maximize2 size={18} />
+            </Link>
+          </Hint>
+          <Hint text="Fold the neck away" keys="n">
+            <button
+              type="button"
+              aria-label="Fold the neck away"
+              onClick={onFold}
+              className="grid size-11 shrink-0 place-items-center rounded-lg hover:bg-wash"
+            >
+              <ChevronDown size={20} />
+            </button>
+          </Hint>
+        </div>
+        <div className="flex items-center gap-2">
+          <Choice
+            label="What the neck shows"
+            value={show}
+            options={scale === null ? SHOW_CHOICES : [...SHOW_CHOICES, SCALE_CHOICE]}
+            onChange={(next) => useNeck.setState({ show: next })}
+          />
+          {show !== 'scale' && (
+            <>
+              <label className="sr-only" htmlFor="neck-labels">
+                What the dots show
+              </label>
+              <select
+                id="neck-labels"
+                value={labels}
+                onChange={(event) => onLabels(event.target.value as NeckLabels)}
+                className="min-h-11 min-w-0 flex-1 rounded-lg border border-edge bg-raised px-1 text-[14px] font-semibold"
+              >
+                <option value="notes">Notes</option>
+                <option value="formula">Formula</option>
+                {show === 'shape' && <option value="fingers">Fingers</option>}
+              </select>
+            </>
+          )}
+        </div>
+        {show === 'shape' && <ShapeStepper walk={walk} />}
+        {show === 'scale' && scale !== null && <ScaleStepper scale={scale} position={position} naming={naming} />}
+      </div>
+      <Scroll>
+        <NeckBoard
+          instrument={instrument}
+          lastFret={lastFret}
+          dots={dots}
+          muted={shape === null ? [] : mutedIn(shape.frets)}
+          barres={shape === null ? [] : (walk.fingering?.barres ?? [])}
+          label={`${instrument.name} neck`}
+          sideways={show !== 'shape'}
+          className="h-auto max-h-[176px] w-full min-w-[920px] lg:min-w-[540px]"
+        />
+      </Scroll>
+    </section>
+  );
+}
+
+const SHOW_CHOICES: readonly (readonly ['tones' | 'shape' | 'scale', string])[] = [
+  ['tones', 'All notes'],
+  ['shape', 'Shape'],
+];
+const SCALE_CHOICE = ['scale', 'Scale'] as const;
+
+/** What is shown: a scale only where one is chosen. */
+function useShown(hasScale: boolean): 'tones' | 'shape' | 'scale' {
+  const { show } = useNeck();
+  return show === 'scale' && !hasScale ? 'tones' : show;
+}
+
+interface ScalePosition {
+  readonly from: number;
+  readonly go: (frets: number) => void;
+}
+
+/** Where on the neck the scale is shown: around its root on the lowest string, until the player goes elsewhere. */
+function useScalePosition(scale: PlayedScale | null, instrument: Instrument): ScalePosition {
+  const of = `${scale?.tonic} ${scale?.scale}`;
+  const [moved, setMoved] = useState({ of, frets: 0 });
+  const shift = moved.of === of ? moved.frets : 0;
+  const root = scale === null ? 0 : rootPosition(scale.tonic, instrument);
+  const from = Math.max(instrument.capo, Math.min(instrument.frets - SCALE_FRETS, root + shift));
+  return { from, go: (frets) => setMoved({ of, frets: from + frets - root }) };
+}
+
+/** Back and on along the neck, and which scale it is. */
+function ScaleStepper({
+  scale,
+  position,
+  naming,
+}: {
+  readonly scale: PlayedScale;
+  readonly position: ScalePosition;
+  readonly naming: Naming;
+}) {
+  return (
+    <div className="flex items-center gap-1">
+      <Hint text="Lower on the neck">
+        <button type="button" aria-label="Lower on the neck" onClick={() => position.go(-SCALE_STEP)} className={STEP}>
+          <ChevronLeft size={19} />
+        </button>
+      </Hint>
+      <span role="status" className="flex-1 text-center text-[13px] leading-tight font-semibold">
+        {nameNote(scale.tonic, naming.notes)} {chordScaleName(scale.scale)}
+        <span className="block font-medium text-quiet">
+          frets {position.from} to {position.from + SCALE_FRETS}
+        </span>
+      </span>
+      <Hint text="Higher on the neck">
+        <button type="button" aria-label="Higher on the neck" onClick={() => position.go(SCALE_STEP)} className={STEP}>
+          <ChevronRight size={19} />
+        </button>
+      </Hint>
+    </div>
+  );
+}
+
+const SCALE_STEP = 2;
+
+function DockTitle({
+  chord,
+  naming,
+  walk,
+  shown,
+  capo,
+}: {
+  readonly chord: Chord;
+  readonly naming: Naming;
+  readonly walk: ShapeWalk;
+  readonly shown: boolean;
+  readonly capo: number;
+}) {
+  const { shape } = walk;
+  return (
+    <>
+      <LetterSymbol view={letterView(chord, naming)} className="mr-2 text-2xl leading-tight font-bold text-ink" />
+      {shown && shape !== null ? (
+        <span className="whitespace-nowrap">
+          {printFrets(shape.frets, capo)} · {difficultyWord(shape.difficulty)}
+        </span>
+      ) : (
+        'as it sounds'
+      )}
+    </>
+  );
+}
+
+/** Back and on through the shapes, and the families to choose from. */
+function ShapeStepper({ walk }: { readonly walk: ShapeWalk }) {
+  const { family, inversion } = useNeck();
+  const { left, at, shape } = walk;
+  return (
+    <div className="flex items-center gap-1">
+      <Hint text="The shape before" keys="←">
+        <button type="button" aria-label="The shape before" onClick={() => walk.go(-1)} className={STEP} disabled={left.length < 2}>
+          <ChevronLeft size={19} />
+        </button>
+      </Hint>
+      <span role="status" className="min-w-[4.6rem] text-center text-[13px] leading-tight font-semibold">
+        {left.length === 0 ? (walk.busy ? 'looking…' : 'none') : `${at + 1} of ${left.length}`}
+        {shape !== null && <span className="block font-medium text-quiet">{inversionWord(shape.inversion)}</span>}
+      </span>
+      <Hint text="The next shape" keys="→">
+        <button type="button" aria-label="The next shape" onClick={() => walk.go(1)} className={STEP} disabled={left.length < 2}>
+          <ChevronRight size={19} />
+        </button>
+      </Hint>
+      <label className="sr-only" htmlFor="dock-family">
+        Family
+      </label>
+      <select
+        id="dock-family"
+        value={family ?? ''}
+        title={inversion === null ? 'Family (f)' : `Family (f); only ${inversionWord(inversion)} (i)`}
+        onChange={(event) => useNeck.setState({ family: event.target.value === '' ? null : (event.target.value as Family) })}
+        className="min-h-10 min-w-0 flex-1 rounded-lg border border-edge bg-raised px-1 text-[14px] font-semibold"
+      >
+        <option value="">All shapes</option>
+        {walk.families.map(([name, count]) => (
+          <option key={name} value={name}>
+            {FAMILY_NAMES[name]} ({count})
+          </option>
+        ))}
+      </select>
+    </div>
+  );
+}
+
+const STEP = 'grid size-10 shrink-0 place-items-center rounded-lg border border-edge bg-raised hover:border-accent disabled:opacity-45';
+
+function Scroll({ children }: { readonly children: ReactNode }) {
+  return (
+    // biome-ignore lint/a11y/noNoninteractiveTabindex: where the neck is wider than the window, the keyboard must be able to scroll it
+    <section aria-label="Frets" tabIndex={0} className="min-w-0 flex-1 overflow-x-auto">
+      {children}
+    </section>
+  );
+}
+
+interface DotSource {
+  readonly chord: Chord | null;
+  readonly scale: PlayedScale | null;
+  /** The first fret of the scale's position. */
+  readonly from: number;
+  readonly instrument: Instrument;
+  readonly walk: ShapeWalk;
+  readonly lastFret: number;
+  readonly labels: NeckLabels;
+  readonly naming: Naming;
+  readonly show: 'tones' | 'shape' | 'scale';
+}
+
+function dotsOf({ chord, scale, from, instrument, walk, lastFret, labels, naming, show }: DotSource) {
+  if (chord === null) return [];
+  if (scale !== null) return scaleDots(scale, chord, instrument, from, naming);
+  if (show === 'tones') return toneDots(chord, instrument, lastFret, { labels: labels === 'fingers' ? 'notes' : labels, naming });
+  return walk.shape === null || walk.fingering === null ? [] : shapeDots(walk.shape, walk.fingering, { labels, naming });
+}
+
+/** Muted strings of a shape, 1 the thinnest. */
+export function mutedIn(frets: readonly (number | null)[]): readonly number[] {
+  return frets.flatMap((fret, index) => (fret === null ? [frets.length - index] : []));
+}

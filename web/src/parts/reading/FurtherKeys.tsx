@@ -1,0 +1,58 @@
+import { isSpellable, type Key, printScale, type ScaleName, simplestKey } from '@aurora/core';
+import { COMMON_SCALES, FURTHER_SCALES } from '../../session/key-view.ts';
+import { KeyInput } from './KeyInput.tsx';
+
+interface FurtherKeysProps {
+  readonly current: Key;
+  /** Whether the scale may be chosen too, or only the tonic. */
+  readonly scaleIsFree: boolean;
+  readonly onChoose: (key: Key) => void;
+}
+
+/** Keys beyond the twelve tonics: typed, or in another scale. */
+export function FurtherKeys({ current, scaleIsFree, onChoose }: FurtherKeysProps) {
+  return (
+    <>
+      <div className="mt-3">
+        <KeyInput label="Type a key" onKey={(typed) => onChoose(scaleIsFree ? typed : { ...current, tonic: typed.tonic })} />
+      </div>
+      {scaleIsFree && <ScaleChoice current={current} onChoose={onChoose} />}
+    </>
+  );
+}
+
+function ScaleChoice({ current, onChoose }: { readonly current: Key; readonly onChoose: (key: Key) => void }) {
+  const choose = (scale: ScaleName) => onChoose(withScale(current, scale));
+  return (
+    <label className="mt-4 flex items-center justify-between gap-3 text-[15px] font-semibold">
+      Scale
+      <select
+        aria-label="Scale"
+        value={current.scale}
+        onChange={(event) => choose(event.target.value as ScaleName)}
+        className="min-h-11 flex-1 rounded-lg border border-edge bg-sheet px-2"
+      >
+        <optgroup label="Most songs">
+          {COMMON_SCALES.map((scale) => (
+            <option key={scale} value={scale}>
+              {printScale(scale, 'glyph')}
+            </option>
+          ))}
+        </optgroup>
+        <optgroup label="Modes and colours">
+          {FURTHER_SCALES.map((scale) => (
+            <option key={scale} value={scale}>
+              {printScale(scale, 'glyph')}
+            </option>
+          ))}
+        </optgroup>
+      </select>
+    </label>
+  );
+}
+
+/** The same tonic with another scale, under its easier name where the old one cannot be spelled. */
+function withScale(key: Key, scale: ScaleName): Key {
+  const wanted = { ...key, scale };
+  return isSpellable(wanted) ? wanted : simplestKey(wanted, key);
+}

@@ -1,0 +1,111 @@
+import { type ChartReading, type Key, lettersFrom, type Note, readChart, timelineOf, withSwaps, writtenKey } from '@aurora/core';
+import { type ChordSwap, MOST_CHART_BYTES } from '@aurora/wire';
+import { useDeferredValue, useEffect, useMemo, useRef } from 'react';
+import { useSwaps } from '../../api/swaps.ts';
+import { keyInForce, useLens } from '../../session/lens-store.ts';
+import { useReads } from '../../session/use-reads.ts';
+import { layOutSheet, type Sheet } from './sheet-view.ts';
+
+/** A chart read through the two lenses. */
+export interface ChartOnDesk {
+  readonly reading: ChartReading;
+  readonly sheet: Sheet;
+  /** Home tonics that sound and that are read. */
+  readonly sounding: Note;
+  readonly written: Note;
+  /** Changes with both lenses. */
+  readonly letterKey: string;
+  /** Turns over with each such change. */
+  readonly turn: boolean;
+  readonly timeline: ReturnType<typeof timelineOf>;
+  readonly chordAt: (bar: number, place: number) => ReturnType<ReturnType<typeof lettersFrom>['chordIn']> | null;
+  /** The key that sounds in a bar. */
+  readonly keyAt: (bar: number) => Key | null;
+  /** The text is too long to be a chart; it is kept, and not drawn. */
+  readonly tooLong: boolean;
+  /** The text the reading is of; a moment behind what is typed. */
+  readonly text: string;
+}
+
+interface SheetWish {
+  /** While bars are typed on the sheet itself. */
+  readonly atOnce?: boolean;
+  /** Where it is only read: a bass player or a drummer sees their part of it. */
+  readonly onStand?: boolean;
+}
+
+/** A text so long is drawn a moment after it is typed. */
+const LONG_TEXT = 6000;
+
+/**
+ * Reads a text as a chart and lays it out; the home key follows the text as it is written. A long
+ * text may come a moment later, but not while its bars are typed on the sheet itself.
+ */
+export function useChartSheet(songId: string, text: string, { atOnce = false, onStand = false }: SheetWish = {}): ChartOnDesk {
+  const later = useDeferredValue(text);
+  const deferred = atOnce || text.length < LONG_TEXT ? text : later;
+  const tooLong = isTooLong(deferred);
+  const reading = useMemo(() => readChart(tooLong ? '' : deferred), [deferred, tooLong]);
+  const { key, reader, naming } = useLens();
+  const { show, part: own, words, cuesFor } = useReads();
+  // a chart is written whole, whoever reads it
+  const part = onStand ? own : 'chart';
+  const swaps = useOwnSwaps(songId);
+  const { key: homeKey } = reading.head;
+  const sounding = keyInForce({ key, homeKey }).tonic;
+  const written = writtenKey(reader.reader, { tonic: sounding, scale: homeKey.scale }).tonic;
+  const sheet = useMemo(
+    () => layOutSheet(withSwaps(reading, swaps), { sounding, written, naming, show, part, words, cuesFor }),
+    [reading, swaps, sounding, written, naming, show, part, words, cuesFor],
+  );
+  const timeline = useMemo(() => timelineOf(reading), [reading]);
+  const { chordAt, keyAt } = useMemo(() => {
+    const letters = lettersFrom(reading, sounding);
+    return {
+      chordAt: (bar: number, place: number) => {
+        const chord = reading.bars[bar]?.chords[place]?.chord ?? null;
+        return chord === null ? null : letters.chordIn(chord, reading.bars[bar]?.stretch ?? 0);
+      },
+      keyAt: (bar: number) => letters.keys[reading.bars[bar]?.stretch ?? -1] ?? null,
+    };
+  }, [reading, sounding]);
+  useEffect(() => {
+    if (!tooLong) useLens.getState().setHomeKey(homeKey);
+  }, [homeKey, tooLong]);
+  const letterKey = `${sounding} ${written} ${show}`;
+  return {
+    reading,
+    sheet,
+    sounding,
+    written,
+    letterKey,
+    turn: useTurn(letterKey),
+    timeline,
+    chordAt,
+    keyAt,
+    tooLong,
+    text: tooLong ? '' : deferred,
+  };
+}
+
+/** Chords that whoever reads plays otherwise in this song, as far as nobody minds. */
+function useOwnSwaps(songId: string): readonly ChordSwap[] {
+  const memberId = useLens(({ reader }) => reader.member?.id ?? null);
+  const { swaps } = useSwaps(memberId === null ? '' : songId);
+  return useMemo(() => swaps.filter((swap) => swap.memberId === memberId && swap.refusedBy === ''), [swaps, memberId]);
+}
+
+/** Turns over whenever a name changes. */
+function useTurn(name: string): boolean {
+  const last = useRef({ name, turn: false });
+  if (last.current.name !== name) last.current = { name, turn: !last.current.turn };
+  return last.current.turn;
+}
+
+/** A letter takes three bytes at most in half a surrogate pair, so that short texts need not be measured. */
+const MOST_BYTES_A_LETTER = 3;
+
+function isTooLong(text: string): boolean {
+  if (text.length * MOST_BYTES_A_LETTER <= MOST_CHART_BYTES) return false;
+  return text.length > MOST_CHART_BYTES || new Blob([text]).size > MOST_CHART_BYTES;
+}

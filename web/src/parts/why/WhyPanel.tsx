@@ -1,0 +1,130 @@
+import {
+  chordInKey,
+  keyWords,
+  type Naming,
+  nameNote,
+  numberChord,
+  printScaleNumber,
+  type Reader,
+  whyWords,
+  withGlyphs,
+  writtenChord,
+} from '@aurora/core';
+import { Volume2, X } from 'lucide-react';
+import type { Selection } from '../../session/lens-store.ts';
+import { Button } from '../../ui/Button.tsx';
+import { Hint } from '../../ui/Hint.tsx';
+import { Word } from '../glossary/Word.tsx';
+import { ChordSymbol, LetterSymbol } from '../notation/ChordSymbol.tsx';
+import { Glyphs } from '../notation/Glyphs.tsx';
+import { letterView, numberView, symbolText } from '../notation/symbol-view.ts';
+
+interface WhyPanelProps {
+  readonly selection: Selection | null;
+  readonly reader: Reader;
+  readonly naming: Naming;
+  readonly onHear: () => void;
+  readonly onFold: () => void;
+}
+
+/** Why the selected chord is what it is: its notes held against the key. */
+export function WhyPanel({ selection, reader, naming, onHear, onFold }: WhyPanelProps) {
+  return (
+    <aside
+      aria-label="Why"
+      className="flex w-[292px] shrink-0 flex-col overflow-auto border-l border-hairline bg-sheet px-5 py-4 relative max-lg:max-h-[226px] max-lg:w-auto max-lg:py-3 max-lg:border-t max-lg:border-l-0"
+    >
+      <div className="mb-2 flex items-center justify-between max-lg:absolute max-lg:top-1 max-lg:right-2 max-lg:mb-0">
+        <h2 className="text-sm font-semibold text-quiet max-lg:sr-only">Why</h2>
+        <Hint text="Fold the why away" keys="w">
+          <button
+            type="button"
+            aria-label="Fold the why away"
+            onClick={onFold}
+            className="grid size-11 place-items-center rounded-lg hover:bg-wash"
+          >
+            <X size={18} />
+          </button>
+        </Hint>
+      </div>
+      {selection === null ? (
+        <p className="leading-relaxed text-quiet">
+          Select a chord. Its notes are shown here beside the notes of the key, and why it belongs, or does not.
+        </p>
+      ) : (
+        <WhyChord {...selection} reader={reader} naming={naming} onHear={onHear} />
+      )}
+    </aside>
+  );
+}
+
+function WhyChord({
+  chord,
+  heardIn: key,
+  why,
+  reader,
+  naming,
+  onHear,
+}: Selection & { readonly reader: Reader; readonly naming: Naming; readonly onHear: () => void }) {
+  const written = writtenChord(reader, chord, key);
+  return (
+    <div className="max-lg:grid max-lg:grid-cols-[auto_15rem_1fr] max-lg:gap-x-8">
+      <div>
+        <div className="flex items-end gap-3">
+          <ChordSymbol view={numberView(numberChord(chord, key.tonic), naming)} className="text-[56px] font-bold max-lg:text-[40px]" />
+          <LetterSymbol view={letterView(chord, naming)} className="pb-1 text-2xl font-bold" />
+        </div>
+        {written.root !== chord.root && (
+          <p className="mt-1 font-semibold text-quiet">
+            {reader.capo > 0 ? 'your shape' : 'you read'}:{' '}
+            <span className="music-glyph text-ink">{symbolText(letterView(written, naming))}</span>
+          </p>
+        )}
+        <p className="mt-1 text-sm text-quiet">in {keyWords(key, naming)}</p>
+        <Hint text="Hear it" keys="Space">
+          <Button className="mt-3" onClick={onHear}>
+            <Volume2 size={18} aria-hidden="true" /> Hear it
+          </Button>
+        </Hint>
+      </div>
+      <ToneTable chord={chord} heardIn={key} naming={naming} />
+      <div className="mt-4 max-w-[34rem] space-y-2 text-[15px] leading-relaxed max-lg:mt-0 max-lg:pr-8">
+        {(why ?? whyWords(chord, key, naming)).map((sentence) => (
+          <p key={sentence}>{sentence}</p>
+        ))}
+      </div>
+    </div>
+  );
+}
+
+function ToneTable({ chord, heardIn, naming }: Selection & { readonly naming: Naming }) {
+  return (
+    <table className="mt-4 w-full text-left text-[15px] max-lg:mt-0 max-lg:self-start">
+      <thead className="text-[13px] text-quiet">
+        <tr>
+          <th className="pb-1 font-semibold">
+            <Word term="formula">Chord</Word>
+          </th>
+          <th className="pb-1 font-semibold">Note</th>
+          <th className="pb-1 font-semibold">
+            <Word term="degree">Scale</Word>
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {chordInKey(chord, heardIn).map(({ note, formula, degree, keyHas }) => (
+          <tr key={formula} className={`border-t ${keyHas === null ? 'border-hairline' : 'border-dashed border-outside text-outside'}`}>
+            <td className="music-glyph py-1 font-semibold">{withGlyphs(formula)}</td>
+            <td className="music-glyph py-1 font-bold">
+              <Glyphs text={nameNote(note, naming.notes)} />
+            </td>
+            <td className="music-glyph py-1">
+              {printScaleNumber(degree, 'glyph')}
+              {keyHas !== null && <span className="ml-2 text-[13px] font-semibold">outside</span>}
+            </td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}

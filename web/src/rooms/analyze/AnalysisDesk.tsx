@@ -1,0 +1,261 @@
+import {
+  type Analysis,
+  type Chord,
+  type ChordScale,
+  chordMidi,
+  faultWords,
+  type Naming,
+  type Note,
+  nameKey,
+  readingWords,
+  runnerUpWords,
+} from '@aurora/core';
+import { NotebookText, Play, Redo2, Square, Undo2 } from 'lucide-react';
+import { type ComponentType, lazy, type ReactNode, Suspense, useEffect, useMemo, useState } from 'react';
+import { Link } from 'react-router';
+import type { Rewriting } from '../../document/use-rewriting.ts';
+import { gridRows, MOST_BARS, ridgeData } from '../../parts/analysis/analysis-view.ts';
+import { useHeardSong } from '../../parts/analysis/use-heard-song.ts';
+import { useNeck } from '../../parts/neck/neck-store.ts';
+import { useLens } from '../../session/lens-store.ts';
+import { type KeyMap, useShortcuts } from '../../session/use-shortcuts.ts';
+import { play, stop, usePlayer } from '../../transport/player.ts';
+import { Button } from '../../ui/Button.tsx';
+import { PartTabs } from '../../ui/PartTabs.tsx';
+import { ANALYZE_PARTS, type AnalyzePartName, type AnalyzePartProps } from './analyze-part.ts';
+import { ChordGrid } from './ChordGrid.tsx';
+import { KeyStrip } from './KeyStrip.tsx';
+import { PatternsPart } from './PatternsPart.tsx';
+import { ReadingPart } from './ReadingPart.tsx';
+import { Ridge } from './Ridge.tsx';
+import { ScalesPart } from './ScalesPart.tsx';
+import { WhatIfPart } from './WhatIfPart.tsx';
+
+const AnalysisSheet = lazy(async () => ({ default: (await import('./AnalysisSheet.tsx')).AnalysisSheet }));
+
+const BODIES: Readonly<Record<AnalyzePartName, ComponentType<AnalyzePartProps>>> = {
+  reading: ReadingPart,
+  scales: ScalesPart,
+  'what-if': WhatIfPart,
+  patterns: PatternsPart,
+};
+
+const TEMPO = 90;
+const CHORD_BEATS = 2;
+
+interface AnalysisDeskProps {
+  readonly source: string;
+  readonly rewriting: Rewriting;
+  readonly songId: string | undefined;
+  /** Where the chords are typed, when they are no song's. */
+  readonly input?: ReactNode;
+}
+
+/** The whole analysis: the key, the ridge, every chord, and what is to be said of the chosen one. */
+export function AnalysisDesk({ source, rewriting, songId, input }: AnalysisDeskProps) {
+  const { naming, reader } = useLens();
+  const [melody, setMelody] = useState<ReadonlyMap<number, Note>>(new Map());
+  const song = useHeardSong(source, melody, songId === undefined);
+  const { analysis, beside, hearing, setHearing, pinned, pin, busy, failed } = song;
+  const count = analysis.chords.length;
+  const [chosen, setChosen] = useState(0);
+  const index = Math.min(chosen, Math.max(0, count - 1));
+  const [marked, setMarked] = useState<{ readonly from: number; readonly to: number } | null>(null);
+  const [part, setPart] = useState<AnalyzePartName | null>(null);
+  const [scale, setScale] = useState<ChordScale | null>(null);
+  const [sheet, setSheet] = useState(false);
+  const rows = useMemo(() => gridRows(analysis, { naming, reader: reader.reader, beside }), [analysis, naming, reader, beside]);
+  const played = scale ?? analysis.chords[index]?.scales[0] ?? null;
+  useSelected(analysis, index, played);
+  const playing = usePlayer((state) => state.playing === 'analysis');
+  const sounding = usePlayer((state) => state.step);
+
+  const select = (next: number) => {
+    setChosen(next);
+    setScale(null);
+  };
+  const walk = (step: 1 | -1) => {
+    const next = Math.min(count - 1, Math.max(0, index + step));
+    select(next);
+    document.querySelector<HTMLElement>(`[data-index="${next}"]`)?.focus();
+  };
+  const hear = (id: string, chords: readonly Chord[]) =>
+    void play(
+      id,
+      chords.map((chord) => ({ midi: chordMidi(chord), beats: CHORD_BEATS })),
+      TEMPO,
+    );
+  const hearAll = () =>
+    hear(
+      'analysis',
+      analysis.chords.slice(index).map(({ chord }) => chord),
+    );
+  useShortcuts({
+    ArrowLeft: () => walk(-1),
+    ArrowRight: () => walk(1),
+    h: () => setHearing(hearing === 'local' ? 'home' : hearing === 'home' ? 'both' : 'local'),
+    a: () => (playing ? stop() : hearAll()),
+    'Ctrl+z': () => rewriting.undo?.(),
+    'Ctrl+Z': () => rewriting.redo?.(),
+    'Ctrl+y': () => rewriting.redo?.(),
+    ...(Object.fromEntries(
+      ANALYZE_PARTS.map(([name], place) => [String(place + 1), () => setPart(part === name ? null : name)]),
+    ) as KeyMap),
+  });
+  const Body = part === null ? null : BODIES[part];
+  return (
+    <div className="mx-auto flex max-w-[1240px] flex-col gap-3 px-5 py-3">
+      {input}
+      <Unread analysis={analysis} />
+      {busy && <p role="status">Reading the chords…</p>}
+      {failed && <p role="alert">The chords could not be analyzed. Change something and they are read again.</p>}
+      {count === 0 ? (
+        <Empty songId={songId} />
+      ) : (
+        <>
+          <KeyStrip analysis={analysis} naming={naming} hearing={hearing} pinned={pinned} onHearing={setHearing} onPin={pin} />
+          <SongRidge
+            analysis={analysis}
+            naming={naming}
+            at={playing ? index + sounding : index}
+            onGo={select}
+            onHear={hearAll}
+            rewriting={rewriting}
+            onPrint={() => setSheet(true)}
+          />
+          <ChordGrid rows={rows} selected={playing ? index + sounding : index} marked={marked} onSelect={select} />
+          {analysis.progression.chart.bars.length > MOST_BARS && (
+            <p className="font-semibold">All chords are analyzed; the first {MOST_BARS} bars are drawn here.</p>
+          )}
+          <div className="sticky bottom-0 z-10 -mx-5 -mb-3 flex max-h-[min(46vh,310px)] max-lg:max-h-[34vh] flex-col border-t border-edge bg-ground px-5">
+            <PartTabs label="The chosen chord" parts={ANALYZE_PARTS} open={part} onOpen={setPart} onFold={() => setPart(null)}>
+              {Body !== null && (
+                <Body
+                  analysis={analysis}
+                  index={index}
+                  source={source}
+                  naming={naming}
+                  onWrite={rewriting.write}
+                  onSelect={select}
+                  onMark={setMarked}
+                  scale={played}
+                  onScale={(next) => {
+                    setScale(next);
+                    useNeck.setState({ show: 'scale' });
+                  }}
+                  melody={melody.get(index) ?? null}
+                  onMelody={(note) => setMelody(withNote(melody, index, note))}
+                  onHear={hear}
+                  songId={songId}
+                />
+              )}
+            </PartTabs>
+          </div>
+          {sheet && (
+            <Suspense>
+              <AnalysisSheet analysis={analysis} naming={naming} onClose={() => setSheet(false)} />
+            </Suspense>
+          )}
+        </>
+      )}
+    </div>
+  );
+}
+
+interface SongRidgeProps {
+  readonly analysis: Analysis;
+  readonly naming: Naming;
+  readonly at: number;
+  readonly onGo: (index: number) => void;
+  readonly onHear: () => void;
+  readonly rewriting: Rewriting;
+  readonly onPrint: () => void;
+}
+
+/** The ridge with what may be done with the whole song. */
+function SongRidge({ analysis, naming, at, onGo, onHear, rewriting, onPrint }: SongRidgeProps) {
+  const data = useMemo(() => ridgeData(analysis, naming), [analysis, naming]);
+  const playing = usePlayer((state) => state.playing === 'analysis');
+  const regions = analysis.regions.length < 2 ? [] : analysis.regions.map(({ from, key }) => ({ from, name: nameKey(key, naming) }));
+  return (
+    <Ridge data={data} selected={at} regions={regions} onGo={onGo}>
+      <Button look="bare" onClick={() => (playing ? stop() : onHear())}>
+        {playing ? <Square size={17} aria-hidden="true" /> : <Play size={17} aria-hidden="true" />} {playing ? 'Stop' : 'Hear it from here'}
+      </Button>
+      <Button look="bare" aria-label="Take back" disabled={rewriting.undo === null} onClick={() => rewriting.undo?.()}>
+        <Undo2 size={18} />
+      </Button>
+      <Button look="bare" aria-label="Do again" disabled={rewriting.redo === null} onClick={() => rewriting.redo?.()}>
+        <Redo2 size={18} />
+      </Button>
+      <Button look="bare" onClick={onPrint}>
+        <NotebookText size={17} aria-hidden="true" /> Print
+      </Button>
+    </Ridge>
+  );
+}
+
+function withNote(melody: ReadonlyMap<number, Note>, index: number, note: Note | null): ReadonlyMap<number, Note> {
+  const next = new Map(melody);
+  if (note === null) next.delete(index);
+  else next.set(index, note);
+  return next;
+}
+
+/** The chosen chord is what the neck and the why show. */
+function useSelected(analysis: Analysis, index: number, scale: ChordScale | null): void {
+  const naming = useLens((state) => state.naming);
+  useEffect(() => {
+    const chord = analysis.chords[index];
+    const region = analysis.regions[chord?.region ?? -1];
+    useLens.getState().select(
+      chord === undefined || region === undefined
+        ? null
+        : {
+            chord: chord.chord,
+            heardIn: region.key,
+            why: [...readingWords(analysis, index, naming), runnerUpWords(chord)],
+            ...(scale === null ? {} : { scale: { tonic: scale.tonic, scale: scale.scale } }),
+          },
+    );
+  }, [analysis, index, naming, scale]);
+  useEffect(() => () => useLens.getState().select(null), []);
+}
+
+/** What could not be read, each in its place; everything else is analyzed. */
+function Unread({ analysis }: { readonly analysis: Analysis }) {
+  const { unread } = analysis.progression;
+  if (unread.length === 0) return null;
+  return (
+    <section aria-label="Not read" className="rounded-lg border border-alarm px-3 py-2 text-[15px]">
+      <ul>
+        {unread.slice(0, MOST_UNREAD).map(({ text, problem }) => (
+          <li key={`${problem.at.line} ${problem.at.column}`}>
+            <b className="music-glyph text-alarm">{text}</b> in line {problem.at.line}: {faultWords(problem.fault)}
+          </li>
+        ))}
+      </ul>
+      {unread.length > MOST_UNREAD && <p>and {unread.length - MOST_UNREAD} more. The other chords are analyzed.</p>}
+    </section>
+  );
+}
+
+const MOST_UNREAD = 4;
+
+function Empty({ songId }: { readonly songId: string | undefined }) {
+  return (
+    <p className="max-w-xl py-6 text-lg leading-relaxed text-quiet">
+      {songId === undefined ? (
+        'Write the chords of a song as you hear them. Here you see its key, its numbers, and why each chord works.'
+      ) : (
+        <>
+          This song has no chords yet.{' '}
+          <Link className="font-semibold text-accent underline" to={`/songs/${songId}/chart`}>
+            Write them in its chart
+          </Link>
+          , and they are analyzed here.
+        </>
+      )}
+    </p>
+  );
+}

@@ -1,0 +1,125 @@
+import type { Bracket, GridChord, GridRow } from '../../parts/analysis/analysis-view.ts';
+import { ChordSymbol, LetterSymbol } from '../../parts/notation/ChordSymbol.tsx';
+import { Glyphs } from '../../parts/notation/Glyphs.tsx';
+import { symbolText } from '../../parts/notation/symbol-view.ts';
+
+interface ChordGridProps {
+  readonly rows: readonly GridRow[];
+  readonly selected: number | null;
+  /** Chords of a pattern that is pointed out. */
+  readonly marked: { readonly from: number; readonly to: number } | null;
+  readonly onSelect: (index: number) => void;
+}
+
+/** The song's chords in bars: number, letters, Roman numeral, and what each is doing. */
+export function ChordGrid({ rows, selected, marked, onSelect }: ChordGridProps) {
+  return (
+    <section aria-label="Chords" className="flex flex-col">
+      {rows.map(({ section, bars }) => (
+        <div key={bars[0]?.bar ?? 0}>
+          {section !== null && <h3 className="pt-2 font-numeral text-[15px] font-bold text-accent">{section}</h3>}
+          <div className="grid grid-cols-4 max-md:grid-cols-2">
+            {bars.map(({ bar, chords }) => (
+              <div key={bar} className="flex min-w-0 border-l-2 border-edge pt-1 pb-1.5 pl-1">
+                {chords.map((chord) => (
+                  <Cell
+                    key={chord.index}
+                    chord={chord}
+                    crowded={chords.length > 2}
+                    chosen={selected === chord.index}
+                    marked={marked !== null && chord.index >= marked.from && chord.index <= marked.to}
+                    onSelect={() => onSelect(chord.index)}
+                  />
+                ))}
+              </div>
+            ))}
+          </div>
+        </div>
+      ))}
+    </section>
+  );
+}
+
+interface CellProps {
+  readonly chord: GridChord;
+  readonly crowded: boolean;
+  readonly chosen: boolean;
+  readonly marked: boolean;
+  readonly onSelect: () => void;
+}
+
+function Cell({ chord, crowded, chosen, marked, onSelect }: CellProps) {
+  const { number, letter, sounding, romans, role, reading, yours, bracket, newKey, optional } = chord;
+  return (
+    <div className="flex min-w-0 flex-1 flex-col">
+      <BracketLine bracket={bracket} />
+      <button
+        type="button"
+        data-chord
+        data-index={chord.index}
+        aria-pressed={chosen}
+        aria-label={chord.label}
+        onClick={onSelect}
+        className={`flex min-w-0 flex-1 scroll-my-16 flex-col items-start rounded-md ${crowded ? 'px-0.5' : 'px-1.5'} pt-0.5 pb-1 text-left hover:bg-wash aria-pressed:bg-wash aria-pressed:shadow-[inset_0_-3px_0_var(--accent)] ${marked ? 'bg-wash' : ''}`}
+      >
+        <span aria-hidden="true" className="flex h-[34px] items-end gap-1.5">
+          <ChordSymbol view={number} className={`font-bold ${crowded ? 'text-[23px]' : 'text-[30px]'}`} />
+          {optional && <span className="text-quiet">( )</span>}
+          {!crowded && <FunctionSign role={role} />}
+        </span>
+        <span aria-hidden="true" className="flex flex-wrap items-baseline gap-x-2">
+          <LetterSymbol view={letter} className="text-[16px] font-semibold" />
+          {sounding !== null && <span className="music-glyph text-[13px] text-quiet">= {symbolText(sounding)}</span>}
+          {romans.map((roman, place) => (
+            // biome-ignore lint/suspicious/noArrayIndexKey: the two hearings have no name but their place
+            <span key={place} className={`music-glyph text-[15px] ${place === 0 ? 'text-quiet' : 'text-accent'}`}>
+              <Glyphs text={roman} />
+            </span>
+          ))}
+        </span>
+        {(crowded || newKey !== null || reading !== null) && (
+          <span aria-hidden="true" className={`mt-0.5 leading-tight font-semibold ${crowded ? 'text-[11.5px]' : 'text-[13px]'}`}>
+            {crowded && <FunctionSign role={role} />}
+            {newKey !== null && <span className="mr-1.5 text-accent">in {newKey}</span>}
+            {reading !== null && (
+              <span className="text-outside underline decoration-dashed decoration-1 underline-offset-[3px]">
+                {yours ? `yours: ${reading}` : reading}
+              </span>
+            )}
+          </span>
+        )}
+      </button>
+    </div>
+  );
+}
+
+/** A bracket over a ii–V–I; broken when it does not arrive. */
+function BracketLine({ bracket }: { readonly bracket: Bracket | null }) {
+  if (bracket === null) return <span className="h-[9px]" />;
+  const ends = `${bracket.begins ? 'ml-1.5 border-l-2' : '-ml-1.5'} ${bracket.ends ? 'mr-2 border-r-2' : ''}`;
+  return <span title={bracket.name} className={`h-[9px] border-t-2 border-quiet ${ends} ${bracket.complete ? '' : 'border-dashed'}`} />;
+}
+
+/** What the chord does, by line: flat at rest, a slope away, a peak back, a broken line outside the key. */
+function FunctionSign({ role }: { readonly role: GridChord['role'] }) {
+  const { path, colour, broken } = SIGNS[role];
+  return (
+    <svg viewBox="0 0 24 12" className={`mr-1.5 mb-1 inline-block h-3 w-6 ${colour}`} aria-hidden="true">
+      <path
+        d={path}
+        fill="none"
+        stroke="currentColor"
+        strokeWidth="2.4"
+        strokeLinejoin="round"
+        strokeDasharray={broken ? '4 3' : undefined}
+      />
+    </svg>
+  );
+}
+
+const SIGNS = {
+  tonic: { path: 'M2 10h20', colour: 'text-tonic', broken: false },
+  subdominant: { path: 'M2 10h6L22 3', colour: 'text-subdominant', broken: false },
+  dominant: { path: 'M2 10 12 2 22 10', colour: 'text-dominant', broken: false },
+  other: { path: 'M2 6h20', colour: 'text-outside', broken: true },
+} as const;

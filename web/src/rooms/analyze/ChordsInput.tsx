@@ -1,0 +1,51 @@
+import { printChord, readProgression } from '@aurora/core';
+import { Hand } from 'lucide-react';
+import { useState } from 'react';
+import { keyInForce, useLens } from '../../session/lens-store.ts';
+import { Button } from '../../ui/Button.tsx';
+import { TapChord } from './TapChord.tsx';
+
+const EXAMPLES = ['Eb Cm | F7 Bb7 | Eb', 'Am F C G', 'C E7 F Fm C A7 Dm7 G7 C'];
+
+/** Where chords are typed, pasted or tapped; they are read as they come. */
+export function ChordsInput({ text, onWrite }: { readonly text: string; readonly onWrite: (text: string) => void }) {
+  const [tapping, setTapping] = useState(false);
+  const lens = useLens();
+  const letters = !readProgression(text).keyGiven;
+  return (
+    <div className="flex flex-col gap-2">
+      <div className="flex items-start gap-2">
+        <textarea
+          aria-label="Chords"
+          value={text}
+          rows={Math.min(8, Math.max(2, text.split('\n').length))}
+          spellCheck={false}
+          onChange={(event) => onWrite(event.target.value)}
+          placeholder="Type or paste chords, in letters or numbers: Eb Cm | F7 Bb7"
+          className="music-glyph min-h-[4.2rem] flex-1 resize-y rounded-xl border border-edge bg-raised px-4 py-2.5 text-xl font-semibold placeholder:font-text placeholder:text-[17px] placeholder:font-normal placeholder:text-quiet"
+        />
+        <Button aria-pressed={tapping} onClick={() => setTapping(!tapping)} className="aria-pressed:border-accent aria-pressed:bg-wash">
+          <Hand size={17} aria-hidden="true" /> Tap a chord
+        </Button>
+      </div>
+      {text.trim() === '' && (
+        <p className="flex flex-wrap items-center gap-2 text-[15px] text-quiet">
+          Or try
+          {EXAMPLES.map((example) => (
+            <Button key={example} look="bare" onClick={() => onWrite(example)}>
+              <span className="music-glyph">{example}</span>
+            </Button>
+          ))}
+        </p>
+      )}
+      {tapping && (
+        <TapChord
+          heardIn={keyInForce(lens)}
+          naming={lens.naming}
+          onAdd={(chord) => onWrite(`${text}${text === '' || /\s$/.test(text) ? '' : ' '}${printChord(chord)}`)}
+        />
+      )}
+      {!letters && text.trim() !== '' && <p className="text-[14px] text-quiet">Numbers without a key are read in C.</p>}
+    </div>
+  );
+}

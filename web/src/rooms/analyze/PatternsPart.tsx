@@ -1,0 +1,89 @@
+import { type Pattern, patternWords, roundsOf } from '@aurora/core';
+import { alikeAnswer } from '@aurora/wire';
+import { useQuery } from '@tanstack/react-query';
+import { Link } from 'react-router';
+import { call } from '../../api/client.ts';
+import { useBand } from '../../api/songs.ts';
+import { letterView, symbolText } from '../../parts/notation/symbol-view.ts';
+import type { AnalyzePartProps } from './analyze-part.ts';
+
+/** The shapes the song is made of, each shown over its chords, and the songs that share a round with it. */
+export function PatternsPart(props: AnalyzePartProps) {
+  const { analysis, naming, onMark, onSelect, songId } = props;
+  return (
+    <div className="grid gap-x-8 gap-y-4 lg:grid-cols-2">
+      <section aria-label="Patterns">
+        <h3 className="mb-1 font-semibold">In this song</h3>
+        {analysis.patterns.length === 0 && <p className="text-quiet">No common pattern in these chords.</p>}
+        <ul>
+          {analysis.patterns.map((pattern) => (
+            <li key={`${pattern.kind} ${pattern.from} ${pattern.to}`}>
+              <button
+                type="button"
+                onClick={() => {
+                  onMark(pattern);
+                  onSelect(pattern.from);
+                }}
+                className="flex min-h-11 w-full flex-wrap items-baseline gap-x-3 border-b border-hairline px-1 py-1.5 text-left hover:bg-wash"
+              >
+                <b>{patternWords(pattern, naming)}</b>
+                <span className="music-glyph text-[15px] text-quiet">{chordsOf(pattern, props)}</span>
+                <span className="ml-auto text-[14px] text-quiet">{placeOf(pattern, props)}</span>
+              </button>
+            </li>
+          ))}
+        </ul>
+      </section>
+      {songId !== undefined && <Alike songId={songId} has={roundsOf(analysis.progression).length > 0} />}
+    </div>
+  );
+}
+
+const MOST_SHOWN = 6;
+
+function chordsOf({ from, to, round }: Pattern, { analysis, naming }: AnalyzePartProps): string {
+  const last = round === null ? to : from + round.period - 1;
+  const names = analysis.chords.slice(from, last + 1).map(({ chord }) => symbolText(letterView(chord, naming)));
+  return names.length > MOST_SHOWN ? `${names.slice(0, MOST_SHOWN).join(' ')} …` : names.join(' ');
+}
+
+function placeOf({ from, to, round, alsoAt }: Pattern, { analysis }: AnalyzePartProps): string {
+  const barOf = (index: number) => (analysis.progression.chords[index]?.bar ?? 0) + 1;
+  const times = round === null ? '' : `, ${(to - from + 1) / round.period} times`;
+  const also = alsoAt.length === 0 ? '' : `, also in bar ${[...new Set(alsoAt.map(barOf))].join(', ')}`;
+  return `bar ${barOf(from)}${times}${also}`;
+}
+
+/** Songs of the band with the same number pattern, in any rotation and any key. */
+function Alike({ songId, has }: { readonly songId: string; readonly has: boolean }) {
+  const bandId = useBand().data?.id ?? '';
+  const alike = useQuery({
+    queryKey: ['alike', bandId, songId],
+    queryFn: async () => (await call('GET', `/bands/${bandId}/songs/${songId}/alike`, alikeAnswer)).songs,
+    enabled: bandId !== '',
+    staleTime: 0,
+  });
+  return (
+    <section aria-label="Songs like this one">
+      <h3 className="mb-1 font-semibold">Songs like this one</h3>
+      {alike.error !== null && <p className="text-quiet">{alike.error.message}</p>}
+      {alike.data?.length === 0 && (
+        <p className="text-quiet">
+          {has ? 'No other song of the band goes round the same chords.' : 'This song has no round of chords yet.'}
+        </p>
+      )}
+      <ul>
+        {alike.data?.map(({ id, title, key, rounds }) => (
+          <li key={id} className="flex min-h-11 items-baseline gap-3 border-b border-hairline py-1.5">
+            <Link to={`/songs/${id}/analyze`} className="font-bold text-accent underline">
+              {title || 'Song without a title'}
+            </Link>
+            <span className="text-[14px] text-quiet">
+              in {key}, {rounds.length === 1 ? 'one round in common' : `${rounds.length} rounds in common`}
+            </span>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

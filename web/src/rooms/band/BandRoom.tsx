@@ -1,0 +1,39 @@
+import type { ComponentType } from 'react';
+import { useNavigate, useParams } from 'react-router';
+import { lensSearch, useLens } from '../../session/lens-store.ts';
+import { type KeyMap, useShortcuts } from '../../session/use-shortcuts.ts';
+import { PartTabs } from '../../ui/PartTabs.tsx';
+import { BAND_PARTS, type BandPartName, bandPart } from './band-part.ts';
+import { FilesPart } from './FilesPart.tsx';
+import { GuitarsPart } from './GuitarsPart.tsx';
+import { PlayersPart } from './PlayersPart.tsx';
+import { SingerPart } from './SingerPart.tsx';
+import { TonightPart } from './TonightPart.tsx';
+
+const BODIES: Readonly<Record<BandPartName, ComponentType>> = {
+  tonight: TonightPart,
+  players: PlayersPart,
+  singer: SingerPart,
+  guitars: GuitarsPart,
+  files: FilesPart,
+};
+
+/** The same songs for everyone in the band: tonight's order and keys, who reads what, and files for everybody else. */
+export function BandRoom() {
+  const { songId, part: named } = useParams();
+  const navigate = useNavigate();
+  const part = bandPart(named);
+  const open = (name: BandPartName) => {
+    const room = songId === undefined ? '/band' : `/songs/${songId}/band`;
+    void navigate({ pathname: `${room}/${name}`, search: lensSearch(useLens.getState()) });
+  };
+  useShortcuts(Object.fromEntries(BAND_PARTS.map(([name], place) => [String(place + 1), () => open(name)])) as KeyMap);
+  const Body = BODIES[part];
+  return (
+    <div className="mx-auto flex max-w-[1240px] flex-col px-5 py-2">
+      <PartTabs label="The band" parts={BAND_PARTS} open={part} onOpen={open}>
+        <Body />
+      </PartTabs>
+    </div>
+  );
+}

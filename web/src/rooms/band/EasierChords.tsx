@@ -1,0 +1,206 @@
+import { chordMidi, colourWords, type EasierChord, type HardChord, type Key, nameChord, printFrets, printNumber } from '@aurora/core';
+import type { ChordSwap, Member, Song } from '@aurora/wire';
+import { Play } from 'lucide-react';
+import { useState } from 'react';
+import { useSwaps } from '../../api/swaps.ts';
+import { useEasierChords } from '../../parts/neck/neck-engine.ts';
+import { Glyphs } from '../../parts/notation/Glyphs.tsx';
+import { useLens } from '../../session/lens-store.ts';
+import { play } from '../../transport/player.ts';
+import { Button } from '../../ui/Button.tsx';
+import { capoWishOf } from './capo-wish.ts';
+
+interface EasierChordsProps {
+  readonly song: Song;
+  /** The key that sounds. */
+  readonly sounding: Key;
+  readonly guitars: readonly Member[];
+  /** Where a player has the capo tonight. */
+  readonly capoOf: (member: Member) => number;
+}
+
+/** Easier chords for one player where a barre is hard: heard with the band's chord, taken for that player alone, and refused by whoever minds. */
+export function EasierChords({ song, sounding, guitars, capoOf }: EasierChordsProps) {
+  const { swaps, put, fault } = useSwaps(song.id);
+  const [id, setId] = useState<string | null>(null);
+  const player = guitars.find((one) => one.id === id) ?? guitars.find(({ reads }) => reads.barres === 'none') ?? guitars[0];
+  if (player === undefined) return null;
+  return (
+    <section aria-label="Easier chords" className="border-t border-edge pt-3">
+      <div className="flex flex-wrap items-end gap-4">
+        <h2 className="min-h-11 content-center font-numeral text-xl font-bold">Easier for one player</h2>
+        <label className="flex items-center gap-2 text-[15px]">
+          for
+          <select
+            aria-label="Easier for"
+            value={player.id}
+            onChange={(event) => setId(event.target.value)}
+            className="min-h-11 rounded-lg border border-edge bg-raised px-2 text-[16px] font-medium"
+          >
+            {guitars.map((one) => (
+              <option key={one.id} value={one.id}>
+                {one.name}
+              </option>
+            ))}
+          </select>
+        </label>
+        <p className="min-h-11 content-center text-[14px] text-quiet">
+          The others hear it, and can say no. Only {player.name}’s part changes.
+        </p>
+      </div>
+      {fault !== null && (
+        <p role="alert" className="font-semibold text-alarm">
+          {fault}
+        </p>
+      )}
+      <HardChords
+        song={song}
+        sounding={sounding}
+        player={player}
+        fret={capoOf(player)}
+        swaps={swaps.filter(({ memberId }) => memberId === player.id)}
+        onSwap={(hard, instead, refusedBy) =>
+          put({ memberId: player.id, chord: printNumber(hard.number), stretch: hard.stretch, instead, refusedBy })
+        }
+      />
+    </section>
+  );
+}
+
+interface HardChordsProps {
+  readonly song: Song;
+  readonly sounding: Key;
+  readonly player: Member;
+  readonly fret: number;
+  readonly swaps: readonly ChordSwap[];
+  readonly onSwap: (hard: HardChord, instead: string | null, refusedBy: string) => void;
+}
+
+function HardChords({ song, sounding, player, fret, swaps, onSwap }: HardChordsProps) {
+  const naming = useLens((lens) => lens.naming);
+  const hard = useEasierChords(song.source, { ...capoWishOf(player), tonic: sounding.tonic }, fret);
+  if (hard.error !== null) return <p className="text-alarm">The chords could not be tried: {hard.error.message}</p>;
+  if (hard.data === undefined) return <p className="py-2 text-quiet">Trying the chords…</p>;
+  const where = fret === 0 ? 'without a capo' : `with the capo at ${fret}`;
+  if (hard.data.length === 0)
+    return (
+      <p className="py-2 text-[15px]">
+        Every chord lies open for {player.name} {where}.
+      </p>
+    );
+  return (
+    <ul>
+      {hard.data.map((chord) => {
+        const swap = swaps.find((one) => one.stretch === chord.stretch && one.chord === printNumber(chord.number));
+        return (
+          <li
+            key={`${chord.stretch} ${printNumber(chord.number)}`}
+            className="grid grid-cols-[9rem_1fr] items-start gap-x-4 border-t border-hairline py-2"
+          >
+            <span className="leading-tight">
+              <b className="music-glyph font-numeral text-2xl">
+                <Glyphs text={nameChord(chord.shape, naming)} />
+              </b>
+              <span className="block text-[14px] text-quiet">
+                closed, sounds <Glyphs text={nameChord(chord.sounding, naming)} />
+              </span>
+            </span>
+            <span className="flex flex-wrap items-center gap-2">
+              {chord.colours.map((colour) => (
+                <ColourChoice
+                  key={printNumber(colour.number)}
+                  hard={chord}
+                  colour={colour}
+                  taken={swap?.instead === printNumber(colour.number)}
+                  onTake={(take) => onSwap(chord, take ? printNumber(colour.number) : null, '')}
+                />
+              ))}
+              {chord.colours.length === 0 && <span className="text-[15px] text-quiet">nothing easier with notes of the key</span>}
+              {swap !== undefined && <Refusal swap={swap} player={player} onRefuse={(by) => onSwap(chord, swap.instead, by)} />}
+            </span>
+          </li>
+        );
+      })}
+    </ul>
+  );
+}
+
+const HEAR_TEMPO = 72;
+const HEAR_BEATS = 3;
+
+interface ColourChoiceProps {
+  readonly hard: HardChord;
+  readonly colour: EasierChord;
+  readonly taken: boolean;
+  readonly onTake: (take: boolean) => void;
+}
+
+/** One easier chord: heard against the chord the others play, and taken. */
+function ColourChoice({ hard, colour, taken, onTake }: ColourChoiceProps) {
+  const naming = useLens((lens) => lens.naming);
+  const name = nameChord(colour.voicing.chord, naming);
+  const together = [...new Set([...chordMidi(hard.sounding), ...chordMidi(colour.sounding)])].sort((a, b) => a - b);
+  const hear = () =>
+    void play(
+      `easier ${name}`,
+      [
+        { midi: chordMidi(hard.sounding), beats: HEAR_BEATS },
+        { midi: together, beats: HEAR_BEATS },
+      ],
+      HEAR_TEMPO,
+    );
+  return (
+    <span className="flex items-stretch">
+      <button
+        type="button"
+        aria-pressed={taken}
+        onClick={() => onTake(!taken)}
+        className="min-h-11 rounded-l-lg border border-edge bg-raised px-3 text-left leading-tight hover:border-accent aria-pressed:border-accent aria-pressed:bg-wash"
+      >
+        <b className="music-glyph">
+          <Glyphs text={name} />
+        </b>{' '}
+        <span className="text-[13px] text-quiet">{printFrets(colour.voicing.frets)}</span>
+        <span className="block text-[13px] text-quiet">
+          <Glyphs text={colourWords(colour.added, colour.left)} />
+        </span>
+      </button>
+      <button
+        type="button"
+        aria-label={`Hear ${name} with the band’s ${nameChord(hard.sounding, naming)}`}
+        onClick={hear}
+        className="grid w-11 place-items-center rounded-r-lg border border-l-0 border-edge bg-raised hover:border-accent"
+      >
+        <Play size={16} />
+      </button>
+    </span>
+  );
+}
+
+/** Whoever reads at this device may mind; then the chord stays as written. */
+function Refusal({
+  swap,
+  player,
+  onRefuse,
+}: {
+  readonly swap: ChordSwap;
+  readonly player: Member;
+  readonly onRefuse: (by: string) => void;
+}) {
+  const reader = useLens((lens) => lens.reader);
+  if (swap.refusedBy !== '')
+    return (
+      <span className="flex items-center gap-2 text-[15px] text-alarm">
+        {swap.refusedBy} would rather hear it as written, so it is.
+        <Button look="bare" onClick={() => onRefuse('')}>
+          Allow it
+        </Button>
+      </span>
+    );
+  const by = reader.member !== null && reader.member.id !== player.id ? reader.member.name : 'Somebody';
+  return (
+    <Button look="bare" onClick={() => onRefuse(by)}>
+      {by === 'Somebody' ? 'Refuse it' : `${by} refuses it`}
+    </Button>
+  );
+}

@@ -1,0 +1,82 @@
+import type { ExportRequest } from '@aurora/wire';
+import { FileDown, Save, Table } from 'lucide-react';
+import { useState } from 'react';
+import { useExportAll } from '../../api/files.ts';
+import { useBand } from '../../api/songs.ts';
+import { useTonightSet } from '../../document/use-evening.ts';
+import { FORMAT_TABLE } from '../../parts/song/format-table.ts';
+import { Button, buttonLook } from '../../ui/Button.tsx';
+import { SelectField } from '../../ui/SelectField.tsx';
+import { ImportFiles } from './ImportFiles.tsx';
+import { PackButton } from './PackButton.tsx';
+import { useBandSong } from './use-band-song.ts';
+import { WorkLine } from './WorkLine.tsx';
+
+/** Files in and out: other programs' songs, tables, parts, and the whole band as a backup. */
+export function FilesPart() {
+  const bandId = useBand().data?.id ?? '';
+  const { tonight } = useTonightSet();
+  const { song } = useBandSong();
+  const at = `/api/v1/bands/${bandId}/exports`;
+  return (
+    <div className="grid items-start gap-x-10 gap-y-8 lg:grid-cols-2">
+      <section aria-labelledby="files-in">
+        <h2 id="files-in" className="mb-3 font-numeral text-xl font-bold">
+          Bring in
+        </h2>
+        <ImportFiles />
+      </section>
+      <section aria-labelledby="files-out" className="flex flex-col gap-5">
+        <h2 id="files-out" className="font-numeral text-xl font-bold">
+          Take out
+        </h2>
+        <ExportAll />
+        <div className="flex flex-wrap gap-2">
+          <a href={`${at}/songs.csv`} download className={buttonLook('plain')}>
+            <Table size={17} aria-hidden="true" /> Song index, CSV
+          </a>
+          {tonight !== null && (
+            <a href={`${at}/sets/${tonight.setId}.csv`} download className={buttonLook('plain')}>
+              <Table size={17} aria-hidden="true" /> “{tonight.state.body.name}”, CSV
+            </a>
+          )}
+        </div>
+        {song !== undefined && (
+          <div className="flex flex-col gap-2">
+            <p className="text-[15px] text-quiet">A PDF for every player: “{song.title || 'Song without a title'}” in its own key.</p>
+            <PackButton wish={{ of: 'song', songId: song.id, key: null, paper: 'A4' }} />
+          </div>
+        )}
+        <div className="flex flex-col items-start gap-2 border-t border-hairline pt-4">
+          <p className="text-[15px]">
+            Everything the band has, every version of every song included, in one open file. Bring it in here again, or on another machine.
+          </p>
+          <a href={`${at}/backup.json`} download className={buttonLook('plain')}>
+            <Save size={17} aria-hidden="true" /> Back the band up
+          </a>
+        </div>
+      </section>
+    </div>
+  );
+}
+
+type Wanted = ExportRequest['format'];
+
+const FORMATS: readonly (readonly [Wanted, string])[] = [
+  ...FORMAT_TABLE.map(([format, label]) => [format, label] as const),
+  ['all', 'all of these'],
+];
+
+function ExportAll() {
+  const work = useExportAll();
+  const [format, setFormat] = useState<Wanted>('musicxml');
+  return (
+    <div className="flex flex-wrap items-end gap-3">
+      <SelectField label="Every song as" value={format} options={FORMATS} onChange={setFormat} />
+      <Button onClick={() => work.start({ format })} disabled={work.state?.state === 'working'}>
+        <FileDown size={17} aria-hidden="true" /> Export all
+      </Button>
+      <WorkLine work={work} what="Writing the songs" fetch="Fetch the songs" />
+    </div>
+  );
+}

@@ -1,0 +1,151 @@
+import { type Bridge, type BridgeEnd, bridgeWords, chordMidi, findBridges, type Naming, nameChord } from '@aurora/core';
+import { CornerDownRight, Play } from 'lucide-react';
+import { Popover } from 'radix-ui';
+import { endsOf, withEntry } from '../../document/evening-view.ts';
+import type { Tonight } from '../../document/use-evening.ts';
+import { Glyphs } from '../../parts/notation/Glyphs.tsx';
+import { useLens } from '../../session/lens-store.ts';
+import { play } from '../../transport/player.ts';
+import { Button } from '../../ui/Button.tsx';
+
+const BRIDGE_NAMES: Readonly<Record<Bridge['kind'], string>> = {
+  dominant: 'Dominant',
+  'two-five': 'Two and five',
+  'tritone-substitute': 'Tritone substitute',
+  'diminished-approach': 'Diminished from below',
+  pivot: 'A chord of both keys',
+  direct: 'Straight in',
+};
+
+/** How a song goes over into the next: a stop, or straight on over a bridge. */
+export function JoinLine({ tonight, at }: { readonly tonight: Tonight; readonly at: number }) {
+  const { evening, desk } = tonight;
+  const naming = useLens((lens) => lens.naming);
+  const one = evening.entries[at];
+  const ends = endsOf(evening, at);
+  if (one === undefined || one.entry.kind === 'break' || ends === null) return null;
+  const { join } = one.entry;
+  const bridges = findBridges(ends.from, ends.to);
+  const taken = join.kind === 'gap' ? undefined : bridges.find(({ kind }) => kind === join.bridge);
+  const choose = (bridge: Bridge['kind'] | null) =>
+    desk.change((body) =>
+      withEntry(body, one.id, (entry) =>
+        entry.kind === 'break' ? entry : { ...entry, join: bridge === null ? { kind: 'gap' } : { kind: 'bridge', bridge } },
+      ),
+    );
+  return (
+    <div className="flex items-center pl-[6.6rem] max-sm:pl-11">
+      {join.kind === 'bridge' && <span aria-hidden="true" className="-my-1 mr-2 h-9 w-[3px] rounded bg-accent" />}
+      <Popover.Root>
+        <Popover.Trigger asChild>
+          <Button look="bare" className={`min-h-8! px-2! py-0! text-[14px]! ${join.kind === 'gap' ? 'text-quiet' : 'text-accent'}`}>
+            {join.kind === 'gap' ? (
+              'then a stop'
+            ) : (
+              <>
+                <CornerDownRight size={15} aria-hidden="true" /> straight on
+                {taken !== undefined && taken.chords.length > 0 && (
+                  <b className="music-glyph">
+                    over <Glyphs text={chordsOf(taken, naming)} />
+                  </b>
+                )}
+              </>
+            )}
+          </Button>
+        </Popover.Trigger>
+        <Popover.Portal>
+          <Popover.Content
+            align="start"
+            collisionPadding={12}
+            aria-label={`How ${one.name} goes over into what comes next`}
+            className="z-50 max-h-(--radix-popover-content-available-height) w-[min(34rem,94vw)] overflow-auto rounded-2xl border border-edge bg-raised p-3 shadow-lg"
+          >
+            <p className="px-2 pb-2 text-[15px] text-quiet">
+              From <Glyphs text={nameChord(ends.from.chord, naming)} /> to <Glyphs text={nameChord(ends.to.chord, naming)} />, the smoothest
+              first. What you choose is written into the parts as a bar.
+            </p>
+            <ul className="flex flex-col gap-1">
+              <li>
+                <Button
+                  aria-pressed={join.kind === 'gap'}
+                  onClick={() => choose(null)}
+                  className="w-full justify-start! aria-pressed:border-accent"
+                >
+                  Stop between the songs
+                </Button>
+              </li>
+              {bridges.map((bridge) => (
+                <BridgeRow
+                  key={bridge.kind}
+                  bridge={bridge}
+                  ends={ends}
+                  naming={naming}
+                  taken={bridge === taken}
+                  onTake={() => choose(bridge.kind)}
+                />
+              ))}
+            </ul>
+          </Popover.Content>
+        </Popover.Portal>
+      </Popover.Root>
+    </div>
+  );
+}
+
+function chordsOf({ chords }: Bridge, naming: Naming): string {
+  return chords.map((chord) => nameChord(chord, naming)).join(' ');
+}
+
+interface BridgeRowProps {
+  readonly bridge: Bridge;
+  readonly ends: { readonly from: BridgeEnd; readonly to: BridgeEnd };
+  readonly naming: Naming;
+  readonly taken: boolean;
+  readonly onTake: () => void;
+}
+
+const HEAR_TEMPO = 96;
+const LAST_BEATS = 3;
+
+function BridgeRow({ bridge, ends: { from, to }, naming, taken, onTake }: BridgeRowProps) {
+  const { kind, chords, beats, smoothness } = bridge;
+  const hear = () => {
+    const each = chords.length === 0 ? 2 : beats / chords.length;
+    const steps = [
+      { chord: from.chord, beats: 2 },
+      ...chords.map((chord) => ({ chord, beats: each })),
+      { chord: to.chord, beats: LAST_BEATS },
+    ];
+    void play(
+      `bridge ${kind}`,
+      steps.map((step) => ({ midi: chordMidi(step.chord), beats: step.beats })),
+      HEAR_TEMPO,
+    );
+  };
+  return (
+    <li className="flex items-stretch gap-2">
+      <button
+        type="button"
+        aria-pressed={taken}
+        onClick={onTake}
+        className="min-w-0 flex-1 rounded-lg border border-hairline px-3 py-2 text-left hover:border-accent aria-pressed:border-accent aria-pressed:bg-wash"
+      >
+        <span className="flex items-baseline gap-2">
+          <b className="music-glyph font-numeral text-xl">
+            <Glyphs text={chords.length === 0 ? '–' : chordsOf(bridge, naming)} />
+          </b>
+          <span className="font-semibold">{BRIDGE_NAMES[kind]}</span>
+          <span className="ml-auto text-[14px] whitespace-nowrap text-quiet">
+            {beats === 0 ? 'no beats' : `${beats} beats`} · smooth {smoothness}
+          </span>
+        </span>
+        <span className="mt-0.5 block text-[14px] text-quiet">
+          <Glyphs text={bridgeWords(bridge, from, to, naming)} />
+        </span>
+      </button>
+      <Button aria-label={`Hear ${BRIDGE_NAMES[kind]}`} onClick={hear}>
+        <Play size={17} />
+      </Button>
+    </li>
+  );
+}

@@ -1,0 +1,27 @@
+import type { PackRequest } from '@aurora/wire';
+import { FileStack } from 'lucide-react';
+import { usePartsPack } from '../../api/jobs.ts';
+import { Button } from '../../ui/Button.tsx';
+import { WorkLine } from './WorkLine.tsx';
+
+interface PackButtonProps {
+  readonly wish: PackRequest;
+  /** Beside other buttons it says less on narrow screens. */
+  readonly isShort?: boolean;
+}
+
+/** A PDF for everyone, zipped: made on the server while one goes on. */
+export function PackButton({ wish, isShort = false }: PackButtonProps) {
+  const pack = usePartsPack();
+  return (
+    <div className="flex flex-wrap items-center gap-3">
+      <Button aria-label="Parts for everyone" onClick={() => pack.start(wish)} disabled={pack.state?.state === 'working'}>
+        <FileStack size={17} aria-hidden="true" />
+        <span className={isShort ? 'max-sm:hidden' : ''}>
+          Parts<span className={isShort ? 'max-lg:hidden' : ''}> for everyone</span>
+        </span>
+      </Button>
+      <WorkLine work={pack} what="Setting the parts" fetch="Fetch the parts" />
+    </div>
+  );
+}

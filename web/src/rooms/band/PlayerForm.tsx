@@ -1,0 +1,227 @@
+import { type Naming, printTuning } from '@aurora/core';
+import type { Member, MemberReads } from '@aurora/wire';
+import { UserMinus } from 'lucide-react';
+import type { ReactNode } from 'react';
+import { Link } from 'react-router';
+import { instrumentOf, useMemberChanges } from '../../api/members.ts';
+import { SHOWS } from '../../parts/reading/ShowChoice.tsx';
+import { lensSearch, useLens } from '../../session/lens-store.ts';
+import { isGuitar, memberChoice } from '../../session/reader-view.ts';
+import { neckPath } from '../../session/rooms.ts';
+import { AskOnce } from '../../ui/AskOnce.tsx';
+import { Button } from '../../ui/Button.tsx';
+import { Choice } from '../../ui/Choice.tsx';
+import { NumberField } from '../../ui/NumberField.tsx';
+import { SelectField } from '../../ui/SelectField.tsx';
+import { sayFault } from '../../ui/say.ts';
+import { TextField } from '../../ui/TextField.tsx';
+import { Tick } from '../../ui/Tick.tsx';
+import { BARRE_LEVELS } from '../chart/CapoSheet.tsx';
+import { VoiceFields } from './VoiceFields.tsx';
+
+const TRANSPOSITIONS: readonly (readonly [string, string])[] = [
+  ['0', 'what sounds (concert)'],
+  ['2', 'B♭ instrument: a whole step up'],
+  ['9', 'E♭ instrument: a major sixth up'],
+  ['7', 'F instrument: a fifth up'],
+];
+
+/** The usual transpositions, and whatever a player reads besides. */
+function transpositionsWith(transpose: number): typeof TRANSPOSITIONS {
+  const value = String(transpose);
+  return TRANSPOSITIONS.some(([usual]) => usual === value) ? TRANSPOSITIONS : [[value, `${value} half steps up`], ...TRANSPOSITIONS];
+}
+
+const PARTS = [
+  ['chart', 'The chart'],
+  ['bass', 'Roots and basses'],
+  ['form', 'Form, hits, stops'],
+] as const;
+
+const CUES = [
+  ['all', 'Every cue'],
+  ['own', 'Their own'],
+  ['none', 'No cues'],
+] as const;
+
+/** How one player reads. Everything is kept as it is changed. */
+export function PlayerForm({ member, onGone }: { readonly member: Member; readonly onGone: () => void }) {
+  const { change } = useMemberChanges();
+  const { reads, name, plays } = member;
+  const setReader = useLens((lens) => lens.setReader);
+  const onError = (error: Error) => void sayFault(error.message);
+  const say = (next: Partial<MemberReads>) => change.mutate({ id: member.id, change: { reads: next } }, { onError });
+  const guitar = isGuitar(member);
+  return (
+    <section aria-label={`How ${name} reads`} className="flex flex-col gap-5">
+      <div className="flex flex-wrap items-end gap-3">
+        <TextField
+          label="Name"
+          value={name}
+          most={60}
+          className="min-w-40 flex-1"
+          onChange={(next) => next.trim() !== '' && change.mutate({ id: member.id, change: { name: next } }, { onError })}
+        />
+        <TextField
+          label="Plays"
+          value={plays}
+          most={60}
+          className="min-w-40 flex-1"
+          onChange={(next) => change.mutate({ id: member.id, change: { plays: next } }, { onError })}
+        />
+        <Button look="strong" onClick={() => setReader(memberChoice(member))}>
+          Read as {name}
+        </Button>
+        <Leave member={member} onGone={onGone} />
+      </div>
+      <Group title="On paper and on screen">
+        <Choice label="What is shown of each chord" value={reads.show} options={SHOWS} onChange={(show) => say({ show })} />
+        <Choice label="Which part" value={reads.part} options={PARTS} onChange={(part) => say({ part })} />
+        <Choice label="Cues" value={reads.cues} options={CUES} onChange={(cues) => say({ cues })} />
+        <Tick label="Lyrics" on={reads.words} onTick={(words) => say({ words })} />
+        <Tick
+          label="Large type"
+          on={reads.size === 'large type'}
+          onTick={(large) => say({ size: large ? 'large type' : 'fewest pages' })}
+        />
+      </Group>
+      <Group title="Names">
+        <NamingFields naming={reads.naming} onNaming={(naming) => say({ naming })} />
+      </Group>
+      <Group title="The instrument">
+        <SelectField
+          label="Reads"
+          value={String(reads.transpose)}
+          options={transpositionsWith(reads.transpose)}
+          onChange={(transpose) => say({ transpose: Number(transpose) })}
+        />
+        <div className="w-44">
+          <NumberField
+            label="Written octaves higher"
+            value={reads.octave}
+            min={-3}
+            max={3}
+            placeholder="0"
+            onChange={(octave) => say({ octave: octave ?? 0 })}
+          />
+        </div>
+        {guitar && <GuitarFields member={member} onReads={say} />}
+      </Group>
+      <Group title="The voice">
+        <VoiceFields voice={reads.voice} onVoice={(voice) => say({ voice })} />
+      </Group>
+    </section>
+  );
+}
+
+function Group({ title, children }: { readonly title: string; readonly children: ReactNode }) {
+  return (
+    <fieldset className="flex flex-wrap items-end gap-x-4 gap-y-3 border-t border-hairline pt-3">
+      <legend className="pr-3 font-numeral text-lg font-bold">{title}</legend>
+      {children}
+    </fieldset>
+  );
+}
+
+function GuitarFields({ member, onReads }: { readonly member: Member; readonly onReads: (reads: Partial<MemberReads>) => void }) {
+  const { reads } = member;
+  const instrument = instrumentOf(member);
+  const search = lensSearch({ key: null, reader: memberChoice(member) });
+  return (
+    <>
+      <Choice label="What the player holds" value={reads.barres} options={BARRE_LEVELS} onChange={(barres) => onReads({ barres })} />
+      <div className="w-28">
+        <NumberField
+          label="Usual capo"
+          value={reads.capo}
+          min={0}
+          max={11}
+          placeholder="0"
+          onChange={(capo) => onReads({ capo: capo ?? 0 })}
+        />
+      </div>
+      <div className="w-28">
+        <NumberField
+          label="Highest capo"
+          value={reads.maxCapo}
+          min={0}
+          max={11}
+          placeholder="7"
+          onChange={(maxCapo) => onReads({ maxCapo: maxCapo ?? 7 })}
+        />
+      </div>
+      <p className="min-h-11 content-center text-[15px]">
+        {instrument.name}, {printTuning(instrument.tuning)}{' '}
+        <Link to={{ pathname: neckPath(undefined), search }} className="font-semibold text-accent underline">
+          Strings and tuning
+        </Link>
+      </p>
+    </>
+  );
+}
+
+const SIGNS = {
+  words: { majorSeventh: 'maj7', minorSeventh: 'm7', halfDiminished: 'm7♭5', diminished: 'dim' },
+  signs: { majorSeventh: '△7', minorSeventh: '−7', halfDiminished: 'ø7', diminished: '°' },
+} as const satisfies Record<string, Partial<Naming>>;
+
+const SCHOOLS = [
+  ['band', 'As the band'],
+  ['words', 'maj7 m7 m7♭5 dim'],
+  ['signs', '△7 −7 ø7 °'],
+] as const;
+
+const NOTES = [
+  ['english', 'B♭ and B'],
+  ['german', 'B and H'],
+  ['solfege', 'do re mi'],
+] as const;
+
+/** A player's own school of naming, or the band's. */
+function NamingFields({
+  naming,
+  onNaming,
+}: {
+  readonly naming: MemberReads['naming'];
+  readonly onNaming: (naming: MemberReads['naming']) => void;
+}) {
+  const band = useLens((lens) => lens.naming);
+  const school = naming === null ? 'band' : naming.majorSeventh === '△7' ? 'signs' : 'words';
+  return (
+    <>
+      <Choice
+        label="Chord names"
+        value={school}
+        options={SCHOOLS}
+        onChange={(next) => onNaming(next === 'band' ? null : { ...(naming ?? band), ...SIGNS[next] })}
+      />
+      {naming !== null && (
+        <Choice label="Note names" value={naming.notes} options={NOTES} onChange={(notes) => onNaming({ ...naming, notes })} />
+      )}
+    </>
+  );
+}
+
+/** Who leaves takes their settings along: it is asked for once more. */
+function Leave({ member: { id, name }, onGone }: { readonly member: Member; readonly onGone: () => void }) {
+  const { remove } = useMemberChanges();
+  const leave = () => {
+    onGone();
+    remove.mutate(id, { onError: (error) => void sayFault(error.message) });
+  };
+  return (
+    <AskOnce
+      title={`Take ${name} out of the band?`}
+      yes="Take out"
+      no={`Keep ${name}`}
+      onYes={leave}
+      trigger={
+        <Button look="bare" aria-label={`Take ${name} out of the band`}>
+          <UserMinus size={18} />
+        </Button>
+      }
+    >
+      How {name} reads and the instrument as it is set up go. This cannot be taken back.
+    </AskOnce>
+  );
+}

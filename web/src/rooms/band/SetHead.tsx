@@ -1,0 +1,152 @@
+import { clockAfter, lengthWords } from '@aurora/core';
+import { Copy, Pencil, Trash2 } from 'lucide-react';
+import { Popover } from 'radix-ui';
+import { useSetChanges, useSets } from '../../api/sets.ts';
+import type { SetStatus } from '../../document/set-desk.ts';
+import type { Tonight } from '../../document/use-evening.ts';
+import { useTonight } from '../../session/tonight-store.ts';
+import { AskOnce } from '../../ui/AskOnce.tsx';
+import { Button } from '../../ui/Button.tsx';
+import { sayFault } from '../../ui/say.ts';
+import { TextField } from '../../ui/TextField.tsx';
+
+/** What a set is called until somebody names it. */
+export const NEW_SET_NAME = 'New set';
+
+/** Which set, how long it lasts, where and when. */
+export function SetHead({ tonight, onNew }: { readonly tonight: Tonight; readonly onNew: () => void }) {
+  const { state, times, setId } = tonight;
+  const { name, place, startsAt } = state.body;
+  const sets = useSets().data ?? [];
+  const { open } = useTonight();
+  const last = times.at(-1);
+  const end = last === undefined ? null : clockAfter(startsAt, last.at + last.seconds);
+  const facts = [end === null ? startsAt : `${startsAt} to ${end}`, place].filter((fact) => fact !== '');
+  return (
+    <div className="flex flex-wrap items-center gap-x-3">
+      <select
+        aria-label="Which set"
+        value={setId}
+        onChange={(event) => (event.target.value === '' ? onNew() : open(event.target.value))}
+        className="-ml-1.5 min-h-11 max-w-[calc(100%-3.5rem)] cursor-pointer truncate rounded-lg border border-transparent bg-transparent px-1 text-[22px] font-bold max-sm:text-[19px] hover:border-edge"
+      >
+        {sets.map((set) => (
+          <option key={set.id} value={set.id}>
+            {set.id === setId ? name : set.name}
+          </option>
+        ))}
+        <option value="">New set…</option>
+      </select>
+      <SetFacts key={setId} tonight={tonight} />
+      <p className="text-[15px]" data-testid="set-length">
+        <b>{lengthWords(times)}</b>
+        <span className="text-quiet">{facts.map((fact) => `  ·  ${fact}`)}</span>
+      </p>
+      <SavedLine status={state.status} />
+    </div>
+  );
+}
+
+const SAYS: Readonly<Record<'saved' | 'waiting' | 'saving' | 'conflict', string>> = {
+  saved: 'Saved',
+  waiting: 'Not saved yet',
+  saving: 'Saving…',
+  conflict: 'Saved elsewhere too',
+};
+
+function SavedLine({ status }: { readonly status: SetStatus }) {
+  const bad = status.kind === 'away' || status.kind === 'refused';
+  return (
+    <span
+      role="status"
+      data-testid="set-state"
+      data-status={status.kind}
+      className={`text-[15px] ${bad ? 'font-semibold text-alarm' : 'text-quiet'}`}
+    >
+      {status.kind === 'away' || status.kind === 'refused' ? status.says : SAYS[status.kind]}
+    </span>
+  );
+}
+
+/** What is written once for a set; a new one asks for it at once. */
+function SetFacts({ tonight }: { readonly tonight: Tonight }) {
+  const { desk, state, setId } = tonight;
+  const { name, place, startsAt, entries } = state.body;
+  return (
+    <Popover.Root defaultOpen={name === NEW_SET_NAME && entries.length === 0}>
+      <Popover.Trigger asChild>
+        <Button look="bare" aria-label="Name, place and time" className="w-11 px-0">
+          <Pencil size={17} />
+        </Button>
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content
+          sideOffset={4}
+          collisionPadding={12}
+          aria-label="Name, place and time"
+          className="z-30 flex w-[min(24rem,92vw)] flex-col gap-3 rounded-2xl border border-edge bg-raised p-4"
+        >
+          <TextField label="Name" value={name} most={MOST_NAME} onChange={(next) => desk.change((body) => ({ ...body, name: next }))} />
+          <TextField label="Where" value={place} most={80} onChange={(next) => desk.change((body) => ({ ...body, place: next }))} />
+          <div className="flex items-end justify-between gap-3">
+            <label className="flex flex-col gap-1 text-sm font-semibold text-quiet">
+              Begins
+              <input
+                type="time"
+                value={startsAt}
+                onChange={(event) => desk.change((body) => ({ ...body, startsAt: event.target.value }))}
+                className="min-h-11 rounded-lg border border-edge bg-raised px-3 text-[16px] font-medium text-ink"
+              />
+            </label>
+            <CopySet tonight={tonight} />
+          </div>
+          <TakeAway setId={setId} name={name} />
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  );
+}
+
+const MOST_NAME = 80;
+
+/** The next evening mostly begins with the last one. */
+function CopySet({ tonight: { state } }: { readonly tonight: Tonight }) {
+  const { add } = useSetChanges();
+  const { open } = useTonight();
+  const { name, place, startsAt, gapSeconds, entries } = state.body;
+  const copied = `${name.slice(0, MOST_NAME - COPY.length)}${COPY}`;
+  const copy = () =>
+    add.mutate(
+      { name: copied, place, startsAt, gapSeconds, entries },
+      { onSuccess: ({ id }) => open(id), onError: (error) => void sayFault(error.message) },
+    );
+  return (
+    <Button onClick={copy} disabled={add.isPending}>
+      <Copy size={17} aria-hidden="true" /> Copy the set
+    </Button>
+  );
+}
+
+const COPY = ', copy';
+
+/** A set that is taken away is gone: it is asked for once more. */
+function TakeAway({ setId, name }: { readonly setId: string; readonly name: string }) {
+  const { remove } = useSetChanges();
+  const { open } = useTonight();
+  const takeAway = () => remove.mutate(setId, { onSuccess: () => open(null), onError: (error) => void sayFault(error.message) });
+  return (
+    <AskOnce
+      title={`Take “${name}” away?`}
+      yes="Take it away"
+      no="Keep it"
+      onYes={takeAway}
+      trigger={
+        <Button look="bare" className="self-start">
+          <Trash2 size={18} aria-hidden="true" /> Take the set away
+        </Button>
+      }
+    >
+      The order, tonight’s keys and the notes go. The songs stay on the shelf. This cannot be taken back.
+    </AskOnce>
+  );
+}

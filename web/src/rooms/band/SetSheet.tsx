@@ -1,0 +1,28 @@
+import { type Evening, type Paper, setPages, setSheet } from '@aurora/core';
+import { useMemo, useState } from 'react';
+import { useMembers } from '../../api/members.ts';
+import { PagesSheet } from '../../parts/paper/PagesSheet.tsx';
+import { useLens } from '../../session/lens-store.ts';
+import { Choice } from '../../ui/Choice.tsx';
+
+const KINDS = [
+  ['list', 'With everything'],
+  ['floor', 'For the floor'],
+] as const;
+
+/** The set on paper: with everything for a stand, or titles and keys in big type for the floor. */
+export function SetSheet({ evening, onClose }: { readonly evening: Evening; readonly onClose: () => void }) {
+  const naming = useLens((lens) => lens.naming);
+  const members = useMembers();
+  const [paper, setPaper] = useState<Paper>('A4');
+  const [kind, setKind] = useState<'list' | 'floor'>('list');
+  const pages = useMemo(() => {
+    const nameOf = (id: string) => members?.find((member) => member.id === id)?.name;
+    return setPages(setSheet(evening, nameOf, naming), paper, kind);
+  }, [evening, members, naming, paper, kind]);
+  return (
+    <PagesSheet name="Print the set" title={evening.name} pages={pages} paper={paper} onPaper={setPaper} onClose={onClose}>
+      <Choice label="Which sheet" value={kind} options={KINDS} onChange={setKind} />
+    </PagesSheet>
+  );
+}

@@ -1,0 +1,275 @@
+import {
+  accidentalsFor,
+  CONCERT_READER,
+  faultWords,
+  type Key,
+  type Kindness,
+  nameKey,
+  type PitchRange,
+  parseRange,
+  printKey,
+  printRange,
+  type SingerKey,
+  semitonesBetween,
+  singerKeys,
+  sungWords,
+  withHeadLine,
+} from '@aurora/core';
+import type { Member, Song } from '@aurora/wire';
+import { Save } from 'lucide-react';
+import { useMemo, useState } from 'react';
+import { useMembers } from '../../api/members.ts';
+import { newSetSong, readOnce, withEntry } from '../../document/evening-view.ts';
+import { useSongEdit } from '../../document/use-song-edit.ts';
+import { useGuitarKindness } from '../../parts/neck/neck-engine.ts';
+import { Glyphs } from '../../parts/notation/Glyphs.tsx';
+import { useLens } from '../../session/lens-store.ts';
+import { isGuitar } from '../../session/reader-view.ts';
+import { Button } from '../../ui/Button.tsx';
+import { Notice } from '../../ui/Notice.tsx';
+import { sayDone } from '../../ui/say.ts';
+import { TextField } from '../../ui/TextField.tsx';
+import { Tick } from '../../ui/Tick.tsx';
+import { capoWishOf } from './capo-wish.ts';
+import { RangeKeys } from './RangeKeys.tsx';
+import { SongChoice } from './SongChoice.tsx';
+import { useBandSong } from './use-band-song.ts';
+import { VoicePicture } from './VoicePicture.tsx';
+
+/** Which key suits whoever sings, and then the guitars and the horns. It is chosen for tonight; the song stays. */
+export function SingerPart() {
+  const { song, tonight, at, songs, choose } = useBandSong();
+  const members = useMembers() ?? [];
+  const singers = members.filter(({ reads }) => reads.voice !== null);
+  const [asked, setAsked] = useState<readonly string[] | null>(null);
+  const [tapped, setTapped] = useState<{ readonly songId: string; readonly range: PitchRange } | null>(null);
+  if (song === undefined) return <NoSong />;
+  if (singers.length === 0) return <NoSinger />;
+  const reading = readOnce(song.source);
+  const singing = asked === null ? singers.slice(0, 1) : singers.filter(({ id }) => asked.includes(id));
+  const range = tapped?.songId === song.id ? tapped.range : reading.head.range;
+  const setRange = (next: PitchRange) => setTapped({ songId: song.id, range: next });
+  return (
+    <div className="flex flex-col gap-4">
+      <div className="flex flex-wrap items-end gap-x-5 gap-y-3">
+        <SongChoice song={song} songs={songs} choose={choose} />
+        <RangeField range={range} home={reading.head.key} onRange={setRange} />
+        <KeepRange song={song} range={range} />
+        <fieldset className="flex flex-wrap items-center gap-x-4">
+          <legend className="sr-only">Who sings</legend>
+          {singers.map(({ id, name }) => (
+            <Tick
+              key={id}
+              label={name}
+              on={singing.some((one) => one.id === id)}
+              onTick={(on) =>
+                setAsked(on ? [...singing.map((one) => one.id), id] : singing.map((one) => one.id).filter((one) => one !== id))
+              }
+            />
+          ))}
+        </fieldset>
+      </div>
+      <RangeKeys key={song.id} range={range} onRange={setRange} />
+      {range === null ? (
+        <p className="text-lg text-quiet">
+          This chart does not say how far its melody reaches. Type its lowest and highest note, or tap both on the keys.
+        </p>
+      ) : singing.length === 0 ? (
+        <p className="text-lg text-quiet">Say who sings.</p>
+      ) : (
+        <Keys
+          home={reading.head.key}
+          source={song.source}
+          songId={song.id}
+          range={range}
+          singers={singing}
+          members={members}
+          now={at < 0 ? null : (tonight?.evening.entries[at]?.song?.key ?? null)}
+          onTonight={(key) => {
+            const name = key.tonic === reading.head.key.tonic ? null : printKey(key);
+            if (tonight === null || at < 0) {
+              useLens.getState().setKey(key);
+              tonight?.desk.change((body) => ({ ...body, entries: [...body.entries, { ...newSetSong(song.id), key: name }] }), [song]);
+              return;
+            }
+            const id = tonight.evening.entries[at]?.id ?? '';
+            tonight.desk.change((body) => withEntry(body, id, (entry) => (entry.kind === 'break' ? entry : { ...entry, key: name })));
+          }}
+          inSet={tonight === null ? null : at >= 0}
+        />
+      )}
+    </div>
+  );
+}
+
+function NoSong() {
+  return (
+    <Notice title="No song here yet">
+      <p>Open a song, or put songs into tonight’s set: then their keys can be held against the singer’s voice.</p>
+    </Notice>
+  );
+}
+
+function NoSinger() {
+  return (
+    <Notice title="Nobody sings yet">
+      <p>Under Players, tick “Sings” for whoever does, and say what is easy and what is possible.</p>
+    </Notice>
+  );
+}
+
+/** For a range that the chart does not say yet. */
+function KeepRange({ song, range }: { readonly song: Song; readonly range: PitchRange | null }) {
+  const edit = useSongEdit();
+  const reading = readOnce(song.source);
+  const own = reading.head.range;
+  if (range === null || (own?.low === range.low && own.high === range.high)) return null;
+  const keep = () =>
+    edit(
+      song,
+      (source) => withHeadLine(source, reading, 'range', printRange(range, reading.head.key)),
+      ({ title }) => `${title || 'The song'} says now how far its melody reaches.`,
+    );
+  return (
+    <Button onClick={keep}>
+      <Save size={17} aria-hidden="true" /> Keep it with the song
+    </Button>
+  );
+}
+
+interface RangeFieldProps {
+  readonly range: PitchRange | null;
+  /** The key the notes are called by. */
+  readonly home: Key;
+  readonly onRange: (range: PitchRange) => void;
+}
+
+function RangeField({ range, home, onRange }: RangeFieldProps) {
+  const [fault, setFault] = useState<string | null>(null);
+  const take = (text: string) => {
+    const read = parseRange(text);
+    setFault(read.ok ? null : faultWords(read.fault));
+    if (read.ok) onRange(read.value);
+  };
+  return (
+    <div>
+      <TextField
+        label="Melody, lowest and highest note"
+        value={range === null ? '' : printRange(range, home)}
+        most={12}
+        placeholder="B3 D5"
+        className="w-56"
+        onChange={take}
+      />
+      {fault !== null && (
+        <p role="alert" className="mt-1 max-w-96 text-sm font-semibold text-alarm">
+          {fault}
+        </p>
+      )}
+    </div>
+  );
+}
+
+interface KeysProps {
+  readonly home: Key;
+  readonly source: string;
+  readonly songId: string;
+  readonly range: PitchRange;
+  readonly singers: readonly Member[];
+  readonly members: readonly Member[];
+  /** Tonight's key in the set; null when the song is not in it. */
+  readonly now: Key | null;
+  /** Whether the song is in tonight's set; null without a set. */
+  readonly inSet: boolean | null;
+  readonly onTonight: (key: Key) => void;
+}
+
+function Keys({ home, source, range, singers, members, now, inSet, onTonight }: KeysProps) {
+  const naming = useLens((lens) => lens.naming);
+  const guitars = useMemo(() => members.filter(isGuitar).map(capoWishOf), [members]);
+  const guitar = useGuitarKindness(source, guitars).data;
+  const horns = useMemo(
+    () => members.filter(({ reads }) => reads.transpose !== 0).map(({ reads }) => ({ ...CONCERT_READER, transpose: reads.transpose })),
+    [members],
+  );
+  const voices = singers.flatMap(({ reads: { voice } }) => (voice === null ? [] : [voice]));
+  const kindness = (key: Key): Kindness => ({
+    guitar: guitar?.[semitonesBetween(home.tonic, key.tonic)] ?? null,
+    accidentals: accidentalsFor(horns, key),
+  });
+  const keys = singerKeys(home, range, voices, kindness);
+  const lowest = Math.min(...voices.map(({ possible }) => possible.low)) - 3;
+  const highest = Math.max(...voices.map(({ possible }) => possible.high)) + 3;
+  const choose = (key: Key) => {
+    onTonight(key);
+    const name = nameKey(key, naming);
+    void sayDone(inSet === null ? `Read in ${name} now.` : inSet ? `Tonight in ${name}.` : `Put into tonight’s set, in ${name}.`);
+  };
+  return (
+    <ol aria-label="Keys, best first" className="flex flex-col">
+      {keys.map((one) => (
+        <KeyRow
+          key={one.semitones}
+          one={one}
+          home={home}
+          singers={singers}
+          lowest={lowest}
+          highest={highest}
+          isNow={now !== null && now.tonic === one.key.tonic}
+          hasHorns={horns.length > 0}
+          onChoose={() => choose(one.key)}
+        />
+      ))}
+    </ol>
+  );
+}
+
+interface KeyRowProps {
+  readonly one: SingerKey;
+  readonly home: Key;
+  readonly singers: readonly Member[];
+  readonly lowest: number;
+  readonly highest: number;
+  readonly isNow: boolean;
+  readonly hasHorns: boolean;
+  readonly onChoose: () => void;
+}
+
+const FIT_WORDS = { comfortable: 'With ease.', possible: 'Possible.', outside: 'Out of reach.' } as const;
+
+function KeyRow({ one, home, singers, lowest, highest, isNow, hasHorns, onChoose }: KeyRowProps) {
+  const naming = useLens((lens) => lens.naming);
+  const { key, fit, sung, guitar, accidentals } = one;
+  return (
+    <li
+      className={`grid grid-cols-[4.5rem_1fr_8.5rem] items-center gap-x-4 border-t border-hairline py-1.5 ${fit === 'outside' ? 'text-quiet' : ''}`}
+    >
+      <span className="leading-tight">
+        <b className="music-glyph font-numeral text-3xl">
+          <Glyphs text={nameKey(key, naming)} />
+        </b>
+        {key.tonic === home.tonic && <span className="block text-[12px] text-quiet">home</span>}
+      </span>
+      <div className="min-w-0">
+        {sung.map((range, index) => (
+          <VoicePicture
+            key={singers[index]?.id}
+            name={singers.length > 1 ? (singers[index]?.name ?? '') : ''}
+            voice={singers[index]?.reads.voice ?? null}
+            sung={range}
+            lowest={lowest}
+            highest={highest}
+          />
+        ))}
+        <p className="text-[14px] text-quiet">
+          {sung.length === 1 && sung[0] !== undefined ? <Glyphs text={sungWords(sung[0], key, naming)} /> : FIT_WORDS[fit]}
+          {guitar !== null && ` On the guitars ${guitar} of 100.`}
+          {hasHorns && ` For the horns ${accidentals === 1 ? '1 accidental' : `${accidentals} accidentals`}.`}
+        </p>
+      </div>
+      <Button aria-pressed={isNow} onClick={onChoose} className="aria-pressed:border-accent aria-pressed:bg-wash">
+        {isNow ? 'Tonight’s key' : 'Take it tonight'}
+      </Button>
+    </li>
+  );
+}

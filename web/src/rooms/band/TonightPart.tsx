@@ -1,0 +1,138 @@
+import { GAP_SECONDS, setWarningWords } from '@aurora/core';
+import { AlertTriangle, Coffee, Maximize2, Plus, Printer, Redo2, Undo2 } from 'lucide-react';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { useMembers } from '../../api/members.ts';
+import { useSetChanges } from '../../api/sets.ts';
+import { type Tonight, useTonightSet } from '../../document/use-evening.ts';
+import { Glyphs } from '../../parts/notation/Glyphs.tsx';
+import { lensSearch, useLens } from '../../session/lens-store.ts';
+import { useTonight } from '../../session/tonight-store.ts';
+import { useShortcuts } from '../../session/use-shortcuts.ts';
+import { Button } from '../../ui/Button.tsx';
+import { Hint } from '../../ui/Hint.tsx';
+import { Notice } from '../../ui/Notice.tsx';
+import { sayFault } from '../../ui/say.ts';
+import { AddSongs } from './AddSongs.tsx';
+import { EntryDetails } from './EntryDetails.tsx';
+import { PackButton } from './PackButton.tsx';
+import { SetConflict } from './SetConflict.tsx';
+import { NEW_SET_NAME, SetHead } from './SetHead.tsx';
+import { SetOrder } from './SetOrder.tsx';
+import { SetSheet } from './SetSheet.tsx';
+
+/** The evening: what is played, in which order and keys, and how one song goes over into the next. */
+export function TonightPart() {
+  const { tonight, waiting, fault } = useTonightSet();
+  const { add } = useSetChanges();
+  const { open } = useTonight();
+  const begin = () =>
+    add.mutate(
+      { name: NEW_SET_NAME, place: '', startsAt: '', gapSeconds: GAP_SECONDS, entries: [] },
+      { onSuccess: ({ id }) => open(id), onError: (error) => void sayFault(error.message) },
+    );
+  if (fault !== null) return <p className="py-6 text-alarm">{fault}</p>;
+  if (waiting) return <p className="py-6 text-quiet">Fetching the set…</p>;
+  if (tonight === null)
+    return (
+      <Notice
+        title="No set yet"
+        action={
+          <Button look="strong" onClick={begin}>
+            Begin a set
+          </Button>
+        }
+      >
+        <p>A set is the order of an evening: songs, tonight’s keys, capos, and how one song goes over into the next.</p>
+      </Notice>
+    );
+  return <TonightDesk tonight={tonight} onNew={begin} />;
+}
+
+const BREAK_SECONDS = 900;
+
+function TonightDesk({ tonight, onNew }: { readonly tonight: Tonight; readonly onNew: () => void }) {
+  const { desk, state, evening } = tonight;
+  const [chosen, setChosen] = useState<string | null>(null);
+  const [open, setOpen] = useState<'songs' | 'print' | null>(null);
+  const navigate = useNavigate();
+  const at = evening.entries.findIndex(({ id }) => id === chosen);
+  useShortcuts({ 'Ctrl+z': desk.undo, 'Ctrl+y': desk.redo, 'Ctrl+Z': desk.redo });
+  const addBreak = () => {
+    const id = crypto.randomUUID();
+    desk.change((body) => ({ ...body, entries: [...body.entries, { kind: 'break', id, name: 'Break', seconds: BREAK_SECONDS }] }));
+    setChosen(id);
+  };
+  return (
+    <div className="flex flex-col gap-3">
+      {state.status.kind === 'conflict' && <SetConflict desk={desk} />}
+      <SetHead tonight={tonight} onNew={onNew} />
+      <div className="flex flex-wrap items-center gap-2">
+        <Button look="strong" onClick={() => setOpen('songs')}>
+          <Plus size={18} aria-hidden="true" /> Songs
+        </Button>
+        <Button onClick={addBreak} aria-label="Break">
+          <Coffee size={17} aria-hidden="true" /> <span className="max-sm:hidden">Break</span>
+        </Button>
+        <Hint text="Take back" keys="Ctrl Z">
+          <Button look="bare" aria-label="Take back" disabled={state.past.length === 0} onClick={desk.undo}>
+            <Undo2 size={18} />
+          </Button>
+        </Hint>
+        <Hint text="Do again" keys="Ctrl Y">
+          <Button look="bare" aria-label="Do again" disabled={state.future.length === 0} onClick={desk.redo}>
+            <Redo2 size={18} />
+          </Button>
+        </Hint>
+        <span className="ml-auto" />
+        <Button aria-label="Print" onClick={() => setOpen('print')} disabled={evening.entries.length === 0}>
+          <Printer size={17} aria-hidden="true" /> <span className="max-lg:hidden">Print</span>
+        </Button>
+        <Button
+          onClick={() => void navigate({ pathname: '/band/stand', search: lensSearch(useLens.getState()) })}
+          disabled={evening.entries.length === 0}
+        >
+          <Maximize2 size={17} aria-hidden="true" /> On the stand
+        </Button>
+        <PackButton isShort wish={{ of: 'set', setId: tonight.setId, paper: 'A4' }} />
+      </div>
+      <Warnings tonight={tonight} />
+      {evening.entries.length === 0 ? (
+        <Notice title="An empty evening">
+          <p>Press Songs and take what you play tonight from the shelf. Drag the songs into order, or move them with Alt and the arrows.</p>
+        </Notice>
+      ) : (
+        <div className="grid items-start gap-5 lg:grid-cols-[1fr_21rem]">
+          <SetOrder tonight={tonight} chosen={chosen} onChoose={setChosen} />
+          <EntryDetails tonight={tonight} at={at} onGone={() => setChosen(null)} />
+        </div>
+      )}
+      {open === 'songs' && <AddSongs desk={desk} onClose={() => setOpen(null)} />}
+      {open === 'print' && <SetSheet evening={evening} onClose={() => setOpen(null)} />}
+    </div>
+  );
+}
+
+/** What the band should know before it plays the set in this order. */
+function Warnings({ tonight: { warnings, evening } }: { readonly tonight: Tonight }) {
+  const naming = useLens((lens) => lens.naming);
+  const members = useMembers() ?? [];
+  if (warnings.length === 0) return null;
+  const nameOf = (id: string) => members.find((member) => member.id === id)?.name ?? 'Somebody';
+  const titleOf = (at: number) => evening.entries[at]?.name ?? '';
+  return (
+    <ul aria-label="What to look out for" className="flex flex-col gap-1 rounded-xl bg-wash px-4 py-2.5">
+      {warnings.map((warning) => {
+        const words = setWarningWords(warning, titleOf, nameOf, naming);
+        return (
+          <li key={words} className="flex items-center gap-2.5 text-[15px]">
+            <AlertTriangle size={17} aria-hidden="true" className="shrink-0 text-alarm" />
+            <span>
+              <Glyphs text={words} />
+            </span>
+          </li>
+        );
+      })}
+    </ul>
+  );
+}

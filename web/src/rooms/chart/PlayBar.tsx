@@ -1,0 +1,99 @@
+import type { ChartReading } from '@aurora/core';
+import { Minus, Play, Plus, Repeat, Square } from 'lucide-react';
+import { Popover } from 'radix-ui';
+import { Button } from '../../ui/Button.tsx';
+import { Choice } from '../../ui/Choice.tsx';
+import { Hint } from '../../ui/Hint.tsx';
+import { Tick } from '../../ui/Tick.tsx';
+import type { SongPlay, Sounds } from './use-song-play.ts';
+
+const STEP = 4;
+const SOUNDS: readonly (readonly [Sounds, string])[] = [
+  ['both', 'guitar and bass'],
+  ['guitar', 'guitar'],
+  ['bass', 'bass'],
+];
+
+/** Hear the chart as it is played out: one press to start, the tempo beside it with everything about how. */
+export function PlayBar({ play, reading }: { readonly play: SongPlay; readonly reading: ChartReading }) {
+  const { parts } = reading.performance;
+  const part = play.loop === null ? undefined : parts[play.loop];
+  return (
+    <div role="group" aria-label="Play" className="flex items-center gap-1">
+      <Hint text={play.playing ? 'Stop' : 'Play from here'} keys="v">
+        <Button look={play.playing ? 'strong' : 'plain'} className="px-3!" disabled={reading.bars.length === 0} onClick={play.toggle}>
+          {play.playing ? <Square size={17} aria-hidden="true" /> : <Play size={17} aria-hidden="true" />} {play.playing ? 'Stop' : 'Play'}
+        </Button>
+      </Hint>
+      <Popover.Root>
+        <Popover.Trigger asChild>
+          <Button look="bare" aria-label={`Tempo ${play.tempo}, and how it is played`} className="flex-col gap-0 px-2! leading-tight">
+            <span className="text-[17px]">{play.tempo}</span>
+            <span aria-live="off" className="text-[12px] font-normal whitespace-nowrap text-quiet">
+              {play.said || 'tempo'}
+            </span>
+          </Button>
+        </Popover.Trigger>
+        <Popover.Portal>
+          <Popover.Content
+            align="start"
+            sideOffset={6}
+            aria-label="How it is played"
+            className="z-30 w-80 rounded-xl border border-edge bg-raised p-4 shadow-lg"
+          >
+            <div className="flex items-center gap-2">
+              <Button aria-label="Slower" onClick={() => play.setTempo(play.tempo - STEP)}>
+                <Minus size={17} />
+              </Button>
+              <label className="flex-1">
+                <span className="sr-only">Tempo</span>
+                <input
+                  type="number"
+                  min={30}
+                  max={300}
+                  value={play.tempo}
+                  onChange={({ target }) => target.validity.valid && target.value !== '' && play.setTempo(target.valueAsNumber)}
+                  className="min-h-11 w-full rounded-lg border border-edge bg-sheet px-2 text-center text-xl font-bold"
+                />
+              </label>
+              <Button aria-label="Faster" onClick={() => play.setTempo(play.tempo + STEP)}>
+                <Plus size={17} />
+              </Button>
+            </div>
+            <Tick label="Click" on={play.click} onTick={play.setClick} />
+            <Tick label="Count in one bar" on={play.countIn} onTick={play.setCountIn} />
+            <Choice label="What sounds" value={play.sounds} options={SOUNDS} onChange={play.setSounds} />
+            <label className="mt-3 flex items-center gap-2 text-[15px]">
+              Round and round
+              <select
+                value={play.loop ?? ''}
+                onChange={({ target }) => play.setLoop(target.value === '' ? null : Number(target.value))}
+                className="min-h-11 flex-1 rounded-lg border border-edge bg-sheet px-2 font-semibold"
+              >
+                <option value="">nothing</option>
+                {parts.map(({ section, from, count }, index) => (
+                  <option key={from} value={index}>
+                    {reading.sections[section ?? -1]?.name ?? 'the beginning'}, {count} bars
+                  </option>
+                ))}
+              </select>
+            </label>
+          </Popover.Content>
+        </Popover.Portal>
+      </Popover.Root>
+      {part !== undefined && (
+        <Hint text="Play through again" keys="">
+          <Button
+            look="bare"
+            aria-label={`${reading.sections[part.section ?? -1]?.name ?? 'The beginning'} goes round; play through again`}
+            className="px-2! text-accent"
+            onClick={() => play.setLoop(null)}
+          >
+            <Repeat size={17} />
+          </Button>
+        </Hint>
+      )}
+      {play.fault !== null && <span role="status">{play.fault}</span>}
+    </div>
+  );
+}

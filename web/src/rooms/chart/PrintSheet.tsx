@@ -1,0 +1,63 @@
+import { type ChartReading, type Note, type Paper, type PartKind, type PartReader, partPages } from '@aurora/core';
+import { useMemo, useState } from 'react';
+import { PagesSheet } from '../../parts/paper/PagesSheet.tsx';
+import { SHOWS, ShowChoice } from '../../parts/reading/ShowChoice.tsx';
+import { useLens } from '../../session/lens-store.ts';
+import { useReads } from '../../session/use-reads.ts';
+import { Choice } from '../../ui/Choice.tsx';
+import { Tick } from '../../ui/Tick.tsx';
+
+interface PrintSheetProps {
+  readonly reading: ChartReading;
+  readonly sounding: Note;
+  readonly onClose: () => void;
+}
+
+const KINDS: readonly (readonly [PartKind, string])[] = [
+  ['chart', 'Chart'],
+  ['bass', 'Bass'],
+  ['form', 'Form'],
+];
+
+/** The chart as it will lie on the reader's music stand: large type, one or two pages. */
+export function PrintSheet({ reading, sounding, onClose }: PrintSheetProps) {
+  const { reader, naming } = useLens();
+  const reads = useReads();
+  const member = reader.member;
+  const [paper, setPaper] = useState<Paper>('A4');
+  const [show, setShow] = useState(reads.show);
+  const [words, setWords] = useState(reads.words);
+  const [kind, setKind] = useState<PartKind>(reads.part);
+  const [large, setLarge] = useState(reads.large);
+  const pages = useMemo(() => {
+    const who: PartReader = {
+      name: member?.name ?? reader.label,
+      plays: member?.plays ?? '',
+      reader: reader.reader,
+      show,
+      kind,
+      size: large ? 'large type' : 'fewest pages',
+      words,
+      cues: member?.reads.cues ?? 'all',
+      naming,
+    };
+    return partPages({ reading, tonic: sounding, tonight: '' }, who, paper);
+  }, [reading, sounding, reader, member, naming, show, kind, large, words, paper]);
+  const title = reading.head.title || 'Chart';
+  return (
+    <PagesSheet
+      name="Print the chart"
+      title={member === null ? title : `${title} ${member.name}`}
+      pages={pages}
+      paper={paper}
+      onPaper={setPaper}
+      onClose={onClose}
+    >
+      <Choice label="Which part" value={kind} options={KINDS} onChange={setKind} />
+      {kind !== 'form' && <ShowChoice show={show} shows={SHOWS} onShow={setShow} />}
+      <Tick label="Words" on={words} onTick={setWords} />
+      <Tick label="Large type" on={large} onTick={setLarge} />
+      <span className="text-[15px] text-quiet">{pages.length === 1 ? 'one page' : `${pages.length} pages`}</span>
+    </PagesSheet>
+  );
+}

@@ -1,0 +1,154 @@
+import { ArrowDown, ArrowUp, Copy, Repeat, Trash2 } from 'lucide-react';
+import { Popover } from 'radix-ui';
+import { useId, useState } from 'react';
+import type { SheetSection } from '../../parts/sheet/sheet-view.ts';
+import { Button } from '../../ui/Button.tsx';
+
+/** What can be done with a section. */
+export interface SectionActions {
+  readonly count: number;
+  readonly onName: (section: number, heading: { readonly name: string; readonly times: number; readonly remark: string | null }) => void;
+  readonly onMove: (section: number, before: number) => void;
+  readonly onDuplicate: (section: number) => void;
+  readonly onDelete: (section: number) => void;
+  /** Plays the section round and round. */
+  readonly onLoop: (section: number) => void;
+}
+
+/** A section's name, how often it is played and what is said of it; pressed, everything about it can be changed. */
+export function SectionHeading({
+  section,
+  index,
+  actions,
+}: {
+  readonly section: SheetSection;
+  readonly index: number;
+  readonly actions: SectionActions;
+}) {
+  const [open, setOpen] = useState(false);
+  const leave = (action: () => void) => () => {
+    setOpen(false);
+    action();
+  };
+  const name = section.name ?? '';
+  return (
+    <div className="flex items-center gap-3">
+      <h2 className="flex items-center gap-3">
+        <Popover.Root open={open} onOpenChange={setOpen}>
+          <Popover.Trigger
+            aria-label={`Section ${name}, change it`}
+            className="min-h-9 rounded-md bg-wash px-2.5 font-numeral text-lg font-bold text-accent hover:outline-2 hover:outline-accent"
+          >
+            {name || 'no name'}
+          </Popover.Trigger>
+          <Popover.Portal>
+            <Popover.Content
+              align="start"
+              sideOffset={6}
+              aria-label={`Section ${name}`}
+              className="z-30 w-80 rounded-xl border border-edge bg-raised p-4 shadow-lg"
+            >
+              <HeadingForm section={section} onDone={(heading) => leave(() => actions.onName(index, heading))()} />
+              <div className="mt-3 grid grid-cols-2 gap-1 border-t border-hairline pt-2">
+                <Button look="bare" className="justify-start" onClick={leave(() => actions.onLoop(index))}>
+                  <Repeat size={17} aria-hidden="true" /> Loop it
+                </Button>
+                <Button look="bare" className="justify-start" onClick={leave(() => actions.onDuplicate(index))}>
+                  <Copy size={17} aria-hidden="true" /> Duplicate
+                </Button>
+                <Button
+                  look="bare"
+                  className="justify-start"
+                  disabled={index === 0}
+                  onClick={leave(() => actions.onMove(index, index - 1))}
+                >
+                  <ArrowUp size={17} aria-hidden="true" /> Move up
+                </Button>
+                <Button
+                  look="bare"
+                  className="justify-start"
+                  disabled={index === actions.count - 1}
+                  onClick={leave(() => actions.onMove(index, index + 2))}
+                >
+                  <ArrowDown size={17} aria-hidden="true" /> Move down
+                </Button>
+                <Button look="bare" className="justify-start text-alarm" onClick={leave(() => actions.onDelete(index))}>
+                  <Trash2 size={17} aria-hidden="true" /> Take out
+                </Button>
+              </div>
+            </Popover.Content>
+          </Popover.Portal>
+        </Popover.Root>
+        {section.times > 1 && <span className="text-lg font-bold">×{section.times}</span>}
+      </h2>
+      {section.remark !== null && <span className="text-[15px] text-quiet">{section.remark}</span>}
+      <span className="text-[13px] text-quiet">{playedWords(section.played)}</span>
+    </div>
+  );
+}
+
+function playedWords(bars: number): string {
+  if (bars === 0) return 'not played';
+  return bars === 1 ? '1 bar' : `${bars} bars`;
+}
+
+interface HeadingFormProps {
+  readonly section: SheetSection;
+  readonly onDone: (heading: { readonly name: string; readonly times: number; readonly remark: string | null }) => void;
+}
+
+function HeadingForm({ section, onDone }: HeadingFormProps) {
+  const [name, setName] = useState(section.name ?? '');
+  const [times, setTimes] = useState(String(section.times));
+  const [remark, setRemark] = useState(section.remark ?? '');
+  const ids = { name: useId(), times: useId(), remark: useId() };
+  const count = Number(times);
+  const isCount = Number.isInteger(count) && count >= 1 && count <= 99;
+  const field = 'min-h-11 w-full rounded-lg border border-edge bg-sheet px-3';
+  return (
+    <form
+      className="flex flex-col gap-2"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (isCount && name.trim() !== '') onDone({ name: name.trim(), times: count, remark: remark.trim() === '' ? null : remark.trim() });
+      }}
+    >
+      <div className="grid grid-cols-[1fr_5.5rem] gap-2">
+        <label htmlFor={ids.name} className="text-sm font-semibold text-quiet">
+          Section
+          <input
+            id={ids.name}
+            value={name}
+            onChange={(event) => setName(event.target.value)}
+            className={`${field} text-base font-bold text-ink`}
+          />
+        </label>
+        <label htmlFor={ids.times} className="text-sm font-semibold text-quiet">
+          Times
+          <input
+            id={ids.times}
+            inputMode="numeric"
+            value={times}
+            aria-invalid={!isCount}
+            onChange={(event) => setTimes(event.target.value)}
+            className={`${field} text-base text-ink`}
+          />
+        </label>
+      </div>
+      <label htmlFor={ids.remark} className="text-sm font-semibold text-quiet">
+        Remark
+        <input
+          id={ids.remark}
+          value={remark}
+          placeholder="softly, bass alone first"
+          onChange={(event) => setRemark(event.target.value)}
+          className={`${field} text-base text-ink placeholder:text-quiet`}
+        />
+      </label>
+      {!isCount && <p className="text-sm font-semibold text-alarm">A section is played 1 to 99 times.</p>}
+      <Button type="submit" look="strong" disabled={!isCount || name.trim() === ''}>
+        Done
+      </Button>
+    </form>
+  );
+}

@@ -1,0 +1,222 @@
+import { type MouseEvent, memo } from 'react';
+import { ChordSymbol, LetterSymbol } from '../../parts/notation/ChordSymbol.tsx';
+import { symbolText } from '../../parts/notation/symbol-view.ts';
+import { AgainSign, BeatDots, CodaSign, Diamond, PushMark, RepeatLine, SegnoSign, StopMark } from '../../parts/sheet/sheet-marks.tsx';
+import type { SheetBar, SheetChord } from '../../parts/sheet/sheet-view.ts';
+
+/** What the analysis lays over a chord. */
+export interface ChordLayer {
+  readonly lines: readonly string[];
+  readonly bracket: { readonly begins: boolean; readonly ends: boolean; readonly complete: boolean } | null;
+}
+
+/** What a bar of the sheet is drawn with beside its music. */
+export interface BarLook {
+  /** The analysis over the bars, by `bar.chord`; null while it is switched off. */
+  readonly layer: ReadonlyMap<string, ChordLayer> | null;
+  /** Turns with the key and the reader, so that the letters slide in anew. */
+  readonly turn: boolean;
+  readonly onSelect: (bar: number, chord: number, reach: boolean) => void;
+  /** A bar pressed twice is written. */
+  readonly onWrite: (bar: number) => void;
+}
+
+interface BarProps extends BarLook {
+  readonly bar: SheetBar;
+  readonly last: boolean;
+  /** Whether the bar is among the chosen ones, and which chord of it has the focus. */
+  readonly chosen: boolean;
+  readonly chord: number | null;
+  /** Whether the bar is sounding. */
+  readonly playing: boolean;
+  /** Whether something stands over the bars of this row, so that all leave room for it. */
+  readonly roomy: boolean;
+}
+
+/** A bar on the sheet: numbers large, letters under them, and every sign of form at its place. */
+export const SheetBarCell = memo(function SheetBarCell({ bar, last, chosen, chord, playing, roomy, ...look }: BarProps) {
+  return (
+    <div
+      data-bar={bar.index}
+      className={`relative flex min-h-[78px] scroll-my-4 flex-col ${roomy ? 'pt-5' : 'pt-2'} pr-1.5 pb-1 ${edgesOf(bar, last)} ${groundOf(bar, chosen)} ${playing ? 'outline-3 -outline-offset-3 outline-accent' : ''}`}
+    >
+      {bar.opensRepeat && <RepeatLine end={false} />}
+      {bar.closesRepeat !== null && <RepeatLine end />}
+      <BarOver bar={bar} />
+      {bar.sign === 'chords' ? (
+        <BarChords bar={bar} chord={chord} {...look} />
+      ) : (
+        <AgainButton bar={bar} pressed={chord !== null} {...look} />
+      )}
+      {bar.remarks.map(({ to, text }) => (
+        <p key={`${to} ${text}`} className="mt-1 text-[13px] leading-tight font-medium text-quiet">
+          {to !== null && <b className="text-ink">{to}: </b>}
+          {text}
+        </p>
+      ))}
+    </div>
+  );
+});
+
+/** Bar lines where no repeat draws its own; a pickup stands in a broken frame. */
+function edgesOf({ opensRepeat, closesRepeat, pickup }: SheetBar, last: boolean): string {
+  const left = opensRepeat ? 'pl-5' : 'border-l-2 border-edge pl-1.5';
+  const right = last && closesRepeat === null ? 'border-r-2 border-edge' : '';
+  return `${left} ${right} ${pickup ? 'rounded-r-lg border-y border-dashed' : ''}`;
+}
+
+function groundOf({ wrong }: SheetBar, chosen: boolean): string {
+  if (chosen) return 'bg-wash';
+  return wrong ? 'bg-alarm/10' : '';
+}
+
+/** The chords of a bar; those that share one stand on a line. */
+function BarChords({ bar, chord, ...look }: BarLook & Pick<BarProps, 'bar' | 'chord'>) {
+  const shared = bar.chords.length > 1 ? 'border-b-2 border-quiet/50' : '';
+  return (
+    <div className={`flex ${shared} ${bar.closesRepeat === null ? '' : 'pr-3'}`}>
+      {bar.chords.map((one, place) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: chords have no name but their place
+        <ChordOfSheet key={place} chord={one} bar={bar} place={place} pressed={chord === place} {...look} />
+      ))}
+    </div>
+  );
+}
+
+/** A bar written as a sign for the bars before it. */
+function AgainButton({ bar, pressed, onSelect, onWrite }: BarLook & { readonly bar: SheetBar; readonly pressed: boolean }) {
+  const twice = bar.sign === '%%';
+  return (
+    <button
+      type="button"
+      data-place={`${bar.index}.0`}
+      aria-pressed={pressed}
+      aria-label={`Bar ${bar.index + 1}: ${twice ? 'the two bars before, again' : 'the bar before, again'}`}
+      onClick={(event) => onSelect(bar.index, 0, event.shiftKey)}
+      onDoubleClick={() => onWrite(bar.index)}
+      className="flex flex-1 rounded-md hover:bg-wash aria-pressed:shadow-[inset_0_-3px_0_var(--accent)]"
+    >
+      <AgainSign twice={twice} />
+    </button>
+  );
+}
+
+/** Whether anything stands over the bar. */
+export function hasOver({ ending, signs, heading, after, closesRepeat, chords }: SheetBar): boolean {
+  const marked = ending !== null || signs.length > 0 || heading !== '' || after.length > 0 || (closesRepeat ?? 2) !== 2;
+  return marked || chords.some(({ beats }) => beats !== null);
+}
+
+/** What stands over a bar: endings, signs, new keys, jumps, counts. */
+function BarOver({ bar }: { readonly bar: SheetBar }) {
+  const { ending, signs, heading, after, closesRepeat } = bar;
+  const end = [...after, ...(closesRepeat !== null && closesRepeat !== 2 ? [`×${closesRepeat}`] : [])].join('  ');
+  if (ending === null && signs.length === 0 && heading === '' && end === '' && !bar.pickup) return null;
+  return (
+    <div
+      className={`absolute inset-x-0 top-0 flex h-5 items-center gap-1.5 pr-1.5 text-[13px] font-bold text-accent ${bar.opensRepeat ? 'pl-4' : 'pl-1.5'}`}
+    >
+      {ending !== null && (
+        <span
+          aria-hidden="true"
+          className={`absolute inset-x-0 top-0 h-3.5 border-t-2 border-ink ${ending.begins ? 'border-l-2' : ''} ${ending.ends ? 'mr-1 border-r-2' : ''}`}
+        />
+      )}
+      {ending?.begins && <span className="relative text-ink">{ending.label}</span>}
+      {signs.map((sign) => (sign === 'segno' ? <SegnoSign key={sign} /> : <CodaSign key={sign} />))}
+      {heading !== '' && <span className="music-glyph truncate">{heading}</span>}
+      {end !== '' && <span className="ml-auto truncate pr-1 text-ink">{end}</span>}
+    </div>
+  );
+}
+
+interface ChordProps extends BarLook {
+  readonly chord: SheetChord;
+  readonly bar: SheetBar;
+  readonly place: number;
+  readonly pressed: boolean;
+}
+
+function ChordOfSheet({ chord, bar, place, pressed, turn, layer, onSelect, onWrite }: ChordProps) {
+  const crowd = bar.chords.length;
+  const over = layer?.get(`${bar.index}.${place}`);
+  return (
+    <button
+      type="button"
+      data-chord
+      data-place={`${bar.index}.${place}`}
+      aria-pressed={pressed}
+      aria-label={chordLabel(chord, bar.index)}
+      onClick={(event: MouseEvent) => onSelect(bar.index, place, event.shiftKey)}
+      onDoubleClick={() => onWrite(bar.index)}
+      className="flex min-w-0 flex-col items-start rounded-md px-1 pb-1 text-left hover:bg-wash aria-pressed:bg-wash aria-pressed:shadow-[inset_0_-3px_0_var(--accent)]"
+      style={{ flex: `${chord.share} 1 auto` }}
+    >
+      {over?.bracket != null && <LayerBracket {...over.bracket} />}
+      {chord.beats !== null && (
+        <span aria-hidden="true" className="-mt-1 flex h-2 items-center gap-[3px]">
+          <BeatDots beats={chord.beats} />
+        </span>
+      )}
+      <MarkedChord chord={chord} size={crowd <= 1 ? 'text-[42px]' : crowd === 2 ? 'text-[32px]' : 'text-[24px]'} />
+      {(chord.under !== null || chord.sounding !== null) && (
+        <span
+          aria-hidden="true"
+          className={`${turn ? 'letters-slide' : 'letters-slide-again'} mt-0.5 flex flex-wrap items-baseline gap-x-1.5`}
+        >
+          {chord.under !== null && (
+            <LetterSymbol view={chord.under} className={crowd > 2 ? 'text-[15px] font-semibold' : 'text-[17px] font-semibold'} />
+          )}
+          {chord.sounding !== null && <span className="music-glyph text-[13px] text-quiet">= {symbolText(chord.sounding)}</span>}
+        </span>
+      )}
+      {over?.lines.map((line) => (
+        <span key={line} className="music-glyph mt-0.5 text-[13px] leading-tight font-medium text-quiet">
+          {line}
+        </span>
+      ))}
+    </button>
+  );
+}
+
+/** A chord with the marks around it: pushed, let ring, stopped, optional. */
+function MarkedChord({ chord: { main, marks }, size }: { readonly chord: SheetChord; readonly size: string }) {
+  return (
+    <span aria-hidden="true" className="flex items-center">
+      {marks.push && <PushMark />}
+      {marks.optional && <span className="mr-0.5 text-2xl text-quiet">(</span>}
+      <span className={`relative ${marks.ring ? 'mx-4 mb-2' : ''}`}>
+        {marks.ring && <Diamond />}
+        {main === null ? (
+          <span className="font-numeral text-2xl font-bold">N.C.</span>
+        ) : (
+          <ChordSymbol view={main} className={`relative font-bold ${size}`} />
+        )}
+      </span>
+      {marks.optional && <span className="ml-0.5 text-2xl text-quiet">)</span>}
+      {marks.stop && <StopMark />}
+    </span>
+  );
+}
+
+/** A bracket over a ii–V; broken when it does not arrive. */
+function LayerBracket({ begins, ends, complete }: NonNullable<ChordLayer['bracket']>) {
+  return (
+    <span
+      aria-hidden="true"
+      className={`-mx-1 mb-0.5 h-[6px] self-stretch border-t-2 border-quiet ${begins ? 'ml-0 border-l-2' : ''} ${ends ? 'mr-1 border-r-2' : ''} ${complete ? '' : 'border-dashed'}`}
+    />
+  );
+}
+
+function chordLabel({ number, letter, sounding, marks }: SheetChord, bar: number): string {
+  const read = number === null || letter === null ? 'no chord' : `${number.label}, ${letter.label}`;
+  const sounds = sounding === null ? '' : `, sounding ${sounding.label}`;
+  const said = [
+    marks.push ? ', pushed' : '',
+    marks.ring ? ', let ring' : '',
+    marks.stop ? ', stop' : '',
+    marks.optional ? ', optional' : '',
+  ].join('');
+  return `Bar ${bar + 1}: ${read}${sounds}${said}`;
+}

@@ -1,0 +1,47 @@
+import type { Problem } from '@aurora/core';
+import { lazy, type ReactNode, type Ref, Suspense } from 'react';
+import type { Rewriting } from '../../document/use-rewriting.ts';
+import { useChartView } from '../../session/chart-view-store.ts';
+import { Button } from '../../ui/Button.tsx';
+import type { EditorHandle } from './ChartEditor.tsx';
+
+const ChartEditor = lazy(async () => ({ default: (await import('./ChartEditor.tsx')).ChartEditor }));
+
+interface TextPaneProps {
+  readonly text: string;
+  readonly problems: readonly Problem[];
+  readonly rewriting: Rewriting;
+  readonly onLeave: () => void;
+  readonly handle: Ref<EditorHandle>;
+  /** What is wrong with the text, under it. */
+  readonly children: ReactNode;
+}
+
+/** The chart as text beside its sheet; either can be used alone. */
+export function TextPane({ text, problems, rewriting, onLeave, handle, children }: TextPaneProps) {
+  const setWriting = useChartView((state) => state.setWriting);
+  return (
+    <div className="flex w-[280px] shrink-0 flex-col border-r border-hairline bg-raised max-lg:h-[32%] max-lg:w-auto max-lg:border-t max-lg:border-r-0">
+      <div className="flex items-center justify-between border-b border-hairline py-1 pr-1 pl-4">
+        <h2 className="text-sm font-semibold text-quiet">Text</h2>
+        <Button look="bare" onClick={() => setWriting(false)}>
+          Fold
+        </Button>
+      </div>
+      <div className="min-h-0 flex-1">
+        <Suspense fallback={<p className="p-4 text-quiet">Opening the text…</p>}>
+          <ChartEditor
+            text={text}
+            problems={problems}
+            onChange={(next) => rewriting.write(next, true)}
+            onUndo={() => rewriting.undo?.()}
+            onRedo={() => rewriting.redo?.()}
+            onLeave={onLeave}
+            handle={handle}
+          />
+        </Suspense>
+      </div>
+      {children}
+    </div>
+  );
+}

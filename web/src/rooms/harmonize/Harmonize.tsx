@@ -1,0 +1,151 @@
+import { type Chord, chordMidi, type Key, printKey, printNumber, scaleMidi, writtenKey } from '@aurora/core';
+import { Layers, Play, Square } from 'lucide-react';
+import { type ComponentType, useEffect, useState } from 'react';
+import { usePreferences } from '../../api/preferences.ts';
+import { stepKey } from '../../session/key-view.ts';
+import { keyInForce, useLens } from '../../session/lens-store.ts';
+import { useProgression } from '../../session/progression-store.ts';
+import { type KeyMap, useShortcuts } from '../../session/use-shortcuts.ts';
+import { type PlayStep, play, stop, usePlayer } from '../../transport/player.ts';
+import { Button } from '../../ui/Button.tsx';
+import { Choice } from '../../ui/Choice.tsx';
+import { Hint } from '../../ui/Hint.tsx';
+import { PartTabs } from '../../ui/PartTabs.tsx';
+import { BUILD_CHOICES, type Build, type BuildName, buildName, buildOf, deepen, nextBuild } from './depth.ts';
+import { type ColumnView, columnsOf } from './harmonize-view.ts';
+import { ProgressionTray } from './ProgressionTray.tsx';
+import { AllKeys } from './panels/AllKeys.tsx';
+import { BuildUp } from './panels/BuildUp.tsx';
+import { Compare } from './panels/Compare.tsx';
+import { Homes } from './panels/Homes.tsx';
+import { Modes } from './panels/Modes.tsx';
+import { Moves } from './panels/Moves.tsx';
+import { OneString } from './panels/OneString.tsx';
+import { PANELS, type PanelName, type PanelProps } from './panels/panel.ts';
+import { WhyKey } from './panels/WhyKey.tsx';
+import { ScaleRuler } from './ScaleRuler.tsx';
+import { Stage } from './Stage.tsx';
+
+const TEMPO = 88;
+const CHORD_BEATS = 3;
+
+const BODIES: Readonly<Record<PanelName, ComponentType<PanelProps>>> = {
+  progression: ({ sounding, written, naming }) => <ProgressionTray sounding={sounding} written={written} naming={naming} />,
+  why: WhyKey,
+  moves: Moves,
+  compare: Compare,
+  keys: AllKeys,
+  modes: Modes,
+  homes: Homes,
+  string: OneString,
+  climb: BuildUp,
+};
+
+/** A key's seven chords on the ridge: seen, heard, understood, gathered into a progression. */
+export function Harmonize() {
+  const lens = useLens();
+  const sounding = keyInForce(lens);
+  const written = writtenKey(lens.reader.reader, sounding);
+  const [build, setBuild] = useState<Build>(buildOf('triad'));
+  const [index, setIndex] = useState(0);
+  const [panel, setPanel] = useState<PanelName>('progression');
+  const player = usePlayer();
+  const { preferences, change } = usePreferences();
+  const columns = columnsOf(sounding, written, build, lens.naming);
+  const { add } = useProgression();
+  const selected = columns[index] as ColumnView;
+  const hearKey = () => (player.playing === 'key' ? stop() : void play('key', keySteps(columns, scaleMidi(sounding)), TEMPO));
+  useSelection(selected.chord, sounding);
+  useShortcuts({
+    ...panelKeys(setPanel),
+    ArrowLeft: () => setIndex((index + columns.length - 1) % columns.length),
+    ArrowRight: () => setIndex((index + 1) % columns.length),
+    ArrowUp: () => lens.setKey(stepKey(sounding, 1)),
+    ArrowDown: () => lens.setKey(stepKey(sounding, -1)),
+    t: () => setBuild(nextBuild(build)),
+    T: () => setBuild(deepen(build, index, sounding)),
+    a: hearKey,
+    Enter: () => add([printNumber(selected.number)]),
+  });
+  const props: PanelProps = { sounding, written, naming: lens.naming, build, columns, index };
+
+  const Body = BODIES[panel];
+  return (
+    <div className="mx-auto flex max-w-6xl flex-col gap-2.5 px-5 py-3">
+      <div className="flex items-center gap-3 max-lg:flex-wrap">
+        <ScaleRuler scale={written} naming={lens.naming} />
+        <select
+          aria-label="Chords built of"
+          value={buildName(build)}
+          onChange={(event) => setBuild(buildOf(event.target.value as BuildName))}
+          className="min-h-11 rounded-lg border border-edge bg-raised px-2 font-semibold"
+        >
+          {BUILD_CHOICES.map(([name, label]) => (
+            <option key={name} value={name}>
+              {label}
+            </option>
+          ))}
+        </select>
+        <Hint text="This degree alone a third deeper" keys="T">
+          <Button
+            onClick={() => setBuild(deepen(build, index, sounding))}
+            disabled={build.kind === 'fourths'}
+            aria-label="This degree alone a third deeper"
+          >
+            <Layers size={18} />
+          </Button>
+        </Hint>
+        <Choice label="How chords sound" value={preferences.strum} options={STRUM_CHOICES} onChange={(strum) => change({ strum })} />
+        <Hint text="The scale, then its chords" keys="a">
+          <Button onClick={hearKey} aria-label={player.playing === 'key' ? 'Stop' : 'Hear the key'}>
+            {player.playing === 'key' ? <Square size={17} /> : <Play size={17} />}
+          </Button>
+        </Hint>
+      </div>
+      <Stage
+        columns={columns}
+        index={index}
+        compact={panel !== 'progression'}
+        playing={player.playing === 'key' ? player.step - keyScaleSteps(scaleMidi(sounding)) : null}
+        onSelect={(at, chord) => {
+          setIndex(at);
+          void play(`degree-${at}`, [{ midi: chordMidi(chord), beats: CHORD_BEATS }], TEMPO);
+        }}
+        onAdd={(at) => {
+          setIndex(at);
+          add([printNumber((columns[at] as ColumnView).number)]);
+        }}
+      />
+      <PartTabs label="What to look at" parts={PANELS} open={panel} onOpen={setPanel}>
+        <Body {...props} />
+      </PartTabs>
+    </div>
+  );
+}
+
+const STRUM_CHOICES = [
+  ['strum', 'Strum'],
+  ['arpeggio', 'Pick'],
+] as const;
+
+/** What is selected here is shown on the neck and in the why. */
+function useSelection(chord: Chord, sounding: Key): void {
+  const { select } = useLens();
+  const place = `${printKey(sounding)} ${chord.root} ${chord.formula}`;
+  // biome-ignore lint/correctness/useExhaustiveDependencies: `place` stands for the values, which are new objects at every drawing
+  useEffect(() => select({ chord, heardIn: sounding }), [select, place]);
+}
+
+function panelKeys(open: (panel: PanelName) => void): KeyMap {
+  return Object.fromEntries(PANELS.map(([name], place) => [String(place + 1), () => open(name)]));
+}
+
+/** The scale up and down note by note, then its chords. */
+function keySteps(columns: readonly ColumnView[], scale: readonly number[]): readonly PlayStep[] {
+  const run = [...scale, ...scale.slice(0, -1).reverse()];
+  return [...run.map((midi) => ({ midi: [midi], beats: 0.5 })), ...columns.map(({ chord }) => ({ midi: chordMidi(chord), beats: 1.5 }))];
+}
+
+function keyScaleSteps(scale: readonly number[]): number {
+  return 2 * scale.length - 1;
+}

@@ -1,0 +1,141 @@
+import { chordMidi, chordOnTonic, type Key, type Naming, printKey, readChart } from '@aurora/core';
+import { ArrowRight, Play, Redo2, Square, Undo2, X } from 'lucide-react';
+import { type FormEvent, useState } from 'react';
+import { useNavigate } from 'react-router';
+import { useStore } from 'zustand';
+import { useAddSong } from '../../api/songs.ts';
+import { LetterSymbol } from '../../parts/notation/ChordSymbol.tsx';
+import { letterView, numberView, symbolText } from '../../parts/notation/symbol-view.ts';
+import { readBarsTyped, songOf, useProgression } from '../../session/progression-store.ts';
+import { type PlayStep, play, stop, usePlayer } from '../../transport/player.ts';
+import { AnsweringField } from '../../ui/AnsweringField.tsx';
+import { Button } from '../../ui/Button.tsx';
+import { sayFault } from '../../ui/say.ts';
+
+const TEMPO = 100;
+
+/** The progression gathered from the stage or typed, heard, and made into a song. */
+export function ProgressionTray({ sounding, written, naming }: { readonly sounding: Key; readonly written: Key; readonly naming: Naming }) {
+  const { bars, add, remove, clear } = useProgression();
+  const { undo, redo, pastStates, futureStates } = useStore(useProgression.temporal);
+  const player = usePlayer();
+  const playing = player.playing === 'progression';
+  const song = useAddSong();
+  const navigate = useNavigate();
+  const start = () =>
+    song.mutate(songOf(bars, sounding), {
+      onSuccess: ({ id }) => {
+        clear();
+        void navigate(`/songs/${id}/chart`);
+      },
+      onError: (error) => void sayFault(error.message),
+    });
+  return (
+    <section aria-label="Progression">
+      <div className="flex flex-wrap items-center gap-2">
+        <TypedBars written={written} onAdd={add} />
+        <Button look="bare" aria-label="Take back" onClick={() => undo()} disabled={pastStates.length === 0}>
+          <Undo2 size={18} />
+        </Button>
+        <Button look="bare" aria-label="Do again" onClick={() => redo()} disabled={futureStates.length === 0}>
+          <Redo2 size={18} />
+        </Button>
+        <Button onClick={() => (playing ? stop() : void play('progression', stepsOf(bars, sounding), TEMPO))} disabled={bars.length === 0}>
+          {playing ? <Square size={17} /> : <Play size={17} />} {playing ? 'Stop' : 'Hear it'}
+        </Button>
+        <Button look="strong" onClick={start} disabled={bars.length === 0 || song.isPending}>
+          Start a song <ArrowRight size={18} aria-hidden="true" />
+        </Button>
+      </div>
+      {bars.length === 0 ? (
+        <p className="mt-3 text-[15px] text-quiet">
+          Press + under a chord, or write numbers or letters here, to gather the bars of a song.
+        </p>
+      ) : (
+        <ol aria-label="Bars" className="mt-3 flex flex-wrap gap-y-2">
+          {bars.map((bar, index) => (
+            <li
+              // biome-ignore lint/suspicious/noArrayIndexKey: bars have no name but their place
+              key={index}
+              className={`group relative flex min-w-20 flex-col border-l-2 border-edge py-1 pr-8 pl-3 ${playing && isSounding(bars, index, player.step) ? 'bg-wash' : ''}`}
+            >
+              <Bar text={bar} written={written} naming={naming} />
+              <button
+                type="button"
+                aria-label={`Take out bar ${index + 1}, ${bar}`}
+                onClick={() => remove(index)}
+                className="absolute top-0 right-0 grid size-8 place-items-center rounded text-quiet hover:text-alarm"
+              >
+                <X size={15} />
+              </button>
+            </li>
+          ))}
+        </ol>
+      )}
+    </section>
+  );
+}
+
+function TypedBars({ written, onAdd }: { readonly written: Key; readonly onAdd: (bars: readonly string[]) => void }) {
+  const [text, setText] = useState('');
+  const [fault, setFault] = useState<string | null>(null);
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    const read = readBarsTyped(text, written);
+    if ('fault' in read) {
+      setFault(read.fault);
+      return;
+    }
+    onAdd(read.bars);
+    setText('');
+    setFault(null);
+  };
+  return (
+    <form onSubmit={submit} className="relative min-w-52 flex-1">
+      <AnsweringField
+        label="Chords as numbers or letters"
+        value={text}
+        placeholder={`1 4 6- 5, or letters in ${printKey(written, 'glyph')}`}
+        fault={fault}
+        onChange={(value) => {
+          setText(value);
+          setFault(null);
+        }}
+      />
+    </form>
+  );
+}
+
+/** A bar's chords, numbers large and letters under them. */
+function Bar({ text, written, naming }: { readonly text: string; readonly written: Key; readonly naming: Naming }) {
+  return (
+    <span className="flex gap-4">
+      {chordsOf(text).map((number, index) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: chords have no name but their place
+        <span key={index} className="flex flex-col">
+          <span className="music-glyph text-2xl font-bold">{symbolText(numberView(number, naming))}</span>
+          <LetterSymbol view={letterView(chordOnTonic(number, written.tonic), naming)} className="text-[15px] text-quiet" />
+        </span>
+      ))}
+    </span>
+  );
+}
+
+function chordsOf(bar: string) {
+  return readChart(`[bar]\n${bar}`).bars.flatMap(({ chords }) => chords.flatMap(({ chord }) => (chord === null ? [] : [chord])));
+}
+
+/** Which bar a step of playing lies in. */
+function isSounding(bars: readonly string[], bar: number, step: number): boolean {
+  const before = bars.slice(0, bar).reduce((sum, text) => sum + Math.max(1, chordsOf(text).length), 0);
+  return step >= before && step < before + Math.max(1, chordsOf(bars[bar] as string).length);
+}
+
+function stepsOf(bars: readonly string[], sounding: Key): readonly PlayStep[] {
+  return readChart(`[bars]\n${bars.join(' ')}`).bars.flatMap(({ chords, meter }) =>
+    chords.map(({ chord, beats }) => ({
+      midi: chord === null ? [] : chordMidi(chordOnTonic(chord, sounding.tonic)),
+      beats: beats ?? meter.beats / chords.length,
+    })),
+  );
+}

@@ -1,0 +1,118 @@
+import { circleWords, type Key, nameChord, nameKey, nameNote } from '@aurora/core';
+import { useState } from 'react';
+import { Word } from '../../../parts/glossary/Word.tsx';
+import { Glyphs } from '../../../parts/notation/Glyphs.tsx';
+import { circleKeys } from '../../../session/key-view.ts';
+import { useLens } from '../../../session/lens-store.ts';
+import { Choice } from '../../../ui/Choice.tsx';
+import { columnsOf } from '../harmonize-view.ts';
+import type { PanelProps } from './panel.ts';
+
+const MIDDLE = 150;
+const RADIUS = 116;
+
+/** All keys at once, in circle order, and the circle itself, either way round. */
+export function AllKeys({ sounding, naming, build }: PanelProps) {
+  const [way, setWay] = useState<'fifths' | 'fourths'>('fifths');
+  const [mode, setMode] = useState<'major' | 'natural minor'>(sounding.scale === 'natural minor' ? 'natural minor' : 'major');
+  const { setKey } = useLens();
+  const keys = inOrder(circleKeys(mode), way);
+  const here = keys.findIndex(({ tonic }) => (tonic - sounding.tonic) % 12 === 0);
+  const place = Math.max(0, here);
+  const from = keys[place] as Key;
+  const neighbours = [keys[(place + 1) % keys.length], keys[(place + keys.length - 1) % keys.length]] as readonly Key[];
+  return (
+    <div className="grid gap-6 lg:grid-cols-[236px_1fr]">
+      <div>
+        <p className="mb-2 font-semibold text-quiet">
+          <Word term="circle of fifths">The circle</Word>
+        </p>
+        <Choice
+          label="Which way round"
+          value={way}
+          options={[
+            ['fifths', 'In fifths'],
+            ['fourths', 'In fourths'],
+          ]}
+          onChange={setWay}
+        />
+        <svg
+          viewBox="0 0 300 300"
+          className="mt-2 w-full max-w-[300px]"
+          role="img"
+          aria-label={`The circle, clockwise in ${way}: ${keys.map((key) => nameKey(key, naming)).join(', ')}`}
+        >
+          <circle cx={MIDDLE} cy={MIDDLE} r={RADIUS} fill="none" stroke="var(--edge)" strokeWidth={2} />
+          {keys.map((key, index) => {
+            const angle = (index / keys.length) * 2 * Math.PI - Math.PI / 2;
+            const [x, y] = [MIDDLE + RADIUS * Math.cos(angle), MIDDLE + RADIUS * Math.sin(angle)];
+            return (
+              <g key={key.tonic}>
+                <circle cx={x} cy={y} r={21} fill={index === here ? 'var(--accent)' : 'var(--raised)'} stroke="var(--edge)" />
+                <text
+                  x={x}
+                  y={y + 6}
+                  textAnchor="middle"
+                  fontSize={16}
+                  fontWeight={700}
+                  fill={index === here ? 'var(--on-accent)' : 'var(--ink)'}
+                  className="music-glyph"
+                >
+                  {nameKey(key, naming)}
+                </text>
+              </g>
+            );
+          })}
+          <text x={MIDDLE} y={MIDDLE + 5} textAnchor="middle" fontSize={15} fill="var(--quiet)">
+            up in {way}
+          </text>
+        </svg>
+        {neighbours.map((neighbour) => (
+          <div key={neighbour.tonic} className="mt-2">
+            {circleWords(from.tonic, neighbour.tonic, naming).map((sentence) => (
+              <p key={sentence}>{sentence}</p>
+            ))}
+          </div>
+        ))}
+      </div>
+      <div className="overflow-x-auto">
+        <Choice
+          label="Major or minor"
+          value={mode}
+          options={[
+            ['major', 'Major keys'],
+            ['natural minor', 'Minor keys'],
+          ]}
+          onChange={setMode}
+        />
+        <table className="mt-2 w-full text-left text-[14px] max-lg:min-w-[600px]">
+          <tbody>
+            {keys.map((key, index) => (
+              <tr key={key.tonic} className={`border-t border-hairline ${index === here ? 'bg-wash' : ''}`}>
+                <th className="py-0.5 pr-2">
+                  <button
+                    type="button"
+                    onClick={() => setKey(key)}
+                    className="music-glyph min-h-11 min-w-10 rounded px-1 text-left text-lg font-bold hover:text-accent"
+                  >
+                    <Glyphs text={nameNote(key.tonic, naming.notes)} />
+                  </button>
+                </th>
+                {columnsOf(key, key, build, naming).map((column) => (
+                  <td key={column.number.degree} className="music-glyph pr-1 whitespace-nowrap">
+                    {nameChord(column.chord, naming)}
+                  </td>
+                ))}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+    </div>
+  );
+}
+
+function inOrder(keys: readonly Key[], way: 'fifths' | 'fourths'): readonly Key[] {
+  const [home, ...rest] = keys;
+  return way === 'fifths' || home === undefined ? keys : [home, ...rest.reverse()];
+}

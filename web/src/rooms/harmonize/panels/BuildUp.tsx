@@ -1,0 +1,67 @@
+import { nameNote, printScaleNumber, scaleIntervals, scaleMidi } from '@aurora/core';
+import { Play, Square } from 'lucide-react';
+import { useState } from 'react';
+import { Glyphs } from '../../../parts/notation/Glyphs.tsx';
+import { type PlayStep, play, stop, usePlayer } from '../../../transport/player.ts';
+import { Button } from '../../../ui/Button.tsx';
+import { growingOrder } from './growing-order.ts';
+import type { PanelProps } from './panel.ts';
+
+const SLOWEST = 40;
+const FASTEST = 160;
+
+/** Play 1, then 1 2, then 1 2 3 … with a click: the scale is said aloud as it grows. */
+export function BuildUp({ sounding, written, naming }: PanelProps) {
+  const [tempo, setTempo] = useState(80);
+  const [aloud, setAloud] = useState(true);
+  const { playing, step } = usePlayer();
+  const on = playing === 'build-up';
+  const order = growingOrder();
+  const midi = scaleMidi(sounding);
+  const steps: PlayStep[] = order.map((place) => ({ midi: place === null ? [] : [midi[place] as number], beats: 1, click: true }));
+  const now = on ? (order[step] ?? null) : null;
+  const intervals = scaleIntervals(written.scale);
+  return (
+    <div>
+      <div className="flex flex-wrap items-center gap-4">
+        <Button look="strong" onClick={() => (on ? stop() : void play('build-up', steps, tempo))}>
+          {on ? <Square size={17} /> : <Play size={17} />} {on ? 'Stop' : 'Start'}
+        </Button>
+        <label className="flex items-center gap-2">
+          Tempo
+          <input
+            type="range"
+            min={SLOWEST}
+            max={FASTEST}
+            step={4}
+            value={tempo}
+            onChange={(event) => setTempo(Number(event.target.value))}
+            className="h-11 w-40 accent-accent"
+          />
+          <b className="w-9">{tempo}</b>
+        </label>
+        <label className="flex min-h-11 items-center gap-2">
+          <input type="checkbox" checked={aloud} onChange={(event) => setAloud(event.target.checked)} className="size-5 accent-accent" />
+          Show what to say
+        </label>
+      </div>
+      <ol className="mt-4 grid grid-cols-8 text-center" aria-label="The scale">
+        {[...intervals, 0].map((interval, place) => (
+          // biome-ignore lint/suspicious/noArrayIndexKey: the tonic stands twice
+          <li key={place} className={`rounded-xl py-3 ${now === place ? 'bg-accent text-on-accent' : ''}`}>
+            <span className="music-glyph block text-4xl font-bold">
+              {aloud || !on ? <Glyphs text={printScaleNumber(interval, 'glyph')} /> : '·'}
+            </span>
+            <span className="music-glyph text-xl">
+              {aloud || !on ? <Glyphs text={nameNote(written.tonic + interval, naming.notes)} /> : ' '}
+            </span>
+          </li>
+        ))}
+      </ol>
+      <p className="mt-3 text-quiet">
+        Say the number and the name as you play. Keep the wrist loose; rest when it tires, stop if it hurts, and see a professional if it
+        lasts.
+      </p>
+    </div>
+  );
+}

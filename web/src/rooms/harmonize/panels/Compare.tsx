@@ -1,0 +1,108 @@
+import {
+  compareKeys,
+  isSpellable,
+  type Key,
+  moveKey,
+  type Naming,
+  nameChord,
+  nameKey,
+  nameNote,
+  printScale,
+  SCALE_NAMES,
+  type ScaleName,
+  simplestKey,
+  withGlyphs,
+} from '@aurora/core';
+import { useState } from 'react';
+import { Word } from '../../../parts/glossary/Word.tsx';
+import { Glyphs } from '../../../parts/notation/Glyphs.tsx';
+import { KeyInput } from '../../../parts/reading/KeyInput.tsx';
+import type { PanelProps } from './panel.ts';
+
+const RELATIVE: Partial<Record<ScaleName, { readonly semitones: number; readonly scale: ScaleName }>> = {
+  major: { semitones: 9, scale: 'natural minor' },
+  'natural minor': { semitones: 3, scale: 'major' },
+};
+
+/** Two scales side by side: the changed notes, the chords they touch, and how. */
+export function Compare({ written, naming, build }: PanelProps) {
+  const [scale, setScale] = useState<ScaleName | 'relative'>(() =>
+    written.scale === 'natural minor' ? 'harmonic minor' : 'natural minor',
+  );
+  const [typed, setTyped] = useState<Key | null>(null);
+  const other = typed ?? otherKey(written, scale);
+  const depth = build.kind === 'thirds' && build.depth === 'triad' ? 'triad' : 'seventh';
+  const { changed, chords } = compareKeys(written, other, depth);
+  const relative = RELATIVE[written.scale];
+  return (
+    <div>
+      <div className="mb-3 flex flex-wrap items-center gap-3">
+        <b className="music-glyph">{nameKey(written, naming)}</b> beside
+        <select
+          aria-label="The other scale"
+          value={scale}
+          onChange={(event) => {
+            setTyped(null);
+            setScale(event.target.value as ScaleName | 'relative');
+          }}
+          className="min-h-11 rounded-lg border border-edge bg-raised px-2"
+        >
+          {relative !== undefined && <option value="relative">its relative, {nameKey(otherKey(written, 'relative'), naming)}</option>}
+          {SCALE_NAMES.map((name) => (
+            <option key={name} value={name}>
+              {printScale(name, 'glyph')}
+            </option>
+          ))}
+        </select>
+        <Word term="relative keys">relative or parallel?</Word>
+        <KeyInput label="Or any other key" onKey={setTyped} />
+        <span role="status">{changedWords(changed, naming)}</span>
+      </div>
+      <div className="overflow-x-auto">
+        <table className="w-full min-w-[640px] text-left">
+          <tbody>
+            {(['first', 'second'] as const).map((side) => (
+              <tr key={side} className="border-t border-hairline">
+                <th className="music-glyph py-2 pr-3 font-semibold">{nameKey(side === 'first' ? written : other, naming)}</th>
+                {chords.map((chord) => (
+                  <td key={chord.first.chord.root} className={`py-2 pr-2 ${chord.changes.length > 0 ? 'font-bold' : 'text-quiet'}`}>
+                    <span className="music-glyph text-lg">
+                      <Glyphs text={nameChord(chord[side].chord, naming)} />
+                    </span>
+                  </td>
+                ))}
+              </tr>
+            ))}
+            <tr className="border-t border-hairline align-top text-[13px]">
+              <th className="py-2 pr-3 font-semibold text-quiet">what changes</th>
+              {chords.map((chord) => (
+                <td key={chord.first.chord.root} className="music-glyph py-2 pr-2 leading-snug">
+                  {chord.changes.map(({ from, to, before, after }) => (
+                    <span key={from} className="block">
+                      {withGlyphs(before.name)} {nameNote(from, naming.notes)} → {withGlyphs(after?.name ?? '')}{' '}
+                      {nameNote(to, naming.notes)}
+                    </span>
+                  ))}
+                  {chord.changes.length === 0 && <span className="text-quiet">the same</span>}
+                </td>
+              ))}
+            </tr>
+          </tbody>
+        </table>
+      </div>
+    </div>
+  );
+}
+
+function otherKey(key: Key, scale: ScaleName | 'relative'): Key {
+  const relative = RELATIVE[key.scale];
+  if (scale === 'relative' && relative !== undefined) return { ...moveKey(key, relative.semitones), scale: relative.scale };
+  const wanted = { ...key, scale: scale === 'relative' ? key.scale : scale };
+  return isSpellable(wanted) ? wanted : simplestKey(wanted, key);
+}
+
+function changedWords(changed: readonly { readonly from: number; readonly to: number }[], naming: Naming): string {
+  if (changed.length === 0) return 'The same seven notes.';
+  const notes = changed.map(({ from, to }) => `${nameNote(from, naming.notes)} becomes ${nameNote(to, naming.notes)}`).join(', ');
+  return `${changed.length === 1 ? 'One note' : `${changed.length} notes`} changed: ${notes}.`;
+}

@@ -1,0 +1,49 @@
+import { homesOf, nameChord, nameNote, printScale, printScaleNumber, SCALE_NAMES, sameKey } from '@aurora/core';
+import { Glyphs } from '../../../parts/notation/Glyphs.tsx';
+import { useLens } from '../../../session/lens-store.ts';
+import type { ColumnView } from '../harmonize-view.ts';
+import { NameNotes } from './NameNotes.tsx';
+import type { PanelProps } from './panel.ts';
+
+/** All keys that hold every note of the selected chord, with its degree in each. */
+export function Homes({ sounding, naming, columns, index }: PanelProps) {
+  const { setKey } = useLens();
+  const { chord } = columns[index] as ColumnView;
+  const homes = homesOf(chord);
+  return (
+    <div>
+      <NameNotes heardIn={sounding} naming={naming} />
+      <p className="mt-3 mb-2">
+        All notes of <b className="music-glyph">{nameChord(chord, naming)}</b>, as it sounds, are in {homes.length} keys. Press one to go
+        there.
+      </p>
+      <table className="w-full text-left">
+        <tbody>
+          {SCALE_NAMES.filter((scale) => homes.some(({ key }) => key.scale === scale)).map((scale) => (
+            <tr key={scale} className="border-t border-hairline">
+              <th className="w-48 py-1 font-semibold">{printScale(scale, 'glyph')}</th>
+              <td className="flex flex-wrap gap-1 py-1">
+                {homes
+                  .filter(({ key }) => key.scale === scale)
+                  .map(({ key, degree }) => (
+                    <button
+                      key={key.tonic}
+                      type="button"
+                      aria-pressed={sameKey(key, sounding)}
+                      onClick={() => setKey(key)}
+                      className="music-glyph min-h-11 rounded-lg border border-hairline px-3 hover:border-accent aria-pressed:bg-wash"
+                    >
+                      <b>
+                        <Glyphs text={nameNote(key.tonic, naming.notes)} />
+                      </b>
+                      <span className="ml-2 text-quiet">as the {printScaleNumber(degree, 'glyph')}</span>
+                    </button>
+                  ))}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}

@@ -1,0 +1,203 @@
+import {
+  checkInstrument,
+  FEWEST_FRETS,
+  faultWords,
+  INSTRUMENTS,
+  type Instrument,
+  MOST_FRETS,
+  oddityWords,
+  parseTuning,
+  printTuning,
+  tuningOddities,
+} from '@aurora/core';
+import { type ReactNode, useState } from 'react';
+import { usePlaying } from '../../api/members.ts';
+import { RoomNeck } from '../../parts/neck/RoomNeck.tsx';
+import { AnsweringField } from '../../ui/AnsweringField.tsx';
+import { Choice } from '../../ui/Choice.tsx';
+import type { RoomPartProps } from './room-part.ts';
+
+const FIELD = 'min-h-11 w-full rounded-lg border border-edge bg-raised px-3 font-semibold';
+
+/** Who plays at this device, and how their instrument is set up; kept with the player. */
+export function InstrumentPart({ instrument }: RoomPartProps) {
+  const { members, player, sitDown, setUp } = usePlaying();
+  const own = { ...instrument, capo: 0 };
+  const [fault, setFault] = useState<string | null>(null);
+  const change = (part: Partial<Instrument>) => {
+    const next = { ...own, ...part };
+    const fitted = { ...next, comfortFret: Math.min(next.comfortFret, next.frets) };
+    const checked = checkInstrument(fitted);
+    setFault(checked.ok ? null : faultWords(checked.fault));
+    if (checked.ok) setUp(checked.value);
+  };
+  const preset = INSTRUMENTS.find(({ name }) => name === instrument.name);
+  return (
+    <div className="flex flex-col gap-4">
+      <RoomNeck instrument={instrument} dots={[]}>
+        <b className="text-xl">{instrument.name}</b>
+        <span>{printTuning(instrument.tuning)}</span>
+        <span>{instrument.frets} frets</span>
+        <span className="text-quiet">
+          {instrument.capo > 0 ? `capo ${instrument.capo}, from the reader above` : 'a capo is set with the reader above'}
+        </span>
+      </RoomNeck>
+      {fault !== null && (
+        <p role="alert" className="font-semibold text-alarm">
+          {fault}
+        </p>
+      )}
+      <div className="grid gap-x-6 gap-y-3 sm:grid-cols-2 lg:grid-cols-3">
+        <Row label="Who plays here">
+          <select value={player?.id ?? ''} onChange={(event) => sitDown(event.target.value)} className={FIELD}>
+            {members.map(({ id, name, plays }) => (
+              <option key={id} value={id}>
+                {name}, {plays}
+              </option>
+            ))}
+          </select>
+        </Row>
+        <Row label="Instrument">
+          <select
+            value={preset?.name ?? ''}
+            onChange={(event) => {
+              const chosen = INSTRUMENTS.find(({ name }) => name === event.target.value);
+              if (chosen !== undefined) change({ ...chosen, leftHanded: own.leftHanded });
+            }}
+            className={FIELD}
+          >
+            {preset === undefined && <option value="">{instrument.name}</option>}
+            {INSTRUMENTS.map(({ name }) => (
+              <option key={name} value={name}>
+                {name}
+              </option>
+            ))}
+          </select>
+        </Row>
+        <TuningRow key={`${player?.id} ${instrument.name}`} instrument={own} onChange={change} />
+        <NumberRow label="Frets" value={own.frets} range={[FEWEST_FRETS, MOST_FRETS]} onChange={(frets) => change({ frets })} />
+        <NumberRow
+          label="Highest comfortable fret"
+          value={own.comfortFret}
+          range={[5, own.frets]}
+          onChange={(comfortFret) => change({ comfortFret })}
+        />
+        <NumberRow
+          label="String from nut to bridge, mm"
+          value={own.scaleLength}
+          range={[300, 1000]}
+          onChange={(scaleLength) => change({ scaleLength })}
+        />
+        <div>
+          <p className="mb-1 font-semibold">Position dots</p>
+          <Choice label="Position dots" value={own.dots} options={DOT_CHOICES} onChange={(dots) => change({ dots })} />
+        </div>
+        <div>
+          <p className="mb-1 font-semibold">Hands</p>
+          <Choice
+            label="Hands"
+            value={own.leftHanded ? 'left' : 'right'}
+            options={HAND_CHOICES}
+            onChange={(hand) => change({ leftHanded: hand === 'left' })}
+          />
+        </div>
+      </div>
+    </div>
+  );
+}
+
+const DOT_CHOICES = [
+  ['ninth', 'At the 9th'],
+  ['tenth', 'At the 10th'],
+] as const;
+
+const HAND_CHOICES = [
+  ['right', 'Right-handed'],
+  ['left', 'Left-handed'],
+] as const;
+
+function Row({ label, children }: { readonly label: string; readonly children: ReactNode }) {
+  return (
+    // biome-ignore lint/a11y/noLabelWithoutControl: the control is what is inside
+    <label className="block">
+      <span className="mb-1 block font-semibold">{label}</span>
+      {children}
+    </label>
+  );
+}
+
+/** Open strings as one types them; kept as soon as they can be read. */
+function TuningRow({ instrument, onChange }: { readonly instrument: Instrument; readonly onChange: (part: Partial<Instrument>) => void }) {
+  const [text, setText] = useState(() => printTuning(instrument.tuning));
+  const read = parseTuning(text);
+  const checked = read.ok ? checkInstrument({ ...instrument, tuning: read.value }) : read;
+  const write = (typed: string) => {
+    setText(typed);
+    const tuning = parseTuning(typed);
+    if (tuning.ok && checkInstrument({ ...instrument, tuning: tuning.value }).ok)
+      onChange({ tuning: tuning.value, name: nameFor(tuning.value, instrument) });
+  };
+  return (
+    <div>
+      <p className="mb-1 font-semibold">Open strings, lowest first</p>
+      <AnsweringField
+        label="Open strings, lowest first"
+        value={text}
+        placeholder="E2 A2 D3 G3 B3 E4"
+        fault={checked.ok ? null : faultWords(checked.fault)}
+        onChange={write}
+      />
+      {read.ok &&
+        tuningOddities(read.value).map((oddity) => (
+          <p key={oddity.strings.join()} className="mt-1 text-sm text-quiet">
+            {oddityWords(oddity)}
+          </p>
+        ))}
+    </div>
+  );
+}
+
+/** A preset's name for its tuning, else a name of its own. */
+function nameFor(tuning: readonly number[], instrument: Instrument): string {
+  const preset = INSTRUMENTS.find((one) => one.tuning.join() === tuning.join());
+  if (preset !== undefined) return preset.name;
+  return /own tuning/.test(instrument.name) ? instrument.name : `${instrument.name.split(',')[0]}, own tuning`;
+}
+
+interface NumberRowProps {
+  readonly label: string;
+  readonly value: number;
+  readonly range: readonly [number, number];
+  readonly onChange: (value: number) => void;
+}
+
+/** A number that is kept while it lies in its range; half-typed ones are let be. */
+function NumberRow({ label, value, range: [low, high], onChange }: NumberRowProps) {
+  const [typed, setTyped] = useState<string | null>(null);
+  return (
+    <div>
+      <Row label={label}>
+        <input
+          type="number"
+          min={low}
+          max={high}
+          value={typed ?? value}
+          aria-invalid={typed !== null}
+          onChange={(event) => {
+            const wanted = Number(event.target.value);
+            const fits = event.target.value !== '' && wanted >= low && wanted <= high;
+            setTyped(fits ? null : event.target.value);
+            if (fits) onChange(wanted);
+          }}
+          onBlur={() => setTyped(null)}
+          className={`${FIELD} aria-invalid:border-alarm`}
+        />
+      </Row>
+      {typed !== null && (
+        <span role="alert" className="text-sm font-semibold text-alarm">
+          {low} to {high}
+        </span>
+      )}
+    </div>
+  );
+}

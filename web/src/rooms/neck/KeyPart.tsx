@@ -1,0 +1,277 @@
+import {
+  COMFORTABLE,
+  comfortOf,
+  FAMILY_NAMES,
+  type Family,
+  holdsAlong,
+  type Instrument,
+  inversionWord,
+  type KeyShape,
+  movesBetween,
+  moveWords,
+  nameKey,
+  printFrets,
+  printTuning,
+  shapeEvents,
+  shiftBetween,
+  stringSets,
+  type Voicing,
+} from '@aurora/core';
+import { NotebookText, Play, Square } from 'lucide-react';
+import { useMemo, useState } from 'react';
+import { type KeyPlace, useKeyShapes, useShapes } from '../../parts/neck/neck-engine.ts';
+import { shapeDots } from '../../parts/neck/neck-view.ts';
+import { RoomNeck } from '../../parts/neck/RoomNeck.tsx';
+import { hearShape } from '../../parts/neck/use-shape-walk.ts';
+import { letterView, symbolText } from '../../parts/notation/symbol-view.ts';
+import { StudySheet } from '../../parts/paper/StudySheet.tsx';
+import { sheetDiagram } from '../../parts/paper/sheet-diagram.ts';
+import { keyInForce, useLens } from '../../session/lens-store.ts';
+import { play, stop, usePlayer } from '../../transport/player.ts';
+import { Button } from '../../ui/Button.tsx';
+import { Choice } from '../../ui/Choice.tsx';
+import { DiagramCard } from './DiagramCard.tsx';
+import { FirstFretField } from './FirstFretField.tsx';
+import type { RoomPartProps } from './room-part.ts';
+import { TempoField } from './TempoField.tsx';
+
+const KEY_FAMILIES: readonly Family[] = ['barre-6', 'barre-5', 'triad', 'spread', 'shell', 'drop-2', 'drop-3', 'quartal'];
+const CHORD_BEATS = 2;
+const TEMPO = 76;
+const FIELD = 'min-h-11 rounded-lg border border-edge bg-raised px-2 font-semibold';
+
+const PLACE_CHOICES = [
+  ['along', 'Up the neck'],
+  ['position', 'In one position'],
+] as const;
+
+/** The seven chords of the key as shapes of one family: up the neck, or without moving the hand. */
+export function KeyPart({ instrument, naming, labels }: RoomPartProps) {
+  const key = keyInForce(useLens());
+  const [wish, setWish] = useState<KeyWish>(FIRST_WISH);
+  const { kind, family, set, inversion, position } = wish;
+  const [at, setAt] = useState(0);
+  const [sheet, setSheet] = useState(false);
+  const [staff, setStaff] = useState(true);
+  const [tempo, setTempo] = useState(TEMPO);
+  const playing = usePlayer((state) => state.playing === 'key-shapes');
+  const step = usePlayer((state) => state.step);
+  const sets = stringSets(family, instrument.tuning.length);
+  const strings = sets[Math.min(set, sets.length - 1)] ?? null;
+  const place: KeyPlace = kind === 'along' ? { kind, wish: { family, strings, inversion } } : { kind, family, position };
+  const shapes = useKeyShapes(key, place, instrument).data ?? [];
+  const held = useMemo(() => heldAlong(shapes, instrument), [shapes, instrument]);
+  const current = shapes[playing ? (held[step]?.at ?? at) : at];
+  const next = shapes[(at + 1) % Math.max(1, shapes.length)];
+  const name = `${nameKey(key, naming)}: ${FAMILY_NAMES[family].toLowerCase()}`;
+  const study = useMemo(
+    () => ({
+      title: name,
+      facts: `${kind === 'along' ? 'Up the neck' : `Position ${position}`}. ${instrument.name}, ${printTuning(instrument.tuning)}${instrument.capo > 0 ? `, capo ${instrument.capo}` : ''}.`,
+      events: shapeEvents(
+        held.map(({ voicing, fingering }) => {
+          const title = symbolText(letterView(voicing.chord, naming));
+          return { voicing, fingering, name: title, diagram: sheetDiagram(voicing, fingering, instrument, { title, naming }) };
+        }),
+        4,
+      ),
+      beatsPerBar: 4,
+      instrument,
+      key,
+    }),
+    [name, kind, position, instrument, held, key, naming],
+  );
+  const hear = () =>
+    playing
+      ? stop()
+      : void play(
+          'key-shapes',
+          held.map(({ voicing }) => ({ midi: voicing.tones.map(({ midi }) => midi), beats: CHORD_BEATS, click: true })),
+          tempo,
+        );
+  return (
+    <div className="flex flex-col gap-3">
+      <KeyNeck current={current} next={playing ? undefined : next} instrument={instrument} naming={naming} labels={labels} />
+      <div className="flex flex-wrap items-center gap-3">
+        <KeyFields wish={wish} sets={sets} instrument={instrument} onChange={(part) => setWish({ ...wish, ...part })} />
+        <span className="ml-auto flex items-center gap-2">
+          <TempoField tempo={tempo} onTempo={setTempo} />
+          <Button onClick={hear} disabled={held.length === 0}>
+            {playing ? <Square size={17} /> : <Play size={17} />} {playing ? 'Stop' : 'Hear them'}
+          </Button>
+          <Button onClick={() => setSheet(true)} disabled={held.length === 0}>
+            <NotebookText size={17} /> Study sheet
+          </Button>
+        </span>
+      </div>
+      <ol aria-label={name} className="grid grid-cols-4 gap-2 lg:grid-cols-7">
+        {shapes.map((shape, index) => (
+          <li key={shape.number.degree} className="flex flex-col">
+            {shape.voicing === null ? (
+              <Missing shape={shape} family={family} instrument={instrument} naming={naming} labels={labels} />
+            ) : (
+              <DiagramCard
+                voicing={shape.voicing}
+                instrument={instrument}
+                naming={naming}
+                labels={labels}
+                title={symbolText(letterView(shape.chord, naming))}
+                chosen={shape === current}
+                large
+                onChoose={() => {
+                  setAt(index);
+                  hearShape(shape.voicing as Voicing);
+                }}
+              />
+            )}
+            {shape.folded && <p className="mt-1 text-center text-[13px] text-quiet">the neck runs out: an octave back</p>}
+            {shape.voicing !== null && shape.voicing.difficulty > COMFORTABLE && (
+              <p className="mt-1 text-center text-[13px] text-quiet">a hard one</p>
+            )}
+          </li>
+        ))}
+      </ol>
+      {sheet && <StudySheet study={study} staff={staff} onStaff={setStaff} onClose={() => setSheet(false)} />}
+    </div>
+  );
+}
+
+/** The shapes there are, each held so that the most fingers stay for the next one. */
+function heldAlong(shapes: readonly KeyShape[], instrument: Instrument) {
+  const there = shapes.flatMap(({ voicing }, at) => (voicing === null ? [] : [{ voicing, at }]));
+  const ways = holdsAlong(
+    there.map(({ voicing }) => voicing),
+    instrument,
+  );
+  return there.map(({ voicing, at }, index) => ({ voicing, at, fingering: ways[index] ?? voicing.fingering }));
+}
+
+/** A chord the family has no shape of here, and the best replacement. */
+function Missing({
+  shape,
+  family,
+  instrument,
+  naming,
+  labels,
+}: { readonly shape: KeyShape; readonly family: Family } & Pick<RoomPartProps, 'instrument' | 'naming' | 'labels'>) {
+  const found = useShapes(shape.chord, instrument, { maxFret: instrument.comfortFret });
+  const instead = found.data === undefined ? null : comfortOf(family, found.data.voicings, instrument).instead;
+  const title = symbolText(letterView(shape.chord, naming));
+  return (
+    <>
+      {instead === null ? (
+        <p className="rounded-xl border border-dashed border-edge p-3 text-center font-bold">{title}</p>
+      ) : (
+        <DiagramCard
+          voicing={instead}
+          instrument={instrument}
+          naming={naming}
+          labels={labels}
+          title={title}
+          large
+          onChoose={() => hearShape(instead)}
+        />
+      )}
+      <p className="mt-1 text-center text-[13px] text-quiet">
+        no comfortable form in this family here{instead === null ? '' : '; the best replacement'}
+      </p>
+    </>
+  );
+}
+
+interface KeyWish {
+  readonly kind: 'along' | 'position';
+  readonly family: Family;
+  /** Place of the string set among those of the family. */
+  readonly set: number;
+  readonly inversion: number;
+  readonly position: number;
+}
+
+const FIRST_WISH: KeyWish = { kind: 'along', family: 'drop-2', set: 1, inversion: 0, position: 5 };
+
+interface KeyFieldsProps {
+  readonly wish: KeyWish;
+  readonly sets: readonly (readonly number[])[];
+  readonly instrument: Instrument;
+  readonly onChange: (part: Partial<KeyWish>) => void;
+}
+
+function KeyFields({ wish, sets, instrument, onChange }: KeyFieldsProps) {
+  return (
+    <>
+      <Choice label="Where" value={wish.kind} options={PLACE_CHOICES} onChange={(kind) => onChange({ kind })} />
+      <select
+        aria-label="Family"
+        value={wish.family}
+        onChange={(event) => onChange({ family: event.target.value as Family, set: 0 })}
+        className={FIELD}
+      >
+        {KEY_FAMILIES.map((option) => (
+          <option key={option} value={option}>
+            {FAMILY_NAMES[option]}
+          </option>
+        ))}
+      </select>
+      {wish.kind === 'along' ? (
+        <>
+          {sets.length > 0 && (
+            <select
+              aria-label="Strings"
+              value={Math.min(wish.set, sets.length - 1)}
+              onChange={(event) => onChange({ set: Number(event.target.value) })}
+              className={FIELD}
+            >
+              {sets.map((option, index) => (
+                <option key={option.join()} value={index}>
+                  strings {option.join(' ')}
+                </option>
+              ))}
+            </select>
+          )}
+          <select
+            aria-label="Lowest note"
+            value={wish.inversion}
+            onChange={(event) => onChange({ inversion: Number(event.target.value) })}
+            className={FIELD}
+          >
+            {[0, 1, 2, 3].map((option) => (
+              <option key={option} value={option}>
+                {inversionWord(option)}
+              </option>
+            ))}
+          </select>
+        </>
+      ) : (
+        <FirstFretField fret={wish.position} instrument={instrument} onFret={(position) => onChange({ position })} />
+      )}
+    </>
+  );
+}
+
+interface KeyNeckProps extends Pick<RoomPartProps, 'instrument' | 'naming' | 'labels'> {
+  readonly current: KeyShape | undefined;
+  /** The chord after it, to say what moves. */
+  readonly next: KeyShape | undefined;
+}
+
+function KeyNeck({ current, next, instrument, naming, labels }: KeyNeckProps) {
+  const voicing = current?.voicing ?? null;
+  return (
+    <RoomNeck
+      instrument={instrument}
+      dots={voicing === null ? [] : shapeDots(voicing, voicing.fingering, { labels, naming })}
+      frets={voicing?.frets ?? null}
+      barres={voicing?.fingering.barres ?? []}
+    >
+      <b className="text-xl">{current === undefined ? '' : symbolText(letterView(current.chord, naming))}</b>
+      {voicing !== null && <span>{printFrets(voicing.frets, instrument.capo)}</span>}
+      {voicing !== null && next?.voicing && (
+        <span className="text-quiet">
+          to {symbolText(letterView(next.chord, naming))}:{' '}
+          {moveWords(movesBetween(voicing, next.voicing), shiftBetween(voicing, next.voicing, instrument.capo))}
+        </span>
+      )}
+    </RoomNeck>
+  );
+}

@@ -1,0 +1,160 @@
+import {
+  type Chord,
+  type ChordCandidate,
+  COMMON_COST,
+  type Frets,
+  nameChord,
+  nameFrets,
+  nameNote,
+  noteName,
+  numberChord,
+  printFrets,
+  printNumber,
+  soundingMidi,
+  type Voicing,
+} from '@aurora/core';
+import { Plus, Undo2, Volume2, X } from 'lucide-react';
+import { useState } from 'react';
+import { useParams } from 'react-router';
+import { useSong } from '../../api/songs.ts';
+import { useSongEdit } from '../../document/use-song-edit.ts';
+import { tapDots } from '../../parts/neck/neck-view.ts';
+import { RoomNeck } from '../../parts/neck/RoomNeck.tsx';
+import { keyInForce, useLens } from '../../session/lens-store.ts';
+import { useProgression } from '../../session/progression-store.ts';
+import { play } from '../../transport/player.ts';
+import { Button } from '../../ui/Button.tsx';
+import { sayDone } from '../../ui/say.ts';
+import type { RoomPartProps } from './room-part.ts';
+import { withBarAdded } from './song-chords.ts';
+
+const MOST_NAMES = 6;
+const BEATS = 3;
+const TEMPO = 80;
+
+/** Tap what you hold and learn what it is; then put it into the song. */
+export function NamePart({ instrument, naming, walk }: RoomPartProps) {
+  const key = keyInForce(useLens());
+  const silent: Frets = instrument.tuning.map(() => null);
+  const [past, setPast] = useState<readonly Frets[]>([]);
+  const [held, setHeld] = useState<Frets>(silent);
+  const frets = held.length === instrument.tuning.length ? held : silent;
+  const names = nameFrets(frets, instrument, key);
+  const hold = (next: Frets) => {
+    setPast([...past, frets]);
+    setHeld(next);
+  };
+  const tap = (string: number, fret: number) => {
+    const index = instrument.tuning.length - string;
+    hold(frets.map((before, at) => (at === index ? (before === fret ? null : fret) : before)));
+    void play('tap', [{ midi: [(instrument.tuning[index] as number) + fret], beats: 1 }], TEMPO);
+  };
+  const sounding = soundingMidi(frets, instrument.tuning).filter((midi): midi is number => midi !== null);
+  const add = useAddChord();
+  return (
+    <div className="flex flex-col gap-3">
+      <RoomNeck
+        instrument={instrument}
+        dots={tapDots(frets, instrument.tuning, (midi) => nameNote(noteName(midi, key), naming.notes))}
+        frets={sounding.length === 0 ? null : frets}
+        onTap={tap}
+      >
+        <span>Tap the frets you hold, and the nut for open strings.</span>
+        <b>{sounding.length === 0 ? '' : printFrets(frets, instrument.capo)}</b>
+        <span className="ml-auto flex gap-1">
+          <Button look="bare" disabled={sounding.length === 0} onClick={() => void play('held', [{ midi: sounding, beats: BEATS }], TEMPO)}>
+            <Volume2 size={17} /> Hear
+          </Button>
+          <Button
+            look="bare"
+            disabled={past.length === 0}
+            onClick={() => {
+              setHeld(past.at(-1) ?? silent);
+              setPast(past.slice(0, -1));
+            }}
+          >
+            <Undo2 size={17} /> Undo
+          </Button>
+          <Button look="bare" disabled={sounding.length === 0} onClick={() => hold(silent)}>
+            <X size={17} /> Clear
+          </Button>
+        </span>
+      </RoomNeck>
+      <section aria-label="Names">
+        <div role="status">
+          {names.length === 0 ? (
+            <>
+              <p className="py-3 text-quiet">
+                Its names appear here, the likeliest in {nameNote(key.tonic, naming.notes)} first. Tap a place again to take it away. With
+                the keyboard: Tab to the neck, arrows to a place, Enter to tap.
+              </p>
+              {walk.shape !== null && (
+                <Button onClick={() => hold((walk.shape as Voicing).frets)}>
+                  Start from the last shape, {printFrets(walk.shape.frets, instrument.capo)}
+                </Button>
+              )}
+            </>
+          ) : (
+            <Names names={likely(names)} naming={naming} onAdd={add} />
+          )}
+        </div>
+      </section>
+    </div>
+  );
+}
+
+function Names({
+  names,
+  naming,
+  onAdd,
+}: {
+  readonly names: readonly ChordCandidate[];
+  readonly naming: RoomPartProps['naming'];
+  readonly onAdd: (chord: Chord) => void;
+}) {
+  const common = (names[0]?.cost ?? 0) <= COMMON_COST;
+  return (
+    <>
+      {!common && <p className="font-semibold">No common chord fits these notes. The nearest names:</p>}
+      <ol className="flex flex-col gap-1">
+        {names.map(({ chord, missing }, index) => (
+          <li key={`${chord.root} ${chord.formula} ${chord.bass}`} className="flex min-h-12 items-center gap-4 border-b border-hairline">
+            <b className={`music-glyph ${index === 0 ? 'text-3xl' : 'text-xl'}`}>{nameChord(chord, naming)}</b>
+            {missing.length > 0 && (
+              <span className="text-quiet">without {missing.map((note) => nameNote(note, naming.notes)).join(' and ')}</span>
+            )}
+            <Button className="ml-auto" onClick={() => onAdd(chord)} aria-label={`Add ${nameChord(chord, naming)} to the song`}>
+              <Plus size={17} /> Add to the song
+            </Button>
+          </li>
+        ))}
+      </ol>
+    </>
+  );
+}
+
+/** The names in common use; the nearest one when there is none. */
+function likely(names: readonly ChordCandidate[]): readonly ChordCandidate[] {
+  return names.filter(({ cost }, place) => place === 0 || cost <= COMMON_COST).slice(0, MOST_NAMES);
+}
+
+/** Adds a chord at the end of the open song, or to the progression gathered in Harmonize. */
+function useAddChord(): (chord: Chord) => void {
+  const { songId } = useParams();
+  const song = useSong(songId).data;
+  const edit = useSongEdit();
+  const { add } = useProgression();
+  return (chord) => {
+    const { tonic } = keyInForce(useLens.getState());
+    if (songId === undefined) {
+      add([printNumber(numberChord(chord, tonic))]);
+      void sayDone('Added to the progression in Harmonize.');
+      return;
+    }
+    edit(
+      song,
+      (source) => withBarAdded(source, chord, tonic),
+      ({ title }) => `Added as the last bar of ${title || 'the song'}.`,
+    );
+  };
+}

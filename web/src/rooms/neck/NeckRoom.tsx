@@ -1,0 +1,157 @@
+import { type Chord, faultWords, harmonize, type Key, type Naming, nameKey, parseChord, transposeChord } from '@aurora/core';
+import { type ComponentType, useEffect, useRef, useState } from 'react';
+import { usePlaying } from '../../api/members.ts';
+import { usePreferences } from '../../api/preferences.ts';
+import { useNeck } from '../../parts/neck/neck-store.ts';
+import { useShapeWalk } from '../../parts/neck/use-shape-walk.ts';
+import { LetterSymbol } from '../../parts/notation/ChordSymbol.tsx';
+import { letterView } from '../../parts/notation/symbol-view.ts';
+import { keyInForce, useLens } from '../../session/lens-store.ts';
+import { type KeyMap, useShortcuts } from '../../session/use-shortcuts.ts';
+import { AnsweringField } from '../../ui/AnsweringField.tsx';
+import { Choice } from '../../ui/Choice.tsx';
+import { PartTabs } from '../../ui/PartTabs.tsx';
+import { InstrumentPart } from './InstrumentPart.tsx';
+import { KeyPart } from './KeyPart.tsx';
+import { NamePart } from './NamePart.tsx';
+import { PathPart } from './PathPart.tsx';
+import { RunsPart } from './RunsPart.tsx';
+import { ROOM_PARTS, type RoomPartName, type RoomPartProps } from './room-part.ts';
+import { ShapesPart } from './ShapesPart.tsx';
+
+const BODIES: Readonly<Record<RoomPartName, ComponentType<RoomPartProps>>> = {
+  shapes: ShapesPart,
+  key: KeyPart,
+  path: PathPart,
+  runs: RunsPart,
+  name: NamePart,
+  instrument: InstrumentPart,
+};
+
+const LABEL_CHOICES = [
+  ['fingers', 'Fingers'],
+  ['formula', 'Formula'],
+  ['notes', 'Notes'],
+] as const;
+
+/** The parts that are about one chord. */
+const NEEDS_CHORD: readonly RoomPartName[] = ['shapes', 'runs'];
+const HEADINGS: Readonly<Partial<Record<RoomPartName, string>>> = {
+  key: 'The whole key as shapes',
+  path: 'A song with the least movement',
+  name: 'What is this chord?',
+  instrument: 'Who plays, and on what',
+};
+
+/** The neck in a room of its own: shapes, the key, a path through a song, runs, names for what is tapped. */
+export function NeckRoom() {
+  const lens = useLens();
+  const sounding = keyInForce(lens);
+  const { instrument } = usePlaying();
+  const { preferences, change } = usePreferences();
+  const [part, setPart] = useState<RoomPartName>('shapes');
+  const chord = lens.selection?.chord ?? (harmonize(sounding, 'triad')[0] as { chord: Chord }).chord;
+  const heardIn = lens.selection?.heardIn ?? sounding;
+  const walk = useShapeWalk(chord, instrument);
+  useChordFollowsKey(sounding);
+  useEffect(() => useNeck.setState({ show: 'shape' }), []);
+  useShortcuts(Object.fromEntries(ROOM_PARTS.map(([name], place) => [String(place + 1), () => setPart(name)])) as KeyMap);
+  const props: RoomPartProps = { chord, heardIn, instrument, naming: lens.naming, labels: preferences.neckLabels, walk };
+  const Body = BODIES[part];
+  return (
+    // biome-ignore lint/a11y/noStaticElementInteractions: in this room the keys of the neck work everywhere
+    <div className="mx-auto flex max-w-[1240px] flex-col gap-2 px-5 py-3" onKeyDown={part === 'shapes' ? walk.onKeyDown : undefined}>
+      <div className="flex min-h-12 flex-wrap items-center gap-x-4 gap-y-2">
+        {NEEDS_CHORD.includes(part) ? (
+          <ChordChooser sounding={sounding} chord={chord} naming={lens.naming} />
+        ) : (
+          <h2 className="font-numeral text-xl font-bold">{HEADINGS[part]}</h2>
+        )}
+        <div className="ml-auto">
+          <Choice
+            label="What the dots show"
+            value={preferences.neckLabels}
+            options={LABEL_CHOICES}
+            onChange={(neckLabels) => change({ neckLabels })}
+          />
+        </div>
+      </div>
+      <PartTabs label="The neck" parts={ROOM_PARTS} open={part} onOpen={setPart}>
+        <Body {...props} />
+      </PartTabs>
+    </div>
+  );
+}
+
+interface ChordChooserProps {
+  readonly sounding: Key;
+  readonly chord: Chord;
+  readonly naming: Naming;
+}
+
+/** A chord keeps its place in the key when the key changes: the singer says “down a step”, and the shape follows. */
+function useChordFollowsKey(sounding: Key): void {
+  const before = useRef(sounding);
+  useEffect(() => {
+    const fifths = sounding.tonic - before.current.tonic;
+    before.current = sounding;
+    const { selection, select } = useLens.getState();
+    if (fifths === 0 || selection === null) return;
+    const { chord, heardIn } = selection;
+    select({ chord: transposeChord(chord, fifths), heardIn: { ...heardIn, tonic: heardIn.tonic + fifths } });
+  }, [sounding]);
+}
+
+/** The seven chords of the key, and any other by its name. */
+function ChordChooser({ sounding, chord, naming }: ChordChooserProps) {
+  const [depth, setDepth] = useState<'triad' | 'seventh'>(() => (hasSeventh(chord) ? 'seventh' : 'triad'));
+  const [text, setText] = useState('');
+  const { select } = useLens();
+  const typed = text.trim() === '' ? null : parseChord(text.trim());
+  // biome-ignore lint/correctness/useExhaustiveDependencies: in another key the letters typed before stand for another chord
+  useEffect(() => setText(''), [sounding]);
+  const write = (next: string) => {
+    setText(next);
+    const read = parseChord(next.trim());
+    if (read.ok) select({ chord: read.value, heardIn: sounding });
+  };
+  return (
+    <>
+      <Choice label="Chords of the key" value={depth} options={DEPTH_CHOICES} onChange={setDepth} />
+      <div role="group" aria-label={`Chords of ${nameKey(sounding, naming)}`} className="flex flex-wrap gap-1">
+        {harmonize(sounding, depth).map(({ chord: of, number }) => (
+          <button
+            key={number.degree}
+            type="button"
+            aria-pressed={of.root === chord.root && of.formula === chord.formula && chord.bass === null}
+            onClick={() => {
+              setText('');
+              select({ chord: of, heardIn: sounding });
+            }}
+            className="min-h-11 min-w-11 rounded-lg border border-edge bg-raised px-2.5 font-bold aria-pressed:border-accent aria-pressed:bg-accent aria-pressed:text-on-accent"
+          >
+            <LetterSymbol view={letterView(of, naming)} />
+          </button>
+        ))}
+      </div>
+      <div className="w-44">
+        <AnsweringField
+          label="Any other chord"
+          value={text}
+          placeholder="any chord: D/F#"
+          fault={typed === null || typed.ok ? null : faultWords(typed.fault)}
+          onChange={write}
+        />
+      </div>
+    </>
+  );
+}
+
+const DEPTH_CHOICES = [
+  ['triad', 'Triads'],
+  ['seventh', 'Sevenths'],
+] as const;
+
+function hasSeventh({ formula }: Chord): boolean {
+  return harmonize({ tonic: 0, scale: 'major' }, 'seventh').some(({ chord }) => chord.formula === formula);
+}

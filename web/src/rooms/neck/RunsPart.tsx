@@ -1,0 +1,204 @@
+import { type Instrument, printTuning, runEvents, type ScaleLayout, stackedLines, stringSets } from '@aurora/core';
+import { NotebookText, Play, Square } from 'lucide-react';
+import { type ReactNode, useMemo, useState } from 'react';
+import { runDots } from '../../parts/neck/neck-view.ts';
+import { RoomNeck } from '../../parts/neck/RoomNeck.tsx';
+import { letterView, symbolText } from '../../parts/notation/symbol-view.ts';
+import { DrawingView } from '../../parts/paper/DrawingView.tsx';
+import { StudySheet } from '../../parts/paper/StudySheet.tsx';
+import { useStudyLines } from '../../parts/paper/use-study.ts';
+import { keyInForce, useLens } from '../../session/lens-store.ts';
+import { play, stop, usePlayer } from '../../transport/player.ts';
+import { Button } from '../../ui/Button.tsx';
+import { Choice } from '../../ui/Choice.tsx';
+import { Tick } from '../../ui/Tick.tsx';
+import { FirstFretField } from './FirstFretField.tsx';
+import type { RoomPartProps } from './room-part.ts';
+import { COUNT_IN_STEPS, FIRST_PLAN, planRun, type RunKind, type RunPlan, runSteps, SWEEP_SETS } from './run-plan.ts';
+import { TempoField } from './TempoField.tsx';
+
+const KINDS: readonly (readonly [RunKind, string])[] = [
+  ['scale', 'Scale'],
+  ['arpeggio', 'Arpeggios'],
+  ['sweep', 'Sweep'],
+];
+const SCREEN_WIDTH = 860;
+const FIELD = 'min-h-11 rounded-lg border border-edge bg-raised px-2 font-semibold';
+
+/** Scales, arpeggios and sweeps as tab and staff, on the neck, with a click, and on paper. */
+export function RunsPart({ chord, instrument, naming, labels }: RoomPartProps) {
+  const key = keyInForce(useLens());
+  const [plan, setPlan] = useState<RunPlan>(FIRST_PLAN);
+  const [tempo, setTempo] = useState(72);
+  const [staff, setStaff] = useState(false);
+  const [sheet, setSheet] = useState(false);
+  const change = (part: Partial<RunPlan>) => setPlan({ ...plan, ...part });
+  const { run, title, beatsPerBar, root } = useMemo(
+    () => planRun(plan, { chord, key, instrument, naming }),
+    [plan, chord, key, instrument, naming],
+  );
+  const study = useMemo(
+    () => ({
+      title,
+      facts: `Tempo ${tempo}. ${instrument.name}, ${printTuning(instrument.tuning)}${instrument.capo > 0 ? `, capo ${instrument.capo}` : ''}.`,
+      events: runEvents(run, (index) => {
+        const of = run.chords[index];
+        return of === undefined ? '' : symbolText(letterView(of, naming));
+      }),
+      beatsPerBar,
+      instrument,
+      key,
+    }),
+    [title, tempo, instrument, run, naming, beatsPerBar, key],
+  );
+  const { lines, waiting, failed } = useStudyLines(study, SCREEN_WIDTH, staff);
+  const playing = usePlayer((state) => state.playing === 'run');
+  const step = usePlayer((state) => state.step);
+  const sounding = playing ? (run.notes[step - COUNT_IN_STEPS] ?? null) : null;
+  return (
+    <div className="flex flex-col gap-3">
+      <RoomNeck instrument={instrument} dots={runDots(run.notes, root, { labels, naming })} sounding={sounding}>
+        <b className="text-xl">{title}</b>
+        {run.notes.length > 0 && <span>{run.notes.length} notes</span>}
+      </RoomNeck>
+      <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
+        <Choice label="What to run through" value={plan.kind} options={KINDS} onChange={(kind) => change({ kind })} />
+        {plan.kind === 'scale' && <ScaleFields plan={plan} instrument={instrument} onChange={change} />}
+        {plan.kind === 'arpeggio' && <ArpeggioFields plan={plan} instrument={instrument} onChange={change} />}
+        {plan.kind === 'sweep' && <SweepFields plan={plan} instrument={instrument} onChange={change} />}
+      </div>
+      <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
+        <Button
+          look="strong"
+          onClick={() => (playing ? stop() : void play('run', runSteps(run.notes), tempo))}
+          disabled={run.notes.length === 0}
+        >
+          {playing ? <Square size={17} /> : <Play size={17} />} {playing ? 'Stop' : 'Play with a click'}
+        </Button>
+        <TempoField tempo={tempo} onTempo={setTempo} />
+        <Tick label="Staff" on={staff} onTick={setStaff} />
+        <Button onClick={() => setSheet(true)} disabled={run.notes.length === 0}>
+          <NotebookText size={17} /> Study sheet
+        </Button>
+        {waiting && <span role="status">Fetching the staff…</span>}
+        {failed && <span role="alert">The staff could not be fetched.</span>}
+        <p className="ml-auto text-sm text-quiet">Start slow and loose. Stop when something hurts.</p>
+      </div>
+      {run.notes.length === 0 ? (
+        <p className="py-4">There is no room for this here. Try a lower position, or other strings.</p>
+      ) : (
+        <section aria-label="Tab" className="overflow-x-auto rounded-xl border border-hairline bg-raised p-4">
+          <DrawingView
+            drawing={stackedLines(lines, instrument, SCREEN_WIDTH + 4, `${title}, as tab`)}
+            className="w-full min-w-[640px] max-w-[1080px]"
+          />
+        </section>
+      )}
+      {run.left > 0 && <p>{run.left} notes have no place on this neck and are left out.</p>}
+      {sheet && <StudySheet study={study} staff={staff} onStaff={setStaff} onClose={() => setSheet(false)} />}
+    </div>
+  );
+}
+
+interface FieldsProps {
+  readonly plan: RunPlan;
+  readonly instrument: Instrument;
+  readonly onChange: (part: Partial<RunPlan>) => void;
+}
+
+const LAYOUTS: readonly (readonly [ScaleLayout, string])[] = [
+  ['position', 'In position'],
+  ['three-a-string', 'Three a string'],
+  ['one-string', 'One string'],
+];
+
+function ScaleFields({ plan, instrument, onChange }: FieldsProps) {
+  return (
+    <>
+      <Choice label="How it lies" value={plan.layout} options={LAYOUTS} onChange={(layout) => onChange({ layout })} />
+      {plan.layout === 'one-string' ? (
+        <Select label="String" value={plan.string} onChange={(value) => onChange({ string: Number(value) })}>
+          {instrument.tuning.map((_, index) => (
+            // biome-ignore lint/suspicious/noArrayIndexKey: strings are counted
+            <option key={index} value={index + 1}>
+              string {index + 1}
+            </option>
+          ))}
+        </Select>
+      ) : (
+        <FirstFretField fret={plan.position} instrument={instrument} onFret={(position) => onChange({ position })} />
+      )}
+      <Select label="Starts on" value={plan.from} onChange={(value) => onChange({ from: value as RunPlan['from'] })}>
+        <option value="key">from the key’s 1</option>
+        <option value="chord">from the chord’s root</option>
+      </Select>
+      <Tick label="and back" on={plan.back} onTick={(back) => onChange({ back })} />
+      <Slurs plan={plan} onChange={onChange} />
+    </>
+  );
+}
+
+function ArpeggioFields({ plan, instrument, onChange }: FieldsProps) {
+  const sets = stringSets('triad', instrument.tuning.length);
+  const place = plan.strings === null ? -1 : sets.findIndex((set) => set.join() === plan.strings?.join());
+  return (
+    <>
+      <Select label="Which chords" value={plan.scope} onChange={(value) => onChange({ scope: value as RunPlan['scope'] })}>
+        <option value="chord">this chord</option>
+        <option value="triads">the key’s triads</option>
+        <option value="sevenths">the key’s sevenths</option>
+      </Select>
+      <Select label="Where" value={place} onChange={(value) => onChange({ strings: sets[Number(value)] ?? null })}>
+        <option value={-1}>in position</option>
+        {sets.map((set, index) => (
+          <option key={set.join()} value={index}>
+            strings {set.join(' ')}
+          </option>
+        ))}
+      </Select>
+      {plan.strings === null && (
+        <FirstFretField fret={plan.position} instrument={instrument} onFret={(position) => onChange({ position })} />
+      )}
+      <Tick label="up one, down the next" on={plan.turning} onTick={(turning) => onChange({ turning })} />
+      <Tick label="to the octave" on={plan.octave} onTick={(octave) => onChange({ octave })} />
+      <Tick label="with a scale fragment" on={plan.fragment} onTick={(fragment) => onChange({ fragment })} />
+      <Slurs plan={plan} onChange={onChange} />
+    </>
+  );
+}
+
+function SweepFields({ plan, instrument, onChange }: FieldsProps) {
+  return (
+    <>
+      <Select label="Strings" value={plan.sweep} onChange={(value) => onChange({ sweep: Number(value) })}>
+        {SWEEP_SETS.map(([first, second], index) => (
+          <option key={`${first.join()} ${second.join()}`} value={index}>
+            {first.join(' ')}, then {second.join(' ')}
+          </option>
+        ))}
+      </Select>
+      <FirstFretField fret={plan.position} instrument={instrument} onFret={(position) => onChange({ position })} />
+    </>
+  );
+}
+
+function Slurs({ plan, onChange }: Pick<FieldsProps, 'plan' | 'onChange'>) {
+  return (
+    <Tick label="slurred in pairs" on={plan.picking === 'slurred'} onTick={(on) => onChange({ picking: on ? 'slurred' : 'alternate' })} />
+  );
+}
+
+interface SelectProps {
+  readonly label: string;
+  readonly value: string | number;
+  readonly onChange: (value: string) => void;
+  readonly children: ReactNode;
+}
+
+function Select({ label, value, onChange, children }: SelectProps) {
+  return (
+    <select aria-label={label} value={value} onChange={(event) => onChange(event.target.value)} className={FIELD}>
+      {children}
+    </select>
+  );
+}

@@ -1,0 +1,169 @@
+import {
+  colourWords,
+  comfortOf,
+  FAMILY_NAMES,
+  holdsOf,
+  holdWords,
+  type Instrument,
+  type Key,
+  leftRinging,
+  type Naming,
+  nameChord,
+  nameNote,
+  neighboursOf,
+  newBasses,
+  printFrets,
+  type Reshaped,
+  type Voicing,
+  voiceUp,
+} from '@aurora/core';
+import type { ReactNode } from 'react';
+import { useColours } from '../../parts/neck/neck-engine.ts';
+import { chooseShape, placeName, useNeck } from '../../parts/neck/neck-store.ts';
+import { hearShape, type ShapeWalk } from '../../parts/neck/use-shape-walk.ts';
+import { letterView, symbolText } from '../../parts/notation/symbol-view.ts';
+import { useLens } from '../../session/lens-store.ts';
+
+interface ShapeDetailsProps {
+  readonly voicing: Voicing;
+  readonly heardIn: Key;
+  readonly instrument: Instrument;
+  readonly naming: Naming;
+  readonly walk: ShapeWalk;
+}
+
+/** How to hold the shape, what is easier and fuller, and what it turns into. */
+export function ShapeDetails({ voicing, heardIn, instrument, naming, walk }: ShapeDetailsProps) {
+  const colours = useColours(voicing, heardIn, instrument);
+  const { easier, fuller } = neighboursOf(voicing, walk.all, instrument);
+  const { family } = useNeck();
+  const comfort = family === null ? null : comfortOf(family, walk.all, instrument);
+  const { select } = useLens();
+  return (
+    <aside aria-label="About this shape" className="rounded-xl border border-hairline bg-sheet px-4 py-3 text-[15px]">
+      {comfort !== null && !comfort.comfortable && (
+        <p className="mb-3 rounded-lg bg-wash px-3 py-2">
+          {FAMILY_NAMES[comfort.family]}: no comfortable form with the root lowest on these strings.
+          {comfort.instead !== null && (
+            <>
+              {' '}
+              Best instead:{' '}
+              <Pick capo={instrument.capo} onPick={() => walk.choose(comfort.instead as Voicing)} frets={comfort.instead.frets} />
+            </>
+          )}
+        </p>
+      )}
+      <Group title="Fingers">
+        <Holds voicing={voicing} instrument={instrument} walk={walk} />
+      </Group>
+      <Group title="Easier and fuller">
+        <li>
+          Next easier:{' '}
+          {easier === null ? (
+            'this is the easiest here'
+          ) : (
+            <Pick capo={instrument.capo} onPick={() => walk.choose(easier)} frets={easier.frets} />
+          )}
+        </li>
+        <li>
+          Next fuller:{' '}
+          {fuller === null ? (
+            'nothing fuller here'
+          ) : (
+            <Pick capo={instrument.capo} onPick={() => walk.choose(fuller)} frets={fuller.frets} />
+          )}
+        </li>
+      </Group>
+      <Group title="Easier by colour">
+        {colours.data === undefined && <li className="text-quiet">looking…</li>}
+        {colours.data?.length === 0 && <li className="text-quiet">no easier open shape in this key</li>}
+        {colours.data?.map(({ voicing: other, added, left }) => (
+          <li key={other.frets.join()}>
+            <button
+              type="button"
+              className={LINK}
+              onClick={() => {
+                select({ chord: other.chord, heardIn });
+                chooseShape(placeName(other.chord, instrument), other.frets);
+                hearShape(other);
+              }}
+            >
+              <b>{symbolText(letterView(other.chord, naming))}</b> {printFrets(other.frets, instrument.capo)}
+            </button>{' '}
+            {colourWords(added, left)}
+          </li>
+        ))}
+      </Group>
+      <Changes title="A string left ringing" changes={leftRinging(voicing, instrument, heardIn)} capo={instrument.capo} naming={naming} />
+      <Changes title="One voice an octave up" changes={voiceUp(voicing, instrument, heardIn)} capo={instrument.capo} naming={naming} />
+      <Changes title="A new bass under it" changes={newBasses(voicing, instrument, heardIn)} capo={instrument.capo} naming={naming} />
+    </aside>
+  );
+}
+
+const LINK = 'min-h-9 rounded-md px-1 text-left font-semibold text-accent underline decoration-2 underline-offset-4 hover:bg-wash';
+
+function Pick({ frets, capo, onPick }: { readonly frets: Voicing['frets']; readonly capo: number; readonly onPick: () => void }) {
+  return (
+    <button type="button" className={LINK} onClick={onPick}>
+      {printFrets(frets, capo)}
+    </button>
+  );
+}
+
+function Group({ title, children }: { readonly title: string; readonly children: ReactNode }) {
+  return (
+    <section className="mb-3">
+      <h3 className="mb-0.5 text-sm font-semibold text-quiet">{title}</h3>
+      <ul className="leading-snug">{children}</ul>
+    </section>
+  );
+}
+
+function Holds({ voicing, instrument, walk }: Pick<ShapeDetailsProps, 'voicing' | 'instrument' | 'walk'>) {
+  return holdsOf(voicing, instrument).map(({ fingering, reasons }, place) => {
+    const chosen = walk.fingering?.fingers.join() === fingering.fingers.join();
+    return (
+      <li key={fingering.fingers.join()}>
+        <button
+          type="button"
+          aria-pressed={chosen}
+          onClick={() => walk.choose(voicing, place)}
+          className="flex min-h-9 w-full items-baseline gap-2 rounded-md px-1 text-left hover:bg-wash aria-pressed:bg-wash"
+        >
+          <b className="tracking-wider whitespace-nowrap">{fingering.fingers.map((finger) => finger ?? 'x').join(' ')}</b>
+          <span className="text-quiet">{[...new Set(reasons.map(holdWords))].join('; ')}</span>
+        </button>
+      </li>
+    );
+  });
+}
+
+const MOST_CHANGES = 8;
+
+/** What the shape is called with one string changed; changes nobody has a name for are left out. */
+function Changes({
+  title,
+  changes,
+  capo,
+  naming,
+}: {
+  readonly title: string;
+  readonly changes: readonly Reshaped[];
+  readonly capo: number;
+  readonly naming: Naming;
+}) {
+  const named = changes.filter(({ name }) => name !== null).slice(0, MOST_CHANGES);
+  if (named.length === 0) return null;
+  return (
+    <Group title={title}>
+      {named.map(({ frets, string, note, name }) => (
+        <li key={frets.join()}>
+          {nameNote(note, naming.notes)} on string {string}:{' '}
+          <b className="music-glyph">{name === null ? '' : nameChord(name.chord, naming)}</b>{' '}
+          <span className="text-quiet">{printFrets(frets, capo)}</span>
+        </li>
+      ))}
+    </Group>
+  );
+}

@@ -1,0 +1,199 @@
+import {
+  diagram,
+  difficultyWord,
+  FAMILY_NAMES,
+  inversionWord,
+  nameNote,
+  printFrets,
+  printSvg,
+  printTuning,
+  shapeEvents,
+  type Voicing,
+  withGlyphs,
+} from '@aurora/core';
+import { FileDown, NotebookText, Volume2 } from 'lucide-react';
+import { useMemo, useState } from 'react';
+import { useNeck } from '../../parts/neck/neck-store.ts';
+import { shapeDots, toneDots } from '../../parts/neck/neck-view.ts';
+import { RoomNeck } from '../../parts/neck/RoomNeck.tsx';
+import { hearShape } from '../../parts/neck/use-shape-walk.ts';
+import { LetterSymbol } from '../../parts/notation/ChordSymbol.tsx';
+import { letterView, symbolText } from '../../parts/notation/symbol-view.ts';
+import { StudySheet } from '../../parts/paper/StudySheet.tsx';
+import { fileName, saveFile } from '../../parts/paper/save-file.ts';
+import { sheetDiagram } from '../../parts/paper/sheet-diagram.ts';
+import { Button } from '../../ui/Button.tsx';
+import { Tick } from '../../ui/Tick.tsx';
+import { DiagramCard } from './DiagramCard.tsx';
+import type { RoomPartProps } from './room-part.ts';
+import { ShapeDetails } from './ShapeDetails.tsx';
+
+const FIRST_SHOWN = 24;
+
+/** Every playable shape of the chord: narrowed, walked through, held, heard, kept as a picture. */
+export function ShapesPart({ chord, heardIn, instrument, naming, labels, walk }: RoomPartProps) {
+  const { show, family } = useNeck();
+  const [sheet, setSheet] = useState(false);
+  const [staff, setStaff] = useState(true);
+  const [shown, setShown] = useState(FIRST_SHOWN);
+  const { shape, fingering, left } = walk;
+  const title = symbolText(letterView(chord, naming));
+  const one = show === 'shape' && shape !== null && fingering !== null;
+  const dots = one
+    ? shapeDots(shape, fingering, { labels, naming })
+    : toneDots(chord, instrument, instrument.frets, { labels: labels === 'fingers' ? 'notes' : labels, naming });
+  const study = useMemo(
+    () => ({
+      title: family === null ? `${title}: shapes` : `${title}: ${FAMILY_NAMES[family].toLowerCase()}`,
+      facts: `${instrument.name}, ${printTuning(instrument.tuning)}${instrument.capo > 0 ? `, capo ${instrument.capo}` : ''}.`,
+      events: shapeEvents(
+        sheetShapes(left, shape).map((voicing) => {
+          const held = voicing === shape && fingering !== null ? fingering : voicing.fingering;
+          return { voicing, fingering: held, name: title, diagram: sheetDiagram(voicing, held, instrument, { title, naming }) };
+        }),
+        4,
+      ),
+      beatsPerBar: 4,
+      instrument,
+      key: heardIn,
+    }),
+    [title, family, instrument, left, shape, fingering, naming, heardIn],
+  );
+  const save = () => {
+    if (shape === null || fingering === null) return;
+    const drawing = diagram(shape, fingering, instrument, {
+      labels,
+      leftHanded: instrument.leftHanded,
+      title,
+      nameNote: (note) => nameNote(note, naming.notes),
+    });
+    saveFile(
+      fileName(`${title} ${printFrets(shape.frets, instrument.capo)}`, 'svg'),
+      new Blob([printSvg(drawing)], { type: 'image/svg+xml' }),
+    );
+  };
+  return (
+    <div className="flex flex-col gap-3">
+      <RoomNeck instrument={instrument} dots={dots} frets={one ? shape.frets : null} barres={one ? fingering.barres : []} sideways={!one}>
+        <LetterSymbol view={letterView(chord, naming)} className="text-3xl leading-none font-bold" />
+        {one ? (
+          <>
+            <b data-testid="shape">{printFrets(shape.frets, instrument.capo)}</b>
+            {instrument.capo > 0 && <span>from the capo, {printFrets(shape.frets)} from the nut</span>}
+            <span>{shape.families.map((family) => FAMILY_NAMES[family]).join(', ')}</span>
+            <span>{inversionWord(shape.inversion)}</span>
+            <span>
+              {difficultyWord(shape.difficulty)} <span className="text-quiet">({shape.difficulty})</span>
+            </span>
+            {shape.omitted.length > 0 && <span>without {shape.omitted.map(withGlyphs).join(' and ')}</span>}
+            <span className="ml-auto flex gap-1">
+              <Button look="bare" onClick={() => hearShape(shape)}>
+                <Volume2 size={17} /> Hear
+              </Button>
+              <Button look="bare" onClick={save}>
+                <FileDown size={17} /> SVG
+              </Button>
+              <Button look="bare" onClick={() => setSheet(true)}>
+                <NotebookText size={17} /> Study sheet
+              </Button>
+            </span>
+          </>
+        ) : (
+          <span>every place its notes lie</span>
+        )}
+      </RoomNeck>
+      <Filters walk={walk} />
+      <div className="flex flex-col-reverse gap-4 lg:grid lg:grid-cols-[minmax(0,1fr)_22rem] lg:items-start">
+        <section aria-label="Shapes">
+          {left.length === 0 && !walk.busy && (
+            <p className="py-4">No shape of {title} is left here. Choose another family or inversion; press f and i to go round.</p>
+          )}
+          <div className="grid grid-cols-[repeat(auto-fill,minmax(112px,1fr))] gap-2">
+            {left.slice(0, shown).map((voicing) => (
+              <DiagramCard
+                key={voicing.frets.join()}
+                voicing={voicing}
+                instrument={instrument}
+                naming={naming}
+                labels={labels}
+                chosen={voicing === shape}
+                onChoose={() => walk.choose(voicing)}
+              />
+            ))}
+          </div>
+          {left.length > shown && (
+            <Button className="mt-3" onClick={() => setShown(shown + 2 * FIRST_SHOWN)}>
+              More: {left.length - shown} left
+            </Button>
+          )}
+          {walk.partial && <p className="mt-2 text-quiet">The search was cut short on these strings: there are more shapes than these.</p>}
+          {walk.leftOut.length > 0 && (
+            <p className="mt-2">
+              This chord has more notes than the {instrument.tuning.length} strings hold. Left out:{' '}
+              {walk.leftOut.map(withGlyphs).join(', ')}.
+            </p>
+          )}
+        </section>
+        {shape !== null && <ShapeDetails voicing={shape} heardIn={heardIn} instrument={instrument} naming={naming} walk={walk} />}
+      </div>
+      {sheet && <StudySheet study={study} staff={staff} onStaff={setStaff} onClose={() => setSheet(false)} />}
+    </div>
+  );
+}
+
+const MOST_ON_SHEET = 12;
+
+/** The chosen shape first, then the best of those left. */
+function sheetShapes(left: readonly Voicing[], chosen: Voicing | null): readonly Voicing[] {
+  const others = left.filter((voicing) => voicing !== chosen);
+  return (chosen === null ? others : [chosen, ...others]).slice(0, MOST_ON_SHEET);
+}
+
+function Filters({ walk }: Pick<RoomPartProps, 'walk'>) {
+  const { family, inversion, without } = useNeck();
+  const chip =
+    'min-h-11 rounded-full border border-edge bg-raised px-3.5 text-[15px] font-semibold aria-pressed:border-accent aria-pressed:bg-accent aria-pressed:text-on-accent';
+  return (
+    <div className="flex flex-wrap items-center gap-x-6 gap-y-2">
+      <div role="group" aria-label="Family" className="flex flex-wrap gap-1.5">
+        <button type="button" className={chip} aria-pressed={family === null} onClick={() => useNeck.setState({ family: null })}>
+          All <span className="ml-1 font-normal">{walk.all.length}</span>
+        </button>
+        {walk.families.map(([name, count]) => (
+          <button
+            key={name}
+            type="button"
+            className={chip}
+            aria-pressed={family === name}
+            onClick={() => useNeck.setState({ family: name })}
+          >
+            {FAMILY_NAMES[name]} <span className="ml-1 font-normal">{count}</span>
+          </button>
+        ))}
+      </div>
+      <label className="flex items-center gap-2">
+        Lowest note
+        <select
+          value={inversion ?? ''}
+          onChange={(event) => useNeck.setState({ inversion: event.target.value === '' ? null : Number(event.target.value) })}
+          className="min-h-11 rounded-lg border border-edge bg-raised px-2 font-semibold"
+        >
+          <option value="">any</option>
+          {walk.inversions.map((place) => (
+            <option key={place} value={place}>
+              {inversionWord(place)}
+            </option>
+          ))}
+        </select>
+      </label>
+      {(['root', 'fifth'] as const).map((tone) => (
+        <Tick
+          key={tone}
+          label={tone === 'root' ? 'the bass has the root' : 'the fifth may go'}
+          on={without.includes(tone)}
+          onTick={(on) => useNeck.setState({ without: on ? [...without, tone] : without.filter((other) => other !== tone) })}
+        />
+      ))}
+    </div>
+  );
+}

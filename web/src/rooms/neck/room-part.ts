@@ -1,0 +1,26 @@
+import type { Chord, Instrument, Key, Naming } from '@aurora/core';
+import type { NeckLabels } from '../../parts/neck/neck-view.ts';
+import type { ShapeWalk } from '../../parts/neck/use-shape-walk.ts';
+
+/** What every part of the neck's room is given. */
+export interface RoomPartProps {
+  /** The chord that is looked at, as it sounds, and the key it is heard in. */
+  readonly chord: Chord;
+  readonly heardIn: Key;
+  readonly instrument: Instrument;
+  readonly naming: Naming;
+  readonly labels: NeckLabels;
+  readonly walk: ShapeWalk;
+}
+
+/** The parts of the room, by the key that opens each. */
+export const ROOM_PARTS = [
+  ['shapes', 'Shapes'],
+  ['key', 'Key'],
+  ['path', 'Path'],
+  ['runs', 'Runs'],
+  ['name', 'Name it'],
+  ['instrument', 'Instrument'],
+] as const;
+
+export type RoomPartName = (typeof ROOM_PARTS)[number][0];

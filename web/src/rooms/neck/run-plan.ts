@@ -1,0 +1,151 @@
+import {
+  type ArpeggioWish,
+  arpeggioRun,
+  type Chord,
+  harmonize,
+  type Instrument,
+  type Key,
+  type Naming,
+  nameChord,
+  nameKey,
+  nameNote,
+  type Picking,
+  type Run,
+  type RunNote,
+  type ScaleLayout,
+  scaleRun,
+  sweepRun,
+} from '@aurora/core';
+import type { PlayStep } from '../../transport/player.ts';
+
+export type RunKind = 'scale' | 'arpeggio' | 'sweep';
+
+/** What somebody wants to run through; each kind takes what concerns it. */
+export interface RunPlan {
+  readonly kind: RunKind;
+  readonly layout: ScaleLayout;
+  /** Whether a scale starts on the key's tonic or on the chord's root. */
+  readonly from: 'key' | 'chord';
+  readonly position: number;
+  readonly string: number;
+  readonly back: boolean;
+  readonly picking: Picking;
+  /** One chord, or the key's seven, as triads or sevenths. */
+  readonly scope: 'chord' | 'triads' | 'sevenths';
+  /** Strings of an arpeggio, thickest first; null for a position. */
+  readonly strings: readonly number[] | null;
+  readonly octave: boolean;
+  readonly fragment: boolean;
+  readonly turning: boolean;
+  /** Which pair of string sets a sweep goes over. */
+  readonly sweep: number;
+}
+
+export const FIRST_PLAN: RunPlan = {
+  kind: 'scale',
+  layout: 'position',
+  from: 'key',
+  position: 2,
+  string: 5,
+  back: true,
+  picking: 'alternate',
+  scope: 'sevenths',
+  strings: null,
+  octave: false,
+  fragment: false,
+  turning: true,
+  sweep: 0,
+};
+
+/** Pairs of string sets, the first shape's and the second's. */
+export const SWEEP_SETS: readonly (readonly [readonly number[], readonly number[]])[] = [
+  [
+    [3, 2, 1],
+    [3, 2, 1],
+  ],
+  [
+    [4, 3, 2],
+    [4, 3, 2],
+  ],
+  [
+    [5, 4, 3],
+    [3, 2, 1],
+  ],
+];
+
+export interface PlannedRun {
+  readonly run: Run;
+  readonly title: string;
+  /** Beats in a bar of the tab. */
+  readonly beatsPerBar: number;
+  /** The note that is marked as root; null where every chord has its own. */
+  readonly root: number | null;
+}
+
+/** What a run is planned over. */
+interface RunScene {
+  readonly chord: Chord;
+  readonly key: Key;
+  readonly instrument: Instrument;
+  readonly naming: Naming;
+}
+
+const PLANNERS: Readonly<Record<RunKind, (plan: RunPlan, scene: RunScene) => Omit<PlannedRun, 'beatsPerBar'>>> = {
+  scale: planScale,
+  arpeggio: planArpeggio,
+  sweep: planSweep,
+};
+
+/** The run somebody planned, with its name. */
+export function planRun(plan: RunPlan, scene: RunScene): PlannedRun {
+  return { ...PLANNERS[plan.kind](plan, scene), beatsPerBar: 4 };
+}
+
+function planScale(plan: RunPlan, { chord, key, instrument, naming }: RunScene) {
+  const from = plan.from === 'key' ? key.tonic : chord.root;
+  const over = plan.from === 'key' ? '' : ` from ${nameNote(from, naming.notes)}, over ${nameChord(chord, naming)}`;
+  return {
+    run: scaleRun(key, { ...plan, from }, instrument),
+    title: `${nameKey(key, naming)}${key.scale === 'major' ? ' major' : ''}${over}`,
+    root: from,
+  };
+}
+
+function planSweep({ sweep, position }: RunPlan, { chord, instrument, naming }: RunScene) {
+  const [first, second] = SWEEP_SETS[sweep] ?? (SWEEP_SETS[0] as (typeof SWEEP_SETS)[number]);
+  return {
+    run: sweepRun(chord, { first, second, position }, instrument),
+    title: `${nameChord(chord, naming)}: two-shape sweep`,
+    root: chord.root,
+  };
+}
+
+function planArpeggio(plan: RunPlan, { chord, key, instrument, naming }: RunScene) {
+  const one = plan.scope === 'chord';
+  const chords = one ? [chord] : harmonize(key, plan.scope === 'triads' ? 'triad' : 'seventh').map((degree) => degree.chord);
+  const wish: ArpeggioWish = {
+    place: plan.strings === null ? { kind: 'position', position: plan.position } : { kind: 'strings', strings: plan.strings },
+    octave: plan.octave,
+    fragment: plan.fragment ? key : null,
+    turning: plan.turning,
+    picking: plan.picking,
+  };
+  const what = one ? nameChord(chord, naming) : `${nameKey(key, naming)}: ${plan.scope}`;
+  return { run: arpeggioRun(chords, wish, instrument), title: `${what}, note by note`, root: one ? chord.root : null };
+}
+
+const COUNT_IN_BEATS = 4;
+/** The first step is the count-in. */
+export const COUNT_IN_STEPS = 1;
+const EPSILON = 1e-6;
+
+/** The run as it is played: four clicks, then a click on every beat. */
+export function runSteps(notes: readonly RunNote[]): readonly PlayStep[] {
+  let at = 0;
+  const steps = notes.map(({ midi, beats }): PlayStep => {
+    const onBeat = Math.abs(at - Math.round(at)) < EPSILON;
+    at += beats;
+    return { midi: [midi], beats, click: onBeat };
+  });
+  return [{ midi: [], beats: COUNT_IN_BEATS, click: true }, ...steps];
+}

@@ -1,0 +1,173 @@
+import { Archive, FileUp, Plus, Search } from 'lucide-react';
+import { useDeferredValue, useState } from 'react';
+import { Link, useNavigate } from 'react-router';
+import { type ShelfWish, useAddSong, useBand, useShelf, useTags } from '../../api/songs.ts';
+import { Button, buttonLook } from '../../ui/Button.tsx';
+import { Notice } from '../../ui/Notice.tsx';
+import { sayFault } from '../../ui/say.ts';
+import { ShelfRow } from './ShelfRow.tsx';
+import { NEW_SONG } from './shelf-view.ts';
+import { usePatternFault } from './use-pattern-fault.ts';
+
+const SORTS = [
+  ['title', 'by title'],
+  ['key', 'by key'],
+  ['tempo', 'by tempo'],
+  ['saved', 'last saved first'],
+] as const;
+
+const EVERYTHING: ShelfWish = { find: '', pattern: '', tag: null, sort: 'title', archived: false };
+
+/** The band's songs: found by words, by tag, or by a number pattern in any key and rotation. */
+export function Shelf() {
+  const band = useBand();
+  const [wish, setWish] = useState(EVERYTHING);
+  const ask = (part: Partial<ShelfWish>) => setWish({ ...wish, ...part });
+  const fault = usePatternFault(wish.pattern);
+  const asked = useDeferredValue(fault === null ? wish : { ...wish, pattern: '' });
+  const shelf = useShelf(asked);
+  const wrong = band.error ?? shelf.error;
+  if (wrong !== null && shelf.data === undefined) {
+    return (
+      <Notice
+        title="The song shelf cannot be reached"
+        action={<Button onClick={() => void Promise.all([band.refetch(), shelf.refetch()])}>Try again</Button>}
+      >
+        <p>{wrong.message}</p>
+      </Notice>
+    );
+  }
+  const songs = shelf.data?.pages.flatMap((page) => page.songs);
+  const isWhole = wish.find === '' && wish.pattern === '' && wish.tag === null && !wish.archived;
+  return (
+    <div className="mx-auto max-w-5xl px-6 py-5">
+      <div className="mb-2 flex flex-wrap items-start gap-2">
+        <Field label="Find a song" value={wish.find} placeholder="Find by title, writer or key" onChange={(find) => ask({ find })} />
+        <div className="min-w-52 flex-1">
+          <Field
+            label="Songs that go through these chords"
+            value={wish.pattern}
+            placeholder="1 4 6- 5, in any key"
+            numerals
+            onChange={(pattern) => ask({ pattern })}
+          />
+          {fault !== null && (
+            <p role="status" className="mt-1 text-sm text-quiet">
+              {fault}
+            </p>
+          )}
+        </div>
+        <NewSong />
+        <Link to="/band/files" className={buttonLook('plain')}>
+          <FileUp size={17} aria-hidden="true" /> Bring in
+        </Link>
+      </div>
+      <div className="mb-3 flex flex-wrap items-center gap-1.5">
+        <label>
+          <span className="sr-only">Sort</span>
+          <select
+            value={wish.sort}
+            onChange={(event) => ask({ sort: event.target.value as ShelfWish['sort'] })}
+            className="min-h-11 rounded-lg border border-edge bg-raised px-2 text-[15px] font-semibold"
+          >
+            {SORTS.map(([value, label]) => (
+              <option key={value} value={value}>
+                {label}
+              </option>
+            ))}
+          </select>
+        </label>
+        <Tags chosen={wish.tag} onChoose={(tag) => ask({ tag })} />
+        <Button
+          look="bare"
+          aria-pressed={wish.archived}
+          className="ml-auto text-quiet aria-pressed:bg-wash aria-pressed:text-ink"
+          onClick={() => ask({ archived: !wish.archived })}
+        >
+          <Archive size={17} aria-hidden="true" /> Put away
+        </Button>
+      </div>
+      {songs === undefined ? (
+        <p className="p-4 text-quiet">Fetching the songs…</p>
+      ) : (
+        <ul aria-label="Songs" className="border-t border-hairline">
+          {songs.map((song) => (
+            <ShelfRow key={song.id} song={song} />
+          ))}
+        </ul>
+      )}
+      {songs?.length === 0 && isWhole && (
+        <Notice title="No songs yet" action={<NewSong />}>
+          <p>Start with one you know: write its chords as numbers or letters, and it is readable in every key.</p>
+        </Notice>
+      )}
+      {songs?.length === 0 && !isWhole && (
+        <p className="px-3 py-6 text-quiet">{wish.archived ? 'No song is put away.' : 'No song here is like that.'}</p>
+      )}
+      {shelf.hasNextPage && (
+        <Button className="mt-4" disabled={shelf.isFetchingNextPage} onClick={() => void shelf.fetchNextPage()}>
+          {shelf.isFetchingNextPage ? 'Fetching…' : 'More songs'}
+        </Button>
+      )}
+    </div>
+  );
+}
+
+interface FieldProps {
+  readonly label: string;
+  readonly value: string;
+  readonly placeholder: string;
+  readonly numerals?: boolean;
+  readonly onChange: (value: string) => void;
+}
+
+function Field({ label, value, placeholder, numerals = false, onChange }: FieldProps) {
+  return (
+    <label className="relative block min-w-52 flex-1">
+      <span className="sr-only">{label}</span>
+      <Search size={18} aria-hidden="true" className="absolute top-3.5 left-3 text-quiet" />
+      <input
+        type="search"
+        value={value}
+        maxLength={200}
+        onChange={(event) => onChange(event.target.value)}
+        placeholder={placeholder}
+        className={`min-h-11 w-full rounded-lg border border-edge bg-raised pr-3 pl-10 text-base placeholder:text-quiet ${numerals ? 'music-glyph font-semibold placeholder:font-normal' : ''}`}
+      />
+    </label>
+  );
+}
+
+function Tags({ chosen, onChoose }: { readonly chosen: string | null; readonly onChoose: (tag: string | null) => void }) {
+  const tags = useTags().data ?? [];
+  return (
+    <>
+      {tags.map(({ tag, songs }) => (
+        <Button
+          key={tag}
+          look="bare"
+          aria-pressed={chosen === tag}
+          className="border-hairline px-3 text-quiet aria-pressed:border-accent aria-pressed:bg-wash aria-pressed:text-ink"
+          onClick={() => onChoose(chosen === tag ? null : tag)}
+        >
+          {tag} <span className="text-[13px] font-normal">{songs}</span>
+        </Button>
+      ))}
+    </>
+  );
+}
+
+function NewSong() {
+  const add = useAddSong();
+  const navigate = useNavigate();
+  const start = () =>
+    add.mutate(NEW_SONG, {
+      onSuccess: ({ id }) => void navigate(`/songs/${id}/chart`),
+      onError: (error) => void sayFault(error.message),
+    });
+  return (
+    <Button look="strong" onClick={start} disabled={add.isPending}>
+      <Plus size={19} aria-hidden="true" /> New song
+    </Button>
+  );
+}
