@@ -44,8 +44,15 @@ module.exports = {
       name: 'core-is-pure',
       comment: 'the core knows music and nothing else: no packages, no Node',
       severity: 'error',
-      from: { path: '^core/src/', pathNot: '\\.test\\.ts$|^core/src/format/' },
+      from: { path: '^core/src/', pathNot: '\\.test\\.ts$|^core/src/format/|^core/src/edit/(text-change|change-json)\\.ts$' },
       to: { pathNot: '^core/src/' },
+    },
+    {
+      name: 'changes-are-change-sets',
+      comment: 'the algebra of text changes is a well-kept one, and needs no browser',
+      severity: 'error',
+      from: { path: '^core/src/edit/(text-change|change-json)\\.ts$' },
+      to: { pathNot: '^core/src/|node_modules/@codemirror/state/' },
     },
     {
       name: 'formats-read-files',

@@ -26,10 +26,11 @@ export {
   type Section,
   type WrittenBar,
 } from './chart/bars.ts';
-export type { Meter, Place, Problem, Severity } from './chart/chart.ts';
+export { parseChange, printChange } from './chart/change-text.ts';
+export type { Change, Meter, Place, Problem, Severity } from './chart/chart.ts';
 export { parseChart, printChart } from './chart/chart-text.ts';
 export { countingTonic, type Head, headValue, type Numbering } from './chart/head.ts';
-export { type ChartReading, keysReadFrom, type Letters, lettersFrom, printBar, readChart } from './chart/reading.ts';
+export { type ChartReading, keysReadFrom, type Letters, lettersFrom, lettersTonic, printBar, readChart } from './chart/reading.ts';
 export { type ChordView, type RenderedChart, renderChart } from './chart/render.ts';
 export { linesOf } from './chart/text-lines.ts';
 export { pulseOf, secondsOf, type TimedBar, type TimedChord, timelineOf } from './chart/timeline.ts';
@@ -58,15 +59,23 @@ export {
   openChart,
   type SlotMark,
   splitBar,
+  type TypedBar,
   toggleMark,
   toggleRepeat,
   writeBar,
 } from './edit/bar-edits.ts';
+export { readChange, storeChange } from './edit/change-json.ts';
+export { type ChartEdit, compileEdit } from './edit/chart-edit.ts';
 export { type BarChange, compareCharts } from './edit/compare-charts.ts';
 export { deepenBars, type FormerChords } from './edit/deepen.ts';
 export { withHeadLine } from './edit/head-edit.ts';
-export { type ChordsABar, type PastedLine, pastedText, readPasted } from './edit/pasted-text.ts';
-export { applyQuickFix, quickFix } from './edit/quick-fix.ts';
+export { type BarSign, type ChangeKind, changeFrom, toggleSign } from './edit/mark-edits.ts';
+export { type ChartClash, type MergedCharts, mergeCharts, type Side } from './edit/merge-charts.ts';
+export { mergeOrder } from './edit/merge-order.ts';
+export { withOwnQualities } from './edit/own-chords.ts';
+export { type ChordsABar, countedLines, type PastedLine, pastedText, readPasted } from './edit/pasted-text.ts';
+export { applyQuickFix, type QuickFix, quickFix } from './edit/quick-fix.ts';
+export type { KeptInRekeying } from './edit/rekey.ts';
 export {
   beginSection,
   deleteSection,
@@ -80,8 +89,29 @@ export {
   replaceSection,
   sectionText,
 } from './edit/section-edits.ts';
-export { applyEdit, editBetween, invertEdit, type TextEdit } from './edit/text-edit.ts';
-export { assertNever, type Failure, type Fault, type FaultCode, type Result, requireValue, type Success, type TextSpan } from './fault.ts';
+export {
+  applyChange,
+  changeBetween,
+  changeOf,
+  composeChanges,
+  invertChange,
+  isNothing,
+  mapChange,
+  type Span,
+  spansOf,
+  type TextChange,
+} from './edit/text-change.ts';
+export {
+  assertNever,
+  type Failure,
+  type Fault,
+  type FaultCode,
+  type Result,
+  requireValue,
+  type Success,
+  success,
+  type TextSpan,
+} from './fault.ts';
 export { chordOnNeck, type NeckTone, STANDARD_TUNING, type Tuning } from './fretboard/fretboard.ts';
 export {
   checkInstrument,
@@ -98,7 +128,7 @@ export {
   tuningOffset,
 } from './fretboard/instrument.ts';
 export { type StringNote, scaleOnString } from './fretboard/one-string.ts';
-export { parseTuning, pitchName, plainNote, printTuning } from './fretboard/tuning-text.ts';
+export { parseTuning, pitchName, printTuning } from './fretboard/tuning-text.ts';
 export { type Home, homesOf, type Mode, modesOf, type NearMiss, nearMisses, twinDegrees } from './harmony/belonging.ts';
 export { chordInKey, type ToneInKey } from './harmony/chord-in-key.ts';
 export { type ComparedChord, compareKeys, type ScaleComparison } from './harmony/compare.ts';
@@ -110,6 +140,8 @@ export { type Interval, intervalName, intervalSemitones } from './interval/inter
 export { printScaleNumber } from './interval/interval-text.ts';
 export { isSpellable, type Key, keyNotes, moveKey, sameKey, semitonesBetween, simplestKey } from './key/key.ts';
 export { makeKey, parseKey, parseScale, printKey, printScale } from './key/key-text.ts';
+export { noteName } from './key/note-name.ts';
+export { printRange } from './key/range-text.ts';
 export {
   DEFAULT_NAMING,
   letterSchool,
@@ -122,8 +154,8 @@ export {
   numberSchool,
 } from './naming/naming.ts';
 export { letterParts, numberParts, type SymbolParts } from './naming/symbol-parts.ts';
+export { letterView, numberView, type SymbolView, symbolText } from './naming/symbol-view.ts';
 export { type AnalysisSheetContent, analysisPages } from './notation/analysis-sheet.ts';
-export { chartPages, type PageSize } from './notation/chart-pages.ts';
 export { type DiagramLook, type DotLabel, diagram } from './notation/diagram.ts';
 export { type Drawing, type Ink, moved, PRINT_INKS, printSvg, type Shape, scaled } from './notation/drawing.ts';
 export { type SetSheetContent, type SetSheetLine, setPages } from './notation/set-sheet.ts';
@@ -140,26 +172,25 @@ export {
   type TabSystem,
   tabHeight,
 } from './notation/tab.ts';
+export { chartPages, type PageSize } from './part/chart-pages.ts';
+export { type ChartPart, chartPart, type PartLook } from './part/chart-part.ts';
 export {
-  afterWords,
-  barHeading,
-  bassOf,
-  beatSign,
+  type BarCell,
+  type CellRow,
+  type CellSection,
+  type ChordCell,
   type ChordShow,
-  chartPart,
-  drummedChords,
-  endingLabel,
-  isFor,
   PART_KINDS,
   type PartKind,
-  type PartLook,
-  wordsUnder,
-} from './part/chart-part.ts';
-export { cueNames, type PartReader, partPages, type TonightSong } from './part/reader-part.ts';
-export { accidentals, chroma, isEnharmonic, letterStep, type Note, simplest } from './pitch/note.ts';
+  type Projected,
+  type ProjectionLens,
+  projectChart,
+} from './part/projection.ts';
+export { cueNames, lensOf, type PartReader, partPages, type TonightSong } from './part/reader-part.ts';
+export { accidentals, chroma, isEnharmonic, letterStep, type Note, plainNote, simplest } from './pitch/note.ts';
 export { type AccidentalStyle, parseNote, printAccidentals, printNote, withGlyphs } from './pitch/note-text.ts';
 export { type PitchRange, parsePitch, parseRange, pitchOf } from './pitch/pitch-text.ts';
-export { type Progression, type ProgressionChord, readProgression, type UnreadChord } from './progression/progression.ts';
+export { type Progression, type ProgressionChord, progressionOf, readProgression, type UnreadChord } from './progression/progression.ts';
 export {
   CONCERT_READER,
   type Player,
@@ -205,7 +236,6 @@ export {
   setTimes,
   setWarnings,
 } from './setlist/set-list.ts';
-export { printRange } from './singer/range-text.ts';
 export {
   accidentalsFor,
   checkVoice,
@@ -237,7 +267,7 @@ export {
 } from './voicing/key-shapes.ts';
 export { findPath, type Path, type PathAlternative, type PathChord, type PathStep, solvePath } from './voicing/path.ts';
 export type { PathLimits, StepCost } from './voicing/path-cost.ts';
-export { leftRinging, nameFrets, newBasses, noteName, notesAt, type Reshaped, voiceUp } from './voicing/reshape.ts';
+export { leftRinging, nameFrets, newBasses, notesAt, type Reshaped, voiceUp } from './voicing/reshape.ts';
 export { findVoicings, type VoicingSearch, type VoicingWish } from './voicing/search.ts';
 export {
   type Barre,

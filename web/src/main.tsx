@@ -4,6 +4,10 @@ import './app.css';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { App } from './app.tsx';
+import { router } from './routes.tsx';
+import { bindAddress } from './session/address.ts';
+
+bindAddress(router);
 
 createRoot(document.getElementById('root') as HTMLElement).render(
   <StrictMode>

@@ -56,6 +56,15 @@ export function lettersFrom(reading: Pick<ChartReading, 'stretches' | 'head'>, t
   return { keys, chordIn: (chord, stretch) => chordOnTonic(chord, counting[stretch] as Note) };
 }
 
+/**
+ * The note that letters in a bar count from, when the chart is read with its home on `tonic`: what a
+ * letter typed there means. Behind the last bar, in the key the chart has come to.
+ */
+export function lettersTonic({ bars, stretches, head }: Pick<ChartReading, 'bars' | 'stretches' | 'head'>, bar: number, tonic: Note): Note {
+  const stretch = bars[bar]?.stretch ?? stretches.length - 1;
+  return countingTonic(keysReadFrom(stretches, tonic)[stretch] as Key, head.numbering);
+}
+
 /** One string a bar: its chords through `print`, joined by a space, marks left out. */
 export function printBar(bar: WrittenBar, print: (chord: NumberChord, stretch: number) => string): string {
   return bar.chords.map(({ chord }) => (chord === null ? 'NC' : print(chord, bar.stretch))).join(' ');

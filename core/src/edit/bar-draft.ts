@@ -1,5 +1,5 @@
 import { barItem, type WrittenBar } from '../chart/bars.ts';
-import type { BodyLine, FormMark, MusicItem } from '../chart/chart.ts';
+import type { BodyLine, MusicItem } from '../chart/chart.ts';
 import { printMusicLine } from '../chart/chart-text.ts';
 import type { ChartReading } from '../chart/reading.ts';
 import { linesOf } from '../chart/text-lines.ts';
@@ -83,14 +83,14 @@ export class BarDraft {
   }
 
   /** Takes the nearest mark of a kind away, before a bar or behind it, up to the next bar on the line. Whether there was one. */
-  unmark(bar: number, side: 'before' | 'behind', kind: FormMark['kind']): boolean {
+  unmark(bar: number, side: 'before' | 'behind', isIt: (item: MusicItem) => boolean): boolean {
     const { line, group, remarks } = this.place(bar);
     const groups = this.edit(line);
     const step = side === 'before' ? -1 : 1;
     for (let at = side === 'before' ? group - 1 : group + remarks + 1; groups[at] !== undefined; at += step) {
       const items = groups[at] as MusicItem[];
       if (items.some(isBar)) return false;
-      const found = items.findIndex((item) => item.kind === 'form' && item.mark.kind === kind);
+      const found = items.findIndex(isIt);
       if (found < 0) continue;
       groups[at] = items.filter((_, index) => index !== found);
       return true;

@@ -1,10 +1,10 @@
 import { type BarChord, barItem, type WrittenBar } from '../chart/bars.ts';
-import type { MusicItem, Place, Slot } from '../chart/chart.ts';
+import type { FormMark, MusicItem, Place, Slot } from '../chart/chart.ts';
 import { parseBarTokens } from '../chart/chart-text.ts';
-import { countingTonic } from '../chart/head.ts';
-import { type ChartReading, readChart } from '../chart/reading.ts';
+import { type ChartReading, lettersTonic, readChart } from '../chart/reading.ts';
 import type { Result } from '../fault.ts';
 import { success } from '../fault.ts';
+import type { Note } from '../pitch/note.ts';
 import { BarDraft, type Cell } from './bar-draft.ts';
 
 /** Bars of a chart from one to another, both counted; indices of written bars. */
@@ -24,7 +24,8 @@ export function openChart(source: string): OpenChart {
   return { source, reading: readChart(source) };
 }
 
-function draftOf({ source, reading }: OpenChart): BarDraft {
+/** The chart as something to be rewritten. */
+export function draftOf({ source, reading }: OpenChart): BarDraft {
   return new BarDraft(source, reading);
 }
 
@@ -32,26 +33,37 @@ function indices({ from, to }: BarRange): readonly number[] {
   return Array.from({ length: Math.max(0, to - from + 1) }, (_, step) => from + step);
 }
 
+/** A bar as it is typed, and where it goes. */
+export interface TypedBar {
+  readonly bar: number;
+  /** Whether it is a new bar put before that one, or stands in its place. */
+  readonly isNew: boolean;
+  readonly typed: string;
+  /** What letters count from, where they are read in another key than the chart's own; else null. */
+  readonly lettersFrom: Note | null;
+}
+
 /**
- * Writes what is typed in the place of some bars: `4`, `6-7`, `(2-7 57)`, or `2-7 57` for one bar
- * that two chords share. Letters count from the key in force there. Faults come back with their
- * place in what was typed.
+ * Writes what is typed in the place of a bar or before it: `4`, `6-7`, `(2-7 57)`, or `2-7 57` for
+ * one bar that two chords share. Letters count from the key they are read in. Faults come back with
+ * their place in what was typed.
  */
-export function writeBar(chart: OpenChart, bar: number, typed: string): Result<string> {
-  const read = readTyped(chart, bar, typed);
+export function writeBar(chart: OpenChart, { bar, isNew, typed, lettersFrom }: TypedBar): Result<string> {
+  const read = parseBarTokens(typed, lettersFrom ?? countedFrom(chart, bar));
   if (!read.ok) return read;
   const draft = draftOf(chart);
-  const remarks = bar < chart.reading.bars.length ? draft.cell(bar).slice(1) : [];
-  if (bar < chart.reading.bars.length) draft.replace(bar, [[read.value, ...remarks]]);
-  else draft.insert(bar, [[read.value]]);
+  const exists = bar < chart.reading.bars.length;
+  if (exists && !isNew) draft.replace(bar, [[read.value, ...draft.cell(bar).slice(1)]]);
+  else {
+    if (exists) keepSigns(draft, bar - 1);
+    draft.insert(bar, [[read.value]]);
+  }
   return success(draft.text());
 }
 
-/** One bar as typed: several chords share it, with or without parentheses. */
-function readTyped({ reading }: OpenChart, bar: number, typed: string): Result<MusicItem> {
-  const near = reading.bars[bar] ?? reading.bars.at(-1);
-  const key = reading.stretches[near?.stretch ?? 0]?.key ?? reading.head.key;
-  return parseBarTokens(typed, countingTonic(key, reading.head.numbering));
+/** The note that numbers in a bar count from when the chart is read at home. */
+function countedFrom({ reading }: OpenChart, bar: number): Note {
+  return lettersTonic(reading, bar, reading.head.key.tonic);
 }
 
 /** Takes bars away. */
@@ -134,6 +146,8 @@ export function joinBars(chart: OpenChart, range: BarRange): string {
   return draft.text();
 }
 
+const isForm = (kind: FormMark['kind']) => (item: MusicItem) => item.kind === 'form' && item.mark.kind === kind;
+
 function sharedItem(slots: readonly Slot[], at: Place): MusicItem {
   return { kind: 'bar', slots, broken: null, at };
 }
@@ -144,7 +158,7 @@ export function toggleRepeat(chart: OpenChart, range: BarRange, times: number | 
   if (first === undefined || last === undefined) return chart.source;
   const draft = draftOf(chart);
   if (first.form.opensRepeat && last.form.closesRepeat !== null) {
-    const undone = [draft.unmark(range.from, 'before', 'repeat-open'), draft.unmark(range.to, 'behind', 'repeat-close')];
+    const undone = [draft.unmark(range.from, 'before', isForm('repeat-open')), draft.unmark(range.to, 'behind', isForm('repeat-close'))];
     if (undone.every((done) => done)) return draft.text();
   }
   draft.mark(range.from, 'before', { kind: 'form', mark: { kind: 'repeat-open' }, at: first.at });

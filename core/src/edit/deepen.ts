@@ -13,7 +13,7 @@ const DOMINANT_SEVENTH = formulaOf('1', '3', '5', 'b7');
 const MAJOR = formulaOf('1', '3', '5');
 
 /** What chords were before they were thinned or thickened, by what became of them in which bar and place. */
-export type FormerChords = ReadonlyMap<string, NumberChord>;
+export type FormerChords = Readonly<Record<string, NumberChord>>;
 
 /** A text with what its chords were before, so that thinning and thickening again loses nothing. */
 export interface Deepened {
@@ -26,16 +26,16 @@ export interface Deepened {
  * was something richer before it was thinned comes back as it was. A chord that is not the key's
  * stays as it is when thickened, but a major triad on the 5 becomes a dominant seventh in minor too.
  */
-export function deepenBars(chart: OpenChart, range: BarRange, depth: 'triad' | 'seventh', former: FormerChords = new Map()): Deepened {
-  const known = new Map(former);
+export function deepenBars(chart: OpenChart, range: BarRange, depth: 'triad' | 'seventh', former: FormerChords = {}): Deepened {
+  const known: Record<string, NumberChord> = { ...former };
   const text = changeChords(chart, range, (slot, bar, place) => {
     const { chord } = slot;
     if (chord === null) return slot;
-    const before = known.get(placeName(bar, place, chord));
+    const before = known[placeName(bar, place, chord)];
     const isRicher = before !== undefined && holdsAny(before.formula, SEVENTHS) === (depth === 'seventh');
     const next = isRicher ? before : depth === 'triad' ? thinned(chord) : thickened(chart, chord, bar);
     if (next.formula === chord.formula) return slot;
-    known.set(placeName(bar, place, next), chord);
+    known[placeName(bar, place, next)] = chord;
     return { ...slot, chord: next } satisfies BarChord;
   });
   return { text, former: known };

@@ -2,7 +2,8 @@ import { describe, expect, test } from '@jest/globals';
 import { readChart } from '../chart/reading.ts';
 import { requireValue } from '../fault.ts';
 import { parseKey } from '../key/key-text.ts';
-import { type ChordsABar, pastedText, readPasted } from './pasted-text.ts';
+import { openChart } from './bar-edits.ts';
+import { type ChordsABar, countedLines, pastedText, putPasted, readPasted } from './pasted-text.ts';
 
 const G = requireValue(parseKey('G')).tonic;
 const lines = (text: string, chordsABar?: ChordsABar) => readPasted(text, G, chordsABar);
@@ -93,3 +94,16 @@ test('letters and numbers of the same song are the same bars', () => {
     numbers?.bars.map(({ chords }) => chords.map(({ chord }) => chord)),
   );
 });
+
+test('letters seen in another key become the numbers they are there', () => {
+  expect(countedLines('[Verse]\nG (C D) Em\n~ rope', G)).toBe('[Verse]\n1 (4 5) 6-\n~ rope');
+});
+
+test.each([
+  ['[A]\n1 4\n[B]\n5', 1, '6- 5\n~ la', '[A]\n1 4\n6- 5\n~ la\n[B]\n5'],
+  ['[A]\n1 4\n\n', null, '5 1', '[A]\n1 4\n5 1\n'],
+  ['', null, '5 1', '5 1\n'],
+  ['title: X\nkey: G\n', null, '5 1', 'title: X\nkey: G\n\n5 1\n'],
+])('%j, behind bar %j: lines land behind its line, or at the end', (text, behind, put, after) =>
+  expect(putPasted(openChart(text), behind, put)).toBe(after),
+);

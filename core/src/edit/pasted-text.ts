@@ -1,7 +1,11 @@
+import { printChart } from '../chart/chart-text.ts';
+import { readChart } from '../chart/reading.ts';
 import { linesOf } from '../chart/text-lines.ts';
 import { parseChord } from '../chord/chord-text.ts';
 import { parseNumberOrLetters } from '../degree/number-text.ts';
 import type { Note } from '../pitch/note.ts';
+import { printNote } from '../pitch/note-text.ts';
+import type { OpenChart } from './bar-edits.ts';
 
 /** How a line of what was pasted is taken. */
 export interface PastedLine {
@@ -92,4 +96,19 @@ function barsOf(line: string, tonic: Note, chordsABar: ChordsABar): string {
     bars.push(bar.length === 1 ? (bar[0] as string) : `(${bar.join(' ')})`);
   }
   return bars.join(' ');
+}
+
+/** The chart's text with pasted lines behind the line of a bar, or at the end. */
+export function putPasted({ source, reading }: OpenChart, behind: number | null, text: string): string {
+  const bar = behind === null ? undefined : reading.bars[behind];
+  if (bar === undefined) return `${source.trimEnd()}${source.trim() === '' ? '' : reading.bars.length === 0 ? '\n\n' : '\n'}${text}\n`;
+  const rows = source.split('\n');
+  rows.splice(bar.at.line, 0, text);
+  return rows.join('\n');
+}
+
+/** Lines of chart text whose letters count from another note than the chart's own: they become numbers. */
+export function countedLines(text: string, tonic: Note): string {
+  const { chart } = readChart(`key: ${printNote(tonic)}\n\n${text}`);
+  return printChart({ head: [], body: chart.body }).trimEnd();
 }

@@ -12,3 +12,4 @@ export {
 } from './convert.ts';
 export { type IndexedSong, readTable, SET_COLUMNS, SONG_COLUMNS, songsOfTable, type Table, writeTable } from './csv.ts';
 export { type Loss, type LossCode, lossWords } from './loss.ts';
+export { type FoundSong, findSong } from './text-read.ts';

@@ -1,4 +1,4 @@
-import { printPitch } from '../singer/range-text.ts';
+import { printPitch } from '../key/range-text.ts';
 import type { LossList } from './loss.ts';
 import type { Score } from './score.ts';
 

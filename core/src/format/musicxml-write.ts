@@ -6,7 +6,7 @@ import { LETTER_SCHOOL, printQuality } from '../chord/quality-text.ts';
 import { numberChord } from '../degree/degree.ts';
 import { accidentalsOnMajor } from '../interval/interval-text.ts';
 import { type Key, sameKey } from '../key/key.ts';
-import { afterWords } from '../part/chart-part.ts';
+import { afterWords } from '../part/bar-words.ts';
 import { accidentals, letterStep, type Note } from '../pitch/note.ts';
 import { isMinorScale } from '../scale/scale.ts';
 import type { ScaleName } from '../scale/scale-table.ts';

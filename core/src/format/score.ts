@@ -4,7 +4,7 @@ import { type ChartReading, lettersFrom } from '../chart/reading.ts';
 import type { Chord } from '../chord/chord.ts';
 import { printChord } from '../chord/chord-text.ts';
 import type { Key } from '../key/key.ts';
-import { wordsUnder } from '../part/chart-part.ts';
+import { wordsUnder } from '../part/bar-words.ts';
 import { isWritable, type Note, simplest } from '../pitch/note.ts';
 import type { LossList } from './loss.ts';
 

@@ -1,10 +1,12 @@
 import { analyzeText } from '../analysis/analyze.ts';
 import { findMeter } from '../chart/head.ts';
+import { readChart } from '../chart/reading.ts';
 import { linesOf } from '../chart/text-lines.ts';
 import { type PastedLine, pastedText, readPasted } from '../edit/pasted-text.ts';
 import { failure, type Result, success } from '../fault.ts';
+import type { Key } from '../key/key.ts';
 import { parseKey, printKey } from '../key/key-text.ts';
-import type { LossList } from './loss.ts';
+import { LossList } from './loss.ts';
 
 const MOST_LETTERS = 400_000;
 /** So many lines of chords are enough to hear a key. */
@@ -27,6 +29,33 @@ export function readChordText(text: string, losses: LossList): Result<string> {
   const key = guessed === undefined ? 'C' : printKey(guessed);
   losses.add('key-guessed', null, key);
   return success(tidied([{ kind: 'head', typed: '', text: `key: ${key}` }, ...readPasted(stroked.join('\n'), guessed?.tonic ?? 0)]));
+}
+
+/** A whole song as it was found somewhere: as chart text, with what was found in it. */
+export interface FoundSong {
+  readonly source: string;
+  /** Null where no title stands on it. */
+  readonly title: string | null;
+  readonly key: Key;
+  /** Whether the key stands on it, or was heard in the chords; numbers have none of their own. */
+  readonly keyIs: 'named' | 'heard' | 'open';
+  readonly bars: number;
+}
+
+/** Reads a whole song pasted from anywhere: chart text, or chords over lyrics; undefined where it holds no bar. */
+export function findSong(text: string): FoundSong | undefined {
+  const asChart = readChart(text);
+  // chart text that can be read is taken as it stands
+  const isChart = asChart.bars.length > 0 && asChart.head.keyNamed && asChart.problems.every(({ severity }) => severity !== 'error');
+  const losses = new LossList();
+  const read = isChart ? success(text) : readChordText(text, losses);
+  if (!read.ok) return undefined;
+  const { head, bars } = readChart(read.value);
+  if (bars.length === 0) return undefined;
+  const heard = losses.all.some(({ code }) => code === 'key-guessed');
+  const inNumbers = heard && !/(?<![^\s(|><])[A-G]/.test(text.replace(/^.*[:[].*$/gm, ''));
+  const keyIs = heard ? (inNumbers ? 'open' : 'heard') : 'named';
+  return { source: read.value, title: head.title === '' ? null : head.title, key: head.key, keyIs, bars: bars.length };
 }
 
 /** A first line of words before anything else is the song's title. */

@@ -2,7 +2,9 @@ import { describe, expect, test } from '@jest/globals';
 import { readChart } from '../chart/reading.ts';
 import { renderChart } from '../chart/render.ts';
 import { requireValue } from '../fault.ts';
+import { parseKey } from '../key/key-text.ts';
 import { readFormat, writeFormat } from './convert.ts';
+import { findSong } from './text-read.ts';
 
 const textOf = (chart: string, tonic: number | null = null) => new TextDecoder().decode(writeFormat('text', chart, tonic).content);
 const read = (text: string) => readFormat('text', new TextEncoder().encode(text));
@@ -57,4 +59,18 @@ describe('chords over lyrics of others', () => {
     const result = read(text);
     expect(result.ok ? null : result.fault.code).toBe('format-empty');
   });
+});
+
+describe('a whole song as it is pasted', () => {
+  test.each([
+    ['Rope Walk\n\nKey: Eb\n\n[Verse]\nEb  Ab  Bb  Eb\n', { title: 'Rope Walk', keyIs: 'named', bars: 4 }, 'Eb'],
+    ['Bb Eb F Bb\nGm Eb F7 Bb\n', { title: null, keyIs: 'heard', bars: 8 }, 'Bb'],
+    ['title: Weir\nkey: A\n\n1 4 (5 1)\n', { title: 'Weir', keyIs: 'named', bars: 3 }, 'A'],
+    ['1 4 5 1\n6- 4 5 1\n', { title: null, keyIs: 'open', bars: 8 }, null],
+  ])('%j', (text, found, key) => {
+    expect(findSong(text)).toMatchObject(found);
+    if (key !== null) expect(readChart(findSong(text)?.source ?? '').head.key).toEqual(requireValue(parseKey(key)));
+  });
+
+  test.each(['', 'only words here\nand here', '[Verse]\n'])('%j is none', (text) => expect(findSong(text)).toBeUndefined());
 });

@@ -1,5 +1,5 @@
 import { failure, mod, type Result, success } from '../fault.ts';
-import { accidentals, chroma, type Note, simplest } from '../pitch/note.ts';
+import { chroma, type Note, plainNote } from '../pitch/note.ts';
 import { parseNote, printNote } from '../pitch/note-text.ts';
 import { pitchOf } from '../pitch/pitch-text.ts';
 import type { Tuning } from './fretboard.ts';
@@ -35,12 +35,6 @@ export function printTuning(tuning: Tuning): string {
 /** A MIDI pitch by its plain name and octave, middle C being C4: 58 is `Bb3`. */
 export function pitchName(midi: number): string {
   return `${printNote(plainNote(midi))}${Math.floor(midi / OCTAVE) - 1}`;
-}
-
-/** The simplest name of a MIDI pitch, flat where there is a choice, as tuned-down strings are called. */
-export function plainNote(midi: number): Note {
-  const note = simplest(mod(midi * 7, OCTAVE));
-  return accidentals(note) === 1 ? note - OCTAVE : note;
 }
 
 function nextString(note: Note, before: number | undefined, strings: number): number {

@@ -3,7 +3,9 @@ import { readChart } from '../chart/reading.ts';
 import { requireValue } from '../fault.ts';
 import { parseKey } from '../key/key-text.ts';
 import { DEFAULT_NAMING } from '../naming/naming.ts';
-import { afterWords, barHeading, chartPart, endingLabel, type PartLook, wordsUnder } from './chart-part.ts';
+import { symbolText } from '../naming/symbol-view.ts';
+import { afterWords, barHeading, endingLabel, wordsUnder } from './bar-words.ts';
+import { chartPart, type PartLook } from './chart-part.ts';
 
 const tonic = (key: string) => requireValue(parseKey(key)).tonic;
 const LOOK: PartLook = {
@@ -23,8 +25,10 @@ const bars = (source: string, look: Partial<PartLook> = {}) =>
   part(source, look).sections.flatMap(({ rows }) => rows.flatMap((row) => row.bars));
 const symbols = (source: string, look: Partial<PartLook> = {}) =>
   bars(source, look).flatMap(({ chords }) =>
-    chords.map(({ symbol, under }) =>
-      symbol === null ? 'NC' : `${symbol.prefix}${symbol.main}${symbol.sign}${symbol.raised} ${under}`.trim(),
+    chords.map(({ main, under, sounding }) =>
+      main === null
+        ? 'NC'
+        : [symbolText(main), under === null ? '' : ` ${symbolText(under)}`, sounding === null ? '' : ` = ${symbolText(sounding)}`].join(''),
     ),
   );
 
@@ -60,7 +64,7 @@ describe('a chart as its reader reads it', () => {
 
   test('bars before the first section stand in a part without a name', () => {
     expect(part('key: G\n1 4\n[A]\n5 1\n').sections.map(({ name, rows }) => [name, rows.length])).toEqual([
-      ['', 1],
+      [null, 1],
       ['A', 1],
     ]);
     expect(part('').sections).toEqual([]);
@@ -71,7 +75,7 @@ describe('a chart as its reader reads it', () => {
     const rows = (text: string) => part(text).sections.flatMap((section) => section.rows.map((row) => row.bars.length));
     expect(rows('key: G\n1 4 5 1 6- 2-\n')).toEqual([4, 2]);
     expect(rows('key: G\n1 4\n5 1\n')).toEqual([2, 2]);
-    expect(rows('key: G\n{pickup: 1} 5 1 4 5 1\n')).toEqual([5]);
+    expect(rows('key: G\n{pickup: 1} 5 1 4 5 1\n')).toEqual([1, 4]);
   });
 
   test('beats only where a bar is shared unequally', () => {
@@ -81,15 +85,16 @@ describe('a chart as its reader reads it', () => {
 
   test('marks go with their chords', () => {
     const [first, second, third, fourth] = bars('key: G\n>1 <4> 5! 1?\n').map(({ chords }) => chords[0]);
-    expect(first?.push).toBe(true);
-    expect(second?.ring).toBe(true);
-    expect(third?.stop).toBe(true);
-    expect(fourth?.optional).toBe(true);
+    expect(first?.marks.push).toBe(true);
+    expect(second?.marks.ring).toBe(true);
+    expect(third?.marks.stop).toBe(true);
+    expect(fourth?.marks.optional).toBe(true);
   });
 
   test('cues for somebody else are left out, remarks for everyone stay', () => {
     const text = 'key: G\n1 "watch" @bass "walk up" @drums "fill" 4\n';
-    const remarks = (cuesFor: readonly string[] | null) => bars(text, { cuesFor })[0]?.remarks;
+    const remarks = (cuesFor: readonly string[] | null) =>
+      bars(text, { cuesFor })[0]?.remarks.map(({ to, text: words }) => (to === null ? words : `${to}: ${words}`));
     expect(remarks(null)).toEqual(['watch', 'bass: walk up', 'drums: fill']);
     expect(remarks(['Bram', 'Bass guitar'])).toEqual(['watch', 'bass: walk up']);
     expect(remarks(['horn'])).toEqual(['watch']);
@@ -118,7 +123,7 @@ describe('parts for the rhythm section', () => {
     expect(symbols(text, { kind: 'form' })).toEqual(['–', '–', '–', '×', '×', '×', 'NC', 'NC', '–']);
     expect(part(text, { kind: 'form' }).sections[0]?.beside).toBe('×2  8 bars');
     const [, , shared] = bars(text, { kind: 'form' });
-    expect(shared?.chords.map(({ stop, share }) => [stop, share])).toEqual([
+    expect(shared?.chords.map(({ marks, share }) => [marks.stop, share])).toEqual([
       [false, 2],
       [true, 2],
     ]);

@@ -1,11 +1,12 @@
 import type { ChartReading } from '../chart/reading.ts';
 import type { Naming } from '../naming/naming.ts';
-import { chartPages, type PageSize } from '../notation/chart-pages.ts';
 import type { Drawing } from '../notation/drawing.ts';
 import type { Paper } from '../notation/study-sheet.ts';
 import type { Note } from '../pitch/note.ts';
 import { type Reader, writtenKey } from '../reader/reader.ts';
-import { type ChordShow, chartPart, type PartKind } from './chart-part.ts';
+import { chartPages, type PageSize } from './chart-pages.ts';
+import { chartPart } from './chart-part.ts';
+import type { ChordShow, PartKind, ProjectionLens } from './projection.ts';
 
 /** Somebody in the band, and how they like to read. */
 export interface PartReader {
@@ -33,22 +34,15 @@ export interface TonightSong {
 
 /** The pages of one player's part: transposed, in the player's own school, with the cues that are theirs. */
 export function partPages({ reading, tonic, tonight }: TonightSong, who: PartReader, paper: Paper): readonly Drawing[] {
-  const { reader, naming, show, kind, words } = who;
-  const written = writtenKey(reader, { tonic, scale: reading.head.key.scale }).tonic;
   const foot = [`Aurora Ridge · ${who.name}`, who.plays].filter((word) => word !== '').join(', ');
-  const content = chartPart(reading, {
-    naming,
-    sounding: tonic,
-    written,
-    capo: reader.capo,
-    show,
-    kind,
-    words,
-    cuesFor: cueNames(who),
-    tonight,
-    foot,
-  });
-  return chartPages(content, paper, who.size);
+  return chartPages(chartPart(reading, { ...lensOf(who, reading, tonic), capo: who.reader.capo, tonight, foot }), paper, who.size);
+}
+
+/** How somebody sees a chart that sounds with its home on `tonic`, on the screen as on paper. */
+export function lensOf(who: Omit<PartReader, 'size'>, { head }: Pick<ChartReading, 'head'>, tonic: Note): ProjectionLens {
+  const { reader, naming, show, kind, words } = who;
+  const written = writtenKey(reader, { tonic, scale: head.key.scale }).tonic;
+  return { naming, sounding: tonic, written, show, kind, words, cuesFor: cueNames(who) };
 }
 
 /** The names whose cues somebody wants to see, for `isFor`: null for every cue, none for no cue. */

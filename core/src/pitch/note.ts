@@ -50,3 +50,9 @@ export function simplest(note: Note): Note {
 export function withoutDoubles(note: Note): Note {
   return Math.abs(accidentals(note)) > 1 ? simplest(note) : note;
 }
+
+/** The simplest name of a MIDI pitch, flat where there is a choice, as tuned-down strings are called. */
+export function plainNote(midi: number): Note {
+  const note = simplest(mod(midi * 7, 12));
+  return accidentals(note) === 1 ? note - 12 : note;
+}

@@ -4,6 +4,7 @@ import { type ChartReading, lettersFrom, readChart } from '../chart/reading.ts';
 import { linesOf } from '../chart/text-lines.ts';
 import type { Chord } from '../chord/chord.ts';
 import type { NumberChord } from '../degree/degree.ts';
+import type { OpenChart } from '../edit/bar-edits.ts';
 import type { FaultCode } from '../fault.ts';
 import type { Key } from '../key/key.ts';
 import type { Note } from '../pitch/note.ts';
@@ -74,7 +75,16 @@ const LONGEST_SHOWN = 40;
  * read with its home there.
  */
 export function readProgression(source: string, tonic?: Note): Progression {
-  const chart = readChart(withoutSeparators(source));
+  return progressionIn(source, readChart(withoutSeparators(source)), tonic);
+}
+
+/** The same of a text that has been read already. */
+export function progressionOf({ source, reading }: OpenChart, tonic?: Note): Progression {
+  const plain = withoutSeparators(source);
+  return progressionIn(source, plain === source ? reading : readChart(plain), tonic);
+}
+
+function progressionIn(source: string, chart: ChartReading, tonic?: Note): Progression {
   const letters = lettersFrom(chart, tonic ?? chart.head.key.tonic);
   const chords = chart.bars.flatMap((bar, index) =>
     bar.chords.flatMap(({ chord, optional }, place): ProgressionChord[] => {

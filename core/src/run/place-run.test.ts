@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { STANDARD_GUITAR } from '../fretboard/instrument.ts';
-import { plainNote } from '../fretboard/tuning-text.ts';
+import { plainNote } from '../pitch/note.ts';
 import { placeRun, type RunPlace } from './place-run.ts';
 import type { RunPitch } from './run.ts';
 import { strokesAs, withStrokes } from './strokes.ts';

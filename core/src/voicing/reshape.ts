@@ -1,9 +1,8 @@
 import { type ChordCandidate, COMMON_COST, identify } from '../chord/identify.ts';
 import type { Instrument } from '../fretboard/instrument.ts';
-import { plainNote } from '../fretboard/tuning-text.ts';
 import type { Key } from '../key/key.ts';
-import { keyNotes } from '../key/key.ts';
-import { isEnharmonic, type Note } from '../pitch/note.ts';
+import { noteName } from '../key/note-name.ts';
+import type { Note } from '../pitch/note.ts';
 import { easiestFingering } from './fingering.ts';
 import { fitsHand } from './hand.ts';
 import { type Frets, soundingMidi, type Voicing } from './voicing.ts';
@@ -25,13 +24,6 @@ export function notesAt(frets: Frets, instrument: Instrument, key: Key | null, n
     .filter((midi): midi is number => midi !== null)
     .sort((a, b) => a - b)
     .map((midi) => noteName(midi, key, named));
-}
-
-/** A pitch under the name the chord gives it, else the key, else the plainest. */
-export function noteName(midi: number, key: Key | null, named: readonly Note[] = []): Note {
-  const plain = plainNote(midi);
-  const known = [...named, ...(key === null ? [] : keyNotes(key))].find((note) => isEnharmonic(note, plain));
-  return known ?? plain;
 }
 
 /** Names for whatever is held, best first; none when nothing sounds. */

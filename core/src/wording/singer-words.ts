@@ -1,8 +1,8 @@
 import type { Key } from '../key/key.ts';
+import { noteName } from '../key/note-name.ts';
 import { type Naming, nameNote } from '../naming/naming.ts';
 import { octaveOf } from '../pitch/pitch-text.ts';
 import type { SungRange } from '../singer/singer-key.ts';
-import { noteName } from '../voicing/reshape.ts';
 
 /** How a melody lies in a voice, in a sentence; its notes are called as the key calls them. */
 export function sungWords({ fit, lowRoom, highRoom, melody }: SungRange, key: Key, naming: Naming): string {

@@ -49,13 +49,20 @@ describe('calling the server', () => {
     expect((await fault()).status).toBe(0);
   });
 
+  test('no answer in time is a server that does not answer', async () => {
+    globalThis.fetch = (_, init) =>
+      new Promise((_resolve, reject) => init?.signal?.addEventListener('abort', () => reject(init.signal?.reason as Error)));
+    const thrown = await call('PUT', '/bands', bandsAnswer, { body: {}, limitMs: 5 }).catch((error: unknown) => error);
+    expect(thrown).toMatchObject({ status: 0 });
+  });
+
   test('what is sent is JSON', async () => {
     let sent: RequestInit | undefined;
     globalThis.fetch = (_, init) => {
       sent = init;
       return Promise.resolve(new Response('{"bands":[]}'));
     };
-    await call('POST', '/bands', bandsAnswer, { name: '♭' });
+    await call('POST', '/bands', bandsAnswer, { body: { name: '♭' } });
     expect(sent).toMatchObject({ method: 'POST', body: '{"name":"♭"}', headers: { 'Content-Type': 'application/json' } });
   });
 });

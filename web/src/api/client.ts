@@ -17,6 +17,15 @@ type Method = 'GET' | 'POST' | 'PUT' | 'PATCH' | 'DELETE';
 
 const AWAY = 'The server does not answer. What you write is kept on this device.';
 
+/** What a call carries, and what ends it. */
+export interface CallOptions {
+  readonly body?: unknown;
+  /** Ends the call when nobody waits for its answer any more. */
+  readonly signal?: AbortSignal;
+  /** How long an answer is waited for, in milliseconds; for as long as it takes when unsaid. */
+  readonly limitMs?: number;
+}
+
 /**
  * Calls the server and checks its answer.
  * @throws ApiFault when there is no answer or it is an error.
@@ -25,9 +34,10 @@ export async function call<Schema extends z.ZodType>(
   method: Method,
   path: string,
   schema: Schema,
-  body?: unknown,
+  { body, signal, limitMs }: CallOptions = {},
 ): Promise<z.output<Schema>> {
-  const response = await send(method, path, body);
+  const signals = [...(signal === undefined ? [] : [signal]), ...(limitMs === undefined ? [] : [AbortSignal.timeout(limitMs)])];
+  const response = await send(method, path, body, AbortSignal.any(signals));
   const answer: unknown = await response.json().catch(() => null);
   if (response.ok) return schema.parse(answer);
   const given = problem.safeParse(answer);
@@ -37,14 +47,17 @@ export async function call<Schema extends z.ZodType>(
 /** Browsers carry as many bytes on to their end when the page is left. */
 const MOST_CARRIED = 50_000;
 
-async function send(method: Method, path: string, body: unknown): Promise<Response> {
+async function send(method: Method, path: string, body: unknown, signal: AbortSignal): Promise<Response> {
   const text = body === undefined ? undefined : JSON.stringify(body);
   // what was changed just before the page is left is still sent
   const keepalive = method !== 'GET' && (text?.length ?? 0) < MOST_CARRIED;
-  const content = text === undefined ? { keepalive } : { keepalive, body: text, headers: { 'Content-Type': 'application/json' } };
+  const content =
+    text === undefined ? { keepalive, signal } : { keepalive, signal, body: text, headers: { 'Content-Type': 'application/json' } };
   try {
     return await fetch(`/api/v1${path}`, { method, ...content });
-  } catch {
+  } catch (error) {
+    // nobody waits for the answer any more
+    if (error instanceof DOMException && error.name === 'AbortError') throw error;
     throw new ApiFault(0, AWAY);
   }
 }

@@ -18,7 +18,7 @@ import { useBand } from './songs.ts';
 export function useConverted(wish: ConvertRequest) {
   return useQuery({
     queryKey: ['convert', wish],
-    queryFn: (): Promise<ConvertAnswer> => call('POST', '/convert', convertAnswer, wish),
+    queryFn: ({ signal }): Promise<ConvertAnswer> => call('POST', '/convert', convertAnswer, { body: wish, signal }),
     staleTime: Number.POSITIVE_INFINITY,
     gcTime: 60_000,
     retry: false,
@@ -52,7 +52,7 @@ export function useImportPreview(importId: string | null) {
   const bandId = useBand().data?.id ?? '';
   return useQuery({
     queryKey: ['import', bandId, importId],
-    queryFn: (): Promise<ImportPreview> => call('GET', `/bands/${bandId}/imports/${importId}`, importPreview),
+    queryFn: ({ signal }): Promise<ImportPreview> => call('GET', `/bands/${bandId}/imports/${importId}`, importPreview, { signal }),
     enabled: importId !== null,
     gcTime: 0,
     retry: false,
@@ -70,12 +70,12 @@ export function useTakeIn(): ServerWork<Taking> {
   const queries = useQueryClient();
   return useServerWork(
     (bandId, { importId, take }: Taking): Promise<JobState> =>
-      call('POST', `/bands/${bandId}/imports/${importId}/accept`, jobState, take === undefined ? {} : { take }),
+      call('POST', `/bands/${bandId}/imports/${importId}/accept`, jobState, { body: take === undefined ? {} : { take } }),
     () => void queries.invalidateQueries(),
   );
 }
 
 /** Every song in another format, zipped. */
 export function useExportAll(): ServerWork<ExportRequest> {
-  return useServerWork((bandId, wish: ExportRequest) => call('POST', `/bands/${bandId}/exports`, jobState, wish));
+  return useServerWork((bandId, wish: ExportRequest) => call('POST', `/bands/${bandId}/exports`, jobState, { body: wish }));
 }

@@ -30,7 +30,7 @@ export function useServerWork<Wish>(
   const at = `/bands/${bandId}/jobs/${jobId}`;
   const followed = useQuery({
     queryKey: ['job', bandId, jobId],
-    queryFn: () => call('GET', at, jobState),
+    queryFn: ({ signal }) => call('GET', at, jobState, { signal }),
     enabled: jobId !== null,
     refetchInterval: ({ state }) => (state.data === undefined || state.data.state === 'working' ? POLL_MS : false),
     gcTime: 0,
@@ -69,5 +69,5 @@ function useDone(state: JobState | null, onDone: (state: JobState) => void): voi
 
 /** A PDF for every player, of a song or a set. */
 export function usePartsPack(): ServerWork<PackRequest> {
-  return useServerWork((bandId, wish: PackRequest) => call('POST', `/bands/${bandId}/packs`, jobState, wish));
+  return useServerWork((bandId, wish: PackRequest) => call('POST', `/bands/${bandId}/packs`, jobState, { body: wish }));
 }

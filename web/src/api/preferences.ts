@@ -14,17 +14,20 @@ export function usePreferences(): { readonly preferences: Preferences; readonly 
   const queries = useQueryClient();
   const { data } = useQuery({
     queryKey: preferencesKey(bandId),
-    queryFn: () => call('GET', `/bands/${bandId}/preferences`, preferences),
+    queryFn: ({ signal }) => call('GET', `/bands/${bandId}/preferences`, preferences, { signal }),
     enabled: bandId !== '',
   });
   // read once: a new object at every drawing would look like a change
   const [before] = useState(remembered);
   const current = data ?? before;
   const { mutate } = useMutation({
-    mutationFn: async (change: PreferencesChange) => call('PATCH', `/bands/${await knownBandId(queries)}/preferences`, preferences, change),
+    mutationFn: async (change: PreferencesChange) =>
+      call('PATCH', `/bands/${await knownBandId(queries)}/preferences`, preferences, { body: change }),
     onMutate: (change) => {
       queries.setQueryData(preferencesKey(bandId), { ...current, ...change });
     },
+    // what the server refused does not stay on the screen
+    onError: () => void queries.invalidateQueries({ queryKey: preferencesKey(bandId) }),
     // what was changed before the band was known
     onSuccess: async (changed) => {
       if (bandId === '') queries.setQueryData(preferencesKey(await knownBandId(queries)), changed);

@@ -2,7 +2,7 @@ import { type SetList, type SetListBody, setList, setListsAnswer } from '@aurora
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { z } from 'zod';
 import { call } from './client.ts';
-import { fullSetsKey, useBand } from './songs.ts';
+import { FOLLOW_MS, fullSetsKey, SAVE_MS, useBand } from './songs.ts';
 
 const setsKey = (bandId: string) => ['sets', bandId] as const;
 export const setKey = (bandId: string, setId: string) => [...fullSetsKey(bandId), setId] as const;
@@ -12,7 +12,7 @@ export function useSets() {
   const bandId = useBand().data?.id ?? '';
   return useQuery({
     queryKey: setsKey(bandId),
-    queryFn: async () => (await call('GET', `/bands/${bandId}/sets`, setListsAnswer)).sets,
+    queryFn: async ({ signal }) => (await call('GET', `/bands/${bandId}/sets`, setListsAnswer, { signal })).sets,
     enabled: bandId !== '',
   });
 }
@@ -22,8 +22,9 @@ export function useSet(setId: string | null) {
   const bandId = useBand().data?.id ?? '';
   return useQuery({
     queryKey: setKey(bandId, setId ?? ''),
-    queryFn: () => call('GET', `/bands/${bandId}/sets/${setId}`, setList),
+    queryFn: ({ signal }) => call('GET', `/bands/${bandId}/sets/${setId}`, setList, { signal }),
     enabled: bandId !== '' && setId !== null,
+    refetchInterval: FOLLOW_MS,
   });
 }
 
@@ -33,7 +34,7 @@ export function useSetChanges() {
   const queries = useQueryClient();
   const refresh = () => void queries.invalidateQueries({ queryKey: setsKey(bandId) });
   const add = useMutation({
-    mutationFn: (body: SetListBody) => call('POST', `/bands/${bandId}/sets`, setList, body),
+    mutationFn: (body: SetListBody) => call('POST', `/bands/${bandId}/sets`, setList, { body }),
     onSuccess: (set) => {
       queries.setQueryData(setKey(bandId, set.id), set);
       refresh();
@@ -48,5 +49,5 @@ export function useSetChanges() {
 
 /** Saves a set on top of the revision it was changed from. */
 export function saveSet(bandId: string, setId: string, body: SetListBody, baseRevision: number): Promise<SetList> {
-  return call('PUT', `/bands/${bandId}/sets/${setId}`, setList, { ...body, baseRevision });
+  return call('PUT', `/bands/${bandId}/sets/${setId}`, setList, { body: { ...body, baseRevision }, limitMs: SAVE_MS });
 }

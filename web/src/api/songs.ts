@@ -12,8 +12,8 @@ import { ApiFault, call } from './client.ts';
 
 const bandQuery = queryOptions({
   queryKey: ['band'],
-  queryFn: async () => {
-    const { bands } = await call('GET', '/bands', bandsAnswer);
+  queryFn: async ({ signal }) => {
+    const { bands } = await call('GET', '/bands', bandsAnswer, { signal });
     const first = bands[0];
     if (first === undefined) throw new ApiFault(404, 'There is no band here yet. Start the demo with: npm run demo');
     return first;
@@ -57,7 +57,7 @@ export function useShelf(wish: ShelfWish) {
   const bandId = useBand().data?.id ?? '';
   return useInfiniteQuery({
     queryKey: [...songsKey(bandId), wish],
-    queryFn: ({ pageParam }) => call('GET', `/bands/${bandId}/songs?${searchOf(wish, pageParam)}`, songsAnswer),
+    queryFn: ({ pageParam, signal }) => call('GET', `/bands/${bandId}/songs?${searchOf(wish, pageParam)}`, songsAnswer, { signal }),
     initialPageParam: null as string | null,
     getNextPageParam: ({ next }) => next,
     enabled: bandId !== '',
@@ -79,24 +79,28 @@ export function useTags() {
   const bandId = useBand().data?.id ?? '';
   return useQuery({
     queryKey: [...songsKey(bandId), 'tags'],
-    queryFn: async () => (await call('GET', `/bands/${bandId}/songs/tags`, tagsAnswer)).tags,
+    queryFn: async ({ signal }) => (await call('GET', `/bands/${bandId}/songs/tags`, tagsAnswer, { signal })).tags,
     enabled: bandId !== '',
   });
 }
 
-/** One song with its chart. */
-export function useSong(songId: string | undefined) {
+/** How often what is open is asked for again, so that what others save is seen. */
+export const FOLLOW_MS = 10_000;
+
+/** One song with its chart; followed, it is asked for again and again while the page is in sight. */
+export function useSong(songId: string | undefined, { follow = false }: { readonly follow?: boolean } = {}) {
   const bandId = useBand().data?.id ?? '';
   return useQuery({
     queryKey: songKey(bandId, songId ?? ''),
-    queryFn: () => call('GET', `/bands/${bandId}/songs/${songId}`, song),
+    queryFn: ({ signal }) => call('GET', `/bands/${bandId}/songs/${songId}`, song, { signal }),
     enabled: bandId !== '' && songId !== undefined,
+    refetchInterval: follow ? FOLLOW_MS : false,
   });
 }
 
 /** Puts a new song on the shelf. */
 export function useAddSong() {
-  return useSongMutation((bandId, source: string) => call('POST', `/bands/${bandId}/songs`, song, { source }));
+  return useSongMutation((bandId, source: string) => call('POST', `/bands/${bandId}/songs`, song, { body: { source } }));
 }
 
 /** Puts a copy of a song on the shelf. */
@@ -107,7 +111,7 @@ export function useDuplicateSong() {
 /** Changes a song's tags, puts it away or brings it back. */
 export function useChangeSong() {
   return useSongMutation((bandId, { id, change }: { readonly id: SongSummary['id']; readonly change: SongChange }) =>
-    call('PATCH', `/bands/${bandId}/songs/${id}`, song, change),
+    call('PATCH', `/bands/${bandId}/songs/${id}`, song, { body: change }),
   );
 }
 
@@ -124,7 +128,10 @@ function useSongMutation<Wish>(ask: (bandId: string, wish: Wish) => Promise<Song
   });
 }
 
+/** A save that is not answered by then is tried again. */
+export const SAVE_MS = 15_000;
+
 /** Saves a chart on top of the revision it was written from. */
 export function saveSong(bandId: string, songId: string, source: string, baseRevision: number): Promise<Song> {
-  return call('PUT', `/bands/${bandId}/songs/${songId}`, song, { source, baseRevision });
+  return call('PUT', `/bands/${bandId}/songs/${songId}`, song, { body: { source, baseRevision }, limitMs: SAVE_MS });
 }

@@ -13,9 +13,13 @@ export function useSwaps(songId: string): {
   const queries = useQueryClient();
   const at = `/bands/${bandId}/songs/${songId}/swaps`;
   const queryKey = ['swaps', bandId, songId];
-  const { data } = useQuery({ queryKey, queryFn: () => call('GET', at, swapsAnswer), enabled: bandId !== '' && songId !== '' });
+  const { data } = useQuery({
+    queryKey,
+    queryFn: ({ signal }) => call('GET', at, swapsAnswer, { signal }),
+    enabled: bandId !== '' && songId !== '',
+  });
   const { mutate, error } = useMutation({
-    mutationFn: (swap: SwapRequest) => call('PUT', at, swapsAnswer, swap),
+    mutationFn: (swap: SwapRequest) => call('PUT', at, swapsAnswer, { body: swap }),
     onSuccess: (answer) => queries.setQueryData(queryKey, answer),
   });
   return { swaps: data?.swaps ?? NONE, put: mutate, fault: error?.message ?? null };

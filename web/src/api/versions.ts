@@ -10,11 +10,12 @@ export function useVersions(songId: string, named: boolean) {
   const bandId = useBand().data?.id ?? '';
   return useInfiniteQuery({
     queryKey: ['versions', songId, named],
-    queryFn: ({ pageParam }) =>
+    queryFn: ({ pageParam, signal }) =>
       call(
         'GET',
         `/bands/${bandId}/songs/${songId}/versions?named=${named ? 'yes' : 'no'}${pageParam === null ? '' : `&before=${pageParam}`}`,
         songVersionsAnswer,
+        { signal },
       ),
     initialPageParam: null as number | null,
     getNextPageParam: ({ next }) => next,
@@ -28,7 +29,7 @@ export function useVersion(songId: string, revision: number) {
   const bandId = useBand().data?.id ?? '';
   return useQuery({
     queryKey: ['version', songId, revision],
-    queryFn: () => call('GET', `/bands/${bandId}/songs/${songId}/versions/${revision}`, songVersion),
+    queryFn: ({ signal }) => call('GET', `/bands/${bandId}/songs/${songId}/versions/${revision}`, songVersion, { signal }),
     enabled: bandId !== '',
     staleTime: Number.POSITIVE_INFINITY,
   });
@@ -40,7 +41,7 @@ export function useNameVersion(songId: string) {
   const queries = useQueryClient();
   return useMutation({
     mutationFn: ({ revision, name }: { readonly revision: number; readonly name: string | null }) =>
-      call('PATCH', `/bands/${bandId}/songs/${songId}/versions/${revision}`, head, { name }),
+      call('PATCH', `/bands/${bandId}/songs/${songId}/versions/${revision}`, head, { body: { name } }),
     onSuccess: () => void queries.invalidateQueries({ queryKey: ['versions', songId] }),
   });
 }

@@ -21,11 +21,18 @@ afterEach(() => void jest.useRealTimers());
 
 function deskWith(answer: (body: SetListBody, base: number) => Promise<SetList>) {
   const saves: [string, number][] = [];
-  const desk = new SetDesk(SET, (body, base) => {
+  const save = (body: SetListBody, base: number) => {
     saves.push([body.name, base]);
     return answer(body, base);
-  });
-  return { desk, saves };
+  };
+  const nothing = () => undefined;
+  const copies = { put: () => true, drop: nothing, own: () => null, leftBehind: async () => [], putHistory: nothing, history: () => '' };
+  const clock = {
+    now: () => Date.now(),
+    setTimer: (work: () => void, ms: number) => Number(setTimeout(work, ms)),
+    clearTimer: (timer: number) => clearTimeout(timer),
+  };
+  return { desk: new SetDesk(SET, save, { ...clock, copies }), saves };
 }
 const accept = async (body: SetListBody, base: number): Promise<SetList> => ({ ...SET, ...body, revision: base + 1 });
 
@@ -35,9 +42,9 @@ describe('a set being worked on', () => {
     desk.change(named('A'));
     desk.change(named('B'));
     expect(desk.get().status.kind).toBe('waiting');
-    await jest.advanceTimersByTimeAsync(600);
+    await jest.advanceTimersByTimeAsync(700);
     desk.change(named('C'));
-    await jest.advanceTimersByTimeAsync(600);
+    await jest.advanceTimersByTimeAsync(700);
     expect(saves).toEqual([
       ['B', 1],
       ['C', 2],
@@ -60,8 +67,8 @@ describe('a set being worked on', () => {
     expect(desk.get().body.name).toBe('B');
     desk.undo();
     desk.change(named('D'));
-    expect(desk.get().future).toEqual([]);
-    await jest.advanceTimersByTimeAsync(600);
+    expect(desk.get().canRedo).toBe(false);
+    await jest.advanceTimersByTimeAsync(700);
     expect(saves.at(-1)?.[0]).toBe('D');
   });
 
@@ -71,7 +78,7 @@ describe('a set being worked on', () => {
       return accept(body, base);
     });
     desk.change(named('A'));
-    await jest.advanceTimersByTimeAsync(600);
+    await jest.advanceTimersByTimeAsync(700);
     desk.change(named('B'));
     await jest.advanceTimersByTimeAsync(5000);
     expect(saves).toEqual([
@@ -85,7 +92,7 @@ describe('a set being worked on', () => {
     let away = true;
     const { desk, saves } = deskWith((body, base) => (away ? Promise.reject(new ApiFault(0, 'away')) : accept(body, base)));
     desk.change(named('A'));
-    await jest.advanceTimersByTimeAsync(600);
+    await jest.advanceTimersByTimeAsync(700);
     expect(desk.get()).toMatchObject({ body: { name: 'A' }, status: { kind: 'away' } });
     away = false;
     await jest.advanceTimersByTimeAsync(4000);
@@ -98,21 +105,40 @@ describe('a set being worked on', () => {
     const stale = new ApiFault(409, 'stale', { type: '', title: '', status: 409, detail: '', currentSet: theirs });
     const { desk, saves } = deskWith((body, base) => (base < 4 ? Promise.reject(stale) : accept(body, base)));
     desk.change(named('Mine'));
-    await jest.advanceTimersByTimeAsync(600);
+    await jest.advanceTimersByTimeAsync(700);
     expect(desk.get()).toMatchObject({ body: { name: 'Mine' }, status: { kind: 'conflict' } });
     desk.settle('theirs');
     expect(desk.get().body.name).toBe('Theirs');
     desk.undo();
-    await jest.advanceTimersByTimeAsync(600);
+    await jest.advanceTimersByTimeAsync(700);
     expect(saves.at(-1)).toEqual(['Mine', 4]);
     expect(desk.get().status.kind).toBe('saved');
+  });
+
+  test('what somebody else changed in other fields is put together with one’s own by itself', async () => {
+    const theirs: SetList = { ...SET, place: 'The weir', revision: 4, savedAt: '2026-01-02' };
+    const stale = new ApiFault(409, 'stale', { type: '', title: '', status: 409, detail: '', currentSet: theirs });
+    const { desk, saves } = deskWith((body, base) => (base < 4 ? Promise.reject(stale) : accept(body, base)));
+    desk.change(named('Mine'));
+    await jest.advanceTimersByTimeAsync(2000);
+    expect(desk.get()).toMatchObject({ body: { name: 'Mine', place: 'The weir' }, status: { kind: 'saved' } });
+    expect(saves.at(-1)).toEqual(['Mine', 4]);
+  });
+
+  test('a name with a space behind it, as it is typed, is no change by somebody else', async () => {
+    const { desk } = deskWith(async (body, base) => ({ ...(await accept(body, base)), name: body.name.trim() }));
+    desk.change(named('Spring '));
+    await jest.advanceTimersByTimeAsync(650);
+    desk.change(named('Spring t'));
+    await jest.advanceTimersByTimeAsync(2000);
+    expect(desk.get()).toMatchObject({ body: { name: 'Spring t' }, status: { kind: 'saved' } });
   });
 
   test('what the server refuses is said, and not tried again by itself', async () => {
     const { desk, saves } = deskWith(() => Promise.reject(new ApiFault(422, 'name: give the set a name')));
     desk.change(named(''));
     await jest.advanceTimersByTimeAsync(20_000);
-    expect(desk.get().status).toEqual({ kind: 'refused', says: 'name: give the set a name' });
+    expect(desk.get().status).toEqual({ kind: 'refused', why: 'name: give the set a name' });
     expect(saves).toHaveLength(1);
   });
 
@@ -132,7 +158,7 @@ describe('a set being worked on', () => {
     source,
   });
 
-  test('what others saved is taken over, and can be taken back; a set from a backup too', () => {
+  test('what others saved is taken over, a set from a backup too; what is taken back is one’s own', () => {
     const { desk } = deskWith(accept);
     desk.adopt({ ...SET, name: 'Theirs', revision: 3, savedAt: '2026-01-01T10:00:00.000Z' });
     expect(desk.get().body.name).toBe('Theirs');
@@ -141,7 +167,7 @@ describe('a set being worked on', () => {
     desk.adopt({ ...SET, name: 'Late answer', revision: 3, savedAt: '2026-01-01T10:30:00.000Z' });
     expect(desk.get().body.name).toBe('Restored');
     desk.undo();
-    expect(desk.get().body.name).toBe('Theirs');
+    expect(desk.get()).toMatchObject({ body: { name: 'Restored' }, canUndo: false });
   });
 
   test('a chart that was changed meanwhile comes into the set, whatever waits to be saved', () => {
@@ -158,9 +184,9 @@ describe('a set being worked on', () => {
 
   test('leaving saves at once', async () => {
     const { desk, saves } = deskWith(accept);
-    desk.flush();
+    void desk.flush();
     desk.change(named('A'));
-    desk.flush();
+    void desk.flush();
     await jest.advanceTimersByTimeAsync(1);
     expect(saves).toEqual([['A', 1]]);
   });

@@ -1,44 +1,48 @@
 import { type SetList, type SetListBody, type Song, setList } from '@aurora/wire';
 import { ApiFault } from '../api/client.ts';
+import type { DeviceCopies, Saved } from './device-copy.ts';
+import { Draft, type DraftDeps, type DraftStatus, type SaveFault } from './draft.ts';
+import { type FieldClash, takeTheirs } from './merge-values.ts';
+import { SET_KIND, type SetStep } from './set-kind.ts';
 
-/** Where a set stands between this page and the server. */
-export type SetStatus =
-  | { readonly kind: 'saved' }
-  | { readonly kind: 'waiting' | 'saving' }
-  | { readonly kind: 'away' | 'refused'; readonly says: string }
-  /** Somebody else saved first. */
-  | { readonly kind: 'conflict'; readonly theirs: SetList };
+export type SetStatus = DraftStatus<SetListBody, FieldClash>;
 
-/** A set being worked on: what it is now, what can be taken back, and how it is kept. */
+/** A set being worked on: what it is now, the charts in it, and how it is kept. */
 export interface SetDeskState {
   readonly body: SetListBody;
   readonly songs: readonly Song[];
-  readonly past: readonly SetListBody[];
-  readonly future: readonly SetListBody[];
+  readonly canUndo: boolean;
+  readonly canRedo: boolean;
+  readonly isKept: boolean;
   readonly status: SetStatus;
 }
 
 type Save = (body: SetListBody, baseRevision: number) => Promise<SetList>;
 
-const PAUSE_MS = 500;
-const RETRY_MS = 3000;
-const MOST_STEPS = 200;
-
-/** Keeps a set: every change can be taken back, and is saved after a pause; while the server is away it is tried again. */
+/** A set's draft, with the charts of its songs beside it. */
 export class SetDesk {
-  #state: SetDeskState;
-  #revision: number;
-  /** When what the server has was saved, as ISO time: a set brought back from a backup begins again at its first revision. */
-  #savedAt: string;
-  #timer: ReturnType<typeof setTimeout> | null = null;
+  readonly #draft: Draft<SetListBody, SetStep, FieldClash>;
   readonly #listeners = new Set<() => void>();
-  readonly #save: Save;
+  #songs: readonly Song[];
+  #state: SetDeskState;
 
-  constructor(set: SetList, save: Save) {
-    this.#revision = set.revision;
-    this.#savedAt = set.savedAt;
-    this.#save = save;
-    this.#state = { body: bodyOf(set), songs: set.songs, past: [], future: [], status: { kind: 'saved' } };
+  constructor(
+    set: SetList,
+    save: Save,
+    deps: Pick<DraftDeps<SetListBody>, 'now' | 'setTimer' | 'clearTimer'> & { readonly copies: DeviceCopies<SetListBody> },
+  ) {
+    this.#songs = set.songs;
+    this.#draft = new Draft(savedSet(set), SET_KIND, {
+      ...deps,
+      save: async (body, base) => {
+        const saved = await save(body, base);
+        this.#take(saved.songs);
+        return savedSet(saved);
+      },
+      faultOf: (error) => this.#faultOf(error),
+    });
+    this.#state = this.#read();
+    this.#draft.subscribe(() => this.#tell());
   }
 
   readonly get = (): SetDeskState => this.#state;
@@ -48,118 +52,64 @@ export class SetDesk {
     return () => this.#listeners.delete(listener);
   };
 
-  /** Changes the set; `songs` are those newly in it. */
+  /** Changes the set as it stands just now; `songs` are those newly in it. */
   readonly change = (to: (body: SetListBody) => SetListBody, songs: readonly Song[] = []): void => {
-    const { body, past, songs: known } = this.#state;
-    const next = to(body);
-    if (next === body) return;
-    const fresh = songs.filter(({ id }) => known.every((one) => one.id !== id));
-    this.#put({ body: next, songs: [...known, ...fresh], past: [...past, body].slice(-MOST_STEPS), future: [] });
-    this.#later(PAUSE_MS);
+    const fresh = songs.filter(({ id }) => this.#songs.every((one) => one.id !== id));
+    if (fresh.length > 0) this.#songs = [...this.#songs, ...fresh];
+    this.#draft.write(to(this.#draft.get().value));
   };
 
-  readonly undo = (): void => {
-    const { body, past, future } = this.#state;
-    const before = past.at(-1);
-    if (before === undefined) return;
-    this.#put({ body: before, past: past.slice(0, -1), future: [body, ...future] });
-    this.#later(PAUSE_MS);
-  };
+  readonly undo = (): void => this.#draft.undo();
+  readonly redo = (): void => this.#draft.redo();
+  readonly flush = (): Promise<void> => this.#draft.flush();
 
-  readonly redo = (): void => {
-    const { body, past, future } = this.#state;
-    const [next, ...rest] = future;
-    if (next === undefined) return;
-    this.#put({ body: next, past: [...past, body], future: rest });
-    this.#later(PAUSE_MS);
-  };
-
-  /** After somebody else saved: what is here goes over theirs, or theirs is taken; either can be taken back. */
+  /** Ends a conflict: what both changed is kept as it is here, or as they have it. Everything else of both is in already. */
   readonly settle = (keep: 'mine' | 'theirs'): void => {
-    const { status, body, past } = this.#state;
-    if (status.kind !== 'conflict') return;
-    this.#stand(status.theirs);
-    if (keep === 'mine') {
-      this.#put({ status: { kind: 'waiting' } });
-      this.#later(0);
-      return;
-    }
-    this.#put({ body: bodyOf(status.theirs), songs: status.theirs.songs, past: [...past, body], future: [], status: { kind: 'saved' } });
+    const { status, body } = this.#state;
+    if (status.kind === 'conflict') this.#draft.resolve(keep === 'mine' ? body : takeTheirs(body, status.clashes));
   };
 
-  /**
-   * Takes over what the server has now: the set where nothing of this page waits to be saved, its songs
-   * always, whose charts may have been changed meanwhile.
-   */
+  /** Takes in what the server has now: the set where it is newer, its songs wherever their charts are. */
   readonly adopt = (set: SetList): void => {
-    const { status, body, past, songs } = this.#state;
-    if (set.savedAt < this.#savedAt) return;
-    if (status.kind === 'saved' && set.savedAt > this.#savedAt) {
-      this.#stand(set);
-      this.#put({ body: bodyOf(set), songs: set.songs, past: [...past, body], future: [] });
-    } else if (set.songs.some((song) => changedIn(songs, song)))
-      this.#put({ songs: [...set.songs, ...songs.filter(({ id }) => set.songs.every((song) => song.id !== id))] });
+    this.#take(set.songs);
+    this.#draft.adopt(savedSet(set));
   };
 
-  /** Saves at once what is not saved yet. */
-  readonly flush = (): void => {
-    if (this.#timer === null) return;
-    clearTimeout(this.#timer);
-    void this.#saveNow();
-  };
-
-  #stand({ revision, savedAt }: SetList): void {
-    this.#revision = revision;
-    this.#savedAt = savedAt;
+  #take(songs: readonly Song[]): void {
+    if (!songs.some((song) => isNewer(this.#songs, song))) return;
+    const newest = songs.map((song) => (isNewer(this.#songs, song) ? song : (this.#songs.find(({ id }) => id === song.id) as Song)));
+    this.#songs = [...newest, ...this.#songs.filter(({ id }) => songs.every((song) => song.id !== id))];
+    this.#tell();
   }
 
-  #put(change: Partial<SetDeskState>): void {
-    this.#state = { ...this.#state, ...change };
+  #faultOf(error: unknown): SaveFault<SetListBody> {
+    const fault = error instanceof ApiFault ? error : new ApiFault(0, String(error));
+    const theirs = setList.safeParse(fault.problem?.currentSet);
+    if (fault.status === 409 && theirs.success) {
+      this.#take(theirs.data.songs);
+      return { kind: 'stale', current: savedSet(theirs.data) };
+    }
+    const away = fault.status === 0 || fault.status >= 500 || fault.status === 429;
+    return away ? { kind: 'away', why: 'The server does not answer; not saved yet.' } : { kind: 'refused', why: fault.message };
+  }
+
+  #read(): SetDeskState {
+    const { value, status, isKept, canUndo, canRedo } = this.#draft.get();
+    return { body: value, songs: this.#songs, status, isKept, canUndo, canRedo };
+  }
+
+  #tell(): void {
+    this.#state = this.#read();
     for (const listener of this.#listeners) listener();
   }
-
-  #later(ms: number): void {
-    const { kind } = this.#state.status;
-    if (kind === 'conflict') return;
-    if (kind !== 'saving' && kind !== 'away') this.#put({ status: { kind: 'waiting' } });
-    if (this.#timer !== null) clearTimeout(this.#timer);
-    this.#timer = setTimeout(() => void this.#saveNow(), ms);
-  }
-
-  async #saveNow(): Promise<void> {
-    this.#timer = null;
-    if (this.#state.status.kind === 'saving') {
-      this.#later(PAUSE_MS);
-      return;
-    }
-    const { body } = this.#state;
-    this.#put({ status: { kind: 'saving' } });
-    try {
-      const saved = await this.#save(body, this.#revision);
-      this.#stand(saved);
-      this.#put({ songs: saved.songs, status: { kind: 'saved' } });
-      if (this.#state.body !== body) this.#later(PAUSE_MS);
-    } catch (fault) {
-      this.#put({ status: statusOf(fault) });
-      if (this.#state.status.kind === 'away') this.#later(RETRY_MS);
-    }
-  }
 }
 
-function statusOf(fault: unknown): SetStatus {
-  if (!(fault instanceof ApiFault)) return { kind: 'away', says: 'Not saved yet.' };
-  const theirs = setList.safeParse(fault.problem?.currentSet);
-  if (theirs.success) return { kind: 'conflict', theirs: theirs.data };
-  if (fault.status === 0 || fault.status >= 500) return { kind: 'away', says: 'The server does not answer; not saved yet.' };
-  return { kind: 'refused', says: fault.message };
-}
-
-/** Whether a song is not here, or its chart was saved after the one that is. */
-function changedIn(songs: readonly Song[], { id, savedAt }: Song): boolean {
+/** Whether a song is not here yet, or its chart was saved after the one that is. */
+function isNewer(songs: readonly Song[], { id, savedAt }: Song): boolean {
   const here = songs.find((song) => song.id === id);
   return here === undefined || here.savedAt < savedAt;
 }
 
-function bodyOf({ name, place, startsAt, gapSeconds, entries }: SetList): SetListBody {
-  return { name, place, startsAt, gapSeconds, entries };
+function savedSet({ name, place, startsAt, gapSeconds, entries, revision, savedAt }: SetList): Saved<SetListBody> {
+  return { value: { name, place, startsAt, gapSeconds, entries }, revision, savedAt };
 }

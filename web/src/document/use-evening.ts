@@ -1,14 +1,13 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useMemo, useSyncExternalStore } from 'react';
 import { useMembers } from '../api/members.ts';
-import { saveSet, setKey, useSet, useSets } from '../api/sets.ts';
+import { setKey, useSet, useSets } from '../api/sets.ts';
 import { useBand } from '../api/songs.ts';
 import { useTonight } from '../session/tonight-store.ts';
 import { type EveningView, viewEvening } from './evening-view.ts';
-import { SetDesk, type SetDeskState } from './set-desk.ts';
-
-/** Desks stay as long as the page does, and with them what can be taken back. */
-const DESKS = new Map<string, SetDesk>();
+import { onSavedElsewhere } from './saved-news.ts';
+import type { SetDesk, SetDeskState } from './set-desk.ts';
+import { openSetDesk } from './set-desks.ts';
 
 /** Tonight's set on its desk, worked out. */
 export interface Tonight extends EveningView {
@@ -36,29 +35,12 @@ export function useTonightSet(): TonightAnswer {
   const setId = sets.data?.find(({ id }) => id === chosen)?.id ?? sets.data?.[0]?.id ?? null;
   const { data: set, error } = useSet(setId);
   const members = useMembers();
-  const desk = useMemo(() => {
-    if (set === undefined) return null;
-    const known = DESKS.get(set.id);
-    if (known !== undefined) return known;
-    const made = new SetDesk(set, async (body, base) => {
-      const saved = await saveSet(bandId, set.id, body, base);
-      queries.setQueryData(setKey(bandId, set.id), saved);
-      return saved;
-    });
-    DESKS.set(set.id, made);
-    return made;
-  }, [set, bandId, queries]);
+  const desk = useMemo(() => (set === undefined ? null : openSetDesk(queries, bandId, set)), [set, bandId, queries]);
   useEffect(() => {
-    if (set !== undefined) desk?.adopt(set);
-  }, [desk, set]);
-  useEffect(() => {
-    if (desk === null) return;
-    window.addEventListener('pagehide', desk.flush);
-    return () => {
-      window.removeEventListener('pagehide', desk.flush);
-      desk.flush();
-    };
-  }, [desk]);
+    if (setId === null) return;
+    return onSavedElsewhere((id) => id === setId && void queries.invalidateQueries({ queryKey: setKey(bandId, setId) }));
+  }, [queries, bandId, setId]);
+  useEffect(() => () => void desk?.flush(), [desk]);
   const state = useSyncExternalStore(desk?.subscribe ?? NEVER, desk?.get ?? NO_STATE);
   const view = useMemo(() => (state === null ? null : viewEvening(state.body, state.songs, members ?? [])), [state, members]);
   const tonight = desk === null || state === null || view === null || setId === null ? null : { ...view, setId, desk, state };

@@ -6,8 +6,11 @@ interface ChartViewState {
   readonly show: ChordShow;
   /** Whether the text stands beside the sheet. */
   readonly writing: boolean;
+  /** Whether a digit alone writes the key's own chord: 2 in a major key is 2–. */
+  readonly ownChords: boolean;
   readonly setShow: (show: ChordShow) => void;
   readonly setWriting: (writing: boolean) => void;
+  readonly setOwnChords: (ownChords: boolean) => void;
 }
 
 /** How charts are looked at on this device. */
@@ -16,8 +19,10 @@ export const useChartView = create<ChartViewState>()(
     (set) => ({
       show: 'both',
       writing: true,
+      ownChords: false,
       setShow: (show) => set({ show }),
       setWriting: (writing) => set({ writing }),
+      setOwnChords: (ownChords) => set({ ownChords }),
     }),
     { name: 'aurora-chart-view' },
   ),

@@ -1,17 +1,7 @@
-import {
-  type Chord,
-  type ChordScaleName,
-  DEFAULT_NAMING,
-  type Key,
-  type Naming,
-  type Note,
-  parseKey,
-  printKey,
-  sameKey,
-} from '@aurora/core';
-import type { Member } from '@aurora/wire';
+import { type Chord, type ChordScaleName, type Key, type Note, parseKey, printKey, sameKey } from '@aurora/core';
 import { create } from 'zustand';
-import { CONCERT, type ReaderChoice, readerChoice } from './reader-view.ts';
+import { openedNow } from './opened.ts';
+import { CONCERT } from './reader-view.ts';
 
 /** A chord somebody is looking at, in sounding letters. */
 export interface Selection {
@@ -30,59 +20,72 @@ export interface PlayedScale {
   readonly scale: ChordScaleName;
 }
 
-interface LensState {
-  /** The key everything is read in; null for the open song's own. */
+/** What was chosen with the two lenses, and what is being looked at. Everything else about them follows. */
+export interface LensState {
+  /** The key everything is read in; null for the key at rest. */
   readonly key: Key | null;
-  readonly reader: ReaderChoice;
-  /** Everyone a song can be read as by name; null until the band is known. */
-  readonly members: readonly Member[] | null;
-  /** The open song's own key; null with no song open. */
-  readonly homeKey: Key | null;
+  /** The reader, as it stands in an address. */
+  readonly readerId: string;
   readonly selection: Selection | null;
-  /** What the band calls things; part of how everything is read. */
-  readonly naming: Naming;
-  readonly setKey: (key: Key | null) => void;
-  readonly setReader: (reader: ReaderChoice) => void;
-  /** Who is in the band now; whoever reads is read as they are now. */
-  readonly setMembers: (members: readonly Member[]) => void;
-  readonly setHomeKey: (key: Key | null) => void;
-  readonly select: (selection: Selection | null) => void;
 }
+
+export const useLensStore = create<LensState>()(() => ({ key: null, readerId: CONCERT.id, selection: null }));
 
 const C_MAJOR: Key = { tonic: 0, scale: 'major' };
 
-/** The two lenses and what is selected: the one small thing every room shares. */
-export const useLens = create<LensState>()((set) => ({
-  key: null,
-  reader: CONCERT,
-  members: null,
-  homeKey: null,
-  selection: null,
-  naming: DEFAULT_NAMING,
-  setKey: (key) => set(({ homeKey }) => ({ key: key !== null && sameKey(key, homeKey) ? null : key })),
-  setReader: (reader) => set({ reader }),
-  setMembers: (members) => set(({ reader }) => ({ members, reader: readerChoice(reader.id, members) })),
-  setHomeKey: (homeKey) => set((state) => (sameKey(state.homeKey, homeKey) ? state : { homeKey })),
-  select: (selection) => set({ selection }),
-}));
+/** The key at rest: tonight's, else the song's own. */
+function restingKey(): Key | null {
+  const { resting, home } = openedNow();
+  return resting ?? home;
+}
+
+/**
+ * Reads everything in another key; null goes back to the key at rest. On an empty chart there is
+ * nothing to read yet, and the key chosen is the song's.
+ */
+export function setKey(key: Key | null): void {
+  const { isEmpty, rehome } = openedNow();
+  if (key !== null && isEmpty && rehome !== null) {
+    rehome(key, 'numbers');
+    useLensStore.setState({ key: null });
+  } else useLensStore.setState({ key: key !== null && sameKey(key, restingKey()) ? null : key });
+}
+
+export function setReader(readerId: string): void {
+  useLensStore.setState({ readerId });
+}
+
+export function select(selection: Selection | null): void {
+  useLensStore.setState({ selection });
+}
+
+/** The key everything is read in just now. */
+export function keyNow(): Key {
+  return useLensStore.getState().key ?? restingKey() ?? C_MAJOR;
+}
 
 /** The key everything is read in. */
-export function keyInForce({ key, homeKey }: Pick<LensState, 'key' | 'homeKey'>): Key {
+export function keyInForce({ key, homeKey }: { readonly key: Key | null; readonly homeKey: Key | null }): Key {
   return key ?? homeKey ?? C_MAJOR;
 }
 
 /** The lenses as the end of an address, `?key=Eb&reader=capo-3`; empty when both are at rest. */
-export function lensSearch({ key, reader }: Pick<LensState, 'key' | 'reader'>): string {
+export function lensSearch({ key, readerId }: Pick<LensState, 'key' | 'readerId'>): string {
   const search = new URLSearchParams();
   if (key !== null) search.set('key', printKey(key));
-  if (reader.id !== CONCERT.id) search.set('reader', reader.id);
+  if (readerId !== CONCERT.id) search.set('reader', readerId);
   const text = search.toString();
   return text === '' ? '' : `?${text}`;
 }
 
+/** The end of the address for just now. */
+export function lensSearchNow(): string {
+  return lensSearch(useLensStore.getState());
+}
+
 /** The lenses an address asks for. A key nobody can read counts as none. */
-export function lensesOf(search: string): Pick<LensState, 'key' | 'reader'> {
+export function lensesOf(search: string): Pick<LensState, 'key' | 'readerId'> {
   const asked = new URLSearchParams(search);
   const key = parseKey(asked.get('key') ?? '');
-  return { key: key.ok ? key.value : null, reader: readerChoice(asked.get('reader'), useLens.getState().members) };
+  return { key: key.ok ? key.value : null, readerId: asked.get('reader') ?? CONCERT.id };
 }

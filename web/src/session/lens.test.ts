@@ -1,21 +1,64 @@
 import { parseKey, printKey, requireValue, SCALE_NAMES } from '@aurora/core';
 import { beforeEach, describe, expect, test } from '@jest/globals';
 import { circleKeys, stepKey } from './key-view.ts';
-import { keyInForce, lensesOf, lensSearch, useLens } from './lens-store.ts';
+import { keyNow, lensesOf, lensSearch, setKey, useLensStore } from './lens-store.ts';
+import { type Opened, open } from './opened.ts';
 import { CONCERT, READER_CHOICES, readerChoice, readerNote } from './reader-view.ts';
 
 const key = (text: string) => requireValue(parseKey(text));
-beforeEach(() => useLens.setState({ key: null, homeKey: null, reader: CONCERT, selection: null }));
+let close: () => void = () => undefined;
+const openHome = (home: string, more: Partial<Opened> = {}) => {
+  close();
+  const opened: Opened = { home: key(home), resting: null, capos: {}, rehome: null, isEmpty: false, ...more };
+  close = open({ get: () => opened, subscribe: () => () => undefined });
+};
+const now = () => printKey(keyNow());
+beforeEach(() => {
+  close();
+  useLensStore.setState({ key: null, readerId: CONCERT.id, selection: null });
+});
 
 describe('the key lens', () => {
   test('is the song’s own key until another is chosen, and C without a song', () => {
-    expect(printKey(keyInForce(useLens.getState()))).toBe('C');
-    useLens.getState().setHomeKey(key('Eb'));
-    expect(printKey(keyInForce(useLens.getState()))).toBe('Eb');
-    useLens.getState().setKey(key('D'));
-    expect(printKey(keyInForce(useLens.getState()))).toBe('D');
-    useLens.getState().setKey(key('Eb'));
-    expect(useLens.getState().key).toBeNull();
+    expect(now()).toBe('C');
+    openHome('Eb');
+    expect(now()).toBe('Eb');
+    setKey(key('D'));
+    expect(now()).toBe('D');
+    setKey(key('Eb'));
+    expect(useLensStore.getState().key).toBeNull();
+    close();
+    expect(now()).toBe('C');
+  });
+
+  test('rests on tonight’s key where a set has one', () => {
+    openHome('Eb', { resting: key('D') });
+    expect(now()).toBe('D');
+    setKey(key('Eb'));
+    expect(now()).toBe('Eb');
+    setKey(key('D'));
+    expect(useLensStore.getState().key).toBeNull();
+  });
+
+  test('on an empty chart the key chosen is the song’s own', () => {
+    const given: string[] = [];
+    openHome('C', { isEmpty: true, rehome: (to, keeps) => void given.push(`${printKey(to)} ${keeps}`) });
+    setKey(key('G'));
+    expect(given).toEqual(['G numbers']);
+    expect(useLensStore.getState().key).toBeNull();
+  });
+
+  test('what was opened last is what is read, and what was open before comes back', () => {
+    const leave = open({
+      get: () => ({ home: key('A'), resting: null, capos: {}, rehome: null, isEmpty: false }),
+      subscribe: () => () => undefined,
+    });
+    openHome('F');
+    expect(now()).toBe('F');
+    close();
+    expect(now()).toBe('A');
+    leave();
+    expect(now()).toBe('C');
   });
 
   test('twelve steps up lead through twelve keys and home again', () => {
@@ -36,7 +79,7 @@ describe('the address', () => {
     expect(lensSearch(lensesOf(search))).toBe(search);
   });
 
-  test.each(['?key=nonsense', '?reader=kazoo', '?key=', '?else=1'])('%j asks for nothing', (search) => {
+  test.each(['?key=nonsense', '?key=', '?else=1'])('%j asks for nothing', (search) => {
     expect(lensSearch(lensesOf(search))).toBe('');
   });
 });

@@ -23,3 +23,10 @@ export function rooms(songId: string | undefined): readonly Room[] {
 export function neckPath(songId: string | undefined): string {
   return songId === undefined ? '/neck' : `/songs/${songId}/neck`;
 }
+
+/** What the room at a path is called. */
+export function roomAt(pathname: string): string {
+  if (/\/neck$/.test(pathname)) return 'Neck';
+  if (/\/stand$/.test(pathname)) return 'On the stand';
+  return rooms(undefined).find(({ path }) => path !== '/' && new RegExp(`${path}(/|$)`).test(pathname))?.name ?? 'Songs';
+}

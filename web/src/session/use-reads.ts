@@ -2,7 +2,7 @@ import { type ChordShow, cueNames, type PartKind } from '@aurora/core';
 import { useMemo } from 'react';
 import { useMemberChanges } from '../api/members.ts';
 import { useChartView } from './chart-view-store.ts';
-import { useLens } from './lens-store.ts';
+import { useReader } from './lens.ts';
 
 /** How charts are read at this device: as somebody in the band likes it, or as was chosen here. */
 export interface Reads {
@@ -19,7 +19,7 @@ export interface Reads {
 
 export function useReads(): Reads {
   const { show, setShow } = useChartView();
-  const member = useLens(({ reader }) => reader.member);
+  const member = useReader().member;
   const { mutate } = useMemberChanges().change;
   return useMemo(() => {
     if (member === null) return { show, setShow, part: 'chart', large: false, words: true, cuesFor: null };

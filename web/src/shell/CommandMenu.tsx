@@ -4,7 +4,8 @@ import { useDeferredValue, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { type ShelfWish, useShelf } from '../api/songs.ts';
 import { circleKeys } from '../session/key-view.ts';
-import { lensSearch, useLens } from '../session/lens-store.ts';
+import { useLens } from '../session/lens.ts';
+import { lensSearch, lensSearchNow, setKey, setReader } from '../session/lens-store.ts';
 import { memberChoice, READER_CHOICES } from '../session/reader-view.ts';
 import { neckPath, rooms } from '../session/rooms.ts';
 import { openSheet } from '../session/sheet-store.ts';
@@ -30,15 +31,15 @@ export function CommandMenu({ open, onOpenChange, songId }: CommandMenuProps) {
   const asked = useDeferredValue(whole.hasNextPage ? sought : '');
   const shelf = useShelf({ ...EVERY_SONG, find: asked });
   const songs = shelf.data?.pages.flatMap((page) => page.songs) ?? [];
-  const { setKey, setReader, naming, members } = useLens();
-  const search = () => lensSearch(useLens.getState());
+  const { homeKey, reader, naming, members } = useLens();
+  const search = () => lensSearchNow();
   const choose = (action: () => void) => () => {
     onOpenChange(false);
     action();
   };
   const openPath = (pathname: string) => choose(() => void navigate({ pathname, search: search() }));
   const openSong = (id: string) =>
-    choose(() => void navigate({ pathname: `/songs/${id}/chart`, search: lensSearch({ key: null, reader: useLens.getState().reader }) }));
+    choose(() => void navigate({ pathname: `/songs/${id}/chart`, search: lensSearch({ key: null, readerId: reader.id }) }));
   return (
     <Command.Dialog
       open={open}
@@ -95,7 +96,7 @@ export function CommandMenu({ open, onOpenChange, songId }: CommandMenuProps) {
             <Command.Item
               key={key.tonic}
               value={`key ${printKey(key)}`}
-              onSelect={choose(() => setKey({ ...(useLens.getState().homeKey ?? key), tonic: key.tonic }))}
+              onSelect={choose(() => setKey({ ...(homeKey ?? key), tonic: key.tonic }))}
               className={ITEM}
             >
               Key of {nameKey(key, naming)}
@@ -107,7 +108,7 @@ export function CommandMenu({ open, onOpenChange, songId }: CommandMenuProps) {
             <Command.Item
               key={choice.id}
               value={`reader ${choice.label} ${choice.id}`}
-              onSelect={choose(() => setReader(choice))}
+              onSelect={choose(() => setReader(choice.id))}
               className={ITEM}
             >
               {choice.label}

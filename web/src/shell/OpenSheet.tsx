@@ -1,6 +1,7 @@
 import type { Naming } from '@aurora/core';
 import { lazy, Suspense } from 'react';
-import { keyInForce, useLens } from '../session/lens-store.ts';
+import { useLens } from '../session/lens.ts';
+import { keyInForce } from '../session/lens-store.ts';
 import { openSheet, useSheet } from '../session/sheet-store.ts';
 
 const ShortcutSheet = lazy(async () => ({ default: (await import('./ShortcutSheet.tsx')).ShortcutSheet }));

@@ -1,6 +1,6 @@
 import { BookOpenText, Keyboard, Languages, MoonStar, Sun } from 'lucide-react';
 import { Link, useLocation } from 'react-router';
-import { lensSearch, useLens } from '../session/lens-store.ts';
+import { useLensSearch } from '../session/lens.ts';
 import { rooms } from '../session/rooms.ts';
 import { openSheet } from '../session/sheet-store.ts';
 import { Hint } from '../ui/Hint.tsx';
@@ -22,7 +22,7 @@ const ENTRY = 'flex w-full flex-col items-center gap-1 rounded-xl px-1 py-2.5 te
 /** The way from room to room. */
 export function Rail({ songId, theme, onTheme }: RailProps) {
   const { pathname } = useLocation();
-  const search = useLens(lensSearch);
+  const search = useLensSearch();
   return (
     <nav
       aria-label="Rooms"

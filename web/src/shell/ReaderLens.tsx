@@ -1,7 +1,8 @@
 import { Check, ChevronDown } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
-import { keyInForce, useLens } from '../session/lens-store.ts';
-import { memberChoice, READER_CHOICES, readerChoice, readerNote } from '../session/reader-view.ts';
+import { useLens } from '../session/lens.ts';
+import { keyInForce, setReader } from '../session/lens-store.ts';
+import { memberChoice, READER_CHOICES, readerNote } from '../session/reader-view.ts';
 
 const GROUPS = ['The band', 'Concert and horns', 'Guitar'] as const;
 
@@ -9,7 +10,7 @@ const GROUPS = ['The band', 'Concert and horns', 'Guitar'] as const;
 export function ReaderLens() {
   const state = useLens();
   const choices = [...(state.members ?? []).map((member) => memberChoice(member)), ...READER_CHOICES];
-  const choose = (id: string) => state.setReader(readerChoice(id, state.members));
+  const choose = (id: string) => setReader(id);
   const note = readerNote(state.reader, keyInForce(state), state.naming);
   return (
     <DropdownMenu.Root modal={false}>

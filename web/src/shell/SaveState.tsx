@@ -1,25 +1,25 @@
 import { formatDistanceToNow } from 'date-fns';
-import { useSyncExternalStore } from 'react';
-import type { DraftKeeper, DraftStatus } from '../document/draft-keeper.ts';
-import { useOpenDraft } from '../document/draft-store.ts';
+import type { ChartDraft, ChartDraftState } from '../document/song-drafts.ts';
+import { useDraftState, useSongDraft } from '../document/use-song-draft.ts';
 
 /** Whether what is on the screen is safe, in a few words. */
-export function SaveState() {
-  const keeper = useOpenDraft((state) => state.keeper);
-  return keeper === null ? <span>&nbsp;</span> : <KeeperState keeper={keeper} />;
+export function SaveState({ songId }: { readonly songId: string }) {
+  const { draft } = useSongDraft(songId);
+  return draft === null ? <span>&nbsp;</span> : <StateOf draft={draft} />;
 }
 
-function KeeperState({ keeper }: { readonly keeper: DraftKeeper }) {
-  const { status } = useSyncExternalStore(keeper.subscribe, keeper.get);
-  const alarming = status.kind === 'away' || status.kind === 'refused' || status.kind === 'conflict';
+function StateOf({ draft }: { readonly draft: ChartDraft }) {
+  const state = useDraftState(draft);
+  const { kind } = state.status;
+  const alarming = kind === 'away' || kind === 'refused' || kind === 'conflict' || (kind !== 'saved' && !state.isKept);
   return (
-    <span role="status" data-testid="save-state" data-status={status.kind} className={alarming ? 'font-semibold text-alarm' : ''}>
-      {words(status)}
+    <span role="status" data-testid="save-state" data-status={kind} className={alarming ? 'font-semibold text-alarm' : ''}>
+      {words(state)}
     </span>
   );
 }
 
-function words(status: DraftStatus): string {
+function words({ status, isKept }: ChartDraftState): string {
   switch (status.kind) {
     case 'saved':
       return `Saved ${formatDistanceToNow(status.at, { addSuffix: true })}`;
@@ -28,10 +28,12 @@ function words(status: DraftStatus): string {
     case 'saving':
       return 'Saving…';
     case 'away':
-      return 'The server does not answer. Your text is kept here and saved when it is back.';
+      return isKept
+        ? 'The server does not answer. Your text is kept here and saved when it is back.'
+        : 'The server does not answer and this device has no room. Keep this page open, or copy the text.';
     case 'refused':
       return `Not saved: ${status.why}`;
     case 'conflict':
-      return 'Saved elsewhere meanwhile: choose below.';
+      return 'Changed elsewhere too: choose below.';
   }
 }

@@ -1,6 +1,6 @@
+import { SHORTCUTS } from '../session/shortcuts.ts';
 import { KeyCap } from '../ui/Hint.tsx';
 import { Sheet } from '../ui/Sheet.tsx';
-import { SHORTCUTS } from './shortcuts.ts';
 
 const PLACES = ['Everywhere', 'Harmonize', 'Analyze', 'Chart', 'Band', 'Neck'] as const;
 

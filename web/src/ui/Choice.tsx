@@ -2,7 +2,8 @@ import { ToggleGroup } from 'radix-ui';
 
 interface ChoiceProps<Value extends string> {
   readonly label: string;
-  readonly value: Value;
+  /** Null while nothing is chosen. */
+  readonly value: Value | null;
   readonly options: readonly (readonly [value: Value, label: string])[];
   readonly onChange: (value: Value) => void;
 }
@@ -13,7 +14,7 @@ export function Choice<Value extends string>({ label, value, options, onChange }
     <ToggleGroup.Root
       type="single"
       aria-label={label}
-      value={value}
+      value={value ?? ''}
       onValueChange={(chosen) => chosen !== '' && onChange(chosen as Value)}
       className="inline-flex rounded-lg border border-edge bg-raised p-0.5"
     >

@@ -1,6 +1,5 @@
-import { analyzeText, CONCERT_READER, DEFAULT_NAMING } from '@aurora/core';
+import { analyzeText, CONCERT_READER, DEFAULT_NAMING, symbolText } from '@aurora/core';
 import { describe, expect, test } from '@jest/globals';
-import { symbolText } from '../notation/symbol-view.ts';
 import { type GridLook, gridRows, MOST_BARS, readingLabel, ridgeData, ridgeList, ridgeWords } from './analysis-view.ts';
 
 const LOOK: GridLook = { naming: DEFAULT_NAMING, reader: CONCERT_READER, beside: null };

@@ -2,17 +2,20 @@ import {
   type Analysis,
   type AnalyzedChord,
   type HarmonicFunction,
+  letterView,
   type Naming,
   nameKey,
+  numberView,
   type Pattern,
   patternWords,
   READING_NAMES,
   RESOLUTION_NAMES,
   type Reader,
   romanUnder,
+  type SymbolView,
+  symbolText,
   writtenChord,
 } from '@aurora/core';
-import { letterView, numberView, type SymbolView, symbolText } from '../notation/symbol-view.ts';
 
 /** Where a bracket over a chord begins, goes on or ends. */
 export interface Bracket {

@@ -13,8 +13,8 @@ import {
   patternWords,
   READING_NAMES,
   regionWords,
+  symbolText,
 } from '@aurora/core';
-import { symbolText } from '../notation/symbol-view.ts';
 import { type GridChord, gridRows } from './analysis-view.ts';
 
 /** What is laid over the bars. */

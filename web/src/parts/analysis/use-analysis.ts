@@ -1,7 +1,9 @@
-import { type Analysis, type AnalysisWish, analyze, type Note, readProgression } from '@aurora/core';
+import { type Analysis, type AnalysisWish, analyze, type Note, progressionOf } from '@aurora/core';
 import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { type Remote, wrap } from 'comlink';
 import { useMemo } from 'react';
+import { AT_HOME, heardAtHome } from '../../document/heard.ts';
+import { chartOf } from '../../document/open-chart.ts';
 import type { AnalysisWorker } from './analysis-worker.ts';
 
 /** Text beyond this is read in the worker, so that writing never waits. */
@@ -14,7 +16,9 @@ function engine(): Remote<AnalysisWorker> {
   return remote;
 }
 
-const EMPTY = analyze(readProgression(''));
+function heard(source: string, tonic: Note | undefined, wish: AnalysisWish): Analysis {
+  return wish === AT_HOME && tonic === undefined ? heardAtHome(source) : analyze(progressionOf(chartOf(source), tonic), wish);
+}
 
 /** What is made of a text: at once when it is short, from the worker when it is long. */
 export function useAnalysis(
@@ -23,7 +27,7 @@ export function useAnalysis(
   tonic?: Note,
 ): { readonly analysis: Analysis; readonly busy: boolean; readonly failed: boolean } {
   const long = source.length > LONG_TEXT;
-  const short = useMemo(() => (long ? null : analyze(readProgression(source, tonic), wish)), [long, source, tonic, wish]);
+  const short = useMemo(() => (long ? null : heard(source, tonic, wish)), [long, source, tonic, wish]);
   const far = useQuery({
     queryKey: ['analysis', source, tonic, wish.key, wish.hearing, [...(wish.melody ?? [])]],
     queryFn: () => engine().analyze(source, tonic, wish),
@@ -33,5 +37,5 @@ export function useAnalysis(
     gcTime: 60_000,
     retry: false,
   });
-  return { analysis: short ?? far.data ?? EMPTY, busy: long && far.isFetching, failed: long && far.isError };
+  return { analysis: short ?? far.data ?? heardAtHome(''), busy: long && far.isFetching, failed: long && far.isError };
 }

@@ -6,6 +6,7 @@ import {
   type Family,
   type Instrument,
   inversionWord,
+  letterView,
   type Naming,
   nameNote,
   printFrets,
@@ -13,13 +14,13 @@ import {
 import { ChevronDown, ChevronLeft, ChevronRight, Maximize2 } from 'lucide-react';
 import { type ReactNode, useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { usePlaying } from '../../api/members.ts';
-import { lensSearch, type PlayedScale, useLens } from '../../session/lens-store.ts';
+import { useLensSearch } from '../../session/lens.ts';
+import type { PlayedScale } from '../../session/lens-store.ts';
 import { neckPath } from '../../session/rooms.ts';
+import { usePlaying } from '../../session/seat.ts';
 import { Choice } from '../../ui/Choice.tsx';
 import { Hint } from '../../ui/Hint.tsx';
 import { LetterSymbol } from '../notation/ChordSymbol.tsx';
-import { letterView } from '../notation/symbol-view.ts';
 import { NeckBoard } from './NeckBoard.tsx';
 import { useNeck } from './neck-store.ts';
 import { type NeckLabels, shapeDots, toneDots } from './neck-view.ts';
@@ -46,7 +47,7 @@ export function NeckDock({ chord, scale, naming, labels, onLabels, onFold }: Nec
   const position = useScalePosition(show === 'scale' ? scale : null, instrument);
   const walk = useShapeWalk(show === 'shape' ? chord : null, instrument);
   const { songId } = useParams();
-  const search = useLens(lensSearch);
+  const search = useLensSearch();
   const lastFret = Math.min(instrument.frets, Math.max(FEWEST_SHOWN, instrument.comfortFret));
   const shape = show === 'shape' ? walk.shape : null;
   const dots = dotsOf({

@@ -1,6 +1,6 @@
+import type { SymbolView } from '@aurora/core';
 import { memo } from 'react';
 import { Glyphs } from './Glyphs.tsx';
-import type { SymbolView } from './symbol-view.ts';
 
 interface SymbolProps {
   readonly view: SymbolView;

@@ -1,15 +1,25 @@
-import { type ChartReading, type Key, lettersFrom, type Note, readChart, timelineOf, withSwaps, writtenKey } from '@aurora/core';
+import {
+  type ChartReading,
+  type Key,
+  lettersFrom,
+  type Note,
+  type Projected,
+  projectChart,
+  timelineOf,
+  withSwaps,
+  writtenKey,
+} from '@aurora/core';
 import { type ChordSwap, MOST_CHART_BYTES } from '@aurora/wire';
-import { useDeferredValue, useEffect, useMemo, useRef } from 'react';
+import { useDeferredValue, useMemo, useRef } from 'react';
 import { useSwaps } from '../../api/swaps.ts';
-import { keyInForce, useLens } from '../../session/lens-store.ts';
+import { chartOf } from '../../document/open-chart.ts';
+import { useLens, useReader } from '../../session/lens.ts';
 import { useReads } from '../../session/use-reads.ts';
-import { layOutSheet, type Sheet } from './sheet-view.ts';
 
 /** A chart read through the two lenses. */
 export interface ChartOnDesk {
   readonly reading: ChartReading;
-  readonly sheet: Sheet;
+  readonly sheet: Projected;
   /** Home tonics that sound and that are read. */
   readonly sounding: Note;
   readonly written: Note;
@@ -36,42 +46,27 @@ interface SheetWish {
 
 /** A text so long is drawn a moment after it is typed. */
 const LONG_TEXT = 6000;
+/** More bars than this are not drawn at once. */
+const MOST_BARS = 600;
 
-/**
- * Reads a text as a chart and lays it out; the home key follows the text as it is written. A long
- * text may come a moment later, but not while its bars are typed on the sheet itself.
- */
+/** Reads a text as a chart and lays it out. A long text may come a moment later, but not while its bars are typed on the sheet itself. */
 export function useChartSheet(songId: string, text: string, { atOnce = false, onStand = false }: SheetWish = {}): ChartOnDesk {
   const later = useDeferredValue(text);
   const deferred = atOnce || text.length < LONG_TEXT ? text : later;
   const tooLong = isTooLong(deferred);
-  const reading = useMemo(() => readChart(tooLong ? '' : deferred), [deferred, tooLong]);
-  const { key, reader, naming } = useLens();
-  const { show, part: own, words, cuesFor } = useReads();
+  const shown = tooLong ? '' : deferred;
+  const { reading } = chartOf(shown);
+  const { key, homeKey, reader, naming } = useLens();
+  const { show, part, words, cuesFor } = useReads();
   // a chart is written whole, whoever reads it
-  const part = onStand ? own : 'chart';
+  const kind = onStand ? part : 'chart';
   const swaps = useOwnSwaps(songId);
-  const { key: homeKey } = reading.head;
-  const sounding = keyInForce({ key, homeKey }).tonic;
-  const written = writtenKey(reader.reader, { tonic: sounding, scale: homeKey.scale }).tonic;
+  const sounding = (key ?? homeKey ?? reading.head.key).tonic;
+  const written = writtenKey(reader.reader, { tonic: sounding, scale: reading.head.key.scale }).tonic;
   const sheet = useMemo(
-    () => layOutSheet(withSwaps(reading, swaps), { sounding, written, naming, show, part, words, cuesFor }),
-    [reading, swaps, sounding, written, naming, show, part, words, cuesFor],
+    () => projectChart(withSwaps(reading, swaps), { sounding, written, naming, show, kind, words, cuesFor }, MOST_BARS),
+    [reading, swaps, sounding, written, naming, show, kind, words, cuesFor],
   );
-  const timeline = useMemo(() => timelineOf(reading), [reading]);
-  const { chordAt, keyAt } = useMemo(() => {
-    const letters = lettersFrom(reading, sounding);
-    return {
-      chordAt: (bar: number, place: number) => {
-        const chord = reading.bars[bar]?.chords[place]?.chord ?? null;
-        return chord === null ? null : letters.chordIn(chord, reading.bars[bar]?.stretch ?? 0);
-      },
-      keyAt: (bar: number) => letters.keys[reading.bars[bar]?.stretch ?? -1] ?? null,
-    };
-  }, [reading, sounding]);
-  useEffect(() => {
-    if (!tooLong) useLens.getState().setHomeKey(homeKey);
-  }, [homeKey, tooLong]);
   const letterKey = `${sounding} ${written} ${show}`;
   return {
     reading,
@@ -80,17 +75,30 @@ export function useChartSheet(songId: string, text: string, { atOnce = false, on
     written,
     letterKey,
     turn: useTurn(letterKey),
-    timeline,
-    chordAt,
-    keyAt,
+    timeline: useMemo(() => timelineOf(reading), [reading]),
+    ...useLetters(reading, sounding),
     tooLong,
-    text: tooLong ? '' : deferred,
+    text: shown,
   };
+}
+
+/** The letters that sound, bar by bar. */
+function useLetters(reading: ChartReading, sounding: Note): Pick<ChartOnDesk, 'chordAt' | 'keyAt'> {
+  return useMemo(() => {
+    const letters = lettersFrom(reading, sounding);
+    return {
+      chordAt: (bar, place) => {
+        const chord = reading.bars[bar]?.chords[place]?.chord ?? null;
+        return chord === null ? null : letters.chordIn(chord, reading.bars[bar]?.stretch ?? 0);
+      },
+      keyAt: (bar) => letters.keys[reading.bars[bar]?.stretch ?? -1] ?? null,
+    };
+  }, [reading, sounding]);
 }
 
 /** Chords that whoever reads plays otherwise in this song, as far as nobody minds. */
 function useOwnSwaps(songId: string): readonly ChordSwap[] {
-  const memberId = useLens(({ reader }) => reader.member?.id ?? null);
+  const memberId = useReader().member?.id ?? null;
   const { swaps } = useSwaps(memberId === null ? '' : songId);
   return useMemo(() => swaps.filter((swap) => swap.memberId === memberId && swap.refusedBy === ''), [swaps, memberId]);
 }

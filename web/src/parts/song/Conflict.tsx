@@ -1,77 +1,63 @@
-import { leadText, openChart, sectionText } from '@aurora/core';
-import { useMemo, useState } from 'react';
-import type { DraftKeeper } from '../../document/draft-keeper.ts';
-import { type Choices, mergeCharts, sectionsToChoose } from '../../document/merge-charts.ts';
+import { type ChartClash, mergeCharts, type Side } from '@aurora/core';
+import { useState } from 'react';
+import type { ChartDraft } from '../../document/song-drafts.ts';
+import { useDraftState } from '../../document/use-song-draft.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Choice.tsx';
 
-const SIDES = [
+const SIDES: readonly (readonly [Side, string])[] = [
   ['mine', 'mine'],
   ['theirs', 'theirs'],
   ['both', 'both'],
-] as const;
+];
 
-/** Somebody else saved first: both texts are shown, and one is chosen, or each section by itself. */
-export function Conflict({ keeper, mine, theirs }: { readonly keeper: DraftKeeper; readonly mine: string; readonly theirs: string }) {
-  const [choices, setChoices] = useState<Choices>({});
-  const [choosing, setChoosing] = useState(false);
-  const sections = useMemo(() => sectionsToChoose(mine, theirs), [mine, theirs]);
+/** The same section was changed here and elsewhere: nothing is decided until somebody chooses. */
+export function Conflict({ draft }: { readonly draft: ChartDraft }) {
+  const { value, status } = useDraftState(draft);
+  const [choices, setChoices] = useState<Readonly<Record<string, Side>>>({});
+  if (status.kind !== 'conflict') return null;
+  const { base, theirs, clashes } = status;
+  const open = clashes.filter(({ id }) => choices[id] === undefined);
+  const keep = () => draft.resolve(mergeCharts(base, value, theirs.value, choices).text);
   return (
     <section aria-label="Saved elsewhere" className="max-h-[60vh] overflow-auto border-b-2 border-alarm bg-raised px-5 py-3">
       <p className="font-semibold">
-        This song was saved elsewhere while you were writing. Nothing is lost: both texts are here, and both stay in its history.
+        {clashes.length === 1 ? 'One part of this song was' : 'Some parts of this song were'} changed here and elsewhere. Both are kept; say
+        which one the band plays. Everything else is put together already.
       </p>
-      <div className="mt-2 flex flex-wrap gap-2">
-        <Button look="strong" onClick={() => keeper.resolve('mine')}>
-          Keep mine on top
-        </Button>
-        <Button onClick={() => keeper.resolve('theirs')}>Take theirs</Button>
-        {sections.length > 0 && (
-          <Button aria-expanded={choosing} onClick={() => setChoosing(!choosing)}>
-            Choose section by section
-          </Button>
-        )}
-      </div>
-      {choosing ? (
-        <div className="mt-2">
-          <ul>
-            {sections.map((name) => (
-              <li key={name} className="grid gap-2 border-b border-hairline py-2 md:grid-cols-[8rem_1fr_1fr_auto]">
-                <b>{name === '' ? 'Head' : name}</b>
-                <Text source={mine} name={name} />
-                <Text source={theirs} name={name} />
-                <Choice
-                  label={`Which ${name === '' ? 'head' : name}`}
-                  value={choices[name] ?? 'mine'}
-                  options={name === '' ? SIDES.slice(0, 2) : SIDES}
-                  onChange={(side) => setChoices({ ...choices, [name]: side })}
-                />
-              </li>
-            ))}
-          </ul>
-          <Button look="strong" className="mt-2" onClick={() => keeper.merge(mergeCharts(mine, theirs, choices))}>
-            Keep what I chose
-          </Button>
-        </div>
-      ) : (
-        <details className="mt-1">
-          <summary className="cursor-pointer py-1 text-quiet">Show theirs</summary>
-          <pre className="max-h-48 overflow-auto rounded border border-hairline bg-sheet p-3 font-text text-sm whitespace-pre-wrap">
-            {theirs}
-          </pre>
-        </details>
-      )}
+      <ul>
+        {clashes.map((clash) => (
+          <li key={clash.id} className="grid gap-2 border-b border-hairline py-2 md:grid-cols-[8rem_1fr_1fr_auto]">
+            <b>{nameOf(clash)}</b>
+            <Text label="Mine" text={clash.mine} />
+            <Text label="Theirs" text={clash.theirs} />
+            <Choice
+              label={`Which ${nameOf(clash)}`}
+              value={choices[clash.id] ?? null}
+              options={clash.isHead || clash.mine === null || clash.theirs === null ? SIDES.slice(0, 2) : SIDES}
+              onChange={(side) => setChoices({ ...choices, [clash.id]: side })}
+            />
+          </li>
+        ))}
+      </ul>
+      <Button look="strong" className="mt-2" disabled={open.length > 0} onClick={keep}>
+        {open.length === 0 ? 'Keep what I chose' : `Choose ${open.map(nameOf).join(', ')}`}
+      </Button>
     </section>
   );
 }
 
-function Text({ source, name }: { readonly source: string; readonly name: string }) {
-  const chart = useMemo(() => openChart(source), [source]);
-  const index = chart.reading.sections.findIndex((section) => section.name === name);
-  const text = name === '' ? leadText(chart) : index < 0 ? '' : sectionText(chart, index);
+function nameOf({ name, isHead }: ChartClash): string {
+  return isHead ? 'Head' : name === '' ? 'The beginning' : name;
+}
+
+function Text({ label, text }: { readonly label: string; readonly text: string | null }) {
   return (
-    <pre className="min-w-0 overflow-auto rounded border border-hairline bg-sheet p-2 font-text text-[13px] whitespace-pre-wrap">
-      {text || '—'}
-    </pre>
+    <figure className="min-w-0">
+      <figcaption className="text-[13px] font-semibold text-quiet">{label}</figcaption>
+      <pre className="overflow-auto rounded border border-hairline bg-sheet p-2 font-text text-[13px] whitespace-pre-wrap">
+        {text ?? 'taken out'}
+      </pre>
+    </figure>
   );
 }

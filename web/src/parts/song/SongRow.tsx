@@ -1,13 +1,13 @@
 import type { SongSummary } from '@aurora/wire';
-import { keyName, openingBar } from '../../rooms/shelf/shelf-view.ts';
-import { useLens } from '../../session/lens-store.ts';
+import { useNaming } from '../../session/lens.ts';
 import { ChordSymbol } from '../notation/ChordSymbol.tsx';
 import { Glyphs } from '../notation/Glyphs.tsx';
 import { RidgeStrip } from '../ridge/RidgeStrip.tsx';
+import { keyName, openingBar } from './shelf-view.ts';
 
 /** One song as it is known at sight: its key, its name, how it opens, how fast it goes. */
 export function SongRow({ song }: { readonly song: SongSummary }) {
-  const naming = useLens((state) => state.naming);
+  const naming = useNaming();
   const { tonic, scale } = keyName(song.key, naming);
   return (
     <span className="grid grid-cols-[5.5rem_minmax(0,1.1fr)_minmax(0,1.3fr)_4.5rem] items-center gap-4 max-md:grid-cols-[4.5rem_1fr]">

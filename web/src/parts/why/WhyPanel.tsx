@@ -1,11 +1,14 @@
 import {
   chordInKey,
   keyWords,
+  letterView,
   type Naming,
   nameNote,
   numberChord,
+  numberView,
   printScaleNumber,
   type Reader,
+  symbolText,
   whyWords,
   withGlyphs,
   writtenChord,
@@ -17,7 +20,6 @@ import { Hint } from '../../ui/Hint.tsx';
 import { Word } from '../glossary/Word.tsx';
 import { ChordSymbol, LetterSymbol } from '../notation/ChordSymbol.tsx';
 import { Glyphs } from '../notation/Glyphs.tsx';
-import { letterView, numberView, symbolText } from '../notation/symbol-view.ts';
 
 interface WhyPanelProps {
   readonly selection: Selection | null;

@@ -13,11 +13,12 @@ import {
 import { NotebookText, Play, Redo2, Square, Undo2 } from 'lucide-react';
 import { type ComponentType, lazy, type ReactNode, Suspense, useEffect, useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import type { Rewriting } from '../../document/use-rewriting.ts';
+import type { Rewriting } from '../../document/use-song-draft.ts';
 import { gridRows, MOST_BARS, ridgeData } from '../../parts/analysis/analysis-view.ts';
 import { useHeardSong } from '../../parts/analysis/use-heard-song.ts';
 import { useNeck } from '../../parts/neck/neck-store.ts';
-import { useLens } from '../../session/lens-store.ts';
+import { useLens, useNaming } from '../../session/lens.ts';
+import { select } from '../../session/lens-store.ts';
 import { type KeyMap, useShortcuts } from '../../session/use-shortcuts.ts';
 import { play, stop, usePlayer } from '../../transport/player.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -55,7 +56,7 @@ interface AnalysisDeskProps {
 export function AnalysisDesk({ source, rewriting, songId, input }: AnalysisDeskProps) {
   const { naming, reader } = useLens();
   const [melody, setMelody] = useState<ReadonlyMap<number, Note>>(new Map());
-  const song = useHeardSong(source, melody, songId === undefined);
+  const song = useHeardSong(source, melody);
   const { analysis, beside, hearing, setHearing, pinned, pin, busy, failed } = song;
   const count = analysis.chords.length;
   const [chosen, setChosen] = useState(0);
@@ -204,11 +205,11 @@ function withNote(melody: ReadonlyMap<number, Note>, index: number, note: Note |
 
 /** The chosen chord is what the neck and the why show. */
 function useSelected(analysis: Analysis, index: number, scale: ChordScale | null): void {
-  const naming = useLens((state) => state.naming);
+  const naming = useNaming();
   useEffect(() => {
     const chord = analysis.chords[index];
     const region = analysis.regions[chord?.region ?? -1];
-    useLens.getState().select(
+    select(
       chord === undefined || region === undefined
         ? null
         : {
@@ -219,7 +220,7 @@ function useSelected(analysis: Analysis, index: number, scale: ChordScale | null
           },
     );
   }, [analysis, index, naming, scale]);
-  useEffect(() => () => useLens.getState().select(null), []);
+  useEffect(() => () => select(null), []);
 }
 
 /** What could not be read, each in its place; everything else is analyzed. */

@@ -1,34 +1,37 @@
-import { useMemo, useSyncExternalStore } from 'react';
+import { useEffect, useMemo } from 'react';
 import { useParams } from 'react-router';
-import type { DraftKeeper } from '../../document/draft-keeper.ts';
-import { useRewriting } from '../../document/use-rewriting.ts';
+import { freeDraft, freeSource } from '../../document/free-draft.ts';
+import type { ChartDraft } from '../../document/song-drafts.ts';
+import { useDraftState, useRewriting } from '../../document/use-song-draft.ts';
 import { Conflict } from '../../parts/song/Conflict.tsx';
 import { OpenSong } from '../../parts/song/OpenSong.tsx';
+import { open } from '../../session/opened.ts';
 import { AnalysisDesk } from './AnalysisDesk.tsx';
 import { ChordsInput } from './ChordsInput.tsx';
-import { useFreeText } from './free-text.ts';
 
 /** What each chord is doing, and why it works: of a song, or of chords that are typed. */
 export function AnalyzeRoom() {
   const { songId } = useParams();
   if (songId === undefined) return <FreeAnalysis />;
-  return <OpenSong songId={songId}>{(keeper) => <SongAnalysis keeper={keeper} songId={songId} />}</OpenSong>;
+  return <OpenSong songId={songId}>{(draft) => <SongAnalysis draft={draft} songId={songId} />}</OpenSong>;
 }
 
-function SongAnalysis({ keeper, songId }: { readonly keeper: DraftKeeper; readonly songId: string }) {
-  const { text, status } = useSyncExternalStore(keeper.subscribe, keeper.get);
-  const rewriting = useRewriting(songId, text, keeper.write);
+function SongAnalysis({ draft, songId }: { readonly draft: ChartDraft; readonly songId: string }) {
+  const { value } = useDraftState(draft);
+  const rewriting = useRewriting(draft);
   return (
     <>
-      {status.kind === 'conflict' && <Conflict keeper={keeper} mine={text} theirs={status.theirs.source} />}
-      <AnalysisDesk source={text} rewriting={rewriting} songId={songId} />
+      <Conflict draft={draft} />
+      <AnalysisDesk source={value} rewriting={rewriting} songId={songId} />
     </>
   );
 }
 
 function FreeAnalysis() {
-  const { text, write } = useFreeText();
-  const rewriting = useRewriting('free', text, write);
-  const input = useMemo(() => <ChordsInput text={text} onWrite={rewriting.write} />, [text, rewriting.write]);
-  return <AnalysisDesk source={text} rewriting={rewriting} songId={undefined} input={input} />;
+  const draft = freeDraft();
+  const { value } = useDraftState(draft);
+  const rewriting = useRewriting(draft);
+  useEffect(() => open(freeSource()), []);
+  const input = useMemo(() => <ChordsInput text={value} onWrite={rewriting.write} />, [value, rewriting.write]);
+  return <AnalysisDesk source={value} rewriting={rewriting} songId={undefined} input={input} />;
 }

@@ -1,7 +1,7 @@
+import { symbolText } from '@aurora/core';
 import type { Bracket, GridChord, GridRow } from '../../parts/analysis/analysis-view.ts';
 import { ChordSymbol, LetterSymbol } from '../../parts/notation/ChordSymbol.tsx';
 import { Glyphs } from '../../parts/notation/Glyphs.tsx';
-import { symbolText } from '../../parts/notation/symbol-view.ts';
 
 interface ChordGridProps {
   readonly rows: readonly GridRow[];

@@ -1,7 +1,8 @@
 import { printChord, readProgression } from '@aurora/core';
 import { Hand } from 'lucide-react';
 import { useState } from 'react';
-import { keyInForce, useLens } from '../../session/lens-store.ts';
+import { useLens } from '../../session/lens.ts';
+import { keyInForce } from '../../session/lens-store.ts';
 import { Button } from '../../ui/Button.tsx';
 import { TapChord } from './TapChord.tsx';
 

@@ -1,21 +1,9 @@
-import {
-  type Analysis,
-  type Hearing,
-  homeWords,
-  type Key,
-  keyReasonWords,
-  leadWords,
-  type Naming,
-  type RankedKey,
-  regionWords,
-} from '@aurora/core';
+import { type Analysis, homeWords, type Key, keyReasonWords, leadWords, type Naming, type RankedKey, regionWords } from '@aurora/core';
 import { Pin, PinOff } from 'lucide-react';
+import type { HearingChoice } from '../../parts/analysis/use-heard-song.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Choice.tsx';
 import { Hint } from '../../ui/Hint.tsx';
-
-/** One hearing, or both side by side. */
-export type HearingChoice = Hearing | 'both';
 
 const HEARINGS = [
   ['local', 'Local'],

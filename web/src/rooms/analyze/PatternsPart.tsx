@@ -1,10 +1,9 @@
-import { type Pattern, patternWords, roundsOf } from '@aurora/core';
+import { letterView, type Pattern, patternWords, roundsOf, symbolText } from '@aurora/core';
 import { alikeAnswer } from '@aurora/wire';
 import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { call } from '../../api/client.ts';
 import { useBand } from '../../api/songs.ts';
-import { letterView, symbolText } from '../../parts/notation/symbol-view.ts';
 import type { AnalyzePartProps } from './analyze-part.ts';
 
 /** The shapes the song is made of, each shown over its chords, and the songs that share a round with it. */
@@ -59,7 +58,7 @@ function Alike({ songId, has }: { readonly songId: string; readonly has: boolean
   const bandId = useBand().data?.id ?? '';
   const alike = useQuery({
     queryKey: ['alike', bandId, songId],
-    queryFn: async () => (await call('GET', `/bands/${bandId}/songs/${songId}/alike`, alikeAnswer)).songs,
+    queryFn: async ({ signal }) => (await call('GET', `/bands/${bandId}/songs/${songId}/alike`, alikeAnswer, { signal })).songs,
     enabled: bandId !== '',
     staleTime: 0,
   });

@@ -1,8 +1,8 @@
 import { type Chord, type Frets, type Key, type Naming, nameChord, nameFrets, nameNote, noteName } from '@aurora/core';
 import { useState } from 'react';
-import { usePlaying } from '../../api/members.ts';
 import { tapDots } from '../../parts/neck/neck-view.ts';
 import { RoomNeck } from '../../parts/neck/RoomNeck.tsx';
+import { usePlaying } from '../../session/seat.ts';
 import { play } from '../../transport/player.ts';
 import { Button } from '../../ui/Button.tsx';
 

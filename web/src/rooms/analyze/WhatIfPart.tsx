@@ -1,6 +1,5 @@
-import { type Chord, replaceChord, type WhatIfKind, whatIf } from '@aurora/core';
+import { type Chord, letterView, replaceChord, symbolText, type WhatIfKind, whatIf } from '@aurora/core';
 import { Play } from 'lucide-react';
-import { letterView, symbolText } from '../../parts/notation/symbol-view.ts';
 import { Button } from '../../ui/Button.tsx';
 import { sayFault } from '../../ui/say.ts';
 import type { AnalyzePartProps } from './analyze-part.ts';

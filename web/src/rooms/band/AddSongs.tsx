@@ -23,7 +23,7 @@ export function AddSongs({ desk, onClose }: { readonly desk: SetDesk; readonly o
     try {
       const song = await queries.fetchQuery({
         queryKey: songKey(bandId, id),
-        queryFn: () => call('GET', `/bands/${bandId}/songs/${id}`, songSchema),
+        queryFn: ({ signal }) => call('GET', `/bands/${bandId}/songs/${id}`, songSchema, { signal }),
       });
       desk.change((body) => ({ ...body, entries: [...body.entries, newSetSong(id)] }), [song]);
       setAdded((before) => [...before, id]);

@@ -1,6 +1,6 @@
 import type { ComponentType } from 'react';
 import { useNavigate, useParams } from 'react-router';
-import { lensSearch, useLens } from '../../session/lens-store.ts';
+import { lensSearchNow } from '../../session/lens-store.ts';
 import { type KeyMap, useShortcuts } from '../../session/use-shortcuts.ts';
 import { PartTabs } from '../../ui/PartTabs.tsx';
 import { BAND_PARTS, type BandPartName, bandPart } from './band-part.ts';
@@ -25,7 +25,7 @@ export function BandRoom() {
   const part = bandPart(named);
   const open = (name: BandPartName) => {
     const room = songId === undefined ? '/band' : `/songs/${songId}/band`;
-    void navigate({ pathname: `${room}/${name}`, search: lensSearch(useLens.getState()) });
+    void navigate({ pathname: `${room}/${name}`, search: lensSearchNow() });
   };
   useShortcuts(Object.fromEntries(BAND_PARTS.map(([name], place) => [String(place + 1), () => open(name)])) as KeyMap);
   const Body = BODIES[part];

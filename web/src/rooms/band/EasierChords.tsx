@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { useSwaps } from '../../api/swaps.ts';
 import { useEasierChords } from '../../parts/neck/neck-engine.ts';
 import { Glyphs } from '../../parts/notation/Glyphs.tsx';
-import { useLens } from '../../session/lens-store.ts';
+import { useNaming, useReader } from '../../session/lens.ts';
 import { play } from '../../transport/player.ts';
 import { Button } from '../../ui/Button.tsx';
 import { capoWishOf } from './capo-wish.ts';
@@ -77,7 +77,7 @@ interface HardChordsProps {
 }
 
 function HardChords({ song, sounding, player, fret, swaps, onSwap }: HardChordsProps) {
-  const naming = useLens((lens) => lens.naming);
+  const naming = useNaming();
   const hard = useEasierChords(song.source, { ...capoWishOf(player), tonic: sounding.tonic }, fret);
   if (hard.error !== null) return <p className="text-alarm">The chords could not be tried: {hard.error.message}</p>;
   if (hard.data === undefined) return <p className="py-2 text-quiet">Trying the chords…</p>;
@@ -137,7 +137,7 @@ interface ColourChoiceProps {
 
 /** One easier chord: heard against the chord the others play, and taken. */
 function ColourChoice({ hard, colour, taken, onTake }: ColourChoiceProps) {
-  const naming = useLens((lens) => lens.naming);
+  const naming = useNaming();
   const name = nameChord(colour.voicing.chord, naming);
   const together = [...new Set([...chordMidi(hard.sounding), ...chordMidi(colour.sounding)])].sort((a, b) => a - b);
   const hear = () =>
@@ -187,7 +187,7 @@ function Refusal({
   readonly player: Member;
   readonly onRefuse: (by: string) => void;
 }) {
-  const reader = useLens((lens) => lens.reader);
+  const reader = useReader();
   if (swap.refusedBy !== '')
     return (
       <span className="flex items-center gap-2 text-[15px] text-alarm">

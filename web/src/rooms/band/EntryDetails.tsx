@@ -9,7 +9,8 @@ import type { Tonight } from '../../document/use-evening.ts';
 import { planCaposOfSet } from '../../parts/neck/neck-engine.ts';
 import { Glyphs } from '../../parts/notation/Glyphs.tsx';
 import { KeyInput } from '../../parts/reading/KeyInput.tsx';
-import { lensSearch, useLens } from '../../session/lens-store.ts';
+import { useLens } from '../../session/lens.ts';
+import { lensSearch } from '../../session/lens-store.ts';
 import { isGuitar, memberChoice } from '../../session/reader-view.ts';
 import { Button, buttonLook } from '../../ui/Button.tsx';
 import { NumberField } from '../../ui/NumberField.tsx';
@@ -90,7 +91,7 @@ function SongTonight({ tonight, at, stored, onChange }: SongTonightProps) {
   const guitars = members.filter(isGuitar);
   const capoOf = (member: Member) => stored.capos[member.id] ?? member.reads.capo;
   const readerTonight = reader.member !== null && isGuitar(reader.member) ? memberChoice(reader.member, capoOf(reader.member)) : reader;
-  const search = lensSearch({ key: song.key.tonic === home.tonic ? null : song.key, reader: readerTonight });
+  const search = lensSearch({ key: song.key.tonic === home.tonic ? null : song.key, readerId: readerTonight.id });
   return (
     <>
       <div role="group" aria-label="Tonight’s key" className="flex flex-wrap items-center gap-2">

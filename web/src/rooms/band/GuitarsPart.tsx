@@ -6,7 +6,8 @@ import { readOnce, withEntry } from '../../document/evening-view.ts';
 import { useCapoPairs } from '../../parts/neck/neck-engine.ts';
 import { Glyphs } from '../../parts/notation/Glyphs.tsx';
 import { ShapeChip } from '../../parts/reading/ShapeChip.tsx';
-import { keyInForce, useLens } from '../../session/lens-store.ts';
+import { useLens, useNaming } from '../../session/lens.ts';
+import { keyInForce } from '../../session/lens-store.ts';
 import { isGuitar } from '../../session/reader-view.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Notice } from '../../ui/Notice.tsx';
@@ -98,7 +99,7 @@ interface PairsProps {
 }
 
 function Pairs({ source, tonic, first, second, onTake }: PairsProps) {
-  const naming = useLens((lens) => lens.naming);
+  const naming = useNaming();
   const pairs = useCapoPairs(source, { ...capoWishOf(first), tonic }, { ...capoWishOf(second), tonic }, MOST_PAIRS);
   if (pairs.error !== null) return <p className="text-alarm">The pairs could not be worked out: {pairs.error.message}</p>;
   if (pairs.data === undefined) return <p className="text-quiet">Trying every pair of frets…</p>;
@@ -124,7 +125,7 @@ function Pairs({ source, tonic, first, second, onTake }: PairsProps) {
 }
 
 function Side({ member, option }: { readonly member: Member; readonly option: CapoPair['first'] }) {
-  const naming = useLens((lens) => lens.naming);
+  const naming = useNaming();
   return (
     <div className="min-w-0">
       <p className="flex items-baseline gap-2">

@@ -4,7 +4,7 @@ import { Popover } from 'radix-ui';
 import { endsOf, withEntry } from '../../document/evening-view.ts';
 import type { Tonight } from '../../document/use-evening.ts';
 import { Glyphs } from '../../parts/notation/Glyphs.tsx';
-import { useLens } from '../../session/lens-store.ts';
+import { useNaming } from '../../session/lens.ts';
 import { play } from '../../transport/player.ts';
 import { Button } from '../../ui/Button.tsx';
 
@@ -20,7 +20,7 @@ const BRIDGE_NAMES: Readonly<Record<Bridge['kind'], string>> = {
 /** How a song goes over into the next: a stop, or straight on over a bridge. */
 export function JoinLine({ tonight, at }: { readonly tonight: Tonight; readonly at: number }) {
   const { evening, desk } = tonight;
-  const naming = useLens((lens) => lens.naming);
+  const naming = useNaming();
   const one = evening.entries[at];
   const ends = endsOf(evening, at);
   if (one === undefined || one.entry.kind === 'break' || ends === null) return null;

@@ -3,11 +3,14 @@ import type { Member, MemberReads } from '@aurora/wire';
 import { UserMinus } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
-import { instrumentOf, useMemberChanges } from '../../api/members.ts';
+import { useMemberChanges } from '../../api/members.ts';
+import { BARRE_LEVELS } from '../../parts/reading/barre-table.ts';
 import { SHOWS } from '../../parts/reading/ShowChoice.tsx';
-import { lensSearch, useLens } from '../../session/lens-store.ts';
+import { useNaming } from '../../session/lens.ts';
+import { lensSearch, setReader } from '../../session/lens-store.ts';
 import { isGuitar, memberChoice } from '../../session/reader-view.ts';
 import { neckPath } from '../../session/rooms.ts';
+import { instrumentOf } from '../../session/seat.ts';
 import { AskOnce } from '../../ui/AskOnce.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Choice.tsx';
@@ -16,7 +19,6 @@ import { SelectField } from '../../ui/SelectField.tsx';
 import { sayFault } from '../../ui/say.ts';
 import { TextField } from '../../ui/TextField.tsx';
 import { Tick } from '../../ui/Tick.tsx';
-import { BARRE_LEVELS } from '../chart/CapoSheet.tsx';
 import { VoiceFields } from './VoiceFields.tsx';
 
 const TRANSPOSITIONS: readonly (readonly [string, string])[] = [
@@ -48,7 +50,6 @@ const CUES = [
 export function PlayerForm({ member, onGone }: { readonly member: Member; readonly onGone: () => void }) {
   const { change } = useMemberChanges();
   const { reads, name, plays } = member;
-  const setReader = useLens((lens) => lens.setReader);
   const onError = (error: Error) => void sayFault(error.message);
   const say = (next: Partial<MemberReads>) => change.mutate({ id: member.id, change: { reads: next } }, { onError });
   const guitar = isGuitar(member);
@@ -69,7 +70,7 @@ export function PlayerForm({ member, onGone }: { readonly member: Member; readon
           className="min-w-40 flex-1"
           onChange={(next) => change.mutate({ id: member.id, change: { plays: next } }, { onError })}
         />
-        <Button look="strong" onClick={() => setReader(memberChoice(member))}>
+        <Button look="strong" onClick={() => setReader(memberChoice(member).id)}>
           Read as {name}
         </Button>
         <Leave member={member} onGone={onGone} />
@@ -126,7 +127,7 @@ function Group({ title, children }: { readonly title: string; readonly children:
 function GuitarFields({ member, onReads }: { readonly member: Member; readonly onReads: (reads: Partial<MemberReads>) => void }) {
   const { reads } = member;
   const instrument = instrumentOf(member);
-  const search = lensSearch({ key: null, reader: memberChoice(member) });
+  const search = lensSearch({ key: null, readerId: memberChoice(member).id });
   return (
     <>
       <Choice label="What the player holds" value={reads.barres} options={BARRE_LEVELS} onChange={(barres) => onReads({ barres })} />
@@ -185,7 +186,7 @@ function NamingFields({
   readonly naming: MemberReads['naming'];
   readonly onNaming: (naming: MemberReads['naming']) => void;
 }) {
-  const band = useLens((lens) => lens.naming);
+  const band = useNaming();
   const school = naming === null ? 'band' : naming.majorSeventh === '△7' ? 'signs' : 'words';
   return (
     <>

@@ -51,7 +51,7 @@ const SAYS: Readonly<Record<'saved' | 'waiting' | 'saving' | 'conflict', string>
   saved: 'Saved',
   waiting: 'Not saved yet',
   saving: 'Saving…',
-  conflict: 'Saved elsewhere too',
+  conflict: 'Changed elsewhere too',
 };
 
 function SavedLine({ status }: { readonly status: SetStatus }) {
@@ -63,7 +63,7 @@ function SavedLine({ status }: { readonly status: SetStatus }) {
       data-status={status.kind}
       className={`text-[15px] ${bad ? 'font-semibold text-alarm' : 'text-quiet'}`}
     >
-      {status.kind === 'away' || status.kind === 'refused' ? status.says : SAYS[status.kind]}
+      {status.kind === 'away' || status.kind === 'refused' ? status.why : SAYS[status.kind]}
     </span>
   );
 }

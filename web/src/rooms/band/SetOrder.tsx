@@ -18,7 +18,7 @@ import { movedEntry } from '../../document/evening-view.ts';
 import type { Tonight } from '../../document/use-evening.ts';
 import { Glyphs } from '../../parts/notation/Glyphs.tsx';
 import { RidgeStrip } from '../../parts/ridge/RidgeStrip.tsx';
-import { useLens } from '../../session/lens-store.ts';
+import { useNaming } from '../../session/lens.ts';
 import { JoinLine } from './JoinLine.tsx';
 
 interface SetOrderProps {
@@ -150,7 +150,7 @@ interface SongWordsProps {
 
 function SongWords({ tonight, at, number, begins }: SongWordsProps) {
   const { evening, state } = tonight;
-  const naming = useLens((lens) => lens.naming);
+  const naming = useNaming();
   const members = useMembers() ?? [];
   const one = evening.entries[at] as Tonight['evening']['entries'][number];
   if (one.song === null || one.entry.kind === 'break') return null;

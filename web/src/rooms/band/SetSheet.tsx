@@ -2,7 +2,7 @@ import { type Evening, type Paper, setPages, setSheet } from '@aurora/core';
 import { useMemo, useState } from 'react';
 import { useMembers } from '../../api/members.ts';
 import { PagesSheet } from '../../parts/paper/PagesSheet.tsx';
-import { useLens } from '../../session/lens-store.ts';
+import { useNaming } from '../../session/lens.ts';
 import { Choice } from '../../ui/Choice.tsx';
 
 const KINDS = [
@@ -12,7 +12,7 @@ const KINDS = [
 
 /** The set on paper: with everything for a stand, or titles and keys in big type for the floor. */
 export function SetSheet({ evening, onClose }: { readonly evening: Evening; readonly onClose: () => void }) {
-  const naming = useLens((lens) => lens.naming);
+  const naming = useNaming();
   const members = useMembers();
   const [paper, setPaper] = useState<Paper>('A4');
   const [kind, setKind] = useState<'list' | 'floor'>('list');

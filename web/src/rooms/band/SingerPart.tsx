@@ -20,10 +20,11 @@ import { Save } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { useMembers } from '../../api/members.ts';
 import { newSetSong, readOnce, withEntry } from '../../document/evening-view.ts';
-import { useSongEdit } from '../../document/use-song-edit.ts';
 import { useGuitarKindness } from '../../parts/neck/neck-engine.ts';
 import { Glyphs } from '../../parts/notation/Glyphs.tsx';
-import { useLens } from '../../session/lens-store.ts';
+import { useSongEdit } from '../../parts/song/use-song-edit.ts';
+import { useNaming } from '../../session/lens.ts';
+import { setKey } from '../../session/lens-store.ts';
 import { isGuitar } from '../../session/reader-view.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Notice } from '../../ui/Notice.tsx';
@@ -88,7 +89,7 @@ export function SingerPart() {
           onTonight={(key) => {
             const name = key.tonic === reading.head.key.tonic ? null : printKey(key);
             if (tonight === null || at < 0) {
-              useLens.getState().setKey(key);
+              setKey(key);
               tonight?.desk.change((body) => ({ ...body, entries: [...body.entries, { ...newSetSong(song.id), key: name }] }), [song]);
               return;
             }
@@ -185,7 +186,7 @@ interface KeysProps {
 }
 
 function Keys({ home, source, range, singers, members, now, inSet, onTonight }: KeysProps) {
-  const naming = useLens((lens) => lens.naming);
+  const naming = useNaming();
   const guitars = useMemo(() => members.filter(isGuitar).map(capoWishOf), [members]);
   const guitar = useGuitarKindness(source, guitars).data;
   const horns = useMemo(
@@ -238,7 +239,7 @@ interface KeyRowProps {
 const FIT_WORDS = { comfortable: 'With ease.', possible: 'Possible.', outside: 'Out of reach.' } as const;
 
 function KeyRow({ one, home, singers, lowest, highest, isNow, hasHorns, onChoose }: KeyRowProps) {
-  const naming = useLens((lens) => lens.naming);
+  const naming = useNaming();
   const { key, fit, sung, guitar, accidentals } = one;
   return (
     <li

@@ -6,7 +6,8 @@ import { useMembers } from '../../api/members.ts';
 import { useSetChanges } from '../../api/sets.ts';
 import { type Tonight, useTonightSet } from '../../document/use-evening.ts';
 import { Glyphs } from '../../parts/notation/Glyphs.tsx';
-import { lensSearch, useLens } from '../../session/lens-store.ts';
+import { useNaming } from '../../session/lens.ts';
+import { lensSearchNow } from '../../session/lens-store.ts';
 import { useTonight } from '../../session/tonight-store.ts';
 import { useShortcuts } from '../../session/use-shortcuts.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -75,12 +76,12 @@ function TonightDesk({ tonight, onNew }: { readonly tonight: Tonight; readonly o
           <Coffee size={17} aria-hidden="true" /> <span className="max-sm:hidden">Break</span>
         </Button>
         <Hint text="Take back" keys="Ctrl Z">
-          <Button look="bare" aria-label="Take back" disabled={state.past.length === 0} onClick={desk.undo}>
+          <Button look="bare" aria-label="Take back" disabled={!state.canUndo} onClick={desk.undo}>
             <Undo2 size={18} />
           </Button>
         </Hint>
         <Hint text="Do again" keys="Ctrl Y">
-          <Button look="bare" aria-label="Do again" disabled={state.future.length === 0} onClick={desk.redo}>
+          <Button look="bare" aria-label="Do again" disabled={!state.canRedo} onClick={desk.redo}>
             <Redo2 size={18} />
           </Button>
         </Hint>
@@ -88,10 +89,7 @@ function TonightDesk({ tonight, onNew }: { readonly tonight: Tonight; readonly o
         <Button aria-label="Print" onClick={() => setOpen('print')} disabled={evening.entries.length === 0}>
           <Printer size={17} aria-hidden="true" /> <span className="max-lg:hidden">Print</span>
         </Button>
-        <Button
-          onClick={() => void navigate({ pathname: '/band/stand', search: lensSearch(useLens.getState()) })}
-          disabled={evening.entries.length === 0}
-        >
+        <Button onClick={() => void navigate({ pathname: '/band/stand', search: lensSearchNow() })} disabled={evening.entries.length === 0}>
           <Maximize2 size={17} aria-hidden="true" /> On the stand
         </Button>
         <PackButton isShort wish={{ of: 'set', setId: tonight.setId, paper: 'A4' }} />
@@ -115,7 +113,7 @@ function TonightDesk({ tonight, onNew }: { readonly tonight: Tonight; readonly o
 
 /** What the band should know before it plays the set in this order. */
 function Warnings({ tonight: { warnings, evening } }: { readonly tonight: Tonight }) {
-  const naming = useLens((lens) => lens.naming);
+  const naming = useNaming();
   const members = useMembers() ?? [];
   if (warnings.length === 0) return null;
   const nameOf = (id: string) => members.find((member) => member.id === id)?.name ?? 'Somebody';

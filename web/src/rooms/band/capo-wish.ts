@@ -1,6 +1,6 @@
 import { type CapoWish, wishOf } from '@aurora/core';
 import type { Member } from '@aurora/wire';
-import { instrumentOf } from '../../api/members.ts';
+import { instrumentOf } from '../../session/seat.ts';
 
 /** What a member's hands, neck and strings mean for a capo. */
 export function capoWishOf(member: Member): CapoWish {

@@ -1,28 +1,22 @@
-import type { After } from './BarInput.tsx';
 import { PAD } from './bar-typing.ts';
-
-interface BarPadProps {
-  readonly onPut: (writes: string) => void;
-  readonly onLeave: (after: After) => void;
-  readonly onCancel: () => void;
-}
+import type { SheetInput } from './sheet-input.ts';
 
 const DEGREES = [1, 2, 3, 4, 5, 6, 7].map(String);
 
 /** One press for everything a bar is made of, with the key that does the same; for fingers, and to learn the keys by. */
-export function BarPad({ onPut, onLeave, onCancel }: BarPadProps) {
+export function BarPad({ input }: { readonly input: SheetInput }) {
   return (
     <fieldset aria-label="Write with one press" className="flex flex-wrap gap-1 border-t border-hairline bg-ground px-3 py-1.5">
       {DEGREES.map((degree) => (
-        <Pad key={degree} shows={degree} says={`degree ${degree}`} onPress={() => onPut(degree)} />
+        <Pad key={degree} shows={degree} says={`degree ${degree}`} onPress={() => input.put(degree)} />
       ))}
       {PAD.map(({ key, writes, shows, says }) => (
-        <Pad key={key} shows={shows} says={says} hint={key === writes || key === shows ? '' : key} onPress={() => onPut(writes)} />
+        <Pad key={key} shows={shows} says={says} hint={key === writes || key === shows ? '' : key} onPress={() => input.put(writes)} />
       ))}
-      <Pad shows="+" says="one more chord in this bar" hint="Space" onPress={() => onPut(' ')} />
-      <Pad shows="next bar" says="next bar" hint="Tab" onPress={() => onLeave('next')} />
-      <Pad shows="done" says="done" hint="Enter" onPress={() => onLeave('stay')} />
-      <Pad shows="leave" says="leave it as it was" hint="Esc" onPress={onCancel} />
+      <Pad shows="+" says="one more chord in this bar" hint="Space" onPress={() => input.put(' ')} />
+      <Pad shows="next bar" says="next bar" hint="Tab" onPress={() => input.commit('next')} />
+      <Pad shows="done" says="done" hint="Enter" onPress={() => input.commit('stay')} />
+      <Pad shows="leave" says="leave it as it was" hint="Esc" onPress={input.cancel} />
     </fieldset>
   );
 }

@@ -1,4 +1,3 @@
-import type { SlotMark } from '@aurora/core';
 import {
   BetweenVerticalEnd,
   ChevronDown,
@@ -12,112 +11,132 @@ import {
   Undo2,
 } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
-import type { ReactNode } from 'react';
-import type { Rewriting } from '../../document/use-rewriting.ts';
+import { type ReactNode, useState } from 'react';
+import type { Rewriting } from '../../document/use-song-draft.ts';
+import { useShortcuts } from '../../session/use-shortcuts.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Hint, KeyCap } from '../../ui/Hint.tsx';
 import { MenuItem } from '../../ui/MenuItem.tsx';
+import { type BarSelection, rangeOf } from './bar-selection.ts';
+import type { SheetInput } from './sheet-input.ts';
 
-/** What can be done with the chosen bars. */
-export interface BarCommands {
-  readonly onWrite: () => void;
-  readonly onInsert: () => void;
-  readonly onSplit: () => void;
-  readonly onJoin: () => void;
-  readonly onRepeat: () => void;
-  readonly onEnding: (passes: readonly number[]) => void;
-  readonly onMark: (mark: SlotMark) => void;
-  readonly onDeepen: (depth: 'triad' | 'seventh') => void;
-  readonly onDuplicate: () => void;
-  readonly onMove: (step: 1 | -1) => void;
-  readonly onSection: () => void;
-  readonly onDelete: () => void;
-  readonly onPaste: () => void;
-}
-
-interface BarToolbarProps extends BarCommands {
+interface BarToolbarProps {
+  readonly input: SheetInput;
+  readonly selection: BarSelection | null;
   readonly rewriting: Rewriting;
-  /** How many bars are chosen. */
-  readonly count: number;
   /** Whether the next bar pressed is chosen along with these: what Shift does, for fingers. */
   readonly reaching: boolean;
-  readonly onReaching: (reaching: boolean) => void;
+  readonly onPaste: () => void;
+  /** Key, meter, tempo and pickup from the chosen bar on. */
+  readonly onChanges: () => void;
 }
 
 /** What can be done with the chosen bars, each with its key. */
-export function BarToolbar({ rewriting, count, reaching, onReaching, ...commands }: BarToolbarProps) {
-  const none = count === 0;
+export function BarToolbar({ input, selection, rewriting, reaching, onPaste, onChanges }: BarToolbarProps) {
+  const count = selection === null ? 0 : rangeOf(selection).to - rangeOf(selection).from + 1;
   return (
     <div role="toolbar" aria-label="The chosen bars" className="flex flex-wrap items-center border-t border-hairline bg-ground px-2">
-      <Tool text="Take back" keys="Ctrl Z" disabled={rewriting.undo === null} onPress={() => rewriting.undo?.()}>
+      <Tool text="Take back" keys="Ctrl Z" disabled={rewriting.undo === null} onPress={input.undo}>
         <Undo2 size={18} />
       </Tool>
-      <Tool text="Do again" keys="Ctrl Y" disabled={rewriting.redo === null} onPress={() => rewriting.redo?.()}>
+      <Tool text="Do again" keys="Ctrl Y" disabled={rewriting.redo === null} onPress={input.redo}>
         <Redo2 size={18} />
       </Tool>
-      {none ? (
+      {count === 0 ? (
         <span className="px-3 text-[15px] text-quiet">Choose a bar and type: digits are degrees.</span>
       ) : (
-        <>
-          <Tool text="Write the bar" keys="Enter" onPress={commands.onWrite}>
-            <PenLine size={18} />
-          </Tool>
-          <Tool text="A new bar behind it" keys="i" onPress={commands.onInsert}>
-            +bar
-          </Tool>
-          <Hint text="Choose up to another bar" keys="Shift">
-            <Button
-              look="bare"
-              aria-label="Choose up to another bar"
-              aria-pressed={reaching}
-              onClick={() => onReaching(!reaching)}
-              className="min-w-9 px-1.5! aria-pressed:bg-wash"
-            >
-              <BetweenVerticalEnd size={18} />
-            </Button>
-          </Hint>
-          <Menu
-            label="Bars"
-            items={[
-              ['Split the bar', 's', commands.onSplit],
-              ['Join the bars into one', 'j', commands.onJoin],
-              ['Repeat them', 'r', commands.onRepeat],
-              ['First ending', '8', () => commands.onEnding([1])],
-              ['Second ending', '9', () => commands.onEnding([2])],
-              ['A section begins here', 'h', commands.onSection],
-            ]}
-          />
-          <Menu
-            label="Chords"
-            items={[
-              ['Thicker: the key’s sevenths', '+', () => commands.onDeepen('seventh')],
-              ['Thinner: triads', '-', () => commands.onDeepen('triad')],
-              ['Pushed', 'p', () => commands.onMark('push')],
-              ['Let ring', 'l', () => commands.onMark('ring')],
-              ['Stop', 'z', () => commands.onMark('stop')],
-              ['Optional: others may leave it out', 'o', () => commands.onMark('optional')],
-            ]}
-          />
-          <Tool text="Earlier" keys="Alt ←" onPress={() => commands.onMove(-1)}>
-            <ChevronLeft size={18} />
-          </Tool>
-          <Tool text="Later" keys="Alt →" onPress={() => commands.onMove(1)}>
-            <ChevronRight size={18} />
-          </Tool>
-          <Tool text="Duplicate" keys="u" onPress={commands.onDuplicate}>
-            <Copy size={17} />
-          </Tool>
-          <Tool text="Take out" keys="Delete" onPress={commands.onDelete}>
-            <Trash2 size={17} />
-          </Tool>
-        </>
+        <ChosenTools input={input} head={selection?.head ?? 0} reaching={reaching} onChanges={onChanges} />
       )}
       <span className="mr-auto text-sm font-semibold text-quiet">{count > 1 ? `${count} bars` : ''}</span>
-      <Tool text="Paste chords from anywhere" keys="Ctrl V" onPress={commands.onPaste}>
+      <Tool text="Paste chords from anywhere" keys="Ctrl V" onPress={onPaste}>
         <ClipboardPaste size={18} />
       </Tool>
     </div>
   );
+}
+
+interface ChosenToolsProps extends Pick<BarToolbarProps, 'input' | 'reaching' | 'onChanges'> {
+  readonly head: number;
+}
+
+function ChosenTools({ input, head, reaching, onChanges }: ChosenToolsProps) {
+  return (
+    <>
+      <Tool text="Write the bar" keys="Enter" onPress={() => input.open(head, 'edit')}>
+        <PenLine size={18} />
+      </Tool>
+      <Tool text="A new bar behind it" keys="i" onPress={input.insert}>
+        +bar
+      </Tool>
+      <Hint text="Choose up to another bar" keys="Shift">
+        <Button
+          look="bare"
+          aria-label="Choose up to another bar"
+          aria-pressed={reaching}
+          onClick={() => input.reach(!reaching)}
+          className="min-w-9 px-1.5! aria-pressed:bg-wash"
+        >
+          <BetweenVerticalEnd size={18} />
+        </Button>
+      </Hint>
+      <Menu label="Bars" items={barItems(input)} />
+      <Menu label="Signs" shortcut="k" items={signItems(input, onChanges)} />
+      <Menu label="Chords" items={chordItems(input)} />
+      <Tool text="Earlier" keys="Alt ←" onPress={() => input.move(-1)}>
+        <ChevronLeft size={18} />
+      </Tool>
+      <Tool text="Later" keys="Alt →" onPress={() => input.move(1)}>
+        <ChevronRight size={18} />
+      </Tool>
+      <Tool text="Duplicate" keys="u" onPress={input.duplicate}>
+        <Copy size={17} />
+      </Tool>
+      <Tool text="Take out" keys="Delete" onPress={input.delete}>
+        <Trash2 size={17} />
+      </Tool>
+    </>
+  );
+}
+
+function barItems(input: SheetInput): readonly ToolItem[] {
+  return [
+    ['Split the bar', 's', input.split],
+    ['Join the bars into one', 'j', input.join],
+    ['Repeat them', 'r', input.repeat],
+    ['First ending', '8', () => input.ending([1])],
+    ['Second ending', '9', () => input.ending([2])],
+    ['A section begins here', 'h', input.section],
+  ];
+}
+
+/** Signs and jumps; in the open menu the first letters find them. */
+function signItems(input: SheetInput, onChanges: () => void): readonly ToolItem[] {
+  const jump = (to: 'start' | 'segno', until: 'coda' | 'fine' | 'either') => () =>
+    input.sign({ kind: 'jump', to, until, keepRepeats: false });
+  return [
+    ['Key, meter, tempo, pickup from here …', '', onChanges],
+    ['Segno', '', () => input.sign({ kind: 'sign', sign: 'segno' })],
+    ['Coda', '', () => input.sign({ kind: 'sign', sign: 'coda' })],
+    ['To Coda', '', () => input.sign({ kind: 'to-coda' })],
+    ['Fine', '', () => input.sign({ kind: 'sign', sign: 'fine' })],
+    ['D.C.', '', jump('start', 'either')],
+    ['D.C. al Fine', '', jump('start', 'fine')],
+    ['D.C. al Coda', '', jump('start', 'coda')],
+    ['D.S.', '', jump('segno', 'either')],
+    ['D.S. al Fine', '', jump('segno', 'fine')],
+    ['D.S. al Coda', '', jump('segno', 'coda')],
+  ];
+}
+
+function chordItems(input: SheetInput): readonly ToolItem[] {
+  return [
+    ['Thicker: the key’s sevenths', '+', () => input.deepen('seventh')],
+    ['Thinner: triads', '-', () => input.deepen('triad')],
+    ['Pushed', 'p', () => input.mark('push')],
+    ['Let ring', 'l', () => input.mark('ring')],
+    ['Stop', 'z', () => input.mark('stop')],
+    ['Optional: others may leave it out', 'o', () => input.mark('optional')],
+  ];
 }
 
 interface ToolProps {
@@ -148,9 +167,18 @@ function Tool({ text, keys, disabled = false, onPress, children }: ToolProps) {
 
 type ToolItem = readonly [text: string, key: string, press: () => void];
 
-function Menu({ label, items }: { readonly label: string; readonly items: readonly ToolItem[] }) {
+interface MenuProps {
+  readonly label: string;
+  readonly items: readonly ToolItem[];
+  /** The single key that opens it. */
+  readonly shortcut?: string;
+}
+
+function Menu({ label, items, shortcut }: MenuProps) {
+  const [open, setOpen] = useState(false);
+  useShortcuts(shortcut === undefined ? {} : { [shortcut]: () => setOpen(true) });
   return (
-    <DropdownMenu.Root>
+    <DropdownMenu.Root open={open} onOpenChange={setOpen}>
       <DropdownMenu.Trigger asChild>
         <Button look="bare" className="gap-1 px-2! text-[15px]">
           {label} <ChevronDown size={14} aria-hidden="true" />
@@ -161,7 +189,7 @@ function Menu({ label, items }: { readonly label: string; readonly items: readon
           {items.map(([text, key, press]) => (
             <MenuItem key={text} onPress={press}>
               <span className="mr-auto pr-3">{text}</span>
-              <KeyCap keys={key} />
+              {key !== '' && <KeyCap keys={key} />}
             </MenuItem>
           ))}
         </DropdownMenu.Content>

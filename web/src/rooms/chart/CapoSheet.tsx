@@ -1,33 +1,27 @@
 import { type BarreLevel, type CapoOption, capoWords, type Naming, type Note, wishOf } from '@aurora/core';
 import { useState } from 'react';
-import { instrumentOf, usePlaying } from '../../api/members.ts';
 import { useCapoPlan } from '../../parts/neck/neck-engine.ts';
 import { Glyphs } from '../../parts/notation/Glyphs.tsx';
+import { BARRE_LEVELS } from '../../parts/reading/barre-table.ts';
 import { ShapeChip } from '../../parts/reading/ShapeChip.tsx';
-import { useLens } from '../../session/lens-store.ts';
+import { useLens } from '../../session/lens.ts';
+import { setReader } from '../../session/lens-store.ts';
 import { isGuitar, MOST_CAPO, memberChoice, readerChoice } from '../../session/reader-view.ts';
+import { instrumentOf, usePlaying } from '../../session/seat.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Choice.tsx';
 import { Sheet } from '../../ui/Sheet.tsx';
-
-/** How much of a barre a player can hold. */
-export const BARRE_LEVELS: readonly (readonly [BarreLevel, string])[] = [
-  ['none', 'No barres'],
-  ['some', 'Some barres'],
-  ['any', 'Any shape'],
-];
 
 interface CapoSheetProps {
   readonly text: string;
   /** The home tonic that sounds. */
   readonly sounding: Note;
-  readonly naming: Naming;
   readonly onClose: () => void;
 }
 
 /** Every fret for a capo, the kindest first: what is held, what it sounds, and why it is ranked there. */
-export function CapoSheet({ text, sounding, naming, onClose }: CapoSheetProps) {
-  const { reader, setReader } = useLens();
+export function CapoSheet({ text, sounding, onClose }: CapoSheetProps) {
+  const { reader, naming } = useLens();
   const { player: seated, members } = usePlaying();
   // whoever plays something else asks for the guitar
   const player = seated !== null && isGuitar(seated) ? seated : (members.find(isGuitar) ?? null);
@@ -40,7 +34,7 @@ export function CapoSheet({ text, sounding, naming, onClose }: CapoSheetProps) {
   const plan = useCapoPlan(text, { tonic: sounding, level, maxFret, ...strings });
   const choiceAt = (fret: number) => (asPlayer === null ? readerChoice(`capo-${fret}`) : memberChoice(asPlayer, fret));
   const read = (fret: number) => {
-    setReader(choiceAt(fret));
+    setReader(choiceAt(fret).id);
     onClose();
   };
   return (

@@ -1,4 +1,4 @@
-import { editBetween, faultWords, type Problem, quickFix } from '@aurora/core';
+import { changeBetween, faultWords, type Problem, quickFix } from '@aurora/core';
 import { autocompletion, completionKeymap } from '@codemirror/autocomplete';
 import { defaultKeymap } from '@codemirror/commands';
 import { type Diagnostic, lintGutter, setDiagnostics } from '@codemirror/lint';
@@ -66,10 +66,10 @@ export function ChartEditor({ text, problems, handle, ...wanted }: ChartEditorPr
 
   useEffect(() => {
     const editor = view.current;
-    const edit = editor === null ? null : editBetween(editor.state.doc.toString(), text);
-    if (editor === null || edit === null) return;
+    const changes = editor === null ? null : changeBetween(editor.state.doc.toString(), text);
+    if (editor === null || changes === null) return;
     receiving.current = true;
-    editor.dispatch({ changes: { from: edit.at, to: edit.at + edit.removed.length, insert: edit.inserted } });
+    editor.dispatch({ changes });
     receiving.current = false;
   }, [text]);
 

@@ -20,5 +20,5 @@ export function ChartRoom() {
       </Notice>
     );
   }
-  return <OpenSong songId={songId}>{(keeper) => <ChartDesk keeper={keeper} songId={songId} />}</OpenSong>;
+  return <OpenSong songId={songId}>{(draft) => <ChartDesk draft={draft} songId={songId} />}</OpenSong>;
 }

@@ -1,4 +1,4 @@
-import { applyQuickFix, type Finding, faultWords, findingWords, type Problem, quickFix } from '@aurora/core';
+import { type Finding, faultWords, findingWords, type Problem, type QuickFix, quickFix } from '@aurora/core';
 import { Button } from '../../ui/Button.tsx';
 
 interface ChecksListProps {
@@ -7,13 +7,13 @@ interface ChecksListProps {
   readonly findings: readonly Finding[];
   readonly onProblem: (problem: Problem) => void;
   readonly onFinding: (finding: Finding) => void;
-  readonly onWrite: (text: string) => void;
+  readonly onFix: (fix: QuickFix) => void;
 }
 
 const MOST_LISTED = 40;
 
 /** What to look at before the chart reaches the band: what the text gets wrong, and what may not be meant. Each is a press away. */
-export function ChecksList({ text, problems, findings, onProblem, onFinding, onWrite }: ChecksListProps) {
+export function ChecksList({ text, problems, findings, onProblem, onFinding, onFix }: ChecksListProps) {
   const count = problems.length + findings.length;
   if (count === 0) return <p className="px-4 py-3 text-[15px] text-quiet">Nothing to look at: the chart is ready for the band.</p>;
   return (
@@ -32,7 +32,7 @@ export function ChecksList({ text, problems, findings, onProblem, onFinding, onW
               </span>
               {faultWords(problem.fault)}
             </button>
-            <Fix problem={problem} text={text} onWrite={onWrite} />
+            <Fix problem={problem} text={text} onFix={onFix} />
           </li>
         ))}
         {findings.slice(0, MOST_LISTED).map((finding) => (
@@ -54,11 +54,11 @@ export function ChecksList({ text, problems, findings, onProblem, onFinding, onW
   );
 }
 
-function Fix({ problem, text, onWrite }: { readonly problem: Problem; readonly text: string; readonly onWrite: (text: string) => void }) {
+function Fix({ problem, text, onFix }: { readonly problem: Problem; readonly text: string; readonly onFix: (fix: QuickFix) => void }) {
   const fix = quickFix(problem, text);
   if (fix === undefined) return null;
   return (
-    <Button look="bare" className="mt-0.5 mr-1 shrink-0 px-2 text-[14px] text-accent" onClick={() => onWrite(applyQuickFix(text, fix))}>
+    <Button look="bare" className="mt-0.5 mr-1 shrink-0 px-2 text-[14px] text-accent" onClick={() => onFix(fix)}>
       Write {fix.write.trim().slice(0, 16)}
     </Button>
   );

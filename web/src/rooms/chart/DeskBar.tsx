@@ -6,7 +6,7 @@ import { LAYER_NAMES, type Layer } from '../../parts/analysis/sheet-content.ts';
 import { SHOWS, ShowChoice } from '../../parts/reading/ShowChoice.tsx';
 import { RidgeStrip } from '../../parts/ridge/RidgeStrip.tsx';
 import { useChartView } from '../../session/chart-view-store.ts';
-import { lensSearch, useLens } from '../../session/lens-store.ts';
+import { lensSearchNow } from '../../session/lens-store.ts';
 import { useReads } from '../../session/use-reads.ts';
 import { Button } from '../../ui/Button.tsx';
 import { MenuItem } from '../../ui/MenuItem.tsx';
@@ -34,7 +34,7 @@ export function DeskBar({ songId, heights, at, onGo, layer, onLayer, toLookAt, c
   const { writing, setWriting } = useChartView();
   const { show, setShow } = useReads();
   const navigate = useNavigate();
-  const toStand = () => void navigate({ pathname: `/songs/${songId}/stand`, search: lensSearch(useLens.getState()) });
+  const toStand = () => void navigate({ pathname: `/songs/${songId}/stand`, search: lensSearchNow() });
   return (
     <div className="flex flex-wrap items-center gap-x-1.5 border-b border-hairline px-3 py-1">
       {children}

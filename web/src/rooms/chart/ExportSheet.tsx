@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { blobOf, useConverted } from '../../api/files.ts';
 import { saveFile } from '../../parts/paper/save-file.ts';
 import { FORMAT_TABLE } from '../../parts/song/format-table.ts';
-import { useLens } from '../../session/lens-store.ts';
+import { useLens, useNaming } from '../../session/lens.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Choice.tsx';
 import { Sheet } from '../../ui/Sheet.tsx';
@@ -20,7 +20,7 @@ interface ExportSheetProps {
 
 /** The chart as a file for other programs; what the format cannot hold is said before it is kept. */
 export function ExportSheet({ text, sounding, onClose }: ExportSheetProps) {
-  const naming = useLens((lens) => lens.naming);
+  const naming = useNaming();
   const [format, setFormat] = useState<ConvertRequest['to']>('musicxml');
   const { reader } = useLens();
   const [asRead, setAsRead] = useState(true);

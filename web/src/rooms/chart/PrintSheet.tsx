@@ -2,7 +2,7 @@ import { type ChartReading, type Note, type Paper, type PartKind, type PartReade
 import { useMemo, useState } from 'react';
 import { PagesSheet } from '../../parts/paper/PagesSheet.tsx';
 import { SHOWS, ShowChoice } from '../../parts/reading/ShowChoice.tsx';
-import { useLens } from '../../session/lens-store.ts';
+import { useLens } from '../../session/lens.ts';
 import { useReads } from '../../session/use-reads.ts';
 import { Choice } from '../../ui/Choice.tsx';
 import { Tick } from '../../ui/Tick.tsx';

@@ -1,7 +1,7 @@
+import type { CellSection } from '@aurora/core';
 import { ArrowDown, ArrowUp, Copy, Repeat, Trash2 } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { useId, useState } from 'react';
-import type { SheetSection } from '../../parts/sheet/sheet-view.ts';
 import { Button } from '../../ui/Button.tsx';
 
 /** What can be done with a section. */
@@ -21,7 +21,7 @@ export function SectionHeading({
   index,
   actions,
 }: {
-  readonly section: SheetSection;
+  readonly section: CellSection;
   readonly index: number;
   readonly actions: SectionActions;
 }) {
@@ -93,7 +93,7 @@ function playedWords(bars: number): string {
 }
 
 interface HeadingFormProps {
-  readonly section: SheetSection;
+  readonly section: CellSection;
   readonly onDone: (heading: { readonly name: string; readonly times: number; readonly remark: string | null }) => void;
 }
 

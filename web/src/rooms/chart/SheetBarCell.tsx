@@ -1,14 +1,8 @@
+import { type BarCell, type ChordCell, symbolText } from '@aurora/core';
 import { type MouseEvent, memo } from 'react';
 import { ChordSymbol, LetterSymbol } from '../../parts/notation/ChordSymbol.tsx';
-import { symbolText } from '../../parts/notation/symbol-view.ts';
 import { AgainSign, BeatDots, CodaSign, Diamond, PushMark, RepeatLine, SegnoSign, StopMark } from '../../parts/sheet/sheet-marks.tsx';
-import type { SheetBar, SheetChord } from '../../parts/sheet/sheet-view.ts';
-
-/** What the analysis lays over a chord. */
-export interface ChordLayer {
-  readonly lines: readonly string[];
-  readonly bracket: { readonly begins: boolean; readonly ends: boolean; readonly complete: boolean } | null;
-}
+import type { ChordLayer } from './sheet-bar.ts';
 
 /** What a bar of the sheet is drawn with beside its music. */
 export interface BarLook {
@@ -18,11 +12,11 @@ export interface BarLook {
   readonly turn: boolean;
   readonly onSelect: (bar: number, chord: number, reach: boolean) => void;
   /** A bar pressed twice is written. */
-  readonly onWrite: (bar: number) => void;
+  readonly onWrite: (bar: number, how: 'edit') => void;
 }
 
 interface BarProps extends BarLook {
-  readonly bar: SheetBar;
+  readonly bar: BarCell;
   readonly last: boolean;
   /** Whether the bar is among the chosen ones, and which chord of it has the focus. */
   readonly chosen: boolean;
@@ -59,13 +53,13 @@ export const SheetBarCell = memo(function SheetBarCell({ bar, last, chosen, chor
 });
 
 /** Bar lines where no repeat draws its own; a pickup stands in a broken frame. */
-function edgesOf({ opensRepeat, closesRepeat, pickup }: SheetBar, last: boolean): string {
+function edgesOf({ opensRepeat, closesRepeat, heading }: BarCell, last: boolean): string {
   const left = opensRepeat ? 'pl-5' : 'border-l-2 border-edge pl-1.5';
   const right = last && closesRepeat === null ? 'border-r-2 border-edge' : '';
-  return `${left} ${right} ${pickup ? 'rounded-r-lg border-y border-dashed' : ''}`;
+  return `${left} ${right} ${heading.includes('pickup') ? 'rounded-r-lg border-y border-dashed' : ''}`;
 }
 
-function groundOf({ wrong }: SheetBar, chosen: boolean): string {
+function groundOf({ wrong }: BarCell, chosen: boolean): string {
   if (chosen) return 'bg-wash';
   return wrong ? 'bg-alarm/10' : '';
 }
@@ -84,7 +78,7 @@ function BarChords({ bar, chord, ...look }: BarLook & Pick<BarProps, 'bar' | 'ch
 }
 
 /** A bar written as a sign for the bars before it. */
-function AgainButton({ bar, pressed, onSelect, onWrite }: BarLook & { readonly bar: SheetBar; readonly pressed: boolean }) {
+function AgainButton({ bar, pressed, onSelect, onWrite }: BarLook & { readonly bar: BarCell; readonly pressed: boolean }) {
   const twice = bar.sign === '%%';
   return (
     <button
@@ -93,7 +87,7 @@ function AgainButton({ bar, pressed, onSelect, onWrite }: BarLook & { readonly b
       aria-pressed={pressed}
       aria-label={`Bar ${bar.index + 1}: ${twice ? 'the two bars before, again' : 'the bar before, again'}`}
       onClick={(event) => onSelect(bar.index, 0, event.shiftKey)}
-      onDoubleClick={() => onWrite(bar.index)}
+      onDoubleClick={() => onWrite(bar.index, 'edit')}
       className="flex flex-1 rounded-md hover:bg-wash aria-pressed:shadow-[inset_0_-3px_0_var(--accent)]"
     >
       <AgainSign twice={twice} />
@@ -101,17 +95,11 @@ function AgainButton({ bar, pressed, onSelect, onWrite }: BarLook & { readonly b
   );
 }
 
-/** Whether anything stands over the bar. */
-export function hasOver({ ending, signs, heading, after, closesRepeat, chords }: SheetBar): boolean {
-  const marked = ending !== null || signs.length > 0 || heading !== '' || after.length > 0 || (closesRepeat ?? 2) !== 2;
-  return marked || chords.some(({ beats }) => beats !== null);
-}
-
 /** What stands over a bar: endings, signs, new keys, jumps, counts. */
-function BarOver({ bar }: { readonly bar: SheetBar }) {
+function BarOver({ bar }: { readonly bar: BarCell }) {
   const { ending, signs, heading, after, closesRepeat } = bar;
   const end = [...after, ...(closesRepeat !== null && closesRepeat !== 2 ? [`×${closesRepeat}`] : [])].join('  ');
-  if (ending === null && signs.length === 0 && heading === '' && end === '' && !bar.pickup) return null;
+  if (ending === null && signs.length === 0 && heading === '' && end === '') return null;
   return (
     <div
       className={`absolute inset-x-0 top-0 flex h-5 items-center gap-1.5 pr-1.5 text-[13px] font-bold text-accent ${bar.opensRepeat ? 'pl-4' : 'pl-1.5'}`}
@@ -131,8 +119,8 @@ function BarOver({ bar }: { readonly bar: SheetBar }) {
 }
 
 interface ChordProps extends BarLook {
-  readonly chord: SheetChord;
-  readonly bar: SheetBar;
+  readonly chord: ChordCell;
+  readonly bar: BarCell;
   readonly place: number;
   readonly pressed: boolean;
 }
@@ -148,7 +136,7 @@ function ChordOfSheet({ chord, bar, place, pressed, turn, layer, onSelect, onWri
       aria-pressed={pressed}
       aria-label={chordLabel(chord, bar.index)}
       onClick={(event: MouseEvent) => onSelect(bar.index, place, event.shiftKey)}
-      onDoubleClick={() => onWrite(bar.index)}
+      onDoubleClick={() => onWrite(bar.index, 'edit')}
       className="flex min-w-0 flex-col items-start rounded-md px-1 pb-1 text-left hover:bg-wash aria-pressed:bg-wash aria-pressed:shadow-[inset_0_-3px_0_var(--accent)]"
       style={{ flex: `${chord.share} 1 auto` }}
     >
@@ -180,7 +168,7 @@ function ChordOfSheet({ chord, bar, place, pressed, turn, layer, onSelect, onWri
 }
 
 /** A chord with the marks around it: pushed, let ring, stopped, optional. */
-function MarkedChord({ chord: { main, marks }, size }: { readonly chord: SheetChord; readonly size: string }) {
+function MarkedChord({ chord: { main, marks }, size }: { readonly chord: ChordCell; readonly size: string }) {
   return (
     <span aria-hidden="true" className="flex items-center">
       {marks.push && <PushMark />}
@@ -209,7 +197,7 @@ function LayerBracket({ begins, ends, complete }: NonNullable<ChordLayer['bracke
   );
 }
 
-function chordLabel({ number, letter, sounding, marks }: SheetChord, bar: number): string {
+function chordLabel({ number, letter, sounding, marks }: ChordCell, bar: number): string {
   const read = number === null || letter === null ? 'no chord' : `${number.label}, ${letter.label}`;
   const sounds = sounding === null ? '' : `, sounding ${sounding.label}`;
   const said = [

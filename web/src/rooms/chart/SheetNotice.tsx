@@ -1,6 +1,8 @@
 import { MOST_CHART_BYTES } from '@aurora/wire';
 import { Button } from '../../ui/Button.tsx';
 import { Notice } from '../../ui/Notice.tsx';
+import { BarInput } from './BarInput.tsx';
+import type { SheetInput, Typing } from './sheet-input.ts';
 
 /** A text that is too long is kept and not drawn. */
 export function TooLongNotice({ text }: { readonly text: string }) {
@@ -14,23 +16,32 @@ export function TooLongNotice({ text }: { readonly text: string }) {
   );
 }
 
-/** The first step of a chart. */
-export function NoBarsNotice({ onFirst, onPaste }: { readonly onFirst: () => void; readonly onPaste: () => void }) {
+interface EmptyChartProps {
+  readonly typing: Typing | null;
+  readonly input: SheetInput;
+  readonly onPaste: () => void;
+}
+
+/** A chart without bars: the first one is open to be typed. */
+export function EmptyChart({ typing, input, onPaste }: EmptyChartProps) {
   return (
-    <Notice
-      title="No bars yet"
-      action={
-        <span className="flex gap-2">
-          <Button look="strong" onClick={onFirst}>
+    <div className="px-6 py-4">
+      <div className="grid grid-cols-4 border-b border-hairline py-0.5">
+        {typing === null ? (
+          <Button look="plain" className="min-h-[84px]" onClick={() => input.openNew(0)}>
             Write the first bar
           </Button>
-          <Button onClick={onPaste}>Paste chords</Button>
-        </span>
-      }
-    >
-      <p>
-        Write numbers, one a bar: <b>1 4 6- 5</b>. A minus is minor. Letters work too, and become numbers in the key of the song.
+        ) : (
+          <BarInput key={typing.bar} typing={typing} input={input} />
+        )}
+      </div>
+      <p className="mt-4 max-w-xl text-[16px] text-quiet">
+        One chord a bar, as a number: <b>1</b>, <b>4</b>, <b>6</b> and a minus for minor. Tab goes on to the next bar. Letters work too;
+        they are read in the key over the chart.
       </p>
-    </Notice>
+      <Button className="mt-3" onClick={onPaste}>
+        Paste a song
+      </Button>
+    </div>
   );
 }

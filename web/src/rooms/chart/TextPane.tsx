@@ -1,6 +1,6 @@
 import type { Problem } from '@aurora/core';
 import { lazy, type ReactNode, type Ref, Suspense } from 'react';
-import type { Rewriting } from '../../document/use-rewriting.ts';
+import type { Rewriting } from '../../document/use-song-draft.ts';
 import { useChartView } from '../../session/chart-view-store.ts';
 import { Button } from '../../ui/Button.tsx';
 import type { EditorHandle } from './ChartEditor.tsx';

@@ -42,9 +42,14 @@ export function padWrites(key: string, before: string): string | null {
   return /(^|[\s(<>])[b#]{0,2}[1-7][0-9-]*$/.test(before) ? pad.writes : null;
 }
 
-/** Whether a key, pressed with a bar chosen, begins to write that bar. */
+/** Whether a key, pressed with a bar chosen, begins to write that bar. Small letters that are notes are notes there. */
 export function beginsWriting(key: string): boolean {
-  return /^[1-7A-Gb#(<>%]$/.test(key);
+  return /^[1-7A-Gacdefgb#(<>%]$/.test(key);
+}
+
+/** A letter as it is meant: a small one that is a note begins a chord as a capital. A small b is a flat. */
+export function letterOf(key: string, before: string): string {
+  return /^[acdefg]$/.test(key) && /(^|[\s(<>])$/.test(before) ? key.toUpperCase() : key;
 }
 
 /** The typed bar closed where it is plain what is meant: a diamond without its other half. */

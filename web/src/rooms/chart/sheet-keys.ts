@@ -1,70 +1,96 @@
-import type { KeyboardEvent } from 'react';
-import type { BarCommands } from './BarToolbar.tsx';
 import { beginsWriting } from './bar-typing.ts';
+import { within } from './desk-text.ts';
+import type { SheetInput } from './sheet-input.ts';
 
-/** What the keys of the sheet ask for, beside the commands of the toolbar. */
-export interface SheetKeys extends BarCommands {
-  readonly isChosen: boolean;
-  readonly onWalk: (step: 1 | -1) => void;
-  /** Chooses on, by one bar or by a row. */
-  readonly onReach: (bars: number) => void;
-  readonly onGo: (bars: number) => void;
-  readonly onBegin: (typed: string) => void;
-  readonly onCopy: () => void;
-  readonly onCut: () => void;
-  readonly onPutCopied: () => void;
-  readonly onClear: () => void;
-  readonly onAll: () => void;
+/** A key as it is pressed. */
+export interface Press {
+  readonly key: string;
+  readonly ctrlKey?: boolean;
+  readonly metaKey?: boolean;
+  readonly altKey?: boolean;
+  readonly shiftKey?: boolean;
 }
 
 const BARS_A_ROW = 4;
 
-/** The keys that work while a bar has the focus; true when one was used. */
-export function sheetKey(event: Pick<KeyboardEvent, 'key' | 'ctrlKey' | 'metaKey' | 'altKey' | 'shiftKey'>, keys: SheetKeys): boolean {
-  const action =
-    event.ctrlKey || event.metaKey ? withControl(event.key, keys) : event.altKey ? withAlt(event.key, keys) : plain(event, keys);
+type Action = (() => unknown) | undefined;
+
+function done(action: Action): boolean {
   action?.();
   return action !== undefined;
 }
 
-function withControl(key: string, keys: SheetKeys): (() => void) | undefined {
-  return { c: keys.onCopy, x: keys.onCut, v: keys.onPutCopied, a: keys.onAll }[key];
+/** The keys that work while a bar is chosen; true when one was used. */
+export function sheetKey(press: Press, sheet: SheetInput): boolean {
+  if (press.ctrlKey === true || press.metaKey === true) return done(withControl(press.key, sheet));
+  if (press.altKey === true) return done({ ArrowLeft: () => sheet.move(-1), ArrowRight: () => sheet.move(1) }[press.key]);
+  return done(moving(press, sheet) ?? (sheet.selection === null ? undefined : onChosen(press.key, sheet)));
 }
 
-function withAlt(key: string, keys: SheetKeys): (() => void) | undefined {
-  return { ArrowLeft: () => keys.onMove(-1), ArrowRight: () => keys.onMove(1) }[key];
+function withControl(key: string, sheet: SheetInput): Action {
+  if (key === 'v') return sheet.putCopied() ? () => undefined : undefined;
+  return { c: sheet.copy, x: sheet.cut, a: sheet.all, z: sheet.undo, y: sheet.redo, Z: sheet.redo }[key];
 }
 
-function plain({ key, shiftKey }: Pick<KeyboardEvent, 'key' | 'shiftKey'>, keys: SheetKeys): (() => void) | undefined {
-  const go = shiftKey ? keys.onReach : keys.onGo;
-  const moves: Readonly<Record<string, () => void>> = {
-    ArrowLeft: () => (shiftKey ? keys.onReach(-1) : keys.onWalk(-1)),
-    ArrowRight: () => (shiftKey ? keys.onReach(1) : keys.onWalk(1)),
+function moving({ key, shiftKey = false }: Press, sheet: SheetInput): Action {
+  const go = shiftKey ? sheet.extend : sheet.go;
+  return {
+    ArrowLeft: () => (shiftKey ? sheet.extend(-1) : sheet.walk(-1)),
+    ArrowRight: () => (shiftKey ? sheet.extend(1) : sheet.walk(1)),
     ArrowUp: () => go(-BARS_A_ROW),
     ArrowDown: () => go(BARS_A_ROW),
+  }[key];
+}
+
+function onChosen(key: string, sheet: SheetInput): Action {
+  const head = sheet.selection?.head ?? 0;
+  const commands: Readonly<Record<string, () => unknown>> = {
+    Enter: () => sheet.open(head, 'edit'),
+    F2: () => sheet.open(head, 'edit'),
+    Escape: sheet.clear,
+    Delete: sheet.delete,
+    Backspace: sheet.delete,
+    i: sheet.insert,
+    s: sheet.split,
+    j: sheet.join,
+    r: sheet.repeat,
+    '8': () => sheet.ending([1]),
+    '9': () => sheet.ending([2]),
+    h: sheet.section,
+    u: sheet.duplicate,
+    '+': () => sheet.deepen('seventh'),
+    '-': () => sheet.deepen('triad'),
+    p: () => sheet.mark('push'),
+    l: () => sheet.mark('ring'),
+    z: () => sheet.mark('stop'),
+    o: () => sheet.mark('optional'),
   };
-  if (moves[key] !== undefined) return moves[key];
-  if (!keys.isChosen) return undefined;
-  const commands: Readonly<Record<string, () => void>> = {
-    Enter: keys.onWrite,
-    Escape: keys.onClear,
-    Delete: keys.onDelete,
-    Backspace: keys.onDelete,
-    i: keys.onInsert,
-    s: keys.onSplit,
-    j: keys.onJoin,
-    r: keys.onRepeat,
-    '8': () => keys.onEnding([1]),
-    '9': () => keys.onEnding([2]),
-    h: keys.onSection,
-    u: keys.onDuplicate,
-    '+': () => keys.onDeepen('seventh'),
-    '-': () => keys.onDeepen('triad'),
-    p: () => keys.onMark('push'),
-    l: () => keys.onMark('ring'),
-    z: () => keys.onMark('stop'),
-    o: () => keys.onMark('optional'),
+  return commands[key] ?? (beginsWriting(key) ? () => sheet.begin(key) : undefined);
+}
+
+/** The keys that work while a bar is typed; true when one was used. What is left is for the field. */
+export function typingKey(press: Press, sheet: SheetInput): boolean {
+  const { key } = press;
+  if (press.ctrlKey === true || press.metaKey === true) return done({ z: sheet.undo, y: sheet.redo, Z: sheet.redo }[key]);
+  if (press.altKey === true) return false;
+  const { typing } = sheet.get();
+  const leave: Readonly<Record<string, () => unknown>> = {
+    Enter: () => (typing?.whole === true ? sheet.editWhole() : sheet.commit('stay')),
+    F2: sheet.editWhole,
+    Tab: () => sheet.commit(press.shiftKey === true ? 'before' : 'next'),
+    Escape: sheet.cancel,
+    Backspace: sheet.erase,
+    ...(typing?.whole === true ? arrows(typing.bar, sheet) : {}),
   };
-  if (commands[key] !== undefined) return commands[key];
-  return beginsWriting(key) ? () => keys.onBegin(key) : undefined;
+  return done(leave[key] ?? (isLetter(key) ? () => sheet.type(key) : undefined));
+}
+
+/** From a bar taken whole the arrows lead on, as from a chosen one. */
+function arrows(bar: number, sheet: SheetInput): Readonly<Record<string, () => void>> {
+  const to = (step: number) => () => sheet.open(within(bar + step, sheet.bars));
+  return { ArrowLeft: to(-1), ArrowRight: to(1), ArrowUp: to(-BARS_A_ROW), ArrowDown: to(BARS_A_ROW) };
+}
+
+function isLetter(key: string): boolean {
+  return [...key].length === 1;
 }

@@ -3,10 +3,10 @@ import { useCallback, useMemo } from 'react';
 import { gridRows } from '../../parts/analysis/analysis-view.ts';
 import { type Layer, layerLines, scaleOf } from '../../parts/analysis/sheet-content.ts';
 import { useHeardSong } from '../../parts/analysis/use-heard-song.ts';
-import { useLens } from '../../session/lens-store.ts';
+import { useLens } from '../../session/lens.ts';
 import type { BarSelection } from './bar-selection.ts';
 import { choose } from './bar-selection.ts';
-import type { ChordLayer } from './SheetBarCell.tsx';
+import type { ChordLayer } from './sheet-bar.ts';
 
 /** Which chord of which bar. */
 interface ChordPlace {
@@ -19,7 +19,7 @@ const NO_MELODY = new Map<number, number>();
 /** What the analysis says of a chart: the ridge over it, why each chord works, and the layer over the bars. */
 export function useChartAnalysis(source: string, layer: Layer) {
   const { naming, reader } = useLens();
-  const { analysis } = useHeardSong(source, NO_MELODY, false);
+  const { analysis } = useHeardSong(source, NO_MELODY);
   const places = useMemo(() => {
     const names = analysis.progression.chords.map(({ bar, place }) => `${bar}.${place}`);
     return new Map(names.map((name, index) => [name, index]));

@@ -1,7 +1,8 @@
-import { type RefObject, useCallback, useEffect, useRef } from 'react';
+import { type RefObject, useEffect, useLayoutEffect, useRef } from 'react';
 import type { ChartOnDesk } from '../../parts/sheet/use-chart-sheet.ts';
-import { useLens } from '../../session/lens-store.ts';
+import { select } from '../../session/lens-store.ts';
 import type { BarSelection } from './bar-selection.ts';
+import type { SheetInputState } from './sheet-input.ts';
 
 /** The chosen chord is what the neck and the why show. */
 export function useShownChord(
@@ -17,24 +18,20 @@ export function useShownChord(
   const name = chord === null ? '' : `${chord.root} ${chord.formula} ${chord.bass} ${heardIn?.tonic} ${heardIn?.scale} ${why?.join()}`;
   // biome-ignore lint/correctness/useExhaustiveDependencies: the name says all that can change
   useEffect(() => {
-    useLens.getState().select(chord === null || heardIn === null ? null : { chord, heardIn, ...(why === null ? {} : { why }) });
+    select(chord === null || heardIn === null ? null : { chord, heardIn, ...(why === null ? {} : { why }) });
   }, [name]);
-  useEffect(() => () => useLens.getState().select(null), []);
+  useEffect(() => () => select(null), []);
 }
 
-/** Gives the focus to the chosen chord: at once, and again when the sheet is drawn anew. */
-export function useFocusOnChosen(room: RefObject<HTMLElement | null>, selection: BarSelection | null, drawn: string): () => void {
-  const wanted = useRef(false);
-  const place = selection === null ? null : `${selection.head}.${selection.chord}`;
-  // biome-ignore lint/correctness/useExhaustiveDependencies: `drawn` says that the sheet was drawn anew
-  useEffect(() => {
-    if (!wanted.current || place === null) return;
-    const found = room.current?.querySelector<HTMLElement>(`[data-place="${place}"]`);
+/** Gives the focus to the chosen bar each time the keys have asked for it, as soon as it is drawn; an open bar has it already. */
+export function useFocusOnChosen(room: RefObject<HTMLElement | null>, state: SheetInputState, selection: BarSelection | null): void {
+  const given = useRef(0);
+  useLayoutEffect(() => {
+    if (state.typing !== null) given.current = state.focus;
+    if (given.current === state.focus || selection === null) return;
+    const found = room.current?.querySelector<HTMLElement>(`[data-place="${selection.head}.${selection.chord}"]`);
     if (found == null) return;
-    wanted.current = false;
+    given.current = state.focus;
     found.focus();
-  }, [place, drawn, room]);
-  return useCallback(() => {
-    wanted.current = true;
-  }, []);
+  });
 }

@@ -1,14 +1,14 @@
+import type { CellRow, Projected } from '@aurora/core';
 import { type RefObject, useDeferredValue, useEffect, useMemo, useRef } from 'react';
-import type { Sheet, SheetRow } from '../../parts/sheet/sheet-view.ts';
 
 /** A row as it is drawn just now, and which way its letters slid in. */
-export type Drawn = (section: number, row: number, now: SheetRow) => { readonly row: SheetRow; readonly turn: boolean };
+export type Drawn = (section: number, row: number, now: CellRow) => { readonly row: CellRow; readonly turn: boolean };
 
 /**
  * In a new key the rows in sight are drawn at once, all others a moment later, so that a long sheet
  * answers a key press as fast as a short one.
  */
-export function useRowsInSight(article: RefObject<HTMLElement | null>, sheet: Sheet, turn: boolean): Drawn {
+export function useRowsInSight(article: RefObject<HTMLElement | null>, sheet: Projected, turn: boolean): Drawn {
   const inSight = useRef(new Set<string>());
   const later = useDeferredValue(useMemo(() => ({ sheet, turn }), [sheet, turn]));
   // biome-ignore lint/correctness/useExhaustiveDependencies: another sheet has other rows

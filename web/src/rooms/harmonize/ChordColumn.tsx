@@ -1,7 +1,7 @@
+import { symbolText } from '@aurora/core';
 import { Plus } from 'lucide-react';
 import { ChordSymbol, LetterSymbol } from '../../parts/notation/ChordSymbol.tsx';
 import { Glyphs } from '../../parts/notation/Glyphs.tsx';
-import { symbolText } from '../../parts/notation/symbol-view.ts';
 import { Hint } from '../../ui/Hint.tsx';
 import { type ColumnView, FUNCTION_HEIGHT } from './harmonize-view.ts';
 

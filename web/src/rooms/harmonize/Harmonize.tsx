@@ -3,7 +3,8 @@ import { Layers, Play, Square } from 'lucide-react';
 import { type ComponentType, useEffect, useState } from 'react';
 import { usePreferences } from '../../api/preferences.ts';
 import { stepKey } from '../../session/key-view.ts';
-import { keyInForce, useLens } from '../../session/lens-store.ts';
+import { useLens } from '../../session/lens.ts';
+import { keyInForce, select, setKey } from '../../session/lens-store.ts';
 import { useProgression } from '../../session/progression-store.ts';
 import { type KeyMap, useShortcuts } from '../../session/use-shortcuts.ts';
 import { type PlayStep, play, stop, usePlayer } from '../../transport/player.ts';
@@ -60,8 +61,8 @@ export function Harmonize() {
     ...panelKeys(setPanel),
     ArrowLeft: () => setIndex((index + columns.length - 1) % columns.length),
     ArrowRight: () => setIndex((index + 1) % columns.length),
-    ArrowUp: () => lens.setKey(stepKey(sounding, 1)),
-    ArrowDown: () => lens.setKey(stepKey(sounding, -1)),
+    ArrowUp: () => setKey(stepKey(sounding, 1)),
+    ArrowDown: () => setKey(stepKey(sounding, -1)),
     t: () => setBuild(nextBuild(build)),
     T: () => setBuild(deepen(build, index, sounding)),
     a: hearKey,
@@ -130,10 +131,9 @@ const STRUM_CHOICES = [
 
 /** What is selected here is shown on the neck and in the why. */
 function useSelection(chord: Chord, sounding: Key): void {
-  const { select } = useLens();
   const place = `${printKey(sounding)} ${chord.root} ${chord.formula}`;
   // biome-ignore lint/correctness/useExhaustiveDependencies: `place` stands for the values, which are new objects at every drawing
-  useEffect(() => select({ chord, heardIn: sounding }), [select, place]);
+  useEffect(() => select({ chord, heardIn: sounding }), [place]);
 }
 
 function panelKeys(open: (panel: PanelName) => void): KeyMap {

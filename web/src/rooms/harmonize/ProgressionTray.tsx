@@ -1,11 +1,10 @@
-import { chordMidi, chordOnTonic, type Key, type Naming, printKey, readChart } from '@aurora/core';
+import { chordMidi, chordOnTonic, type Key, letterView, type Naming, numberView, printKey, readChart, symbolText } from '@aurora/core';
 import { ArrowRight, Play, Redo2, Square, Undo2, X } from 'lucide-react';
 import { type FormEvent, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useStore } from 'zustand';
 import { useAddSong } from '../../api/songs.ts';
 import { LetterSymbol } from '../../parts/notation/ChordSymbol.tsx';
-import { letterView, numberView, symbolText } from '../../parts/notation/symbol-view.ts';
 import { readBarsTyped, songOf, useProgression } from '../../session/progression-store.ts';
 import { type PlayStep, play, stop, usePlayer } from '../../transport/player.ts';
 import { AnsweringField } from '../../ui/AnsweringField.tsx';

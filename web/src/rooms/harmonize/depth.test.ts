@@ -1,6 +1,5 @@
-import { parseKey, requireValue } from '@aurora/core';
+import { parseKey, requireValue, symbolText } from '@aurora/core';
 import { describe, expect, test } from '@jest/globals';
-import { symbolText } from '../../parts/notation/symbol-view.ts';
 import { BUILD_CHOICES, buildName, buildOf, deepen, depthsOf, nextBuild } from './depth.ts';
 import { columnsOf } from './harmonize-view.ts';
 

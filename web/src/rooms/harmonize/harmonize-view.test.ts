@@ -1,6 +1,5 @@
-import { parseKey, requireValue } from '@aurora/core';
+import { parseKey, requireValue, symbolText } from '@aurora/core';
 import { describe, expect, test } from '@jest/globals';
-import { symbolText } from '../../parts/notation/symbol-view.ts';
 import { readBarsTyped, songOf, useProgression } from '../../session/progression-store.ts';
 import { buildOf } from './depth.ts';
 import { columnsOf, ridgePath, rulerOf } from './harmonize-view.ts';

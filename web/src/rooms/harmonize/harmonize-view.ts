@@ -9,20 +9,22 @@ import {
   intervalSemitones,
   type Key,
   keyNotes,
+  letterView,
   type Naming,
   type Note,
   type NumberChord,
   nameNote,
   nameStep,
+  numberView,
   printScaleNumber,
   qualityName,
   type Step,
+  type SymbolView,
   scaleIntervals,
   scaleSteps,
   stackFourths,
   withGlyphs,
 } from '@aurora/core';
-import { letterView, numberView, type SymbolView } from '../../parts/notation/symbol-view.ts';
 import { type Build, depthsOf } from './depth.ts';
 
 /** One chord of the key as a column on the stage. */

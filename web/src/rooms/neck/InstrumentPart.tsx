@@ -11,8 +11,8 @@ import {
   tuningOddities,
 } from '@aurora/core';
 import { type ReactNode, useState } from 'react';
-import { usePlaying } from '../../api/members.ts';
 import { RoomNeck } from '../../parts/neck/RoomNeck.tsx';
+import { usePlaying } from '../../session/seat.ts';
 import { AnsweringField } from '../../ui/AnsweringField.tsx';
 import { Choice } from '../../ui/Choice.tsx';
 import type { RoomPartProps } from './room-part.ts';

@@ -7,6 +7,7 @@ import {
   type Instrument,
   inversionWord,
   type KeyShape,
+  letterView,
   movesBetween,
   moveWords,
   nameKey,
@@ -15,6 +16,7 @@ import {
   shapeEvents,
   shiftBetween,
   stringSets,
+  symbolText,
   type Voicing,
 } from '@aurora/core';
 import { NotebookText, Play, Square } from 'lucide-react';
@@ -23,10 +25,10 @@ import { type KeyPlace, useKeyShapes, useShapes } from '../../parts/neck/neck-en
 import { shapeDots } from '../../parts/neck/neck-view.ts';
 import { RoomNeck } from '../../parts/neck/RoomNeck.tsx';
 import { hearShape } from '../../parts/neck/use-shape-walk.ts';
-import { letterView, symbolText } from '../../parts/notation/symbol-view.ts';
 import { StudySheet } from '../../parts/paper/StudySheet.tsx';
 import { sheetDiagram } from '../../parts/paper/sheet-diagram.ts';
-import { keyInForce, useLens } from '../../session/lens-store.ts';
+import { useLens } from '../../session/lens.ts';
+import { keyInForce } from '../../session/lens-store.ts';
 import { play, stop, usePlayer } from '../../transport/player.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Choice.tsx';

@@ -17,10 +17,11 @@ import { Plus, Undo2, Volume2, X } from 'lucide-react';
 import { useState } from 'react';
 import { useParams } from 'react-router';
 import { useSong } from '../../api/songs.ts';
-import { useSongEdit } from '../../document/use-song-edit.ts';
 import { tapDots } from '../../parts/neck/neck-view.ts';
 import { RoomNeck } from '../../parts/neck/RoomNeck.tsx';
-import { keyInForce, useLens } from '../../session/lens-store.ts';
+import { useSongEdit } from '../../parts/song/use-song-edit.ts';
+import { useLens } from '../../session/lens.ts';
+import { keyInForce, keyNow } from '../../session/lens-store.ts';
 import { useProgression } from '../../session/progression-store.ts';
 import { play } from '../../transport/player.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -145,7 +146,7 @@ function useAddChord(): (chord: Chord) => void {
   const edit = useSongEdit();
   const { add } = useProgression();
   return (chord) => {
-    const { tonic } = keyInForce(useLens.getState());
+    const { tonic } = keyNow();
     if (songId === undefined) {
       add([printNumber(numberChord(chord, tonic))]);
       void sayDone('Added to the progression in Harmonize.');

@@ -1,12 +1,12 @@
-import { type Chord, faultWords, harmonize, type Key, type Naming, nameKey, parseChord, transposeChord } from '@aurora/core';
+import { type Chord, faultWords, harmonize, type Key, letterView, type Naming, nameKey, parseChord, transposeChord } from '@aurora/core';
 import { type ComponentType, useEffect, useRef, useState } from 'react';
-import { usePlaying } from '../../api/members.ts';
 import { usePreferences } from '../../api/preferences.ts';
 import { useNeck } from '../../parts/neck/neck-store.ts';
 import { useShapeWalk } from '../../parts/neck/use-shape-walk.ts';
 import { LetterSymbol } from '../../parts/notation/ChordSymbol.tsx';
-import { letterView } from '../../parts/notation/symbol-view.ts';
-import { keyInForce, useLens } from '../../session/lens-store.ts';
+import { useLens } from '../../session/lens.ts';
+import { keyInForce, select, useLensStore } from '../../session/lens-store.ts';
+import { usePlaying } from '../../session/seat.ts';
 import { type KeyMap, useShortcuts } from '../../session/use-shortcuts.ts';
 import { AnsweringField } from '../../ui/AnsweringField.tsx';
 import { Choice } from '../../ui/Choice.tsx';
@@ -95,7 +95,7 @@ function useChordFollowsKey(sounding: Key): void {
   useEffect(() => {
     const fifths = sounding.tonic - before.current.tonic;
     before.current = sounding;
-    const { selection, select } = useLens.getState();
+    const { selection } = useLensStore.getState();
     if (fifths === 0 || selection === null) return;
     const { chord, heardIn } = selection;
     select({ chord: transposeChord(chord, fifths), heardIn: { ...heardIn, tonic: heardIn.tonic + fifths } });
@@ -106,7 +106,6 @@ function useChordFollowsKey(sounding: Key): void {
 function ChordChooser({ sounding, chord, naming }: ChordChooserProps) {
   const [depth, setDepth] = useState<'triad' | 'seventh'>(() => (hasSeventh(chord) ? 'seventh' : 'triad'));
   const [text, setText] = useState('');
-  const { select } = useLens();
   const typed = text.trim() === '' ? null : parseChord(text.trim());
   // biome-ignore lint/correctness/useExhaustiveDependencies: in another key the letters typed before stand for another chord
   useEffect(() => setText(''), [sounding]);

@@ -7,6 +7,7 @@ import {
   type Instrument,
   type Key,
   keyNotes,
+  letterView,
   type Naming,
   type Path,
   type PathChord,
@@ -15,17 +16,18 @@ import {
   printFrets,
   printTuning,
   shapeEvents,
+  symbolText,
 } from '@aurora/core';
 import { NotebookText, Play, Square } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { shapeDots } from '../../parts/neck/neck-view.ts';
 import { RoomNeck } from '../../parts/neck/RoomNeck.tsx';
 import { hearShape } from '../../parts/neck/use-shape-walk.ts';
-import { letterView, symbolText } from '../../parts/notation/symbol-view.ts';
 import { StudySheet } from '../../parts/paper/StudySheet.tsx';
 import { sheetDiagram } from '../../parts/paper/sheet-diagram.ts';
 import type { Study } from '../../parts/paper/use-study.ts';
-import { keyInForce, useLens } from '../../session/lens-store.ts';
+import { useLens } from '../../session/lens.ts';
+import { keyInForce } from '../../session/lens-store.ts';
 import { play, stop, usePlayer } from '../../transport/player.ts';
 import { Button } from '../../ui/Button.tsx';
 import { DiagramCard } from './DiagramCard.tsx';

@@ -1,13 +1,13 @@
-import { type Instrument, printTuning, runEvents, type ScaleLayout, stackedLines, stringSets } from '@aurora/core';
+import { type Instrument, letterView, printTuning, runEvents, type ScaleLayout, stackedLines, stringSets, symbolText } from '@aurora/core';
 import { NotebookText, Play, Square } from 'lucide-react';
 import { type ReactNode, useMemo, useState } from 'react';
 import { runDots } from '../../parts/neck/neck-view.ts';
 import { RoomNeck } from '../../parts/neck/RoomNeck.tsx';
-import { letterView, symbolText } from '../../parts/notation/symbol-view.ts';
 import { DrawingView } from '../../parts/paper/DrawingView.tsx';
 import { StudySheet } from '../../parts/paper/StudySheet.tsx';
 import { useStudyLines } from '../../parts/paper/use-study.ts';
-import { keyInForce, useLens } from '../../session/lens-store.ts';
+import { useLens } from '../../session/lens.ts';
+import { keyInForce } from '../../session/lens-store.ts';
 import { play, stop, usePlayer } from '../../transport/player.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Choice.tsx';

@@ -7,6 +7,7 @@ import {
   type Instrument,
   type Key,
   leftRinging,
+  letterView,
   type Naming,
   nameChord,
   nameNote,
@@ -14,6 +15,7 @@ import {
   newBasses,
   printFrets,
   type Reshaped,
+  symbolText,
   type Voicing,
   voiceUp,
 } from '@aurora/core';
@@ -21,8 +23,7 @@ import type { ReactNode } from 'react';
 import { useColours } from '../../parts/neck/neck-engine.ts';
 import { chooseShape, placeName, useNeck } from '../../parts/neck/neck-store.ts';
 import { hearShape, type ShapeWalk } from '../../parts/neck/use-shape-walk.ts';
-import { letterView, symbolText } from '../../parts/notation/symbol-view.ts';
-import { useLens } from '../../session/lens-store.ts';
+import { select } from '../../session/lens-store.ts';
 
 interface ShapeDetailsProps {
   readonly voicing: Voicing;
@@ -38,7 +39,6 @@ export function ShapeDetails({ voicing, heardIn, instrument, naming, walk }: Sha
   const { easier, fuller } = neighboursOf(voicing, walk.all, instrument);
   const { family } = useNeck();
   const comfort = family === null ? null : comfortOf(family, walk.all, instrument);
-  const { select } = useLens();
   return (
     <aside aria-label="About this shape" className="rounded-xl border border-hairline bg-sheet px-4 py-3 text-[15px]">
       {comfort !== null && !comfort.comfortable && (

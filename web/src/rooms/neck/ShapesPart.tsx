@@ -3,11 +3,13 @@ import {
   difficultyWord,
   FAMILY_NAMES,
   inversionWord,
+  letterView,
   nameNote,
   printFrets,
   printSvg,
   printTuning,
   shapeEvents,
+  symbolText,
   type Voicing,
   withGlyphs,
 } from '@aurora/core';
@@ -18,7 +20,6 @@ import { shapeDots, toneDots } from '../../parts/neck/neck-view.ts';
 import { RoomNeck } from '../../parts/neck/RoomNeck.tsx';
 import { hearShape } from '../../parts/neck/use-shape-walk.ts';
 import { LetterSymbol } from '../../parts/notation/ChordSymbol.tsx';
-import { letterView, symbolText } from '../../parts/notation/symbol-view.ts';
 import { StudySheet } from '../../parts/paper/StudySheet.tsx';
 import { fileName, saveFile } from '../../parts/paper/save-file.ts';
 import { sheetDiagram } from '../../parts/paper/sheet-diagram.ts';

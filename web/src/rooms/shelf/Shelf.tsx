@@ -2,11 +2,11 @@ import { Archive, FileUp, Plus, Search } from 'lucide-react';
 import { useDeferredValue, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { type ShelfWish, useAddSong, useBand, useShelf, useTags } from '../../api/songs.ts';
+import { NEW_SONG } from '../../parts/song/shelf-view.ts';
 import { Button, buttonLook } from '../../ui/Button.tsx';
 import { Notice } from '../../ui/Notice.tsx';
 import { sayFault } from '../../ui/say.ts';
 import { ShelfRow } from './ShelfRow.tsx';
-import { NEW_SONG } from './shelf-view.ts';
 import { usePatternFault } from './use-pattern-fault.ts';
 
 const SORTS = [

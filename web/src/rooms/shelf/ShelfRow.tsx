@@ -5,7 +5,8 @@ import { lazy, Suspense, useState } from 'react';
 import { Link } from 'react-router';
 import { useChangeSong, useDuplicateSong } from '../../api/songs.ts';
 import { SongRow } from '../../parts/song/SongRow.tsx';
-import { lensSearch, useLens } from '../../session/lens-store.ts';
+import { useReader } from '../../session/lens.ts';
+import { lensSearch } from '../../session/lens-store.ts';
 import { MenuItem } from '../../ui/MenuItem.tsx';
 import { sayFault } from '../../ui/say.ts';
 
@@ -14,7 +15,7 @@ const TagForm = lazy(async () => ({ default: (await import('./TagForm.tsx')).Tag
 
 /** A song on the shelf with what can be done with it. */
 export function ShelfRow({ song }: { readonly song: SongSummary }) {
-  const reader = useLens((state) => state.reader);
+  const reader = useReader();
   const change = useChangeSong();
   const duplicate = useDuplicateSong();
   const [tagging, setTagging] = useState(false);
@@ -24,7 +25,7 @@ export function ShelfRow({ song }: { readonly song: SongSummary }) {
     <li className="border-b border-hairline">
       <div className="flex items-center gap-1">
         <Link
-          to={{ pathname: `/songs/${song.id}/chart`, search: lensSearch({ key: null, reader }) }}
+          to={{ pathname: `/songs/${song.id}/chart`, search: lensSearch({ key: null, readerId: reader.id }) }}
           className="block min-w-0 flex-1 rounded-lg px-3 py-2 hover:bg-wash"
         >
           <SongRow song={song} />

@@ -1,6 +1,6 @@
 import { useId, useState } from 'react';
+import { tagsOf } from '../../parts/song/shelf-view.ts';
 import { Button } from '../../ui/Button.tsx';
-import { tagsOf } from './shelf-view.ts';
 
 interface TagFormProps {
   readonly title: string;

@@ -1,10 +1,11 @@
-import { playedTexts, tonightWords } from '@aurora/core';
+import { type Key, playedTexts, tonightWords } from '@aurora/core';
 import { ChevronLeft, ChevronRight } from 'lucide-react';
 import { useEffect, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { type Tonight, useTonightSet } from '../../document/use-evening.ts';
-import { useLens } from '../../session/lens-store.ts';
-import { memberChoice } from '../../session/reader-view.ts';
+import { useReader } from '../../session/lens.ts';
+import { setKey } from '../../session/lens-store.ts';
+import { type Opened, open } from '../../session/opened.ts';
 import { Notice } from '../../ui/Notice.tsx';
 import { ROUND, Stand } from './StandRoom.tsx';
 
@@ -36,22 +37,18 @@ function Evening({ tonight: { evening, state } }: { readonly tonight: Tonight })
   const texts = useMemo(() => playedTexts(evening), [evening]);
   const place = Math.min(at, songs.length - 1);
   const one = songs[place];
-  const member = useLens(({ reader }) => reader.member);
+  const { member } = useReader();
   const stored = state.body.entries.find(({ id }) => id === one?.id);
   const capo = member === null || stored?.kind !== 'song' ? undefined : stored.capos[member.id];
   const tonic = one?.song?.key.tonic;
   const home = one?.song?.reading.head.key;
-  useEffect(() => {
-    if (home === undefined || tonic === undefined) return;
-    // the home key first: it decides whether tonight's is another one
-    useLens.getState().setHomeKey(home);
-    useLens.getState().setKey({ ...home, tonic });
-  }, [home, tonic]);
-  useEffect(() => {
-    if (member !== null) useLens.getState().setReader(memberChoice(member, capo));
-  }, [member, capo]);
+  useOpensTonight(home ?? null, tonic ?? null, stored?.kind === 'song' ? stored.capos : NO_CAPOS);
   if (one?.song === null || one === undefined) return null;
-  const go = (way: 1 | -1) => setAt(Math.max(0, Math.min(songs.length - 1, place + way)));
+  const go = (way: 1 | -1) => {
+    // the next song comes in its own key tonight
+    setKey(null);
+    setAt(Math.max(0, Math.min(songs.length - 1, place + way)));
+  };
   const told = [...(capo === undefined || capo === 0 ? [] : [`capo ${capo}`]), ...tonightWords(one)];
   return (
     <Stand key={one.id} songId={one.song.songId} text={texts[place] ?? one.song.source} back="/band/tonight" tonight={told} onPast={go}>
@@ -66,4 +63,14 @@ function Evening({ tonight: { evening, state } }: { readonly tonight: Tonight })
       </button>
     </Stand>
   );
+}
+
+const NO_CAPOS: Opened['capos'] = {};
+
+/** What is open on the stand is tonight's song in tonight's key. */
+function useOpensTonight(home: Key | null, tonic: number | null, capos: Opened['capos']): void {
+  useEffect(() => {
+    const opened = { home, resting: home === null || tonic === null ? null : { ...home, tonic }, capos, rehome: null, isEmpty: false };
+    return open({ get: () => opened, subscribe: () => () => undefined });
+  }, [home, tonic, capos]);
 }

@@ -1,27 +1,29 @@
-import { nameKey, writtenKey } from '@aurora/core';
+import { type BarCell, type ChordCell, nameKey, writtenKey } from '@aurora/core';
 import { Minus, Plus, X } from 'lucide-react';
-import { type ReactNode, useEffect, useRef, useSyncExternalStore } from 'react';
+import { type ReactNode, useEffect, useRef } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import type { DraftKeeper } from '../../document/draft-keeper.ts';
+import type { ChartDraft } from '../../document/song-drafts.ts';
+import { useDraftState } from '../../document/use-song-draft.ts';
 import { ChordSymbol, LetterSymbol } from '../../parts/notation/ChordSymbol.tsx';
+import { sheetFacts } from '../../parts/sheet/sheet-facts.ts';
 import { AgainSign, CodaSign, Diamond, PushMark, SegnoSign, StopMark } from '../../parts/sheet/sheet-marks.tsx';
-import type { SheetBar, SheetChord } from '../../parts/sheet/sheet-view.ts';
 import { useChartSheet } from '../../parts/sheet/use-chart-sheet.ts';
 import { OpenSong } from '../../parts/song/OpenSong.tsx';
 import { stepKey } from '../../session/key-view.ts';
-import { keyInForce, lensSearch, useLens } from '../../session/lens-store.ts';
+import { useLens } from '../../session/lens.ts';
+import { keyInForce, lensSearchNow, setKey } from '../../session/lens-store.ts';
 import { useReads } from '../../session/use-reads.ts';
 import { useShortcuts } from '../../session/use-shortcuts.ts';
 
 /** One song's chart on a stand. */
 export function StandRoom() {
   const { songId = '' } = useParams();
-  return <OpenSong songId={songId}>{(keeper) => <SongOnStand keeper={keeper} songId={songId} />}</OpenSong>;
+  return <OpenSong songId={songId}>{(draft) => <SongOnStand draft={draft} songId={songId} />}</OpenSong>;
 }
 
-function SongOnStand({ keeper, songId }: { readonly keeper: DraftKeeper; readonly songId: string }) {
-  const { text } = useSyncExternalStore(keeper.subscribe, keeper.get);
-  return <Stand songId={songId} text={text} back={`/songs/${songId}/chart`} />;
+function SongOnStand({ draft, songId }: { readonly draft: ChartDraft; readonly songId: string }) {
+  const { value } = useDraftState(draft);
+  return <Stand songId={songId} text={value} back={`/songs/${songId}/chart`} />;
 }
 
 /** How much of a screen is turned at once: a line stays to read on from. */
@@ -47,11 +49,11 @@ export function Stand({ songId, text, back, tonight = [], onPast, children }: St
   const { sheet, reading } = useChartSheet(songId, text, { onStand: true });
   const { large } = useReads();
   const lens = useLens();
-  const key = keyInForce({ key: lens.key, homeKey: reading.head.key });
+  const key = keyInForce({ key: lens.key, homeKey: lens.homeKey ?? reading.head.key });
   const reads = writtenKey(lens.reader.reader, key);
   const page = useRef<HTMLElement>(null);
   const navigate = useNavigate();
-  const away = { pathname: back, search: lensSearch(lens) };
+  const away = { pathname: back, search: lensSearchNow() };
   const turn = (way: 1 | -1) => {
     if (page.current === null) return;
     const { scrollTop, clientHeight, scrollHeight } = page.current;
@@ -76,7 +78,7 @@ export function Stand({ songId, text, back, tonight = [], onPast, children }: St
       <header className="flex items-center gap-3 border-b border-hairline px-4 py-1.5">
         {children}
         <h1 className="min-w-0 flex-1 truncate font-numeral text-xl font-bold">{reading.head.title}</h1>
-        <button type="button" aria-label="Key down a half step" className={ROUND} onClick={() => lens.setKey(stepKey(key, -1))}>
+        <button type="button" aria-label="Key down a half step" className={ROUND} onClick={() => setKey(stepKey(key, -1))}>
           <Minus size={20} />
         </button>
         <span className="music-glyph min-w-14 text-center text-2xl font-bold">
@@ -85,7 +87,7 @@ export function Stand({ songId, text, back, tonight = [], onPast, children }: St
             <span className="block text-[13px] font-normal text-quiet">reads {nameKey(reads, lens.naming)}</span>
           )}
         </span>
-        <button type="button" aria-label="Key up a half step" className={ROUND} onClick={() => lens.setKey(stepKey(key, 1))}>
+        <button type="button" aria-label="Key up a half step" className={ROUND} onClick={() => setKey(stepKey(key, 1))}>
           <Plus size={20} />
         </button>
         <Link to={away} aria-label="Off the stand" className={ROUND}>
@@ -96,7 +98,7 @@ export function Stand({ songId, text, back, tonight = [], onPast, children }: St
       <main ref={page} tabIndex={0} className="min-h-0 flex-1 overflow-auto px-3 pb-[40vh] outline-none sm:px-6">
         <div style={large ? LARGE : undefined}>
           {tonight.length > 0 && <p className="pt-2 text-[max(17px,1.9vw)] font-semibold">{tonight.join('  ·  ')}</p>}
-          <p className="py-2 text-[max(15px,1.5vw)] text-quiet">{sheet.facts.join('  ·  ')}</p>
+          <p className="py-2 text-[max(15px,1.5vw)] text-quiet">{sheetFacts(reading).join('  ·  ')}</p>
           {sheet.sections.map((section, index) => (
             // biome-ignore lint/suspicious/noArrayIndexKey: sections may share a name; their place tells them apart
             <section key={index} aria-label={section.name ?? 'Before the first section'} className="mb-4">
@@ -110,7 +112,8 @@ export function Stand({ songId, text, back, tonight = [], onPast, children }: St
               {section.rows.map((row, place) => (
                 // biome-ignore lint/suspicious/noArrayIndexKey: rows have no name but their place
                 <div key={place} className="border-b border-hairline py-1">
-                  <div className="grid grid-cols-4">
+                  <div className={`grid ${row.isPickup ? 'grid-cols-[3fr_1fr]' : 'grid-cols-4'}`}>
+                    {row.isPickup && <span />}
                     {row.bars.map((bar, at) => (
                       <StandBar key={bar.index} bar={bar} last={at === row.bars.length - 1} />
                     ))}
@@ -147,7 +150,7 @@ function useNight(): void {
   }, []);
 }
 
-function StandBar({ bar, last }: { readonly bar: SheetBar; readonly last: boolean }) {
+function StandBar({ bar, last }: { readonly bar: BarCell; readonly last: boolean }) {
   const over = [
     bar.ending?.begins ? bar.ending.label : '',
     bar.heading,
@@ -184,7 +187,7 @@ function StandBar({ bar, last }: { readonly bar: SheetBar; readonly last: boolea
 
 const SIZES = ['text-[max(30px,6.2vw)]', 'text-[max(22px,4.4vw)]', 'text-[max(17px,3.2vw)]'];
 
-function StandChord({ chord, crowd }: { readonly chord: SheetChord; readonly crowd: number }) {
+function StandChord({ chord, crowd }: { readonly chord: ChordCell; readonly crowd: number }) {
   const { main, under, marks } = chord;
   if (main === null) return <b className="font-numeral text-[max(18px,3vw)]">N.C.</b>;
   return (

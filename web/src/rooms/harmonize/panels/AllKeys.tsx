@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Word } from '../../../parts/glossary/Word.tsx';
 import { Glyphs } from '../../../parts/notation/Glyphs.tsx';
 import { circleKeys } from '../../../session/key-view.ts';
-import { useLens } from '../../../session/lens-store.ts';
+import { setKey } from '../../../session/lens-store.ts';
 import { Choice } from '../../../ui/Choice.tsx';
 import { columnsOf } from '../harmonize-view.ts';
 import type { PanelProps } from './panel.ts';
@@ -15,7 +15,6 @@ const RADIUS = 116;
 export function AllKeys({ sounding, naming, build }: PanelProps) {
   const [way, setWay] = useState<'fifths' | 'fourths'>('fifths');
   const [mode, setMode] = useState<'major' | 'natural minor'>(sounding.scale === 'natural minor' ? 'natural minor' : 'major');
-  const { setKey } = useLens();
   const keys = inOrder(circleKeys(mode), way);
   const here = keys.findIndex(({ tonic }) => (tonic - sounding.tonic) % 12 === 0);
   const place = Math.max(0, here);

@@ -1,13 +1,12 @@
 import { homesOf, nameChord, nameNote, printScale, printScaleNumber, SCALE_NAMES, sameKey } from '@aurora/core';
 import { Glyphs } from '../../../parts/notation/Glyphs.tsx';
-import { useLens } from '../../../session/lens-store.ts';
+import { setKey } from '../../../session/lens-store.ts';
 import type { ColumnView } from '../harmonize-view.ts';
 import { NameNotes } from './NameNotes.tsx';
 import type { PanelProps } from './panel.ts';
 
 /** All keys that hold every note of the selected chord, with its degree in each. */
 export function Homes({ sounding, naming, columns, index }: PanelProps) {
-  const { setKey } = useLens();
   const { chord } = columns[index] as ColumnView;
   const homes = homesOf(chord);
   return (

@@ -1,7 +1,7 @@
 import { nameNote, nameStep, plainNote, positionDots, printScaleNumber, scaleOnString } from '@aurora/core';
 import { useState } from 'react';
-import { usePlaying } from '../../../api/members.ts';
 import { neckGeometry } from '../../../parts/neck/neck-view.ts';
+import { usePlaying } from '../../../session/seat.ts';
 import { Choice } from '../../../ui/Choice.tsx';
 import type { PanelProps } from './panel.ts';
 

@@ -1,0 +1,53 @@
+import { useQueryClient } from '@tanstack/react-query';
+import { useEffect, useMemo, useSyncExternalStore } from 'react';
+import { songKey, useBand, useSong } from '../api/songs.ts';
+import { open } from '../session/opened.ts';
+import { onSavedElsewhere } from './saved-news.ts';
+import { type ChartDraft, type ChartDraftState, lensSource, openSongDraft } from './song-drafts.ts';
+
+/** An open song, or why it did not open. */
+export interface OpenSongAnswer {
+  readonly draft: ChartDraft | null;
+  readonly fault: Error | null;
+  readonly again: () => void;
+}
+
+/** Opens a song for as long as something shows it: what others save is taken in, and its key is the home of the lenses. */
+export function useSongDraft(songId: string | undefined): OpenSongAnswer {
+  const queries = useQueryClient();
+  const bandId = useBand().data?.id;
+  const song = useSong(songId, { follow: true });
+  const { data } = song;
+  const draft = useMemo(
+    () => (bandId === undefined || data === undefined ? null : openSongDraft(queries, bandId, data)),
+    [queries, bandId, data],
+  );
+  useEffect(() => (draft === null ? undefined : open(lensSource(draft))), [draft]);
+  useEffect(() => {
+    if (bandId === undefined || songId === undefined) return;
+    return onSavedElsewhere((id) => id === songId && void queries.invalidateQueries({ queryKey: songKey(bandId, songId) }));
+  }, [queries, bandId, songId]);
+  useEffect(() => () => void draft?.flush(), [draft]);
+  return { draft, fault: data === undefined ? song.error : null, again: () => void song.refetch() };
+}
+
+/** A draft as it stands. */
+export function useDraftState(draft: ChartDraft): ChartDraftState {
+  return useSyncExternalStore(draft.subscribe, draft.get);
+}
+
+/** A text that can be changed, with every step taken back and done again. */
+export interface Rewriting {
+  /** Puts another text in its place; letters typed one after the other are taken back together. */
+  readonly write: (text: string, typed?: boolean) => void;
+  readonly undo: (() => void) | null;
+  readonly redo: (() => void) | null;
+}
+
+export function useRewriting(draft: ChartDraft): Rewriting {
+  const { canUndo, canRedo } = useDraftState(draft);
+  return useMemo(
+    () => ({ write: draft.write, undo: canUndo ? draft.undo : null, redo: canRedo ? draft.redo : null }),
+    [draft, canUndo, canRedo],
+  );
+}

@@ -1,0 +1,28 @@
+import { DEFAULT_NAMING, type Naming, nameKey, numberView, parseKey, parseNumberOrLetters, type SymbolView } from '@aurora/core';
+
+/** What a new song starts as: enough to see how a chart is written. */
+export const NEW_SONG = 'title: New song\nkey: C\ntime: 4/4\n\n[Verse]\n1 4 6- 5\n';
+
+const MOST_LETTERS = 40;
+const MOST_TAGS = 20;
+
+/** Tags as they are typed, between commas: each once, none empty. */
+export function tagsOf(text: string): readonly string[] {
+  const tags = text.split(',').map((tag) => tag.trim().slice(0, MOST_LETTERS));
+  return [...new Set(tags.filter((tag) => tag !== ''))].slice(0, MOST_TAGS);
+}
+
+/** The chords of one opening bar, ready to be set. What is no number, such as NC, is left out. */
+export function openingBar(bar: string, naming: Naming = DEFAULT_NAMING): readonly SymbolView[] {
+  return bar.split(' ').flatMap((text) => {
+    const number = parseNumberOrLetters(text, 0);
+    return number.ok ? [numberView(number.value, naming)] : [];
+  });
+}
+
+/** A stored key name as the band says it: `F♯m`, and what it is besides, `harmonic minor`. */
+export function keyName(stored: string, naming: Naming = DEFAULT_NAMING): { readonly tonic: string; readonly scale: string } {
+  const key = parseKey(stored);
+  const [tonic = '', ...scale] = (key.ok ? nameKey(key.value, naming) : stored).split(' ');
+  return { tonic, scale: scale.join(' ') };
+}

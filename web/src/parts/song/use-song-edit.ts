@@ -1,0 +1,28 @@
+import type { Song } from '@aurora/wire';
+import { useQueryClient } from '@tanstack/react-query';
+import { ApiFault } from '../../api/client.ts';
+import { keepSong, saveSong, useBand } from '../../api/songs.ts';
+import { isUnsaved } from '../../document/device-copy.ts';
+import { sayDone, sayFault } from '../../ui/say.ts';
+
+/**
+ * Saves a song whose chart is changed from outside its own room, and says so, or why not. A song
+ * that is still being written there is left alone.
+ */
+export function useSongEdit(): (song: Song | undefined, edit: (source: string) => string, done: (saved: Song) => string) => void {
+  const bandId = useBand().data?.id ?? '';
+  const queries = useQueryClient();
+  return (song, edit, done) => {
+    if (song === undefined || isUnsaved(localStorage, 'song', song.id)) {
+      void sayFault('This song has changes that are not saved yet. Open its chart first; nothing was changed.');
+      return;
+    }
+    saveSong(bandId, song.id, edit(song.source), song.revision).then(
+      (saved) => {
+        keepSong(queries, bandId, saved);
+        void sayDone(done(saved));
+      },
+      (error: unknown) => void sayFault(error instanceof ApiFault ? error.message : 'The song could not be saved; nothing was changed.'),
+    );
+  };
+}

@@ -1,0 +1,53 @@
+import { useMemo } from 'react';
+import { ChartSheet } from './ChartSheet.tsx';
+import type { SectionActions } from './SectionHeading.tsx';
+import { EmptyChart, TooLongNotice } from './SheetNotice.tsx';
+import type { Desk } from './use-desk.ts';
+
+/** The sheet itself, or what stands in its place: a first bar to be written, or a text too long to be a chart. */
+export function DeskSheet({ desk }: { readonly desk: Desk }) {
+  const { text, input, state, selection, play, song, openPaste, onKeyDown } = desk;
+  const { sheet, reading, turn, tooLong } = desk.desk;
+  const sections = useSectionActions(desk);
+  const isEmpty = reading.bars.length === 0 && !tooLong;
+  return (
+    // biome-ignore lint/a11y/noStaticElementInteractions: the keys belong to the bars inside
+    <div className="min-h-0 flex-1 overflow-auto" onKeyDown={onKeyDown}>
+      {tooLong && <TooLongNotice text={text} />}
+      {isEmpty && <EmptyChart typing={state.typing} input={input} onPaste={() => openPaste('')} />}
+      {!isEmpty && !tooLong && (
+        <ChartSheet
+          sheet={sheet}
+          reading={reading}
+          turn={turn}
+          selection={selection}
+          playing={play.bar}
+          layer={song.layer}
+          typing={state.typing}
+          input={input}
+          sections={sections}
+        />
+      )}
+    </div>
+  );
+}
+
+/** What can be done with sections; the same value as long as the chart is, so that nothing is drawn anew for it. */
+function useSectionActions({ desk, edit, play }: Desk): SectionActions {
+  const { sections, performance } = desk.reading;
+  // biome-ignore lint/correctness/useExhaustiveDependencies: an edit is always of the chart as it stands, and so is a loop
+  return useMemo(
+    (): SectionActions => ({
+      count: sections.length,
+      onName: (section, heading) => edit({ kind: 'name-section', section, heading }),
+      onMove: (section, before) => edit({ kind: 'move-section', section, before }),
+      onDuplicate: (section) => edit({ kind: 'duplicate-section', section }),
+      onDelete: (section) => edit({ kind: 'delete-section', section }),
+      onLoop: (section) => {
+        const part = performance.parts.findIndex((one) => one.section === section);
+        play.setLoop(part < 0 ? null : part);
+      },
+    }),
+    [sections, performance],
+  );
+}

@@ -1,0 +1,57 @@
+import { type ComponentType, lazy, Suspense } from 'react';
+import { rangeOf } from './bar-selection.ts';
+import type { Desk, DeskSheetName } from './use-desk.ts';
+
+const PasteSheet = lazy(async () => ({ default: (await import('./PasteSheet.tsx')).PasteSheet }));
+const CapoSheet = lazy(async () => ({ default: (await import('./CapoSheet.tsx')).CapoSheet }));
+const ExportSheet = lazy(async () => ({ default: (await import('./ExportSheet.tsx')).ExportSheet }));
+const PrintSheet = lazy(async () => ({ default: (await import('./PrintSheet.tsx')).PrintSheet }));
+const VersionsSheet = lazy(async () => ({ default: (await import('./VersionsSheet.tsx')).VersionsSheet }));
+const ChangesSheet = lazy(async () => ({ default: (await import('./ChangesSheet.tsx')).ChangesSheet }));
+
+interface OpenSheetProps {
+  readonly desk: Desk;
+  readonly onClose: () => void;
+}
+
+const SHEETS: Readonly<Record<DeskSheetName, ComponentType<OpenSheetProps>>> = {
+  paste: ({ desk, onClose }) => (
+    <PasteSheet
+      pasted={desk.pasted}
+      chart={desk.desk.reading}
+      lettersFrom={desk.desk.written}
+      behind={desk.selection === null ? null : rangeOf(desk.selection).to}
+      onEdit={(edit) => {
+        desk.edit(edit);
+        onClose();
+      }}
+      onWrite={(text) => {
+        desk.rewriting.write(text);
+        onClose();
+      }}
+      onClose={onClose}
+    />
+  ),
+  capo: ({ desk, onClose }) => <CapoSheet text={desk.text} sounding={desk.desk.sounding} onClose={onClose} />,
+  print: ({ desk, onClose }) => <PrintSheet reading={desk.desk.reading} sounding={desk.desk.sounding} onClose={onClose} />,
+  export: ({ desk, onClose }) => {
+    const { key } = desk.desk.reading.head;
+    const { sounding } = desk.desk;
+    return <ExportSheet text={desk.text} sounding={sounding === key.tonic ? null : { ...key, tonic: sounding }} onClose={onClose} />;
+  },
+  versions: ({ desk, onClose }) => (
+    <VersionsSheet songId={desk.songId} text={desk.text} onWrite={(next) => desk.rewriting.write(next)} onClose={onClose} />
+  ),
+  changes: ({ desk, onClose }) => <ChangesSheet input={desk.input} reading={desk.desk.reading} onClose={onClose} />,
+};
+
+/** What is laid over the desk: pasting, the capo, printing, versions. */
+export function DeskSheets({ desk }: { readonly desk: Desk }) {
+  if (desk.sheet === null) return null;
+  const Open = SHEETS[desk.sheet];
+  return (
+    <Suspense>
+      <Open desk={desk} onClose={() => desk.setSheet(null)} />
+    </Suspense>
+  );
+}

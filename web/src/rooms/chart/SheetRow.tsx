@@ -1,0 +1,93 @@
+import type { BarCell, CellRow } from '@aurora/core';
+import { Fragment, memo } from 'react';
+import { BarInput } from './BarInput.tsx';
+import { type BarSelection, rangeOf } from './bar-selection.ts';
+import { Grip } from './Grip.tsx';
+import { SheetBarCell } from './SheetBarCell.tsx';
+import { type ChordLayer, hasOver } from './sheet-bar.ts';
+import type { SheetInput, Typing } from './sheet-input.ts';
+import type { Drop } from './use-sheet-drag.ts';
+
+interface RowProps {
+  readonly name: string;
+  readonly row: CellRow;
+  readonly turn: boolean;
+  readonly layer: ReadonlyMap<string, ChordLayer> | null;
+  readonly drop: Drop;
+  /** Whether bars behind the last one are typed here. */
+  readonly isLast: boolean;
+  /** How many bars the chart has. */
+  readonly bars: number;
+  readonly selection: BarSelection | null;
+  readonly playing: number | null;
+  readonly typing: Typing | null;
+  readonly input: SheetInput;
+}
+
+/** Up to four bars side by side, with the words under them; the bar that is typed stands in its place. */
+export const SheetRow = memo(function SheetRow({ name, row, isLast, bars, typing, input, ...look }: RowProps) {
+  const field = (bar: number, isNew: boolean) =>
+    typing?.bar === bar && typing.isNew === isNew ? <BarInput key={`typed ${bar} ${isNew}`} typing={typing} input={input} /> : null;
+  const roomy = row.bars.some(hasOver);
+  return (
+    // rows out of sight are not laid out or painted: a long sheet changes its key at once
+    <div data-row={name} className="border-b border-hairline py-0.5 [contain-intrinsic-size:auto_6.5rem] [content-visibility:auto]">
+      <div className={`grid ${row.isPickup ? 'grid-cols-[3fr_1fr]' : 'grid-cols-4'}`}>
+        {row.isPickup && <span />}
+        {row.bars.map((bar, place) => (
+          <Fragment key={bar.index}>
+            {field(bar.index, true)}
+            {field(bar.index, false) ?? (
+              <PlacedBar bar={bar} isLast={isLast} last={place === row.bars.length - 1} roomy={roomy} input={input} {...look} />
+            )}
+          </Fragment>
+        ))}
+        {isLast && field(bars, true)}
+      </div>
+      {row.words.map((words, verse) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: two verses may say the same
+        <p key={verse} className="px-3 pb-1 text-[15px] text-quiet italic">
+          {words}
+        </p>
+      ))}
+    </div>
+  );
+});
+
+interface PlacedBarProps extends Pick<RowProps, 'turn' | 'layer' | 'drop' | 'isLast' | 'selection' | 'playing' | 'input'> {
+  readonly bar: BarCell;
+  readonly last: boolean;
+  readonly roomy: boolean;
+}
+
+function PlacedBar({ bar, last, roomy, drop, isLast, selection, playing, input, turn, layer }: PlacedBarProps) {
+  const range = selection === null ? null : rangeOf(selection);
+  const dropsAt = (before: number) => drop?.kind === 'bar' && drop.before === before;
+  return (
+    <div className="relative flex flex-col *:flex-1">
+      {dropsAt(bar.index) && <DropLine side="left" />}
+      {isLast && last && dropsAt(bar.index + 1) && <DropLine side="right" />}
+      <SheetBarCell
+        bar={bar}
+        last={last}
+        chosen={range !== null && bar.index >= range.from && bar.index <= range.to}
+        chord={selection?.head === bar.index ? selection.chord : null}
+        playing={playing === bar.index}
+        roomy={roomy}
+        turn={turn}
+        layer={layer}
+        onSelect={input.select}
+        onWrite={input.open}
+      />
+      {range?.from === bar.index && (
+        <span className="absolute -top-1 right-0 z-10 flex-none!">
+          <Grip id="bars" label="Drag the chosen bars" />
+        </span>
+      )}
+    </div>
+  );
+}
+
+function DropLine({ side }: { readonly side: 'left' | 'right' }) {
+  return <span className={`absolute inset-y-0 z-20 w-1 flex-none! bg-accent ${side === 'left' ? '-left-0.5' : '-right-0.5'}`} />;
+}

@@ -1,0 +1,75 @@
+import type { ChartEdit, Problem } from '@aurora/core';
+import { useRef, useState } from 'react';
+import { type ChartDraft, edit } from '../../document/song-drafts.ts';
+import { useDraftState, useRewriting } from '../../document/use-song-draft.ts';
+import { type Layer, NO_LAYER } from '../../parts/analysis/sheet-content.ts';
+import { useChartSheet } from '../../parts/sheet/use-chart-sheet.ts';
+import { useShortcuts } from '../../session/use-shortcuts.ts';
+import { useChartAnalysis } from './use-chart-analysis.ts';
+import { useFocusOnChosen, useShownChord } from './use-chosen-bar.ts';
+import { useSheetInput, useSheetKeys } from './use-sheet-input.ts';
+import { useSongPlay } from './use-song-play.ts';
+import { useTextEditor } from './use-text-editor.ts';
+import { useWrittenTonic } from './use-written.ts';
+
+/** What is laid over the desk. */
+export type DeskSheetName = 'paste' | 'capo' | 'print' | 'export' | 'versions' | 'changes';
+
+/** Everything about an open chart: what it says, what is chosen and typed in it, how it sounds. */
+export function useDesk(draft: ChartDraft, songId: string) {
+  const { value: text } = useDraftState(draft);
+  const rewriting = useRewriting(draft);
+  const { input, state } = useSheetInput(draft, useWrittenTonic(text));
+  const desk = useChartSheet(songId, text, { atOnce: state.typing !== null });
+  const selection = input.selection;
+  const [layer, setLayer] = useState<Layer>(NO_LAYER);
+  const song = useChartAnalysis(desk.text, layer);
+  const [sheet, setSheet] = useState<DeskSheetName | null>(null);
+  const [pasted, setPasted] = useState('');
+  const [checking, setChecking] = useState(false);
+  const play = useSongPlay(songId, desk, selection?.head ?? null);
+  const editor = useTextEditor();
+  const room = useRef<HTMLDivElement>(null);
+  useShownChord(desk, selection, song.whyOf);
+  useFocusOnChosen(room, state, selection);
+  const openPaste = (put: string) => {
+    setPasted(put);
+    setSheet('paste');
+  };
+  const onKeyDown = useSheetKeys(input, openPaste);
+  useShortcuts({
+    ArrowLeft: () => input.walk(-1),
+    ArrowRight: () => input.walk(1),
+    e: () => editor.inText((text) => text.focus()),
+    v: play.toggle,
+    'Ctrl+z': input.undo,
+    'Ctrl+y': input.redo,
+    'Ctrl+Z': input.redo,
+  });
+  return {
+    songId,
+    text,
+    rewriting,
+    input,
+    state,
+    desk,
+    selection,
+    layer,
+    setLayer,
+    song,
+    sheet,
+    setSheet,
+    pasted,
+    openPaste,
+    checking,
+    setChecking,
+    play,
+    editor,
+    room,
+    onKeyDown,
+    edit: (change: ChartEdit) => void edit(draft, change),
+    goToText: ({ line, column }: Problem['at']) => editor.inText((text) => text.goTo(line, column)),
+  };
+}
+
+export type Desk = ReturnType<typeof useDesk>;

@@ -1,0 +1,62 @@
+import { type Key, type Naming, sameKey } from '@aurora/core';
+import type { Member } from '@aurora/wire';
+import { useMemo } from 'react';
+import { useMembers } from '../api/members.ts';
+import { usePreferences } from '../api/preferences.ts';
+import { lensSearch, type Selection, useLensStore } from './lens-store.ts';
+import { useOpened } from './opened.ts';
+import { memberChoice, type ReaderChoice, readerChoice } from './reader-view.ts';
+
+/** How everything is seen: through which key, whose eyes, in which words. */
+export interface Lens {
+  /** The key everything is read in; null for the key at rest. */
+  readonly key: Key | null;
+  /** The key at rest: the open song's own, or tonight's; null with nothing open. */
+  readonly homeKey: Key | null;
+  readonly reader: ReaderChoice;
+  /** Everyone a song can be read as by name; null until the band is known. */
+  readonly members: readonly Member[] | null;
+  /** What things are called by whoever reads. */
+  readonly naming: Naming;
+  readonly selection: Selection | null;
+}
+
+/** Whose eyes everything is read through, as they are in the band just now. */
+export function useReader(): ReaderChoice {
+  const id = useLensStore(({ readerId }) => readerId);
+  const members = useMembers() ?? null;
+  const { capos } = useOpened();
+  return useMemo(() => {
+    const choice = readerChoice(id, members);
+    const { member } = choice;
+    const tonight = member === null ? undefined : capos[member.id];
+    // a fret chosen by hand goes before tonight's
+    return member === null || tonight === undefined || id !== memberChoice(member).id ? choice : memberChoice(member, tonight);
+  }, [id, members, capos]);
+}
+
+/** What things are called: as the reader calls them, else as the band does. */
+export function useNaming(): Naming {
+  const { preferences } = usePreferences();
+  return useReader().member?.reads.naming ?? preferences.naming;
+}
+
+/** The lenses with everything that follows from them. */
+export function useLens(): Lens {
+  const { key, selection } = useLensStore();
+  const { home, resting } = useOpened();
+  const homeKey = resting ?? home;
+  return {
+    key: sameKey(key, homeKey) ? null : key,
+    homeKey,
+    reader: useReader(),
+    members: useMembers() ?? null,
+    naming: useNaming(),
+    selection,
+  };
+}
+
+/** The lenses as the end of an address, for links. */
+export function useLensSearch(): string {
+  return useLensStore(lensSearch);
+}

@@ -1,0 +1,86 @@
+import { type KeptInRekeying, type Key, nameKey, nameNote } from '@aurora/core';
+import { Glyphs } from '../parts/notation/Glyphs.tsx';
+import { FurtherKeys } from '../parts/reading/FurtherKeys.tsx';
+import { circleKeys } from '../session/key-view.ts';
+import { useLens } from '../session/lens.ts';
+import { setKey } from '../session/lens-store.ts';
+import { useOpened } from '../session/opened.ts';
+
+interface KeyChoiceProps {
+  readonly current: Key;
+  readonly scaleIsFree: boolean;
+}
+
+/** Keys to read in; seen from another key than its home, a song can get a new home too. */
+export function KeyChoice({ current, scaleIsFree }: KeyChoiceProps) {
+  const { isEmpty, rehome } = useOpened();
+  // on an empty chart the key chosen is the song's own, its scale included
+  const isFree = scaleIsFree || (isEmpty && rehome !== null);
+  return (
+    <>
+      {isEmpty && rehome !== null && <p className="mb-3 text-[15px] text-quiet">The key of this song. Nothing is written yet.</p>}
+      <TonicGrid current={current} />
+      <FurtherKeys current={current} scaleIsFree={isFree} onChoose={setKey} />
+      <NewHome />
+    </>
+  );
+}
+
+function TonicGrid({ current }: { readonly current: Key }) {
+  const { naming } = useLens();
+  return (
+    <div role="group" aria-label="Tonic" className="grid grid-cols-4 gap-1.5">
+      {circleKeys(current.scale).map((key) => (
+        <button
+          key={key.tonic}
+          type="button"
+          aria-pressed={key.tonic === current.tonic}
+          onClick={() => setKey(key)}
+          className="music-glyph min-h-12 rounded-lg border border-hairline text-lg font-bold hover:border-accent aria-pressed:border-accent aria-pressed:bg-accent aria-pressed:text-on-accent"
+        >
+          <Glyphs text={nameNote(key.tonic, naming.notes)} />
+        </button>
+      ))}
+    </div>
+  );
+}
+
+/** The two ways in which the key that is seen can become the song's own. */
+function NewHome() {
+  const { rehome } = useOpened();
+  const { key, homeKey, naming } = useLens();
+  if (rehome === null || key === null || homeKey === null) return null;
+  const to = { ...homeKey, tonic: key.tonic };
+  const [home, seen] = [nameKey(homeKey, naming), nameKey(to, naming)];
+  const move = (keeps: KeptInRekeying) => () => {
+    rehome(to, keeps);
+    setKey(null);
+  };
+  return (
+    <div className="mt-4 flex flex-col gap-1.5 border-t border-hairline pt-3">
+      <Way
+        title={`Home is ${seen} now, keep the numbers`}
+        means={`The song moves: what sounds in ${home} sounds in ${seen} for everybody.`}
+        onPress={move('numbers')}
+      />
+      <Way
+        title={`Home is ${seen} now, keep what sounds`}
+        means={`The chords of ${home} stay; their numbers are counted from ${seen}.`}
+        onPress={move('sound')}
+      />
+    </div>
+  );
+}
+
+function Way({ title, means, onPress }: { readonly title: string; readonly means: string; readonly onPress: () => void }) {
+  return (
+    <button type="button" onClick={onPress} className="rounded-lg border border-hairline px-3 py-2 text-left hover:border-accent">
+      <b className="music-glyph block text-[15px]">
+        <Glyphs text={title} />
+      </b>
+      <span className="music-glyph text-[13px] text-quiet">
+        <Glyphs text={means} />
+      </span>
+    </button>
+  );
+}
