@@ -85,7 +85,7 @@ function spanChange(source: string, { from, to, insert }: { readonly from: numbe
 }
 
 /** The chart's text after an edit. */
-export function editedText(chart: OpenChart, edit: Exclude<ChartEdit, { readonly kind: 'text' }>): Result<string> {
+function editedText(chart: OpenChart, edit: Exclude<ChartEdit, { readonly kind: 'text' }>): Result<string> {
   return edit.kind === 'write-bar' ? writeBar(chart, edit) : success(done(chart, edit));
 }
 

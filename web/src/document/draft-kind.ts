@@ -1,7 +1,7 @@
 import type { Steps } from './history.ts';
 
 /** What two people made of one value, put together, and what has to be asked. */
-export interface Merged<T, Clash> {
+interface Merged<T, Clash> {
   /** What is in dispute is in it as it is here. */
   readonly value: T;
   readonly clashes: readonly Clash[];

@@ -1,7 +1,6 @@
 import { printChord } from '@aurora/core';
 import { DEFAULT_READS, type Member, type SetListBody, type Song } from '@aurora/wire';
 import { describe, expect, test } from '@jest/globals';
-import { tapped } from '../rooms/band/range-tap.ts';
 import { endsOf, movedEntry, newSetSong, viewEvening, withEntry } from './evening-view.ts';
 
 const song = (id: string, source: string): Song => ({
@@ -88,11 +87,3 @@ describe('entries', () => {
     expect(after.entries[1]).toMatchObject({ notes: 'slow' });
   });
 });
-
-test.each([
-  [null, 60, 60, 60],
-  [{ low: 60, high: 60 }, 72, 60, 72],
-  [{ low: 60, high: 72 }, 55, 55, 72],
-  [{ low: 60, high: 72 }, 62, 62, 72],
-  [{ low: 60, high: 72 }, 70, 60, 70],
-])('tapping in %j on %i gives %i to %i', (range, midi, low, high) => expect(tapped(range, midi)).toEqual({ low, high }));

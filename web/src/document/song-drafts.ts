@@ -18,7 +18,7 @@ export type ChartDraftState = DraftState<string, ChartClash>;
 /** An open song stays open as long as the page does: going to another room forgets nothing, and ends no save. */
 const DRAFTS = new Map<string, ChartDraft>();
 
-export function savedSong({ source, revision, savedAt }: Song): Saved<string> {
+function savedSong({ source, revision, savedAt }: Song): Saved<string> {
   return { value: source, revision, savedAt };
 }
 

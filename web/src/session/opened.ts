@@ -53,7 +53,7 @@ export function openedNow(): Opened {
 }
 
 /** Listens to what is open. */
-export function onOpened(listener: () => void): () => void {
+function onOpened(listener: () => void): () => void {
   listeners.add(listener);
   return () => listeners.delete(listener);
 }

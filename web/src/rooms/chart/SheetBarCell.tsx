@@ -5,7 +5,7 @@ import { AgainSign, BeatDots, CodaSign, Diamond, PushMark, RepeatLine, SegnoSign
 import type { ChordLayer } from './sheet-bar.ts';
 
 /** What a bar of the sheet is drawn with beside its music. */
-export interface BarLook {
+interface BarLook {
   /** The analysis over the bars, by `bar.chord`; null while it is switched off. */
   readonly layer: ReadonlyMap<string, ChordLayer> | null;
   /** Turns with the key and the reader, so that the letters slide in anew. */

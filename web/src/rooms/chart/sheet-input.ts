@@ -18,7 +18,7 @@ import {
 import { type BarSelection, choose, chordBeside, kept, rangeOf, reachTo } from './bar-selection.ts';
 import { closed, letterOf, padWrites } from './bar-typing.ts';
 import { freeSectionName, within } from './desk-text.ts';
-import { type Press, sheetKey, typingKey } from './sheet-keys.ts';
+import { type KeyedSheet, type Press, sheetKey, typingKey } from './sheet-keys.ts';
 
 /** A bar being typed. */
 export interface Typing {
@@ -62,7 +62,7 @@ export interface SheetReading {
 }
 
 /** Where leaving a bar leads to. */
-export type After = 'stay' | 'next' | 'before';
+type After = 'stay' | 'next' | 'before';
 
 /** Bars that were copied, for as long as the page is open. */
 let copied: readonly Cell[] = [];
@@ -72,7 +72,7 @@ let copied: readonly Cell[] = [];
  * knows nothing of a page, so that a chart can be written without one; the sheet draws its state
  * and hands it each key.
  */
-export class SheetInput {
+export class SheetInput implements KeyedSheet {
   readonly #document: SheetDocument;
   readonly #listeners = new Set<() => void>();
   #reading: SheetReading;
