@@ -249,7 +249,7 @@ export {
   sungRange,
   type Voice,
 } from './singer/singer-key.ts';
-export { chordMidi, scaleMidi } from './sound/sounding.ts';
+export { chordMidi, climbingMidi, scaleMidi } from './sound/sounding.ts';
 export { type Colour, type Comfort, comfortOf, easierByColour, type Neighbours, neighboursOf } from './voicing/easier.ts';
 export { fingerings } from './voicing/fingering.ts';
 export { COMFORTABLE, EASY } from './voicing/hand.ts';

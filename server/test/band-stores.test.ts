@@ -57,6 +57,16 @@ describe('sets', () => {
     expect((await findSet(db.pool, db.bandId, set.id))?.entries.map(({ id }) => id)).toEqual(['c', 'a']);
   });
 
+  test('entries stored before they said their version are read, and one that no longer fits is never an error', async () => {
+    const set = await added();
+    await db.pool.query("update set_entry set entry = entry -> 'value' where set_id = $1 and place = 1", [set.id]);
+    await db.pool.query('update set_entry set entry = \'{"kind":"dance"}\' where set_id = $1 and place > 1', [set.id]);
+    const found = await findSet(db.pool, db.bandId, set.id);
+    expect(found?.entries.map(({ kind }) => kind)).toEqual(['song', 'break', 'song']);
+    expect(found?.entries[0]).toEqual(body().entries[0]);
+    expect(found?.entries[2]).toMatchObject({ songId, key: null });
+  });
+
   test('a song of another band cannot be played, and nothing of such a save is kept', async () => {
     const set = await added();
     const strange = body({ name: 'Borrowed', entries: [song('a'), song('x', strangerSong)] });

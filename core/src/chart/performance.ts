@@ -166,7 +166,7 @@ class Player {
       case 'fine':
         return this.jumps && this.heeds('fine') && this.isLastPass(at) ? -1 : at + 1;
       case 'to-coda':
-        return this.heeds('coda') && this.take(at) ? (this.form.coda as number) : at + 1;
+        return this.heeds('coda') && this.take(at) ? this.land(this.form.coda as number) : at + 1;
       case 'jump':
         return this.jump(at);
       default:
@@ -185,7 +185,11 @@ class Player {
     if (step?.kind !== 'mark' || step.mark.kind !== 'jump' || !this.take(at)) return at + 1;
     this.landed = step.mark;
     this.passOf.clear();
-    const target = step.mark.to === 'start' ? 0 : (this.form.segno as number);
+    return this.land(step.mark.to === 'start' ? 0 : (this.form.segno as number));
+  }
+
+  /** Goes on at a step, in the section that it belongs to. */
+  private land(target: number): number {
     this.beginPart(this.sectionOf[target] ?? null);
     return target;
   }

@@ -25,6 +25,9 @@ describe('what is worth a look', () => {
     ['key: Em\nnumbering: relative\n[A]\n6- 4 5 6-', []],
     ['key: G\nform: A\n[A]\n1 1\n[B]\n4 4', ['section-unplayed 2']],
     ['key: G\n[A]\n1 1\n[B]', ['section-empty 1']],
+    // a coda is played when a jump leads to it
+    ['key: G\n[A]\n1 4 {to coda} 5 5 {dc al coda}\n[Coda]\n{coda} 1 1', []],
+    ['key: G\n[A]\n{segno} 1 4 {to coda} 5 5 {ds al coda}\n[Tag]\n4 4\n[Coda]\n{coda} 1 1', ['section-unplayed 4']],
     ['key: C\n[A]\n1 4- 1 1', ['chord-outside 1']],
     ['key: C\n[A]\n1 b2- b3- 1', ['chord-unexplained 1', 'chord-outside 2']],
     ['key: C\n[A]\n1 4- 1 4-\n1 1 1 1', ['chord-outside 1']],

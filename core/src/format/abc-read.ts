@@ -7,6 +7,7 @@ import { failure, type Result, success } from '../fault.ts';
 import type { Key } from '../key/key.ts';
 import { parseNote } from '../pitch/note-text.ts';
 import type { ScaleName } from '../scale/scale-table.ts';
+import { boundedAbc } from './abc-bounds.ts';
 import { type AbcElement, type AbcLine, type AbcTempo, type AbcTune, annotations, melodyOf, sing, tunesOf } from './abc-tune.ts';
 import { formWord } from './form-words.ts';
 import type { LossList } from './loss.ts';
@@ -22,9 +23,11 @@ export function readAbc(text: string, losses: LossList): Result<Score> {
   if (text.length > MOST_LETTERS) return failure({ code: 'format-large', format: 'ABC' }, 0, 0);
   if (!/^\s*X:/m.test(text) && !/^\s*K:/m.test(text))
     return failure({ code: 'format-other', format: 'ABC', found: text.trim().slice(0, 24) || 'nothing' }, 0, 0);
+  const bounded = boundedAbc(text);
+  if (!bounded.ok) return bounded;
   let tune: AbcTune | undefined;
   try {
-    tune = tunesOf(text)[0];
+    tune = tunesOf(bounded.value)[0];
   } catch {
     return failure({ code: 'format-broken', format: 'ABC', detail: 'there is something in it that is no ABC' }, 0, 0);
   }

@@ -155,3 +155,34 @@ describe('ABC of others', () => {
     expect(result.ok ? null : result.fault.code).toBe(code);
   });
 });
+
+describe('what nobody can play is refused at once, and ends nothing', () => {
+  test.each([
+    ['M:999999999/1', 'C|'],
+    ['M:4/0', 'C|'],
+    ['M:0/4', 'C|'],
+    ['M:7/3', 'C|'],
+    ['L:1/0', 'C|'],
+    ['L:1/99999999', 'C|'],
+    ['Q:0', 'C|'],
+    ['', 'C999999|'],
+    ['', 'C/0|'],
+    ['', '(0abc|'],
+    ['', 'Z99999|'],
+    ['', '[M:123456/4] C|'],
+    ['', 'C'.repeat(5000)],
+  ])('%s %s', (field, music) => {
+    const result = read(`X:1\n${field === '' ? '' : `${field}\n`}K:C\n${music}\n`);
+    expect(result.ok ? 'read' : result.fault.code).toMatch(/^format-(broken|large)$/);
+  });
+
+  test.each(['M:C|', 'M:none', 'M:2+3/8', 'M:(3+2)/8', 'M:6/8'])('%s is a meter', (field) => {
+    expect(read(`X:1\n${field}\nK:C\n"C"C4|\n`).ok).toBe(true);
+  });
+
+  test('braces and parentheses without end are read in no time, and the chords beside them too', () => {
+    for (const sign of ['{', '{}', '(', 'a(', '[', '<'])
+      expect(read(`X:1\nK:C\n${`${sign.repeat(1500)}\n`.repeat(40)}"G"G4|`)).toBeDefined();
+    expect(letters(chartOf('X:1\nM:4/4\nL:1/4\nK:C\n"C"{ag}(C2 (3DEF)|"G7"G4|\n'))).toEqual(['C', 'G7']);
+  });
+});

@@ -221,3 +221,9 @@ describe('any chart', () => {
     );
   });
 });
+
+test('a song without end is written as far as anybody could read it, and that is told', () => {
+  const { content, losses } = writeFormat('musicxml', `form: ${'A x99, '.repeat(400)}A\n[A] x99\n1 4`, null);
+  expect(content.length).toBeLessThan(8_000_000);
+  expect(losses.map(({ code }) => code)).toContain('too-long');
+});

@@ -24,7 +24,8 @@ export type LossCode =
   | 'chord-unknown'
   | 'chords-guessed'
   | 'key-guessed'
-  | 'no-chords';
+  | 'no-chords'
+  | 'too-long';
 
 /** One kind of loss, with the bars it concerns, counted from 1; none where it concerns the whole song. */
 export interface Loss {
@@ -119,5 +120,7 @@ function sentence(code: LossCode, what: string): string {
       return `No key is named; ${what} was found from the chords`;
     case 'no-chords':
       return 'There are no chords in it: the bars are empty';
+    case 'too-long':
+      return `The song is longer: its first ${what} bars are written`;
   }
 }

@@ -100,10 +100,19 @@ function whatIsUnheld(reading: ChartReading, held: FormHeld): string | null {
   return inner || jumps ? 'a section’s count together with other repeats' : null;
 }
 
+/** More bars than this are written by nobody, and read by no program in one piece. */
+const MOST_BARS = 5000;
+
+function atMost<T>(bars: readonly T[], losses: LossList): readonly T[] {
+  if (bars.length <= MOST_BARS) return bars;
+  losses.add('too-long', null, String(MOST_BARS));
+  return bars.slice(0, MOST_BARS);
+}
+
 /** The bars as written; a section's count becomes a repeat where it cannot stand by itself. */
 function writtenBars(reading: ChartReading, tonic: Note, held: FormHeld, losses: LossList): readonly ScoreBar[] {
   const marker = new BarMarker(reading, tonic, losses);
-  return reading.bars.map((bar, index) => {
+  return atMost(reading.bars, losses).map((bar, index) => {
     const section = bar.section === null ? undefined : reading.sections[bar.section];
     const before = reading.bars[index - 1];
     if (section === undefined) return marker.mark(bar, index, null, before, bar.form, []);
@@ -129,7 +138,7 @@ function countedForm({ form }: WrittenBar, index: number, { from, count, times }
 function performedBars(reading: ChartReading, tonic: Note, losses: LossList): readonly ScoreBar[] {
   const marker = new BarMarker(reading, tonic, losses);
   const starts = new Map(reading.performance.parts.map(({ from, section }) => [from, section]));
-  return reading.performance.order.map((index, order) => {
+  return atMost(reading.performance.order, losses).map((index, order) => {
     const bar = reading.bars[index] as WrittenBar;
     const section = starts.get(order);
     const before = order === 0 ? undefined : reading.bars[reading.performance.order[order - 1] as number];

@@ -2,9 +2,10 @@ import { describe, expect, test } from '@jest/globals';
 import { chordNotes } from '../chord/chord.ts';
 import { parseChord } from '../chord/chord-text.ts';
 import { requireValue } from '../fault.ts';
+import { harmonize } from '../harmony/harmonize.ts';
 import { parseKey } from '../key/key-text.ts';
 import { chroma } from '../pitch/note.ts';
-import { chordMidi, scaleMidi } from './sounding.ts';
+import { chordMidi, climbingMidi, scaleMidi } from './sounding.ts';
 
 const midi = (text: string) => chordMidi(requireValue(parseChord(text)));
 
@@ -34,4 +35,15 @@ describe('pitches to play', () => {
     expect(steps).toEqual([2, 1, 2, 2, 1, 3, 1]);
     expect((pitches[0] as number) % 12).toBe(9);
   });
+});
+
+test('the chords of any key climb from the 1 to the 1 an octave higher', () => {
+  for (const name of ['C', 'Eb', 'E', 'F#', 'Bb', 'A harmonic minor', 'D dorian']) {
+    const chords = harmonize(requireValue(parseKey(name)), 'seventh').map(({ chord }) => chord);
+    const climbed = climbingMidi(chords);
+    const lowest = climbed.map(([low]) => low as number);
+    expect(climbed).toHaveLength(8);
+    expect(lowest).toEqual([...lowest].sort((a, b) => a - b));
+    expect(lowest[7]).toBe((lowest[0] as number) + 12);
+  }
 });

@@ -1,8 +1,9 @@
 import { BACKUP_FORMAT, BACKUP_VERSION, type BandBackup, setListBody } from '@aurora/wire';
 import type { Queryable } from '../db/pool.ts';
+import { stored } from '../db/stored-json.ts';
 import type { Tick } from '../job/jobs.ts';
 import { listMembers, saveInstrument } from '../member/member-store.ts';
-import { readPreferences } from '../preference/preference-store.ts';
+import { readPreferences, writePreferences } from '../preference/preference-store.ts';
 import { findSet, listSets, writeEntries } from '../set/set-store.ts';
 import { outlineOf } from '../song/song-outline.ts';
 
@@ -68,19 +69,14 @@ export async function restoreBand(client: Queryable, bandId: string, backup: Ban
   for (const table of ['chord_swap', 'set_list', 'song', 'preference', 'member'])
     await client.query(`delete from ${table} where band_id = $1`, [bandId]);
   await client.query('update band set name = $2 where id = $1', [bandId, backup.band.name]);
-  for (const [name, value] of Object.entries(backup.preferences))
-    await client.query('insert into preference (band_id, member_id, name, value) values ($1, null, $2, $3)', [
-      bandId,
-      name,
-      JSON.stringify(value),
-    ]);
+  await writePreferences(client, bandId, backup.preferences);
   const members = await freeIds(client, 'member', backup.members);
   const songs = await freeIds(client, 'song', backup.songs);
   const sets = await freeIds(client, 'set_list', backup.sets);
   for (const { id, name, plays, reads, instrument } of backup.members) {
     await client.query(
       'insert into member (id, band_id, name, instrument, reader, created_at) values ($1, $2, $3, $4, $5, clock_timestamp())',
-      [members.get(id), bandId, name, plays, JSON.stringify(reads)],
+      [members.get(id), bandId, name, plays, stored(reads)],
     );
     if (instrument !== null) await saveInstrument(client, bandId, members.get(id) as string, instrument);
   }

@@ -13,6 +13,8 @@ export function createPool(url: string, log: Logger): Pool {
   const pool = new pg.Pool({ connectionString: url, connectionTimeoutMillis: CONNECT_MS, max: MOST_CONNECTIONS });
   // an idle connection that breaks is dropped by the pool; without a listener it would end the process
   pool.on('error', (error) => log.warn({ error: error.message }, 'an idle database connection broke'));
+  // and one in use tells whoever waits for its answer, but says it once more by itself
+  pool.on('connect', (client) => client.on('error', (error) => log.warn({ error: error.message }, 'a database connection broke')));
   return pool;
 }
 

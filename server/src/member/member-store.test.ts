@@ -1,4 +1,5 @@
 import { STANDARD_GUITAR } from '@aurora/core';
+import { DEFAULT_READS } from '@aurora/wire';
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import { openDatabase, openServer, send, type TestDatabase, type TestServer } from '../../test/harness.ts';
 import { addBand } from '../band/band-store.ts';
@@ -48,4 +49,14 @@ test('over HTTP: kept, refused in a musician’s words, and not found', async ()
   expect((await send(`${base}/${id}/instrument`, 'PUT', { tuning: 'E' })).status).toBe(422);
   expect((await send(`${base}/nobody/instrument`, 'PUT', DROPPED)).status).toBe(404);
   expect((await send(base)).body.members).toHaveLength(2);
+});
+
+test('what was stored before it said its version is read, and what is no reader at all counts as never said', async () => {
+  await saveInstrument(db.pool, db.bandId, (await wren()).id, DROPPED);
+  await db.pool.query("update preference set value = value -> 'value' where name = 'instrument'");
+  await db.pool.query(`update member set reader = '{"capo": 3, "show": "smoke"}' where name = 'Wren'`);
+  await db.pool.query(`update member set reader = '[1]' where name = 'Lark'`);
+  const [first, second] = await listMembers(db.pool, db.bandId);
+  expect(first).toMatchObject({ instrument: DROPPED, reads: { capo: 3, show: 'both' } });
+  expect(second?.reads).toEqual(DEFAULT_READS);
 });

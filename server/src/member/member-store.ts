@@ -8,6 +8,7 @@ import {
   memberReads,
 } from '@aurora/wire';
 import { inTransaction, type Pool, type Queryable } from '../db/pool.ts';
+import { stored, upgraded } from '../db/stored-json.ts';
 
 /** Under this name a member's instrument stands among their preferences. */
 const INSTRUMENT = 'instrument';
@@ -16,7 +17,7 @@ interface MemberRow {
   readonly id: string;
   readonly name: string;
   readonly plays: string;
-  readonly reader: Readonly<Record<string, unknown>>;
+  readonly reader: unknown;
   readonly instrument: unknown;
 }
 
@@ -43,7 +44,7 @@ export async function addMember(db: Queryable, bandId: string, { name, plays, re
     // clock_timestamp: members added in one transaction keep their order
     `insert into member (band_id, name, instrument, reader, created_at)
      select id, $2, $3, $4, clock_timestamp() from band where id = $1 returning id`,
-    [bandId, name, plays, JSON.stringify({ ...DEFAULT_READS, ...reads })],
+    [bandId, name, plays, stored({ ...DEFAULT_READS, ...reads })],
   );
   return rows[0] === undefined ? undefined : findMember(db, bandId, rows[0].id);
 }
@@ -60,7 +61,7 @@ export async function changeMember(pool: Pool, bandId: string, memberId: string,
       memberId,
       after.name,
       after.plays,
-      JSON.stringify(after.reads),
+      stored(after.reads),
     ]);
     return findMember(client, bandId, memberId);
   });
@@ -85,19 +86,21 @@ export async function saveInstrument(db: Queryable, bandId: string, memberId: st
     `insert into preference (band_id, member_id, name, value)
      select band_id, id, $3, $4 from member where band_id = $1 and id = $2
      on conflict (band_id, member_id, name) do update set value = excluded.value`,
-    [bandId, memberId, INSTRUMENT, JSON.stringify(instrument)],
+    [bandId, memberId, INSTRUMENT, stored(instrument)],
   );
   return rowCount === 0 ? undefined : findMember(db, bandId, memberId);
 }
 
 function memberOf({ id, name, plays, reader, instrument }: MemberRow): Member {
-  const read = instrumentSchema.safeParse(instrument);
+  const read = instrumentSchema.safeParse(upgraded(instrument));
   return { id, name, plays, reads: readsOf(reader), instrument: read.success ? read.data : null };
 }
 
-function readsOf(stored: Readonly<Record<string, unknown>>): MemberReads {
+function readsOf(reader: unknown): MemberReads {
+  const found = upgraded(reader);
+  const kept: Readonly<Record<string, unknown>> = typeof found === 'object' && found !== null ? { ...found } : {};
   const fitting = Object.entries(memberReads.shape).flatMap(([name, schema]) => {
-    const read = schema.safeParse(stored[name]);
+    const read = schema.safeParse(kept[name]);
     return read.success ? [[name, read.data] as const] : [];
   });
   return { ...DEFAULT_READS, ...Object.fromEntries(fitting) };

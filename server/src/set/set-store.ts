@@ -1,5 +1,7 @@
+import { NEW_SET_SONG } from '@aurora/core';
 import { type SetList, type SetListBody, type SetListHead, type Song, setListBody } from '@aurora/wire';
 import { inTransaction, type Pool, type Queryable } from '../db/pool.ts';
+import { stored, upgraded } from '../db/stored-json.ts';
 import { findSongs } from '../song/song-store.ts';
 
 /** What came of a save: the set as it stands now, and whether this save is in it. */
@@ -46,13 +48,27 @@ export async function findSet(db: Queryable, bandId: string, setId: string): Pro
   const { rows } = await db.query<SetRow>(`select ${COLUMNS} from set_list where band_id = $1 and id = $2`, [bandId, setId]);
   const row = rows[0];
   if (row === undefined) return undefined;
-  const entries = await db.query<{ entry: unknown }>('select entry from set_entry where band_id = $1 and set_id = $2 order by place', [
-    bandId,
-    setId,
-  ]);
+  const entries = await db.query<EntryRow>(
+    'select place, song_id, entry from set_entry where band_id = $1 and set_id = $2 order by place',
+    [bandId, setId],
+  );
   const { id, name, place, starts_at: startsAt, gap_seconds: gapSeconds, revision, saved_at } = row;
-  const body = setListBody.parse({ name, place, startsAt, gapSeconds, entries: entries.rows.map(({ entry }) => entry) });
+  const body: SetListBody = { name, place, startsAt, gapSeconds, entries: entries.rows.map(entryOf) };
   return { ...body, id, revision, savedAt: saved_at.toISOString(), songs: [...(await songsOf(db, bandId, body))] };
+}
+
+interface EntryRow {
+  readonly place: number;
+  readonly song_id: string | null;
+  readonly entry: unknown;
+}
+
+/** A stored entry; of one that no longer fits its song is kept, played as usual, or else a break stands in its place. */
+function entryOf({ place, song_id: songId, entry }: EntryRow): SetListBody['entries'][number] {
+  const read = setListBody.shape.entries.element.safeParse(upgraded(entry));
+  if (read.success) return read.data;
+  const id = `entry-${place}`;
+  return songId === null ? { kind: 'break', id, name: 'Break', seconds: 900 } : { ...NEW_SET_SONG, id, songId };
 }
 
 function songsOf(db: Queryable, bandId: string, body: SetListBody): Promise<readonly Song[]> {
@@ -118,9 +134,9 @@ export async function writeEntries(
 ): Promise<void> {
   await client.query(
     `insert into set_entry (band_id, set_id, place, song_id, entry)
-     select $1, $2, place, (entry ->> 'songId')::uuid, entry
+     select $1, $2, place, (entry -> 'value' ->> 'songId')::uuid, entry
        from jsonb_array_elements($3::jsonb) with ordinality as given (entry, place)`,
-    [bandId, setId, JSON.stringify(entries)],
+    [bandId, setId, `[${entries.map((entry) => stored(entry)).join(',')}]`],
   );
 }
 

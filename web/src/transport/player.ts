@@ -2,6 +2,7 @@ import { type Chord, chroma } from '@aurora/core';
 import { create } from 'zustand';
 import { frequencyOf, gainOf } from './hearing.ts';
 import type { Instrument } from './plucked-instrument.ts';
+import { type Session, stage } from './stage.ts';
 
 /** Notes that sound together, and how long until the next ones. */
 export interface PlayStep {
@@ -31,7 +32,6 @@ const LEAD_SECONDS = 0.06;
 let instrument: Promise<Instrument> | null = null;
 let volume = 0.3;
 let spread = STRUM_SECONDS;
-let timers: number[] = [];
 
 /** Sets the loudness, 0 to 1; heard at once. */
 export function setVolume(wanted: number): void {
@@ -46,14 +46,19 @@ export function setStrum(strum: 'strum' | 'arpeggio'): void {
 
 /** Plays the steps one after the other, each from its lowest string up. A new call ends the one before. */
 export async function play(id: string, steps: readonly PlayStep[], beatsPerMinute: number): Promise<void> {
-  stop();
+  const session = stage.begin();
   usePlayer.setState({ playing: id, step: 0, fault: null });
+  session.onEnd(() => {
+    void instrument?.then(({ strings }) => strings.releaseAll());
+    usePlayer.setState({ playing: null, step: 0 });
+  });
   try {
     const opened = await openInstrument();
     await opened.tone.start();
-    if (usePlayer.getState().playing === id) schedule(id, steps, 60 / beatsPerMinute, opened);
+    if (!session.isOver) schedule(session, steps, 60 / beatsPerMinute, opened);
   } catch {
-    usePlayer.setState({ playing: null, fault: NO_SOUND });
+    session.end();
+    usePlayer.setState({ fault: NO_SOUND });
   }
 }
 
@@ -70,13 +75,15 @@ const PASSING_VELOCITY = 0.5;
 
 /** Silence. */
 export function stop(): void {
-  for (const timer of timers) window.clearTimeout(timer);
-  timers = [];
-  void instrument?.then(({ strings }) => strings.releaseAll());
-  usePlayer.setState({ playing: null, step: 0 });
+  stage.end();
 }
 
-function schedule(id: string, steps: readonly PlayStep[], beatSeconds: number, { tone, strings, click, ringSeconds }: Instrument): void {
+function schedule(
+  session: Session,
+  steps: readonly PlayStep[],
+  beatSeconds: number,
+  { tone, strings, click, ringSeconds }: Instrument,
+): void {
   const start = tone.now() + LEAD_SECONDS;
   let at = 0;
   steps.forEach(({ midi, beats, click: clicks }, step) => {
@@ -88,10 +95,10 @@ function schedule(id: string, steps: readonly PlayStep[], beatSeconds: number, {
     });
     for (let beat = 0; clicks === true && beat < beats; beat += 1)
       click.triggerAttackRelease(CLICK_HZ, 0.02, start + at + beat * beatSeconds);
-    timers.push(window.setTimeout(() => usePlayer.setState({ step }), at * 1000));
+    session.after(at * 1000, () => usePlayer.setState({ step }));
     at += lasting;
   });
-  timers.push(window.setTimeout(() => usePlayer.getState().playing === id && usePlayer.setState({ playing: null, step: 0 }), at * 1000));
+  session.after(at * 1000, () => session.end());
 }
 
 /** Lets a note and its fifth sound on softly, to hear a mode against; the same note again ends it. */

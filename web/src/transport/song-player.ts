@@ -1,7 +1,8 @@
 import { type Chord, chordMidi, type TimedBar, type TimedChord } from '@aurora/core';
 import { create } from 'zustand';
 import { frequencyOf } from './hearing.ts';
-import { bassMidi, NO_SOUND, openInstrument, stop as stopOther } from './player.ts';
+import { bassMidi, NO_SOUND, openInstrument } from './player.ts';
+import { type Session, stage } from './stage.ts';
 
 /** A song as it is played, and how: what changes while it plays is heard at the next chord. */
 export interface SongSound {
@@ -49,36 +50,47 @@ interface BarEvent {
   readonly stop: boolean;
 }
 
-let sound: SongSound | null = null;
-let timer: number | null = null;
-let shown: number[] = [];
+/** A song that sounds: how it sounds may change while it does. */
+interface Sounding {
+  readonly session: Session;
+  sound: SongSound;
+}
+
+let sounding: Sounding | null = null;
 
 /** Changes what is playing without a break. */
 export function changeSong(change: Partial<SongSound>): void {
-  if (sound !== null) sound = { ...sound, ...change };
+  if (sounding !== null) sounding.sound = { ...sounding.sound, ...change };
 }
 
 /** Plays a song from a bar of its timeline, after a bar of clicks when that is wanted. */
 export async function playSong(id: string, wanted: SongSound, from: number, countIn: boolean): Promise<void> {
-  stopSong();
-  stopOther();
-  sound = wanted;
+  const session = stage.begin();
+  const song: Sounding = { session, sound: wanted };
+  sounding = song;
   useSongPlayer.setState({ playing: id, at: -1, fault: null });
+  session.onEnd(() => ended(song));
   try {
     const { tone, strings, click } = await openInstrument();
     await tone.start();
-    if (useSongPlayer.getState().playing !== id) return;
     const cursor: Cursor = { bar: from, begins: tone.now() + LEAD_SECONDS, counting: countIn ? COUNT_IN : 0, isFirst: true };
     const ring = (frequency: number, seconds: number, at: number, velocity: number) =>
       strings.triggerAttackRelease(frequency, seconds, at, velocity);
-    timer = window.setInterval(() => {
-      while (sound !== null && cursor.begins < tone.now() + AHEAD_SECONDS) {
-        if (!soundNext(cursor, sound, tone.now(), { ring, click })) return;
+    session.onEnd(() => strings.releaseAll());
+    session.every(TICK_MS, () => {
+      while (!session.isOver && cursor.begins < tone.now() + AHEAD_SECONDS) {
+        if (!soundNext(cursor, song, tone.now(), { ring, click })) return;
       }
-    }, TICK_MS);
+    });
   } catch {
-    useSongPlayer.setState({ playing: null, fault: NO_SOUND });
+    session.end();
+    useSongPlayer.setState({ fault: NO_SOUND });
   }
+}
+
+function ended(song: Sounding): void {
+  if (sounding === song) sounding = null;
+  useSongPlayer.setState({ playing: null, at: -1 });
 }
 
 /** Where playing has come to. */
@@ -93,45 +105,35 @@ interface Cursor {
 }
 
 /** Sounds the bar the cursor stands on and moves it on; false at the end of the song. */
-function soundNext(cursor: Cursor, song: SongSound, now: number, voices: Voices): boolean {
+function soundNext(cursor: Cursor, { session, sound: song }: Sounding, now: number, voices: Voices): boolean {
   const bar = song.timeline[cursor.bar];
   if (bar === undefined) {
-    if (now > cursor.begins) stopSong();
+    if (now > cursor.begins) session.end();
     return false;
   }
   const isCountIn = cursor.counting > 0;
-  const events = isCountIn ? counted(bar) : eventsOf(bar, song.timeline[following(cursor.bar)], cursor.isFirst);
+  const next = following(cursor.bar, song);
+  const events = isCountIn ? counted(bar) : eventsOf(bar, song.timeline[next], cursor.isFirst);
   soundBar(events, { ...song, click: song.click || isCountIn }, { begins: cursor.begins, second: beatSeconds(bar, song) }, voices);
-  show(isCountIn ? -1 : cursor.bar, cursor.begins - now);
+  const at = isCountIn ? -1 : cursor.bar;
+  session.after(Math.max(0, (cursor.begins - now) * 1000), () => useSongPlayer.setState({ at }));
   cursor.begins += bar.beats * beatSeconds(bar, song);
   if (isCountIn) cursor.counting -= 1;
   else {
     cursor.isFirst = false;
-    cursor.bar = following(cursor.bar);
+    cursor.bar = next;
   }
   return true;
 }
 
 /** Silence. */
 export function stopSong(): void {
-  if (timer !== null) window.clearInterval(timer);
-  timer = null;
-  sound = null;
-  for (const waiting of shown) window.clearTimeout(waiting);
-  shown = [];
-  if (useSongPlayer.getState().playing === null) return;
-  useSongPlayer.setState({ playing: null, at: -1 });
-  void openInstrument().then(({ strings }) => strings.releaseAll());
+  sounding?.session.end();
 }
 
 /** The bar of the timeline after one: round again at the end of a loop. */
-function following(bar: number): number {
-  const loop = sound?.loop ?? null;
+function following(bar: number, { loop }: SongSound): number {
   return loop !== null && bar >= loop.to ? loop.from : bar + 1;
-}
-
-function show(at: number, seconds: number): void {
-  shown = [...shown.slice(-8), window.setTimeout(() => useSongPlayer.setState({ at }), Math.max(0, seconds * 1000))];
 }
 
 /** How long one written beat of a bar lasts. */

@@ -1,4 +1,4 @@
-import { type Chord, chordMidi, type Key, printKey, printNumber, scaleMidi, writtenKey } from '@aurora/core';
+import { type Chord, chordMidi, climbingMidi, type Key, printKey, printNumber, scaleMidi, writtenKey } from '@aurora/core';
 import { Layers, Play, Square } from 'lucide-react';
 import { type ComponentType, useEffect, useState } from 'react';
 import { usePreferences } from '../../api/preferences.ts';
@@ -140,10 +140,13 @@ function panelKeys(open: (panel: PanelName) => void): KeyMap {
   return Object.fromEntries(PANELS.map(([name], place) => [String(place + 1), () => open(name)]));
 }
 
-/** The scale up and down note by note, then its chords. */
+/** The scale up and down note by note, then its chords, climbing to the upper 1. */
 function keySteps(columns: readonly ColumnView[], scale: readonly number[]): readonly PlayStep[] {
   const run = [...scale, ...scale.slice(0, -1).reverse()];
-  return [...run.map((midi) => ({ midi: [midi], beats: 0.5 })), ...columns.map(({ chord }) => ({ midi: chordMidi(chord), beats: 1.5 }))];
+  return [
+    ...run.map((midi) => ({ midi: [midi], beats: 0.5 })),
+    ...climbingMidi(columns.map(({ chord }) => chord)).map((midi) => ({ midi, beats: 1.5 })),
+  ];
 }
 
 function keyScaleSteps(scale: readonly number[]): number {
