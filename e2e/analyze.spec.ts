@@ -126,11 +126,11 @@ test('patterns are pointed out, and songs with the same round are found', async 
     .first()
     .click();
   await expect(chord(page, 0)).toHaveAttribute('aria-pressed', 'true');
-  await expect(page.getByRole('region', { name: 'Songs like this one' }).getByRole('link', { name: 'Glass Orchard' })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Songs like this one' }).getByRole('link', { name: 'Glasswater Orchard' })).toBeVisible();
 });
 
 test('the analysis lies over the chart, and prints', async ({ page }) => {
-  await openSong(page, 'Glass Orchard');
+  await openSong(page, 'Glasswater Orchard');
   await page.getByRole('button', { name: /Analysis/ }).click();
   await page.getByLabel('Roman numerals').check();
   await page.keyboard.press('Escape');

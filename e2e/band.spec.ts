@@ -191,14 +191,14 @@ test('a chart that is changed is another one in the set at once', async ({ page 
 });
 
 test('a set is put in order by keys and taken back; a medley gets its bridge, heard and written into the parts', async ({ page }) => {
-  await newSet(page, 'Medley night', ['Harbor Wall', 'Kelp Ladder', 'Ember Street']);
+  await newSet(page, 'Medley night', ['Harbor Wall', 'Kelp Ladder', 'Emberwick Street']);
   const titles = () => entries(page).evaluateAll((rows) => rows.map((row) => row.querySelector('span.block.truncate')?.textContent));
-  await expect.poll(titles).toEqual(['Harbor Wall', 'Kelp Ladder', 'Ember Street']);
+  await expect.poll(titles).toEqual(['Harbor Wall', 'Kelp Ladder', 'Emberwick Street']);
   await entries(page).nth(2).focus();
   await page.keyboard.press('Alt+ArrowUp');
-  await expect.poll(titles).toEqual(['Harbor Wall', 'Ember Street', 'Kelp Ladder']);
+  await expect.poll(titles).toEqual(['Harbor Wall', 'Emberwick Street', 'Kelp Ladder']);
   await page.getByRole('button', { name: 'Take back' }).click();
-  await expect.poll(titles).toEqual(['Harbor Wall', 'Kelp Ladder', 'Ember Street']);
+  await expect.poll(titles).toEqual(['Harbor Wall', 'Kelp Ladder', 'Emberwick Street']);
   await page.getByRole('button', { name: 'Do again' }).click();
 
   // dragged by its grip
@@ -211,7 +211,7 @@ test('a set is put in order by keys and taken back; a medley gets its bridge, he
   await page.keyboard.press('ArrowUp');
   await expect(said).toContainText('Kelp Ladder over place 2 of 3.');
   await page.keyboard.press('Space');
-  await expect.poll(titles).toEqual(['Harbor Wall', 'Kelp Ladder', 'Ember Street']);
+  await expect.poll(titles).toEqual(['Harbor Wall', 'Kelp Ladder', 'Emberwick Street']);
 
   // from D to E minor the dominant of what comes: B7
   await page.getByRole('button', { name: 'then a stop' }).first().click();
@@ -232,7 +232,7 @@ test('a set is put in order by keys and taken back; a medley gets its bridge, he
 
   // the order outlives the page
   await page.reload();
-  await expect.poll(titles).toEqual(['Harbor Wall', 'Kelp Ladder', 'Ember Street']);
+  await expect.poll(titles).toEqual(['Harbor Wall', 'Kelp Ladder', 'Emberwick Street']);
   await page.getByRole('button', { name: 'Print', exact: true }).click();
   const sheet = page.getByRole('dialog', { name: 'Print the set' });
   await expect(sheet.getByText('Juno capo 2', { exact: false }).first()).toBeVisible();
@@ -247,11 +247,11 @@ test('a set is put in order by keys and taken back; a medley gets its bridge, he
   await page.getByRole('button', { name: 'The next song' }).click();
   await expect(page.getByRole('heading', { name: 'Kelp Ladder' })).toBeVisible();
   for (let turn = 0; turn < 12; turn += 1) {
-    if (await page.getByRole('heading', { name: 'Ember Street' }).isVisible()) break;
+    if (await page.getByRole('heading', { name: 'Emberwick Street' }).isVisible()) break;
     await page.keyboard.press('PageDown');
     await page.waitForTimeout(700);
   }
-  await expect(page.getByRole('heading', { name: 'Ember Street' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Emberwick Street' })).toBeVisible();
   await expectAccessible(page);
   await page.keyboard.press('Escape');
 
@@ -264,7 +264,7 @@ test('a set is put in order by keys and taken back; a medley gets its bridge, he
 });
 
 test('the next evening begins as a copy of the last one, which stays as it is', async ({ page }) => {
-  await newSet(page, 'Evening one', ['Ember Street', 'Glass Orchard']);
+  await newSet(page, 'Evening one', ['Emberwick Street', 'Glasswater Orchard']);
   await page.getByRole('button', { name: 'Name, place and time' }).click();
   await page.getByLabel('Where').fill('The Net Loft');
   await page.getByLabel('Where').press('Enter');
@@ -280,7 +280,7 @@ test('the next evening begins as a copy of the last one, which stays as it is', 
   await expect(entries(page).first()).toContainText('tempo 70');
   await expect(page.getByTestId('set-state')).toHaveAttribute('data-status', 'saved');
   await which.selectOption('Evening one');
-  await expect(entries(page).first()).toContainText('Ember Street');
+  await expect(entries(page).first()).toContainText('Emberwick Street');
   await expect(entries(page).first()).not.toContainText('tempo 70');
 
   // what is taken away is asked for once more, and the other set stays
@@ -295,7 +295,7 @@ test('the next evening begins as a copy of the last one, which stays as it is', 
 });
 
 test('capos for the whole set move as little as can be', async ({ page }) => {
-  await newSet(page, 'Capo night', ['Glass Orchard', 'Low Tide Waltz', 'Ember Street']);
+  await newSet(page, 'Capo night', ['Glasswater Orchard', 'Low Tide Waltz', 'Emberwick Street']);
   await page.getByRole('button', { name: 'Plan Juno’s capo' }).click();
   await expect(page.getByRole('status').filter({ hasText: 'Juno:' })).toContainText(/stays where it is|moves? between songs/);
   await expect(entries(page).first()).toContainText(/Juno capo \d/);
@@ -356,7 +356,7 @@ test('a file is seen before it is taken in; every song goes out; a torn file is 
   const backup = page.waitForEvent('download');
   await page.getByRole('link', { name: 'Back the band up' }).click();
   const kept = JSON.parse(readFileSync(await (await backup).path(), 'utf8'));
-  expect(kept).toMatchObject({ format: 'aurora-ridge band', band: { name: 'The Lantern Yard' } });
+  expect(kept).toMatchObject({ format: 'aurora-ridge band', band: { name: 'The Weirlamp Seven' } });
 });
 
 test('a chart as MusicXML opens in another program and shows the right chords', async ({ page }) => {

@@ -4,7 +4,7 @@ test('one song, from key to chart to the band', async ({ page }) => {
   // the shelf opens at once, with the demo band's songs
   await page.goto('/');
   await expect(page.getByRole('list', { name: 'Songs' }).getByRole('listitem')).not.toHaveCount(0);
-  await expect(page.getByText('The Lantern Yard').first()).toBeVisible();
+  await expect(page.getByText('The Weirlamp Seven').first()).toBeVisible();
 
   // harmonize a key
   await page.getByRole('link', { name: 'Harmonize' }).click();

@@ -111,7 +111,7 @@ const PICTURES = [
     name: 'analyze',
     path: '/',
     act: async (page) => {
-      await analyzeSong(page, 'Glass Orchard');
+      await analyzeSong(page, 'Glasswater Orchard');
       await page.locator('[data-index="9"]').click();
     },
   },
@@ -154,7 +154,7 @@ const PICTURES = [
     name: 'stand',
     path: '/',
     act: async (page) => {
-      await openAt(page, 'Salt Cathedral', '0.0');
+      await openAt(page, 'Rafters of Brine', '0.0');
       await fromMore(page, 'On the stand');
     },
   },

@@ -142,6 +142,7 @@ export { isSpellable, type Key, keyNotes, moveKey, sameKey, semitonesBetween, si
 export { makeKey, parseKey, parseScale, printKey, printScale } from './key/key-text.ts';
 export { noteName } from './key/note-name.ts';
 export { printRange } from './key/range-text.ts';
+export { numberInWords, type SetText, setText } from './naming/in-words.ts';
 export {
   DEFAULT_NAMING,
   letterSchool,

@@ -110,17 +110,17 @@ describe('bad input', () => {
 
 describe('words', () => {
   test.each([
-    ['C', 'C A7 Dm', 1, 'A7 is the dominant of Dm, the 2-: C♯ stands where the key has C. It keeps its promise: Dm follows.'],
-    ['C', 'C E7 F', 1, 'E7 is the dominant of Am, the 6-: G♯ stands where the key has G. The ear is promised Am, the 6-; F comes instead.'],
-    ['C', 'C A7 D7 G', 1, 'A7 is the dominant of Dm, the 2-: C♯ stands where the key has C. D7 follows on that root and leads on itself.'],
+    ['C', 'C A7 Dm', 1, 'A7 is the dominant of Dm, the 2–: C♯ stands where the key has C. It keeps its promise: Dm follows.'],
+    ['C', 'C E7 F', 1, 'E7 is the dominant of Am, the 6–: G♯ stands where the key has G. The ear is promised Am, the 6–; F comes instead.'],
+    ['C', 'C A7 D7 G', 1, 'A7 is the dominant of Dm, the 2–: C♯ stands where the key has C. D7 follows on that root and leads on itself.'],
     ['C', 'C Fm C', 1, 'Fm is borrowed: A♭ stands where the key has A, and C natural minor (as does harmonic minor) has it.'],
     [
       'Am',
       'Am E7 Am',
       1,
-      'E7 is the 57: it belongs to A minor. G♯ stands where the key has G: minor keys raise their 6 and 7 on the way up. It keeps its promise: Am follows.',
+      'E7 is the 5⁷: it belongs to A minor. G♯ stands where the key has G: minor keys raise their 6 and 7 on the way up. It keeps its promise: Am follows.',
     ],
-    ['C', 'C Dm C', 1, 'Dm is the 2-: it belongs to C major.'],
+    ['C', 'C Dm C', 1, 'Dm is the 2–: it belongs to C major.'],
   ])('in %s, %s: chord %i', (key, source, index, words) => {
     expect(readingWords(inKey(key, source), index).join(' ')).toBe(words);
   });

@@ -27,7 +27,7 @@ export function readChordText(text: string, losses: LossList): Result<string> {
   const chords = first.filter(({ kind }) => kind === 'chords').slice(0, LINES_HEARD);
   const guessed = analyzeText(chords.map(({ text: bars }) => bars).join('\n')).keys[0]?.key;
   const key = guessed === undefined ? 'C' : printKey(guessed);
-  losses.add('key-guessed', null, key);
+  losses.add('key-guessed', null, guessed === undefined ? key : printKey(guessed, 'glyph'));
   return success(tidied([{ kind: 'head', typed: '', text: `key: ${key}` }, ...readPasted(stroked.join('\n'), guessed?.tonic ?? 0)]));
 }
 

@@ -43,7 +43,7 @@ describe('chords over lyrics of others', () => {
     const { content, losses } = requireValue(read('Bb Eb F Bb\nGm Eb F7 Bb\n'));
     expect(content).toMatch(/^key: Bb$/m);
     expect(numbers(content).slice(0, 4)).toEqual(['1', '4', '5', '1']);
-    expect(losses).toEqual([{ code: 'key-guessed', bars: [], what: 'Bb' }]);
+    expect(losses).toEqual([{ code: 'key-guessed', bars: [], what: 'B♭' }]);
   });
 
   test('a key and a meter between the bars go from there', () => {

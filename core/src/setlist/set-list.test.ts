@@ -83,7 +83,7 @@ describe('warnings', () => {
   });
 
   test('are told in words', () => {
-    const titles = ['Harbor Wall', 'Kelp Ladder', 'Ember Street'];
+    const titles = ['Harbor Wall', 'Kelp Ladder', 'Emberwick Street'];
     const say = (entries: readonly SetEntry[]) =>
       setWarnings(entries).map((warning) =>
         setWarningWords(
@@ -94,7 +94,7 @@ describe('warnings', () => {
         ),
       );
     expect(say([song('', 'Bb'), song('', 'Bb'), song('', 'Bb')])).toEqual([
-      'Three songs in a row in B♭: Harbor Wall, Kelp Ladder, Ember Street.',
+      'Three songs in a row in B♭: Harbor Wall, Kelp Ladder, Emberwick Street.',
     ]);
     expect(say([song('', 'C', { ...STRAIGHT, capos: { Juno: 2 } }), song('', 'D')])).toEqual([
       'Juno moves the capo from fret 2 to off between Harbor Wall and Kelp Ladder, which go straight on.',

@@ -7,13 +7,12 @@ import type { ReadingKind, Resolution } from '../analysis/reading.ts';
 import { type Chord, chordNotes } from '../chord/chord.ts';
 import { formulaOf, holdsAll } from '../chord/formula.ts';
 import { chordOnTonic, type NumberChord } from '../degree/degree.ts';
-import { printNumber } from '../degree/number-text.ts';
 import { chordInKey } from '../harmony/chord-in-key.ts';
 import type { Key } from '../key/key.ts';
 import { printScale } from '../key/key-text.ts';
+import { numberInWords } from '../naming/in-words.ts';
 import { DEFAULT_NAMING, type Naming, nameChord, nameNote } from '../naming/naming.ts';
 import { chroma, type Note } from '../pitch/note.ts';
-import { withGlyphs } from '../pitch/note-text.ts';
 import type { ChordScaleName } from '../scale/scale-table.ts';
 import { keyWords } from './why-words.ts';
 
@@ -124,7 +123,7 @@ export function regionWords(region: Region, before: Key | null, chords: readonly
   const entry =
     pivot === undefined || region.pivot === null
       ? `It goes straight to ${home}`
-      : `${nameChord(pivot.chord, naming)} belongs to both keys, ${spoken(region.pivot.numberBefore)} in ${homeWords(before, naming)} and ${spoken(pivot.number)} in ${home}`;
+      : `${nameChord(pivot.chord, naming)} belongs to both keys, ${numberInWords(region.pivot.numberBefore)} in ${homeWords(before, naming)} and ${numberInWords(pivot.number)} in ${home}`;
   const arrival = region.confirmedAt === null ? undefined : chords[region.confirmedAt];
   return arrival === undefined ? `${entry}.` : `${entry}; the cadence into ${nameChord(arrival.chord, naming)} confirms it.`;
 }
@@ -260,24 +259,24 @@ function firstSentence(told: Told): string {
     case 'augmented-sixth':
       return `${name} opens outward into ${next}: its root falls a half step and its ♭7, heard as a ♯6, rises one.`;
     case 'blues-dominant':
-      return `${name} is at rest: in the blues the ${spoken(chord.number)} is a dominant seventh that colours and does not pull.`;
+      return `${name} is at rest: in the blues the ${numberInWords(chord.number)} is a dominant seventh that colours and does not pull.`;
     case 'line-cliche':
       return `${name} holds its root while one voice walks by half steps.`;
     case 'pedal':
-      return `${name} over a held bass: the chord above is the ${spoken({ ...chord.number, bass: null })}, the bass stays where it was.`;
+      return `${name} over a held bass: the chord above is the ${numberInWords({ ...chord.number, bass: null })}, the bass stays where it was.`;
     case 'unexplained':
-      return `No common reading fits ${name} here: ${outsideText(told) || `it is the ${spoken(chord.number)} of ${home}`}.`;
+      return `No common reading fits ${name} here: ${outsideText(told) || `it is the ${numberInWords(chord.number)} of ${home}`}.`;
   }
 }
 
 function ownSentence(told: Told, name: string, home: string): string {
   const { chord } = told;
   if (chord.reading.rule === 'coloured-chord') {
-    return `${name} is the ${spoken(chord.number)} of ${home} with colour on top: ${outsideText(told)}, but its 3 and 7 are the key’s own.`;
+    return `${name} is the ${numberInWords(chord.number)} of ${home} with colour on top: ${outsideText(told)}, but its 3 and 7 are the key’s own.`;
   }
   const raised = outsideText(told);
   const minor = raised === '' ? '' : ` ${capital(raised)}: minor keys raise their 6 and 7 on the way up.`;
-  return `${name} is the ${spoken(chord.number)}: it belongs to ${home}.${minor}`;
+  return `${name} is the ${numberInWords(chord.number)}: it belongs to ${home}.${minor}`;
 }
 
 /** Which notes leave the key's plain scale: `C♯ stands where C major has C`. */
@@ -332,12 +331,7 @@ function leadsOn(after: Chord, target: NumberChord): boolean {
 
 function targetName({ chord, key, naming }: Told): string {
   const { target } = chord.reading;
-  return target === null ? 'the next chord' : `${nameChord(chordOnTonic(target, key.tonic), naming)}, the ${spoken(target)}`;
-}
-
-/** A number as it stands in running text: `♭7`, `2-7`. */
-function spoken(number: NumberChord): string {
-  return withGlyphs(printNumber(number));
+  return target === null ? 'the next chord' : `${nameChord(chordOnTonic(target, key.tonic), naming)}, the ${numberInWords(target)}`;
 }
 
 function capital(text: string): string {

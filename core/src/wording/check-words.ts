@@ -1,6 +1,5 @@
 import type { Finding } from '../check/chart-check.ts';
-import { printNumber } from '../degree/number-text.ts';
-import { withGlyphs } from '../pitch/note-text.ts';
+import { numberInWords } from '../naming/in-words.ts';
 import { READING_NAMES } from './analysis-words.ts';
 
 /** A finding as a sentence: what was seen, and what it may mean. */
@@ -10,10 +9,10 @@ export function findingWords(finding: Finding): string {
       return `${finding.section || 'This section'} has ${finding.bars} bars. Is one missing, or one too many?`;
     case 'chord-unexplained': {
       const nearest = finding.nearest.map((kind) => READING_NAMES[kind]).join(' or ');
-      return `${spoken(finding)} is outside the key and nothing explains it: a slip?${nearest === '' ? '' : ` Nearest: ${nearest}.`}`;
+      return `${numberInWords(finding.number)} is outside the key and nothing explains it: a slip?${nearest === '' ? '' : ` Nearest: ${nearest}.`}`;
     }
     case 'chord-outside':
-      return `${spoken(finding)} is outside the key: ${READING_NAMES[finding.reading]}.`;
+      return `${numberInWords(finding.number)} is outside the key: ${READING_NAMES[finding.reading]}.`;
     case 'no-ending':
       return 'The song stops here without an ending: no 1, no ring, no stop, no Fine.';
     case 'section-unplayed':
@@ -21,8 +20,4 @@ export function findingWords(finding: Finding): string {
     case 'section-empty':
       return `${finding.section || 'This section'} has no bars.`;
   }
-}
-
-function spoken({ number }: { readonly number: Parameters<typeof printNumber>[0] }): string {
-  return withGlyphs(printNumber(number));
 }

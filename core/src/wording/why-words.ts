@@ -1,12 +1,11 @@
 import type { Chord } from '../chord/chord.ts';
 import { numberChord } from '../degree/degree.ts';
-import { printNumber } from '../degree/number-text.ts';
 import { chordInKey, type ToneInKey } from '../harmony/chord-in-key.ts';
 import { printScaleNumber } from '../interval/interval-text.ts';
 import type { Key } from '../key/key.ts';
 import { printScale } from '../key/key-text.ts';
+import { numberInWords } from '../naming/in-words.ts';
 import { DEFAULT_NAMING, type Naming, nameChord, nameNote } from '../naming/naming.ts';
-import { withGlyphs } from '../pitch/note-text.ts';
 
 /** Why a chord is, or is not, one of the key's own: one or two plain sentences. */
 export function whyWords(chord: Chord, key: Key, naming: Naming = DEFAULT_NAMING): readonly string[] {
@@ -14,7 +13,7 @@ export function whyWords(chord: Chord, key: Key, naming: Naming = DEFAULT_NAMING
   const home = keyWords(key, naming);
   const tones = chordInKey(chord, key);
   const outside = tones.filter(({ keyHas }) => keyHas !== null);
-  const number = withGlyphs(printNumber(numberChord(chord, key.tonic)));
+  const number = numberInWords(numberChord(chord, key.tonic));
   if (outside.length === 0) {
     const degrees = tones.map(({ degree }) => printScaleNumber(degree, 'glyph')).join('–');
     return [`${name} is the ${number}: every note of it is in ${home}.`, `It takes the scale numbers ${degrees}.`];

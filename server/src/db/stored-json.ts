@@ -5,7 +5,7 @@ export interface StoredKind {
 }
 
 /** Version 0 was the bare value; since version 1 it says its version. */
-export const SAYS_ITS_VERSION: StoredKind = { upgrades: [(bare) => bare] };
+const SAYS_ITS_VERSION: StoredKind = { upgrades: [(bare) => bare] };
 
 /** A value as it is stored: with its version, so that it can be brought up to a later one. */
 export function stored(value: unknown, { upgrades }: StoredKind = SAYS_ITS_VERSION): string {

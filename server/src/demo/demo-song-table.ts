@@ -50,7 +50,7 @@ range: E3 B4
 b6 b7 b3 b3
 4- 1- 57 57!
 `,
-  `title: Paper Compass
+  `title: Tidepaper Compass
 by: Ines Calloway, Tam Okafor
 key: F#m
 numbering: relative
@@ -69,7 +69,7 @@ range: F#3 C#5
 ~ Every road is a paper road
 `,
   `title: Copper Line Shuffle
-by: The Lantern Yard
+by: The Weirlamp Seven
 key: A
 time: 4/4
 tempo: 118
@@ -106,7 +106,7 @@ range: Bb3 F5
 [Tag]
 {coda} 4- 1/5 57 <1>
 `,
-  `title: Nine Mile Fog
+  `title: Nine Mile Fogbell
 by: Tam Okafor
 key: D dorian
 time: 4/4
@@ -121,7 +121,7 @@ feel: straight, heavy
 b7maj7 b7maj7 b3maj7 b3maj7
 4 4 1-7 <1-7>
 `,
-  `title: Glass Orchard
+  `title: Glasswater Orchard
 by: Ines Calloway
 key: Eb
 time: 4/4
@@ -156,7 +156,7 @@ feel: medium swing
 [Tag]
 (3-7 67) (2-7 57) 1maj7 <1maj7#11>
 `,
-  `title: Salt Cathedral
+  `title: Rafters of Brine
 by: Ines Calloway
 key: C# harmonic minor
 time: 4/4
@@ -238,8 +238,8 @@ range: Eb4 C6
 1maj7 3-7 4maj7 4-6
 2-7 57 1maj7 <1maj7>
 `,
-  `title: Ember Street
-by: The Lantern Yard
+  `title: Emberwick Street
+by: The Weirlamp Seven
 key: C
 time: 4/4
 tempo: 96
@@ -248,7 +248,7 @@ feel: half time
 [Verse] x2
 1 5/7 6- 5
 4 1/3 2-7 57sus4
-~ Down on Ember Street
+~ Down on Emberwick Street
 
 [Chorus]
 |: 1 37 6- 17

@@ -7,7 +7,7 @@ import { addSet } from '../set/set-store.ts';
 import { addSong } from '../song/song-store.ts';
 import { DEMO_SONGS, DEMO_TAGS } from './demo-song-table.ts';
 
-const DEMO_BAND = 'The Lantern Yard';
+const DEMO_BAND = 'The Weirlamp Seven';
 
 /** G3 to D5 with ease, E3 to F5 on a good day. */
 const INES: MemberReads['voice'] = { comfortable: { low: 55, high: 74 }, possible: { low: 52, high: 77 } };
@@ -54,8 +54,8 @@ function demoSet(songs: ReadonlyMap<string, string>, juno: string): SetListBody 
     entries: [
       song('e1', 'Harbor Wall', { starts: 'Rosa', notes: 'Horns from the second verse' }),
       song('e2', 'Kelp Ladder', { seconds: 195, capos: { [juno]: 2 }, join: { kind: 'bridge', bridge: 'dominant' } }),
-      song('e3', 'Ember Street', { key: 'D', capos: { [juno]: 2 }, starts: 'Tam' }),
-      song('e4', 'Glass Orchard', { seconds: 205, tempo: 132, starts: 'Bram' }),
+      song('e3', 'Emberwick Street', { key: 'D', capos: { [juno]: 2 }, starts: 'Tam' }),
+      song('e4', 'Glasswater Orchard', { seconds: 205, tempo: 132, starts: 'Bram' }),
       { kind: 'break', id: 'e5', name: 'Break', seconds: 900 },
       song('e6', 'Low Tide Waltz', { seconds: 225, key: 'A', notes: 'Ask the room to dance' }),
       song('e7', 'Copper Line Shuffle', { seconds: 240, starts: 'Rosa', join: { kind: 'bridge', bridge: 'two-five' } }),

@@ -82,3 +82,18 @@ export function withEntry(body: SetListBody, id: string, change: (entry: Entries
 export function newSetSong(songId: string): SetSongEntry {
   return { ...NEW_SET_SONG, id: crypto.randomUUID(), songId };
 }
+
+/** A set song's capos with a player's fret; null lets the player play as usual. */
+export function caposWith(capos: SetSongEntry['capos'], memberId: string, fret: number | null): SetSongEntry['capos'] {
+  const { [memberId]: _, ...rest } = capos;
+  return fret === null ? rest : { ...rest, [memberId]: fret };
+}
+
+/** The set with a player's capos as they were planned, entry by entry; what has come into the set since stays as it is. */
+export function withPlannedCapos(body: SetListBody, memberId: string, frets: ReadonlyMap<string, number | null>): SetListBody {
+  const entries = body.entries.map((entry) => {
+    const fret = frets.get(entry.id);
+    return entry.kind === 'break' || fret === undefined ? entry : { ...entry, capos: caposWith(entry.capos, memberId, fret) };
+  });
+  return { ...body, entries };
+}

@@ -1,14 +1,18 @@
-import { GLOSSARY, nameKey, printKey } from '@aurora/core';
+import { GLOSSARY, nameKey } from '@aurora/core';
+import type { SongSummary } from '@aurora/wire';
 import { Command } from 'cmdk';
-import { useDeferredValue, useState } from 'react';
+import { type ReactNode, useDeferredValue, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { type ShelfWish, useShelf } from '../api/songs.ts';
+import { Glyphs } from '../parts/notation/Glyphs.tsx';
+import { keyWordsOf } from '../parts/song/shelf-view.ts';
 import { circleKeys } from '../session/key-view.ts';
-import { useLens } from '../session/lens.ts';
+import { useLens, useNaming } from '../session/lens.ts';
 import { lensSearch, lensSearchNow, setKey, setReader } from '../session/lens-store.ts';
 import { memberChoice, READER_CHOICES } from '../session/reader-view.ts';
 import { neckPath, rooms } from '../session/rooms.ts';
 import { openSheet } from '../session/sheet-store.ts';
+import { matchScore } from './match-score.ts';
 
 interface CommandMenuProps {
   readonly open: boolean;
@@ -16,35 +20,31 @@ interface CommandMenuProps {
   readonly songId: string | undefined;
 }
 
-const ITEM = 'flex min-h-11 items-center justify-between gap-4 rounded-lg px-3 text-[15px] data-[selected=true]:bg-wash';
 const GROUP =
   '[&_[cmdk-group-heading]]:px-3 [&_[cmdk-group-heading]]:pt-3 [&_[cmdk-group-heading]]:pb-1 [&_[cmdk-group-heading]]:text-sm [&_[cmdk-group-heading]]:font-semibold [&_[cmdk-group-heading]]:text-quiet';
 
 const EVERY_SONG: ShelfWish = { find: '', pattern: '', tag: null, sort: 'title', archived: false };
 
-/** Type a few letters to go to a song, a key, a reader or a room. */
+/** Songs before rooms where both fit alike: there are more of them to tell apart. */
+const filter = (value: string, sought: string, names: string[] = []) => matchScore(sought, names) * (value.startsWith('song') ? 1 : 0.99);
+
+/** Does something and closes the menu. */
+type Choose = (action: () => void) => () => void;
+
+/** Type a few letters to go to a song, a key, a reader or a room; what fits best comes first. */
 export function CommandMenu({ open, onOpenChange, songId }: CommandMenuProps) {
-  const navigate = useNavigate();
   const [sought, setSought] = useState('');
-  const whole = useShelf(EVERY_SONG);
-  // a shelf that fits one page is here already; a longer one is asked
-  const asked = useDeferredValue(whole.hasNextPage ? sought : '');
-  const shelf = useShelf({ ...EVERY_SONG, find: asked });
-  const songs = shelf.data?.pages.flatMap((page) => page.songs) ?? [];
-  const { homeKey, reader, naming, members } = useLens();
-  const search = () => lensSearchNow();
-  const choose = (action: () => void) => () => {
+  const { songs, isWhole } = useSongsSought(sought);
+  const choose: Choose = (action) => () => {
     onOpenChange(false);
     action();
   };
-  const openPath = (pathname: string) => choose(() => void navigate({ pathname, search: search() }));
-  const openSong = (id: string) =>
-    choose(() => void navigate({ pathname: `/songs/${id}/chart`, search: lensSearch({ key: null, readerId: reader.id }) }));
   return (
     <Command.Dialog
       open={open}
       onOpenChange={onOpenChange}
       label="Go to"
+      filter={filter}
       overlayClassName="fixed inset-0 z-40 bg-black/45"
       contentClassName="fixed top-[12vh] left-1/2 z-50 w-[min(38rem,94vw)] -translate-x-1/2 overflow-hidden rounded-2xl border border-edge bg-raised"
     >
@@ -55,67 +55,126 @@ export function CommandMenu({ open, onOpenChange, songId }: CommandMenuProps) {
         className="w-full border-b border-hairline bg-transparent px-5 py-4 text-lg outline-none placeholder:text-quiet"
       />
       <Command.List className="max-h-[56vh] overflow-auto p-2">
-        <Command.Empty className="px-3 py-6 text-quiet">Nothing by that name.</Command.Empty>
-        <Command.Group heading="Rooms" className={GROUP}>
-          <Command.Item value="room neck fretboard voicings shapes" onSelect={openPath(neckPath(songId))} className={ITEM}>
-            The neck
-          </Command.Item>
-          {rooms(songId).map((room) => (
-            <Command.Item key={room.path} value={`room ${room.name}`} onSelect={openPath(room.path)} className={ITEM}>
-              {room.name}
-            </Command.Item>
-          ))}
-        </Command.Group>
-        <Command.Group heading="Songs" className={GROUP}>
-          {songs.map((song) => (
-            <Command.Item
-              key={song.id}
-              value={`song ${song.title} ${song.by} ${song.key} ${song.id}`}
-              onSelect={openSong(song.id)}
-              className={ITEM}
-            >
-              <span>{song.title || 'Song without a title'}</span>
-              <span className="text-quiet">{song.key}</span>
-            </Command.Item>
-          ))}
-        </Command.Group>
-        <Command.Group heading="Words" className={GROUP}>
-          {GLOSSARY.map(({ term, also }) => (
-            <Command.Item
-              key={term}
-              value={`word ${term} ${also.join(' ')}`}
-              onSelect={choose(() => openSheet({ kind: 'glossary', wanted: term }))}
-              className={ITEM}
-            >
-              What is: {term}
-            </Command.Item>
-          ))}
-        </Command.Group>
-        <Command.Group heading="Read in" className={GROUP}>
-          {circleKeys('major').map((key) => (
-            <Command.Item
-              key={key.tonic}
-              value={`key ${printKey(key)}`}
-              onSelect={choose(() => setKey({ ...(homeKey ?? key), tonic: key.tonic }))}
-              className={ITEM}
-            >
-              Key of {nameKey(key, naming)}
-            </Command.Item>
-          ))}
-        </Command.Group>
-        <Command.Group heading="Read as" className={GROUP}>
-          {[...(members ?? []).map((member) => memberChoice(member)), ...READER_CHOICES].map((choice) => (
-            <Command.Item
-              key={choice.id}
-              value={`reader ${choice.label} ${choice.id}`}
-              onSelect={choose(() => setReader(choice.id))}
-              className={ITEM}
-            >
-              {choice.label}
-            </Command.Item>
-          ))}
-        </Command.Group>
+        <Command.Empty className="px-3 py-6 text-quiet">{isWhole ? 'Nothing by that name.' : 'Looking through the songs…'}</Command.Empty>
+        <RoomItems songId={songId} choose={choose} />
+        <SongItems songs={songs} choose={choose} />
+        <WordItems choose={choose} />
+        <KeyItems choose={choose} />
+        <ReaderItems choose={choose} />
       </Command.List>
     </Command.Dialog>
+  );
+}
+
+/** The songs that may be meant: a shelf that fits one page is here already; a longer one is asked. */
+function useSongsSought(sought: string): { readonly songs: readonly SongSummary[]; readonly isWhole: boolean } {
+  const whole = useShelf(EVERY_SONG);
+  const asked = useDeferredValue(whole.hasNextPage ? sought : '');
+  const shelf = useShelf({ ...EVERY_SONG, find: asked });
+  return { songs: shelf.data?.pages.flatMap((page) => page.songs) ?? [], isWhole: shelf.isSuccess && !shelf.isPlaceholderData };
+}
+
+interface ItemProps {
+  /** What it is told apart by. */
+  readonly id: string;
+  /** What it may be called, the first name first. */
+  readonly names: readonly string[];
+  readonly onChoose: () => void;
+  readonly children: ReactNode;
+}
+
+function Item({ id, names, onChoose, children }: ItemProps) {
+  return (
+    <Command.Item
+      value={id}
+      keywords={[...names]}
+      onSelect={onChoose}
+      className="flex min-h-11 items-center justify-between gap-4 rounded-lg px-3 text-[15px] data-[selected=true]:bg-wash"
+    >
+      {children}
+    </Command.Item>
+  );
+}
+
+function RoomItems({ songId, choose }: { readonly songId: string | undefined; readonly choose: Choose }) {
+  const navigate = useNavigate();
+  const to = (pathname: string) => choose(() => void navigate({ pathname, search: lensSearchNow() }));
+  return (
+    <Command.Group heading="Rooms" className={GROUP}>
+      {rooms(songId).map(({ name, path }) => (
+        <Item key={path} id={`room ${name}`} names={[name]} onChoose={to(path)}>
+          {name}
+        </Item>
+      ))}
+      <Item id="room neck" names={['The neck', 'neck', 'fretboard', 'voicings', 'shapes']} onChoose={to(neckPath(songId))}>
+        The neck
+      </Item>
+    </Command.Group>
+  );
+}
+
+function SongItems({ songs, choose }: { readonly songs: readonly SongSummary[]; readonly choose: Choose }) {
+  const navigate = useNavigate();
+  const { reader, naming } = useLens();
+  const open = (id: string) =>
+    choose(() => void navigate({ pathname: `/songs/${id}/chart`, search: lensSearch({ key: null, readerId: reader.id }) }));
+  return (
+    <Command.Group heading="Songs" className={GROUP}>
+      {songs.map(({ id, title, by, key }) => (
+        <Item key={id} id={`song ${id}`} names={[title || 'Song without a title', by]} onChoose={open(id)}>
+          <span>{title || 'Song without a title'}</span>
+          <span className="music-glyph text-quiet">
+            <Glyphs text={keyWordsOf(key, naming)} />
+          </span>
+        </Item>
+      ))}
+    </Command.Group>
+  );
+}
+
+function WordItems({ choose }: { readonly choose: Choose }) {
+  return (
+    <Command.Group heading="Words" className={GROUP}>
+      {GLOSSARY.map(({ term, also }) => (
+        <Item key={term} id={`word ${term}`} names={[term, ...also]} onChoose={choose(() => openSheet({ kind: 'glossary', wanted: term }))}>
+          What is: {term}
+        </Item>
+      ))}
+    </Command.Group>
+  );
+}
+
+function KeyItems({ choose }: { readonly choose: Choose }) {
+  const { homeKey } = useLens();
+  const naming = useNaming();
+  return (
+    <Command.Group heading="Read in" className={GROUP}>
+      {circleKeys('major').map((key) => (
+        <Item
+          key={key.tonic}
+          id={`key ${key.tonic}`}
+          names={[nameKey(key, naming), `Key of ${nameKey(key, naming)}`]}
+          onChoose={choose(() => setKey({ ...(homeKey ?? key), tonic: key.tonic }))}
+        >
+          <span className="music-glyph">
+            Key of <Glyphs text={nameKey(key, naming)} />
+          </span>
+        </Item>
+      ))}
+    </Command.Group>
+  );
+}
+
+function ReaderItems({ choose }: { readonly choose: Choose }) {
+  const { members } = useLens();
+  const choices = [...(members ?? []).map((member) => memberChoice(member)), ...READER_CHOICES];
+  return (
+    <Command.Group heading="Read as" className={GROUP}>
+      {choices.map(({ id, label }) => (
+        <Item key={id} id={`reader ${id}`} names={[label]} onChoose={choose(() => setReader(id))}>
+          <Glyphs text={label} />
+        </Item>
+      ))}
+    </Command.Group>
   );
 }

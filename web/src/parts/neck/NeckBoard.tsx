@@ -308,31 +308,46 @@ function TapPlaces({ dots, neck, instrument, onTap }: TapProps) {
         strokeWidth={2.5}
         className="opacity-0 group-focus-visible:opacity-100"
       />
-      {Array.from({ length: neck.strings }, (_, index) =>
-        Array.from({ length: neck.lastFret - instrument.capo + 1 }, (__, at) => {
-          const [string, fret] = [index + 1, instrument.capo + at];
-          const [a, b] = fret === 0 ? [neck.spaceX(0) - 22, neck.spaceX(0) + 22] : [neck.fretX(fret - 1), neck.fretX(fret)];
-          const half = (neck.stringY(2) - neck.stringY(1)) / 2;
-          return (
-            // biome-ignore lint/a11y/noStaticElementInteractions: the group is what has the keyboard
-            <rect
-              key={`${string}-${fret}`}
-              data-place={`${string}-${fret}`}
-              x={Math.min(a, b)}
-              y={neck.stringY(string) - half}
-              width={Math.abs(b - a)}
-              height={2 * half}
-              fill="transparent"
-              className="cursor-pointer"
-              onClick={() => {
-                setCursor({ string, fret });
-                onTap(string, fret);
-              }}
-            />
-          );
-        }),
-      )}
+      <Places
+        neck={neck}
+        capo={instrument.capo}
+        onPress={(string, fret) => {
+          setCursor({ string, fret });
+          onTap(string, fret);
+        }}
+      />
     </g>
+  );
+}
+
+interface PlacesProps {
+  readonly neck: NeckGeometry;
+  readonly capo: number;
+  readonly onPress: (string: number, fret: number) => void;
+}
+
+/** A place to press for every string at every fret from the capo up. */
+function Places({ neck, capo, onPress }: PlacesProps) {
+  return Array.from({ length: neck.strings }, (_, index) =>
+    Array.from({ length: neck.lastFret - capo + 1 }, (__, at) => {
+      const [string, fret] = [index + 1, capo + at];
+      const [a, b] = fret === 0 ? [neck.spaceX(0) - 22, neck.spaceX(0) + 22] : [neck.fretX(fret - 1), neck.fretX(fret)];
+      const half = (neck.stringY(2) - neck.stringY(1)) / 2;
+      return (
+        // biome-ignore lint/a11y/noStaticElementInteractions: the group is what has the keyboard
+        <rect
+          key={`${string}-${fret}`}
+          data-place={`${string}-${fret}`}
+          x={Math.min(a, b)}
+          y={neck.stringY(string) - half}
+          width={Math.abs(b - a)}
+          height={2 * half}
+          fill="transparent"
+          className="cursor-pointer"
+          onClick={() => onPress(string, fret)}
+        />
+      );
+    }),
   );
 }
 

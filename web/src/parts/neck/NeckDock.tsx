@@ -46,8 +46,6 @@ export function NeckDock({ chord, scale, naming, labels, onLabels, onFold }: Nec
   const show = useShown(scale !== null && chord !== null);
   const position = useScalePosition(show === 'scale' ? scale : null, instrument);
   const walk = useShapeWalk(show === 'shape' ? chord : null, instrument);
-  const { songId } = useParams();
-  const search = useLensSearch();
   const lastFret = Math.min(instrument.frets, Math.max(FEWEST_SHOWN, instrument.comfortFret));
   const shape = show === 'shape' ? walk.shape : null;
   const dots = dotsOf({
@@ -68,59 +66,14 @@ export function NeckDock({ chord, scale, naming, labels, onLabels, onFold }: Nec
       className="flex items-stretch gap-3 border-t border-edge bg-sheet py-2 pr-3 pl-5 max-lg:flex-col"
     >
       <div className="flex w-[316px] shrink-0 flex-col justify-between gap-1 max-lg:w-auto max-lg:flex-row max-lg:flex-wrap max-lg:items-center">
-        <div className="flex items-center gap-1">
-          <h2 className="min-w-0 flex-1 text-[13px] leading-snug font-medium text-quiet">
-            {chord === null ? (
-              'Select a chord to see it on the neck'
-            ) : (
-              <DockTitle chord={chord} naming={naming} walk={walk} shown={shape !== null} capo={instrument.capo} />
-            )}
-          </h2>
-          <Hint text="Open the neck" keys="N">
-            <Link
-              to={{ pathname: neckPath(songId), search }}
-              aria-label="Open the neck"
-              className="grid size-11 shrink-0 place-items-center rounded-lg hover:bg-wash"
-            >
-              <Maximize2 size={18} />
-            </Link>
-          </Hint>
-          <Hint text="Fold the neck away" keys="n">
-            <button
-              type="button"
-              aria-label="Fold the neck away"
-              onClick={onFold}
-              className="grid size-11 shrink-0 place-items-center rounded-lg hover:bg-wash"
-            >
-              <ChevronDown size={20} />
-            </button>
-          </Hint>
-        </div>
-        <div className="flex items-center gap-2">
-          <Choice
-            label="What the neck shows"
-            value={show}
-            options={scale === null ? SHOW_CHOICES : [...SHOW_CHOICES, SCALE_CHOICE]}
-            onChange={(next) => useNeck.setState({ show: next })}
-          />
-          {show !== 'scale' && (
-            <>
-              <label className="sr-only" htmlFor="neck-labels">
-                What the dots show
-              </label>
-              <select
-                id="neck-labels"
-                value={labels}
-                onChange={(event) => onLabels(event.target.value as NeckLabels)}
-                className="min-h-11 min-w-0 flex-1 rounded-lg border border-edge bg-raised px-1 text-[14px] font-semibold"
-              >
-                <option value="notes">Notes</option>
-                <option value="formula">Formula</option>
-                {show === 'shape' && <option value="fingers">Fingers</option>}
-              </select>
-            </>
+        <DockHead onFold={onFold}>
+          {chord === null ? (
+            'Select a chord to see it on the neck'
+          ) : (
+            <DockTitle chord={chord} naming={naming} walk={walk} shown={shape !== null} capo={instrument.capo} />
           )}
-        </div>
+        </DockHead>
+        <DockChoice show={show} hasScale={scale !== null} labels={labels} onLabels={onLabels} />
         {show === 'shape' && <ShapeStepper walk={walk} />}
         {show === 'scale' && scale !== null && <ScaleStepper scale={scale} position={position} naming={naming} />}
       </div>
@@ -137,6 +90,71 @@ export function NeckDock({ chord, scale, naming, labels, onLabels, onFold }: Nec
         />
       </Scroll>
     </section>
+  );
+}
+
+function DockHead({ onFold, children }: { readonly onFold: () => void; readonly children: ReactNode }) {
+  const { songId } = useParams();
+  const search = useLensSearch();
+  return (
+    <div className="flex items-center gap-1">
+      <h2 className="min-w-0 flex-1 text-[13px] leading-snug font-medium text-quiet">{children}</h2>
+      <Hint text="Open the neck" keys="N">
+        <Link
+          to={{ pathname: neckPath(songId), search }}
+          aria-label="Open the neck"
+          className="grid size-11 shrink-0 place-items-center rounded-lg hover:bg-wash"
+        >
+          <Maximize2 size={18} />
+        </Link>
+      </Hint>
+      <Hint text="Fold the neck away" keys="n">
+        <button
+          type="button"
+          aria-label="Fold the neck away"
+          onClick={onFold}
+          className="grid size-11 shrink-0 place-items-center rounded-lg hover:bg-wash"
+        >
+          <ChevronDown size={20} />
+        </button>
+      </Hint>
+    </div>
+  );
+}
+
+interface DockChoiceProps extends Pick<NeckDockProps, 'labels' | 'onLabels'> {
+  readonly show: 'tones' | 'shape' | 'scale';
+  readonly hasScale: boolean;
+}
+
+/** What the neck shows, and what stands on its dots. */
+function DockChoice({ show, hasScale, labels, onLabels }: DockChoiceProps) {
+  return (
+    <div className="flex items-center gap-2">
+      <Choice
+        label="What the neck shows"
+        value={show}
+        options={hasScale ? [...SHOW_CHOICES, SCALE_CHOICE] : SHOW_CHOICES}
+        onChange={(next) => useNeck.setState({ show: next })}
+      />
+      {show !== 'scale' && (
+        <>
+          <label className="sr-only" htmlFor="neck-labels">
+            What the dots show
+          </label>
+          <select
+            id="neck-labels"
+            value={labels}
+            onChange={(event) => onLabels(event.target.value as NeckLabels)}
+            className="min-h-11 min-w-0 flex-1 rounded-lg border border-edge bg-raised px-1 text-[14px] font-semibold"
+          >
+            <option value="notes">Notes</option>
+            <option value="formula">Formula</option>
+            {show === 'shape' && <option value="fingers">Fingers</option>}
+          </select>
+        </>
+      )}
+    </div>
   );
 }
 

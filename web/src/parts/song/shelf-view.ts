@@ -20,9 +20,14 @@ export function openingBar(bar: string, naming: Naming = DEFAULT_NAMING): readon
   });
 }
 
+/** A stored key name as the band says it, whole: `F♯m`, `E♭ harmonic minor`. */
+export function keyWordsOf(stored: string, naming: Naming = DEFAULT_NAMING): string {
+  const key = parseKey(stored);
+  return key.ok ? nameKey(key.value, naming) : stored;
+}
+
 /** A stored key name as the band says it: `F♯m`, and what it is besides, `harmonic minor`. */
 export function keyName(stored: string, naming: Naming = DEFAULT_NAMING): { readonly tonic: string; readonly scale: string } {
-  const key = parseKey(stored);
-  const [tonic = '', ...scale] = (key.ok ? nameKey(key.value, naming) : stored).split(' ');
+  const [tonic = '', ...scale] = keyWordsOf(stored, naming).split(' ');
   return { tonic, scale: scale.join(' ') };
 }

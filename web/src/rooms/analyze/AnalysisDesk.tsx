@@ -15,7 +15,7 @@ import { type ComponentType, lazy, type ReactNode, Suspense, useEffect, useMemo,
 import { Link } from 'react-router';
 import type { Rewriting } from '../../document/use-song-draft.ts';
 import { gridRows, MOST_BARS, ridgeData } from '../../parts/analysis/analysis-view.ts';
-import { useHeardSong } from '../../parts/analysis/use-heard-song.ts';
+import { type HeardSong, useHeardSong } from '../../parts/analysis/use-heard-song.ts';
 import { useNeck } from '../../parts/neck/neck-store.ts';
 import { useLens, useNaming } from '../../session/lens.ts';
 import { select } from '../../session/lens-store.ts';
@@ -57,101 +57,58 @@ export function AnalysisDesk({ source, rewriting, songId, input }: AnalysisDeskP
   const { naming, reader } = useLens();
   const [melody, setMelody] = useState<ReadonlyMap<number, Note>>(new Map());
   const song = useHeardSong(source, melody);
-  const { analysis, beside, hearing, setHearing, pinned, pin, busy, failed } = song;
-  const count = analysis.chords.length;
-  const [chosen, setChosen] = useState(0);
-  const index = Math.min(chosen, Math.max(0, count - 1));
+  const { analysis, beside, busy, failed } = song;
+  const chosen = useChosenChord(analysis);
+  const { index, select, played, setScale, at } = chosen;
   const [marked, setMarked] = useState<{ readonly from: number; readonly to: number } | null>(null);
-  const [part, setPart] = useState<AnalyzePartName | null>(null);
-  const [scale, setScale] = useState<ChordScale | null>(null);
   const [sheet, setSheet] = useState(false);
   const rows = useMemo(() => gridRows(analysis, { naming, reader: reader.reader, beside }), [analysis, naming, reader, beside]);
-  const played = scale ?? analysis.chords[index]?.scales[0] ?? null;
-  useSelected(analysis, index, played);
-  const playing = usePlayer((state) => state.playing === 'analysis');
-  const sounding = usePlayer((state) => state.step);
-
-  const select = (next: number) => {
-    setChosen(next);
-    setScale(null);
-  };
-  const walk = (step: 1 | -1) => {
-    const next = Math.min(count - 1, Math.max(0, index + step));
-    select(next);
-    document.querySelector<HTMLElement>(`[data-index="${next}"]`)?.focus();
-  };
-  const hear = (id: string, chords: readonly Chord[]) =>
-    void play(
-      id,
-      chords.map((chord) => ({ midi: chordMidi(chord), beats: CHORD_BEATS })),
-      TEMPO,
-    );
-  const hearAll = () =>
-    hear(
-      'analysis',
-      analysis.chords.slice(index).map(({ chord }) => chord),
-    );
-  useShortcuts({
-    ArrowLeft: () => walk(-1),
-    ArrowRight: () => walk(1),
-    h: () => setHearing(hearing === 'local' ? 'home' : hearing === 'home' ? 'both' : 'local'),
-    a: () => (playing ? stop() : hearAll()),
-    'Ctrl+z': () => rewriting.undo?.(),
-    'Ctrl+Z': () => rewriting.redo?.(),
-    'Ctrl+y': () => rewriting.redo?.(),
-    ...(Object.fromEntries(
-      ANALYZE_PARTS.map(([name], place) => [String(place + 1), () => setPart(part === name ? null : name)]),
-    ) as KeyMap),
-  });
-  const Body = part === null ? null : BODIES[part];
+  const part = useAnalyzeKeys({ song, chosen, rewriting });
   return (
     <div className="mx-auto flex max-w-[1240px] flex-col gap-3 px-5 py-3">
       {input}
       <Unread analysis={analysis} />
       {busy && <p role="status">Reading the chords…</p>}
       {failed && <p role="alert">The chords could not be analyzed. Change something and they are read again.</p>}
-      {count === 0 ? (
+      {analysis.chords.length === 0 ? (
         <Empty songId={songId} />
       ) : (
         <>
-          <KeyStrip analysis={analysis} naming={naming} hearing={hearing} pinned={pinned} onHearing={setHearing} onPin={pin} />
+          <Home song={song} naming={naming} />
           <SongRidge
             analysis={analysis}
             naming={naming}
-            at={playing ? index + sounding : index}
+            at={at}
             onGo={select}
-            onHear={hearAll}
+            onHear={chosen.hearAll}
             rewriting={rewriting}
             onPrint={() => setSheet(true)}
           />
-          <ChordGrid rows={rows} selected={playing ? index + sounding : index} marked={marked} onSelect={select} />
+          <ChordGrid rows={rows} selected={at} marked={marked} onSelect={select} />
           {analysis.progression.chart.bars.length > MOST_BARS && (
             <p className="font-semibold">All chords are analyzed; the first {MOST_BARS} bars are drawn here.</p>
           )}
-          <div className="sticky bottom-0 z-10 -mx-5 -mb-3 flex max-h-[min(46vh,310px)] max-lg:max-h-[34vh] flex-col border-t border-edge bg-ground px-5">
-            <PartTabs label="The chosen chord" parts={ANALYZE_PARTS} open={part} onOpen={setPart} onFold={() => setPart(null)}>
-              {Body !== null && (
-                <Body
-                  analysis={analysis}
-                  index={index}
-                  source={source}
-                  naming={naming}
-                  onWrite={rewriting.write}
-                  onSelect={select}
-                  onMark={setMarked}
-                  scale={played}
-                  onScale={(next) => {
-                    setScale(next);
-                    useNeck.setState({ show: 'scale' });
-                  }}
-                  melody={melody.get(index) ?? null}
-                  onMelody={(note) => setMelody(withNote(melody, index, note))}
-                  onHear={hear}
-                  songId={songId}
-                />
-              )}
-            </PartTabs>
-          </div>
+          <PartDrawer
+            part={part}
+            props={{
+              analysis,
+              index,
+              source,
+              naming,
+              onWrite: rewriting.write,
+              onSelect: select,
+              onMark: setMarked,
+              scale: played,
+              onScale: (next) => {
+                setScale(next);
+                useNeck.setState({ show: 'scale' });
+              },
+              melody: melody.get(index) ?? null,
+              onMelody: (note) => setMelody(withNote(melody, index, note)),
+              onHear: hear,
+              songId,
+            }}
+          />
           {sheet && (
             <Suspense>
               <AnalysisSheet analysis={analysis} naming={naming} onClose={() => setSheet(false)} />
@@ -159,6 +116,96 @@ export function AnalysisDesk({ source, rewriting, songId, input }: AnalysisDeskP
           )}
         </>
       )}
+    </div>
+  );
+}
+
+function hear(id: string, chords: readonly Chord[]): void {
+  void play(
+    id,
+    chords.map((chord) => ({ midi: chordMidi(chord), beats: CHORD_BEATS })),
+    TEMPO,
+  );
+}
+
+/** Which chord is chosen, which scale is played over it, and what sounds from there. */
+function useChosenChord(analysis: Analysis) {
+  const count = analysis.chords.length;
+  const [chosen, setChosen] = useState(0);
+  const [scale, setScale] = useState<ChordScale | null>(null);
+  const index = Math.min(chosen, Math.max(0, count - 1));
+  const played = scale ?? analysis.chords[index]?.scales[0] ?? null;
+  useSelected(analysis, index, played);
+  const playing = usePlayer((state) => state.playing === 'analysis');
+  const sounding = usePlayer((state) => state.step);
+  const select = (next: number) => {
+    setChosen(next);
+    setScale(null);
+  };
+  return {
+    index,
+    select,
+    played,
+    setScale,
+    playing,
+    /** The chord that sounds, else the chosen one. */
+    at: playing ? index + sounding : index,
+    walk: (step: 1 | -1) => {
+      const next = Math.min(count - 1, Math.max(0, index + step));
+      select(next);
+      document.querySelector<HTMLElement>(`[data-index="${next}"]`)?.focus();
+    },
+    hearAll: () =>
+      hear(
+        'analysis',
+        analysis.chords.slice(index).map(({ chord }) => chord),
+      ),
+  };
+}
+
+/** The part that is open in the drawer, and how it is opened. */
+interface OpenPart {
+  readonly open: AnalyzePartName | null;
+  readonly setOpen: (part: AnalyzePartName | null) => void;
+}
+
+interface KeysRoom {
+  readonly song: HeardSong;
+  readonly chosen: ReturnType<typeof useChosenChord>;
+  readonly rewriting: Rewriting;
+}
+
+/** The keys of the room. */
+function useAnalyzeKeys({ song: { hearing, setHearing }, chosen, rewriting }: KeysRoom): OpenPart {
+  const [open, setOpen] = useState<AnalyzePartName | null>(null);
+  useShortcuts({
+    ArrowLeft: () => chosen.walk(-1),
+    ArrowRight: () => chosen.walk(1),
+    h: () => setHearing(hearing === 'local' ? 'home' : hearing === 'home' ? 'both' : 'local'),
+    a: () => (chosen.playing ? stop() : chosen.hearAll()),
+    'Ctrl+z': () => rewriting.undo?.(),
+    'Ctrl+Z': () => rewriting.redo?.(),
+    'Ctrl+y': () => rewriting.redo?.(),
+    ...(Object.fromEntries(
+      ANALYZE_PARTS.map(([name], place) => [String(place + 1), () => setOpen(open === name ? null : name)]),
+    ) as KeyMap),
+  });
+  return { open, setOpen };
+}
+
+function Home({ song, naming }: { readonly song: HeardSong; readonly naming: Naming }) {
+  const { analysis, hearing, setHearing, pinned, pin } = song;
+  return <KeyStrip analysis={analysis} naming={naming} hearing={hearing} pinned={pinned} onHearing={setHearing} onPin={pin} />;
+}
+
+/** What is to be said of the chosen chord, a part at a time. */
+function PartDrawer({ part: { open, setOpen }, props }: { readonly part: OpenPart; readonly props: AnalyzePartProps }) {
+  const Body = open === null ? null : BODIES[open];
+  return (
+    <div className="sticky bottom-0 z-10 -mx-5 -mb-3 flex max-h-[min(46vh,310px)] max-lg:max-h-[34vh] flex-col border-t border-edge bg-ground px-5">
+      <PartTabs label="The chosen chord" parts={ANALYZE_PARTS} open={open} onOpen={setOpen} onFold={() => setOpen(null)}>
+        {Body !== null && <Body {...props} />}
+      </PartTabs>
     </div>
   );
 }

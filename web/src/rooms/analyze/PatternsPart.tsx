@@ -4,6 +4,9 @@ import { useQuery } from '@tanstack/react-query';
 import { Link } from 'react-router';
 import { call } from '../../api/client.ts';
 import { useBand } from '../../api/songs.ts';
+import { Glyphs } from '../../parts/notation/Glyphs.tsx';
+import { keyWordsOf } from '../../parts/song/shelf-view.ts';
+import { useNaming } from '../../session/lens.ts';
 import type { AnalyzePartProps } from './analyze-part.ts';
 
 /** The shapes the song is made of, each shown over its chords, and the songs that share a round with it. */
@@ -56,6 +59,7 @@ function placeOf({ from, to, round, alsoAt }: Pattern, { analysis }: AnalyzePart
 /** Songs of the band with the same number pattern, in any rotation and any key. */
 function Alike({ songId, has }: { readonly songId: string; readonly has: boolean }) {
   const bandId = useBand().data?.id ?? '';
+  const naming = useNaming();
   const alike = useQuery({
     queryKey: ['alike', bandId, songId],
     queryFn: async ({ signal }) => (await call('GET', `/bands/${bandId}/songs/${songId}/alike`, alikeAnswer, { signal })).songs,
@@ -78,7 +82,8 @@ function Alike({ songId, has }: { readonly songId: string; readonly has: boolean
               {title || 'Song without a title'}
             </Link>
             <span className="text-[14px] text-quiet">
-              in {key}, {rounds.length === 1 ? 'one round in common' : `${rounds.length} rounds in common`}
+              in <Glyphs text={keyWordsOf(key, naming)} />,{' '}
+              {rounds.length === 1 ? 'one round in common' : `${rounds.length} rounds in common`}
             </span>
           </li>
         ))}

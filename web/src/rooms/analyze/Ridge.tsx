@@ -22,64 +22,10 @@ const ROOM = { top: 18, right: 12, bottom: 2, left: 12 };
 /** The song's profile: each chord as high as it is far from home, regions as the ground it stands on. */
 export function Ridge({ data, selected, regions, onGo, children }: RidgeProps) {
   if (data.length === 0) return null;
-  const marked = data.length <= MOST_MARKS;
   return (
     <figure className="rounded-xl border border-hairline bg-sheet px-1 pt-1">
       <div aria-hidden="true" className="h-[136px]">
-        <ResponsiveContainer width="100%" height="100%">
-          <ComposedChart
-            data={[...data]}
-            margin={ROOM}
-            accessibilityLayer={false}
-            onClick={({ activeTooltipIndex }) => activeTooltipIndex != null && onGo(Number(activeTooltipIndex))}
-            className="cursor-pointer"
-          >
-            <XAxis
-              dataKey="index"
-              tickLine={false}
-              axisLine={{ stroke: 'var(--edge)' }}
-              interval="equidistantPreserveStart"
-              tickFormatter={(index: number) => data[index]?.number ?? ''}
-              tick={{ fill: 'var(--quiet)', fontSize: 14, fontFamily: 'var(--font-numeral)' }}
-              height={24}
-            />
-            <YAxis hide domain={[0, Math.max(LEAST_TOP, ...data.map(({ top }) => top))]} />
-            <Area dataKey="top" type="linear" stroke="none" fill="var(--wash)" isAnimationActive={false} />
-            <Area
-              dataKey="ground"
-              type="step"
-              stroke="var(--edge)"
-              strokeDasharray="2 3"
-              fill="var(--hairline)"
-              isAnimationActive={false}
-            />
-            {regions.map(({ from, name }) => (
-              <ReferenceLine
-                key={from}
-                x={from}
-                stroke={from === 0 ? 'none' : 'var(--edge)'}
-                strokeDasharray="3 3"
-                label={{ value: name, position: 'insideTopLeft', fill: 'var(--ink)', fontSize: 14, fontWeight: 700, dy: -14 }}
-              />
-            ))}
-            {selected !== null && <ReferenceLine x={selected} stroke="var(--accent)" strokeWidth={2} />}
-            <Line
-              dataKey="top"
-              type="linear"
-              stroke="var(--accent)"
-              strokeWidth={2.5}
-              isAnimationActive={false}
-              activeDot={false}
-              dot={
-                marked
-                  ? ({ cx, cy, index }: { readonly cx?: number; readonly cy?: number; readonly index?: number }) => (
-                      <Mark key={index} x={cx ?? 0} y={cy ?? 0} role={data[index ?? 0]?.role ?? 'tonic'} chosen={index === selected} />
-                    )
-                  : false
-              }
-            />
-          </ComposedChart>
-        </ResponsiveContainer>
+        <RidgePicture data={data} selected={selected} regions={regions} onGo={onGo} />
       </div>
       <figcaption className="flex items-center gap-x-2 pr-1 pb-1 pl-3 text-[14px] text-quiet">
         <span className="min-w-0 flex-1">
@@ -89,6 +35,59 @@ export function Ridge({ data, selected, regions, onGo, children }: RidgeProps) {
         {children}
       </figcaption>
     </figure>
+  );
+}
+
+function RidgePicture({ data, selected, regions, onGo }: Omit<RidgeProps, 'children'>) {
+  const marked = data.length <= MOST_MARKS;
+  return (
+    <ResponsiveContainer width="100%" height="100%">
+      <ComposedChart
+        data={[...data]}
+        margin={ROOM}
+        accessibilityLayer={false}
+        onClick={({ activeTooltipIndex }) => activeTooltipIndex != null && onGo(Number(activeTooltipIndex))}
+        className="cursor-pointer"
+      >
+        <XAxis
+          dataKey="index"
+          tickLine={false}
+          axisLine={{ stroke: 'var(--edge)' }}
+          interval="equidistantPreserveStart"
+          tickFormatter={(index: number) => data[index]?.number ?? ''}
+          tick={{ fill: 'var(--quiet)', fontSize: 14, fontFamily: 'var(--font-numeral)' }}
+          height={24}
+        />
+        <YAxis hide domain={[0, Math.max(LEAST_TOP, ...data.map(({ top }) => top))]} />
+        <Area dataKey="top" type="linear" stroke="none" fill="var(--wash)" isAnimationActive={false} />
+        <Area dataKey="ground" type="step" stroke="var(--edge)" strokeDasharray="2 3" fill="var(--hairline)" isAnimationActive={false} />
+        {regions.map(({ from, name }) => (
+          <ReferenceLine
+            key={from}
+            x={from}
+            stroke={from === 0 ? 'none' : 'var(--edge)'}
+            strokeDasharray="3 3"
+            label={{ value: name, position: 'insideTopLeft', fill: 'var(--ink)', fontSize: 14, fontWeight: 700, dy: -14 }}
+          />
+        ))}
+        {selected !== null && <ReferenceLine x={selected} stroke="var(--accent)" strokeWidth={2} />}
+        <Line
+          dataKey="top"
+          type="linear"
+          stroke="var(--accent)"
+          strokeWidth={2.5}
+          isAnimationActive={false}
+          activeDot={false}
+          dot={
+            marked
+              ? ({ cx, cy, index }: { readonly cx?: number; readonly cy?: number; readonly index?: number }) => (
+                  <Mark key={index} x={cx ?? 0} y={cy ?? 0} role={data[index ?? 0]?.role ?? 'tonic'} chosen={index === selected} />
+                )
+              : false
+          }
+        />
+      </ComposedChart>
+    </ResponsiveContainer>
   );
 }
 

@@ -22,22 +22,15 @@ const MOST_PAIRS = 5;
 
 /** Two guitars that should not double each other: pairs of frets, and easier chords for one of them. */
 export function GuitarsPart() {
-  const { song, tonight, at, songs, choose } = useBandSong();
-  const guitars = (useMembers() ?? []).filter(isGuitar);
+  const { song, waiting, tonight, at, songs, choose } = useBandSong();
+  const members = useMembers();
+  const guitars = (members ?? []).filter(isGuitar);
   const [ids, setIds] = useState<readonly [string | null, string | null]>([null, null]);
   const lens = useLens();
   const first = guitars.find(({ id }) => id === ids[0]) ?? guitars[0];
   const second = guitars.find(({ id }) => id === ids[1] && id !== first?.id) ?? guitars.find(({ id }) => id !== first?.id);
-  if (song === undefined || first === undefined || second === undefined)
-    return (
-      <Notice title={song === undefined ? 'No song here yet' : 'Two guitars are needed'}>
-        <p>
-          {song === undefined
-            ? 'Open a song, or put songs into tonight’s set.'
-            : 'Add a second player whose instrument is a guitar under Players; for one guitar, a chart’s “More” shows where to put the capo.'}
-        </p>
-      </Notice>
-    );
+  if (waiting || members === undefined) return <p className="py-6 text-quiet">Fetching the song…</p>;
+  if (song === undefined || first === undefined || second === undefined) return <NothingToPair hasSong={song !== undefined} />;
   const reading = readOnce(song.source);
   const tonightKey = at < 0 ? null : (tonight?.evening.entries[at]?.song?.key ?? null);
   const key = tonightKey ?? keyInForce({ key: lens.key, homeKey: reading.head.key });
@@ -138,5 +131,17 @@ function Side({ member, option }: { readonly member: Member; readonly option: Ca
         ))}
       </ul>
     </div>
+  );
+}
+
+function NothingToPair({ hasSong }: { readonly hasSong: boolean }) {
+  return (
+    <Notice title={hasSong ? 'Two guitars are needed' : 'No song here yet'}>
+      <p>
+        {hasSong
+          ? 'Add a second player whose instrument is a guitar under Players; for one guitar, a chart’s “More” shows where to put the capo.'
+          : 'Open a song, or put songs into tonight’s set.'}
+      </p>
+    </Notice>
   );
 }

@@ -3,6 +3,9 @@ import { FileUp } from 'lucide-react';
 import { type DragEvent, type ReactNode, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { useImportFile, useImportPreview, useTakeIn } from '../../api/files.ts';
+import { Glyphs } from '../../parts/notation/Glyphs.tsx';
+import { keyWordsOf } from '../../parts/song/shelf-view.ts';
+import { useNaming } from '../../session/lens.ts';
 import { useTonight } from '../../session/tonight-store.ts';
 import { AskOnce } from '../../ui/AskOnce.tsx';
 import { Button } from '../../ui/Button.tsx';
@@ -14,8 +17,6 @@ const ENDINGS = '.musicxml,.xml,.mxl,.mid,.midi,.abc,.txt,.csv,.json';
 export function ImportFiles() {
   const file = useImportFile();
   const taken = useTakeIn();
-  const input = useRef<HTMLInputElement>(null);
-  const [over, setOver] = useState(false);
   const [name, setName] = useState('');
   const importId = file.state?.state === 'done' ? file.state.id : null;
   const preview = useImportPreview(importId);
@@ -25,47 +26,13 @@ export function ImportFiles() {
     setName(chosen.name);
     file.start(chosen);
   };
-  const drop = (event: DragEvent) => {
-    event.preventDefault();
-    setOver(false);
-    read(event.dataTransfer.files[0]);
-  };
   const leave = () => {
     file.forget();
     taken.forget();
   };
   return (
     <div className="flex flex-col gap-3">
-      {/* biome-ignore lint/a11y/noStaticElementInteractions: the button inside is the way without a mouse */}
-      <div
-        onDragOver={(event) => {
-          event.preventDefault();
-          setOver(true);
-        }}
-        onDragLeave={() => setOver(false)}
-        onDrop={drop}
-        className={`flex flex-col items-start gap-2 rounded-2xl border-2 border-dashed p-5 ${over ? 'border-accent bg-wash' : 'border-edge'}`}
-      >
-        <Button look="strong" onClick={() => input.current?.click()}>
-          <FileUp size={17} aria-hidden="true" /> Choose a file
-        </Button>
-        <input
-          ref={input}
-          type="file"
-          accept={ENDINGS}
-          aria-label="File to bring in"
-          className="sr-only"
-          tabIndex={-1}
-          onChange={(event) => {
-            read(event.target.files?.[0]);
-            event.target.value = '';
-          }}
-        />
-        <p className="text-[15px] text-quiet">
-          or drop it here: MusicXML, MIDI, ABC, chords over lyrics, a song index or set as CSV, a backup. Nothing is taken in before you
-          have seen it.
-        </p>
-      </div>
+      <DropFile onFile={read} />
       {file.state?.state !== 'done' && <WorkLine work={file} what={`Reading ${name}`} fetch="" />}
       {preview.error !== null && <p className="font-semibold text-alarm">{preview.error.message}</p>}
       {importId !== null && preview.data !== undefined && taken.state === null && (
@@ -77,6 +44,49 @@ export function ImportFiles() {
         />
       )}
       {(taken.state !== null || taken.fault !== null) && <Taken work={taken} onAgain={leave} />}
+    </div>
+  );
+}
+
+/** Where a file is dropped or chosen. */
+function DropFile({ onFile }: { readonly onFile: (file: File | undefined) => void }) {
+  const input = useRef<HTMLInputElement>(null);
+  const [over, setOver] = useState(false);
+  const drop = (event: DragEvent) => {
+    event.preventDefault();
+    setOver(false);
+    onFile(event.dataTransfer.files[0]);
+  };
+  return (
+    // biome-ignore lint/a11y/noStaticElementInteractions: the button inside is the way without a mouse
+    <div
+      onDragOver={(event) => {
+        event.preventDefault();
+        setOver(true);
+      }}
+      onDragLeave={() => setOver(false)}
+      onDrop={drop}
+      className={`flex flex-col items-start gap-2 rounded-2xl border-2 border-dashed p-5 ${over ? 'border-accent bg-wash' : 'border-edge'}`}
+    >
+      <Button look="strong" onClick={() => input.current?.click()}>
+        <FileUp size={17} aria-hidden="true" /> Choose a file
+      </Button>
+      <input
+        ref={input}
+        type="file"
+        accept={ENDINGS}
+        aria-label="File to bring in"
+        className="sr-only"
+        tabIndex={-1}
+        onChange={(event) => {
+          onFile(event.target.files?.[0]);
+          event.target.value = '';
+        }}
+      />
+      <p className="text-[15px] text-quiet">
+        or drop it here: MusicXML, MIDI, ABC, chords over lyrics, a song index or set as CSV, a backup. Nothing is taken in before you have
+        seen it.
+      </p>
     </div>
   );
 }
@@ -182,6 +192,7 @@ interface SongsPreviewProps {
 /** The songs of a file with what got lost, each to be taken or left. */
 function SongsPreview({ preview: { songs, format }, onTake, onLeave }: SongsPreviewProps) {
   const [left, setLeft] = useState<ReadonlySet<number>>(new Set());
+  const naming = useNaming();
   const count = songs.length - left.size;
   const turn = (index: number) =>
     setLeft((before) => {
@@ -203,7 +214,7 @@ function SongsPreview({ preview: { songs, format }, onTake, onLeave }: SongsPrev
               <input type="checkbox" checked={!left.has(index)} onChange={() => turn(index)} className="size-5 accent-accent" />
               <b className="text-[18px]">{song.title || 'Song without a title'}</b>
               <span className="text-[15px] text-quiet">
-                {song.key}, {song.bars === 1 ? '1 bar' : `${song.bars} bars`}
+                <Glyphs text={keyWordsOf(song.key, naming)} />, {song.bars === 1 ? '1 bar' : `${song.bars} bars`}
               </span>
             </label>
             {[...song.losses, ...song.problems].length > 0 && (

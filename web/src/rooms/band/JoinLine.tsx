@@ -20,7 +20,6 @@ const BRIDGE_NAMES: Readonly<Record<Bridge['kind'], string>> = {
 /** How a song goes over into the next: a stop, or straight on over a bridge. */
 export function JoinLine({ tonight, at }: { readonly tonight: Tonight; readonly at: number }) {
   const { evening, desk } = tonight;
-  const naming = useNaming();
   const one = evening.entries[at];
   const ends = endsOf(evening, at);
   if (one === undefined || one.entry.kind === 'break' || ends === null) return null;
@@ -39,18 +38,7 @@ export function JoinLine({ tonight, at }: { readonly tonight: Tonight; readonly 
       <Popover.Root>
         <Popover.Trigger asChild>
           <Button look="bare" className={`min-h-8! px-2! py-0! text-[14px]! ${join.kind === 'gap' ? 'text-quiet' : 'text-accent'}`}>
-            {join.kind === 'gap' ? (
-              'then a stop'
-            ) : (
-              <>
-                <CornerDownRight size={15} aria-hidden="true" /> straight on
-                {taken !== undefined && taken.chords.length > 0 && (
-                  <b className="music-glyph">
-                    over <Glyphs text={chordsOf(taken, naming)} />
-                  </b>
-                )}
-              </>
-            )}
+            {join.kind === 'gap' ? 'then a stop' : <StraightOn taken={taken} />}
           </Button>
         </Popover.Trigger>
         <Popover.Portal>
@@ -60,35 +48,64 @@ export function JoinLine({ tonight, at }: { readonly tonight: Tonight; readonly 
             aria-label={`How ${one.name} goes over into what comes next`}
             className="z-50 max-h-(--radix-popover-content-available-height) w-[min(34rem,94vw)] overflow-auto rounded-2xl border border-edge bg-raised p-3 shadow-lg"
           >
-            <p className="px-2 pb-2 text-[15px] text-quiet">
-              From <Glyphs text={nameChord(ends.from.chord, naming)} /> to <Glyphs text={nameChord(ends.to.chord, naming)} />, the smoothest
-              first. What you choose is written into the parts as a bar.
-            </p>
-            <ul className="flex flex-col gap-1">
-              <li>
-                <Button
-                  aria-pressed={join.kind === 'gap'}
-                  onClick={() => choose(null)}
-                  className="w-full justify-start! aria-pressed:border-accent"
-                >
-                  Stop between the songs
-                </Button>
-              </li>
-              {bridges.map((bridge) => (
-                <BridgeRow
-                  key={bridge.kind}
-                  bridge={bridge}
-                  ends={ends}
-                  naming={naming}
-                  taken={bridge === taken}
-                  onTake={() => choose(bridge.kind)}
-                />
-              ))}
-            </ul>
+            <Ways ends={ends} bridges={bridges} taken={taken} stops={join.kind === 'gap'} onTake={choose} />
           </Popover.Content>
         </Popover.Portal>
       </Popover.Root>
     </div>
+  );
+}
+
+/** That it goes straight on, and over which chords. */
+function StraightOn({ taken }: { readonly taken: Bridge | undefined }) {
+  const naming = useNaming();
+  return (
+    <>
+      <CornerDownRight size={15} aria-hidden="true" /> straight on
+      {taken !== undefined && taken.chords.length > 0 && (
+        <b className="music-glyph">
+          over <Glyphs text={chordsOf(taken, naming)} />
+        </b>
+      )}
+    </>
+  );
+}
+
+interface WaysProps {
+  readonly ends: { readonly from: BridgeEnd; readonly to: BridgeEnd };
+  readonly bridges: readonly Bridge[];
+  readonly taken: Bridge | undefined;
+  readonly stops: boolean;
+  readonly onTake: (bridge: Bridge['kind'] | null) => void;
+}
+
+/** Every way into the next song, the smoothest first. */
+function Ways({ ends, bridges, taken, stops, onTake }: WaysProps) {
+  const naming = useNaming();
+  return (
+    <>
+      <p className="px-2 pb-2 text-[15px] text-quiet">
+        From <Glyphs text={nameChord(ends.from.chord, naming)} /> to <Glyphs text={nameChord(ends.to.chord, naming)} />, the smoothest
+        first. What you choose is written into the parts as a bar.
+      </p>
+      <ul className="flex flex-col gap-1">
+        <li>
+          <Button aria-pressed={stops} onClick={() => onTake(null)} className="w-full justify-start! aria-pressed:border-accent">
+            Stop between the songs
+          </Button>
+        </li>
+        {bridges.map((bridge) => (
+          <BridgeRow
+            key={bridge.kind}
+            bridge={bridge}
+            ends={ends}
+            naming={naming}
+            taken={bridge === taken}
+            onTake={() => onTake(bridge.kind)}
+          />
+        ))}
+      </ul>
+    </>
   );
 }
 

@@ -75,17 +75,7 @@ export function PlayerForm({ member, onGone }: { readonly member: Member; readon
         </Button>
         <Leave member={member} onGone={onGone} />
       </div>
-      <Group title="On paper and on screen">
-        <Choice label="What is shown of each chord" value={reads.show} options={SHOWS} onChange={(show) => say({ show })} />
-        <Choice label="Which part" value={reads.part} options={PARTS} onChange={(part) => say({ part })} />
-        <Choice label="Cues" value={reads.cues} options={CUES} onChange={(cues) => say({ cues })} />
-        <Tick label="Lyrics" on={reads.words} onTick={(words) => say({ words })} />
-        <Tick
-          label="Large type"
-          on={reads.size === 'large type'}
-          onTick={(large) => say({ size: large ? 'large type' : 'fewest pages' })}
-        />
-      </Group>
+      <ReadingFields reads={reads} onReads={say} />
       <Group title="Names">
         <NamingFields naming={reads.naming} onNaming={(naming) => say({ naming })} />
       </Group>
@@ -112,6 +102,27 @@ export function PlayerForm({ member, onGone }: { readonly member: Member; readon
         <VoiceFields voice={reads.voice} onVoice={(voice) => say({ voice })} />
       </Group>
     </section>
+  );
+}
+
+interface ReadingFieldsProps {
+  readonly reads: MemberReads;
+  readonly onReads: (reads: Partial<MemberReads>) => void;
+}
+
+function ReadingFields({ reads, onReads }: ReadingFieldsProps) {
+  return (
+    <Group title="On paper and on screen">
+      <Choice label="What is shown of each chord" value={reads.show} options={SHOWS} onChange={(show) => onReads({ show })} />
+      <Choice label="Which part" value={reads.part} options={PARTS} onChange={(part) => onReads({ part })} />
+      <Choice label="Cues" value={reads.cues} options={CUES} onChange={(cues) => onReads({ cues })} />
+      <Tick label="Lyrics" on={reads.words} onTick={(words) => onReads({ words })} />
+      <Tick
+        label="Large type"
+        on={reads.size === 'large type'}
+        onTick={(large) => onReads({ size: large ? 'large type' : 'fewest pages' })}
+      />
+    </Group>
   );
 }
 

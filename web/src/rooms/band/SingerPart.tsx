@@ -37,46 +37,42 @@ import { SongChoice } from './SongChoice.tsx';
 import { useBandSong } from './use-band-song.ts';
 import { VoicePicture } from './VoicePicture.tsx';
 
+const NO_RANGE = 'This chart does not say how far its melody reaches. Type its lowest and highest note, or tap both on the keys.';
+
 /** Which key suits whoever sings, and then the guitars and the horns. It is chosen for tonight; the song stays. */
 export function SingerPart() {
-  const { song, tonight, at, songs, choose } = useBandSong();
+  const { song, waiting, tonight, at, tonightsKey, songs, choose } = useBandSong();
   const members = useMembers() ?? [];
   const singers = members.filter(({ reads }) => reads.voice !== null);
   const [asked, setAsked] = useState<readonly string[] | null>(null);
   const [tapped, setTapped] = useState<{ readonly songId: string; readonly range: PitchRange } | null>(null);
-  if (song === undefined) return <NoSong />;
+  if (song === undefined) return waiting ? <p className="py-6 text-quiet">Fetching the song…</p> : <NoSong />;
   if (singers.length === 0) return <NoSinger />;
   const reading = readOnce(song.source);
   const singing = asked === null ? singers.slice(0, 1) : singers.filter(({ id }) => asked.includes(id));
   const range = tapped?.songId === song.id ? tapped.range : reading.head.range;
   const setRange = (next: PitchRange) => setTapped({ songId: song.id, range: next });
+  const takeTonight = (key: Key) => {
+    const name = key.tonic === reading.head.key.tonic ? null : printKey(key);
+    const id = tonight?.evening.entries[at]?.id;
+    if (id !== undefined) {
+      tonight?.desk.change((body) => withEntry(body, id, (entry) => (entry.kind === 'break' ? entry : { ...entry, key: name })));
+      return;
+    }
+    setKey(key);
+    tonight?.desk.change((body) => ({ ...body, entries: [...body.entries, { ...newSetSong(song.id), key: name }] }), [song]);
+  };
   return (
     <div className="flex flex-col gap-4">
       <div className="flex flex-wrap items-end gap-x-5 gap-y-3">
         <SongChoice song={song} songs={songs} choose={choose} />
         <RangeField range={range} home={reading.head.key} onRange={setRange} />
         <KeepRange song={song} range={range} />
-        <fieldset className="flex flex-wrap items-center gap-x-4">
-          <legend className="sr-only">Who sings</legend>
-          {singers.map(({ id, name }) => (
-            <Tick
-              key={id}
-              label={name}
-              on={singing.some((one) => one.id === id)}
-              onTick={(on) =>
-                setAsked(on ? [...singing.map((one) => one.id), id] : singing.map((one) => one.id).filter((one) => one !== id))
-              }
-            />
-          ))}
-        </fieldset>
+        <WhoSings singers={singers} singing={singing} onAsk={setAsked} />
       </div>
       <RangeKeys key={song.id} range={range} onRange={setRange} />
-      {range === null ? (
-        <p className="text-lg text-quiet">
-          This chart does not say how far its melody reaches. Type its lowest and highest note, or tap both on the keys.
-        </p>
-      ) : singing.length === 0 ? (
-        <p className="text-lg text-quiet">Say who sings.</p>
+      {range === null || singing.length === 0 ? (
+        <p className="text-lg text-quiet">{range === null ? NO_RANGE : 'Say who sings.'}</p>
       ) : (
         <Keys
           home={reading.head.key}
@@ -85,21 +81,30 @@ export function SingerPart() {
           range={range}
           singers={singing}
           members={members}
-          now={at < 0 ? null : (tonight?.evening.entries[at]?.song?.key ?? null)}
-          onTonight={(key) => {
-            const name = key.tonic === reading.head.key.tonic ? null : printKey(key);
-            if (tonight === null || at < 0) {
-              setKey(key);
-              tonight?.desk.change((body) => ({ ...body, entries: [...body.entries, { ...newSetSong(song.id), key: name }] }), [song]);
-              return;
-            }
-            const id = tonight.evening.entries[at]?.id ?? '';
-            tonight.desk.change((body) => withEntry(body, id, (entry) => (entry.kind === 'break' ? entry : { ...entry, key: name })));
-          }}
+          now={tonightsKey}
+          onTonight={takeTonight}
           inSet={tonight === null ? null : at >= 0}
         />
       )}
     </div>
+  );
+}
+
+interface WhoSingsProps {
+  readonly singers: readonly Member[];
+  readonly singing: readonly Member[];
+  readonly onAsk: (ids: readonly string[]) => void;
+}
+
+function WhoSings({ singers, singing, onAsk }: WhoSingsProps) {
+  const ids = singing.map(({ id }) => id);
+  return (
+    <fieldset className="flex flex-wrap items-center gap-x-4">
+      <legend className="sr-only">Who sings</legend>
+      {singers.map(({ id, name }) => (
+        <Tick key={id} label={name} on={ids.includes(id)} onTick={(on) => onAsk(on ? [...ids, id] : ids.filter((one) => one !== id))} />
+      ))}
+    </fieldset>
   );
 }
 

@@ -41,43 +41,7 @@ export function PlayBar({ play, reading }: { readonly play: SongPlay; readonly r
             aria-label="How it is played"
             className="z-30 w-80 rounded-xl border border-edge bg-raised p-4 shadow-lg"
           >
-            <div className="flex items-center gap-2">
-              <Button aria-label="Slower" onClick={() => play.setTempo(play.tempo - STEP)}>
-                <Minus size={17} />
-              </Button>
-              <label className="flex-1">
-                <span className="sr-only">Tempo</span>
-                <input
-                  type="number"
-                  min={30}
-                  max={300}
-                  value={play.tempo}
-                  onChange={({ target }) => target.validity.valid && target.value !== '' && play.setTempo(target.valueAsNumber)}
-                  className="min-h-11 w-full rounded-lg border border-edge bg-sheet px-2 text-center text-xl font-bold"
-                />
-              </label>
-              <Button aria-label="Faster" onClick={() => play.setTempo(play.tempo + STEP)}>
-                <Plus size={17} />
-              </Button>
-            </div>
-            <Tick label="Click" on={play.click} onTick={play.setClick} />
-            <Tick label="Count in one bar" on={play.countIn} onTick={play.setCountIn} />
-            <Choice label="What sounds" value={play.sounds} options={SOUNDS} onChange={play.setSounds} />
-            <label className="mt-3 flex items-center gap-2 text-[15px]">
-              Round and round
-              <select
-                value={play.loop ?? ''}
-                onChange={({ target }) => play.setLoop(target.value === '' ? null : Number(target.value))}
-                className="min-h-11 flex-1 rounded-lg border border-edge bg-sheet px-2 font-semibold"
-              >
-                <option value="">nothing</option>
-                {parts.map(({ section, from, count }, index) => (
-                  <option key={from} value={index}>
-                    {reading.sections[section ?? -1]?.name ?? 'the beginning'}, {count} bars
-                  </option>
-                ))}
-              </select>
-            </label>
+            <HowPlayed play={play} reading={reading} />
           </Popover.Content>
         </Popover.Portal>
       </Popover.Root>
@@ -94,6 +58,58 @@ export function PlayBar({ play, reading }: { readonly play: SongPlay; readonly r
         </Hint>
       )}
       {play.fault !== null && <span role="status">{play.fault}</span>}
+    </div>
+  );
+}
+
+/** Tempo, click, what sounds, and what goes round. */
+function HowPlayed({ play, reading }: { readonly play: SongPlay; readonly reading: ChartReading }) {
+  const { parts } = reading.performance;
+  return (
+    <>
+      <Tempo play={play} />
+      <Tick label="Click" on={play.click} onTick={play.setClick} />
+      <Tick label="Count in one bar" on={play.countIn} onTick={play.setCountIn} />
+      <Choice label="What sounds" value={play.sounds} options={SOUNDS} onChange={play.setSounds} />
+      <label className="mt-3 flex items-center gap-2 text-[15px]">
+        Round and round
+        <select
+          value={play.loop ?? ''}
+          onChange={({ target }) => play.setLoop(target.value === '' ? null : Number(target.value))}
+          className="min-h-11 flex-1 rounded-lg border border-edge bg-sheet px-2 font-semibold"
+        >
+          <option value="">nothing</option>
+          {parts.map(({ section, from, count }, index) => (
+            <option key={from} value={index}>
+              {reading.sections[section ?? -1]?.name ?? 'the beginning'}, {count} bars
+            </option>
+          ))}
+        </select>
+      </label>
+    </>
+  );
+}
+
+function Tempo({ play }: { readonly play: SongPlay }) {
+  return (
+    <div className="flex items-center gap-2">
+      <Button aria-label="Slower" onClick={() => play.setTempo(play.tempo - STEP)}>
+        <Minus size={17} />
+      </Button>
+      <label className="flex-1">
+        <span className="sr-only">Tempo</span>
+        <input
+          type="number"
+          min={30}
+          max={300}
+          value={play.tempo}
+          onChange={({ target }) => target.validity.valid && target.value !== '' && play.setTempo(target.valueAsNumber)}
+          className="min-h-11 w-full rounded-lg border border-edge bg-sheet px-2 text-center text-xl font-bold"
+        />
+      </label>
+      <Button aria-label="Faster" onClick={() => play.setTempo(play.tempo + STEP)}>
+        <Plus size={17} />
+      </Button>
     </div>
   );
 }

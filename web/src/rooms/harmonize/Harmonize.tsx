@@ -51,7 +51,6 @@ export function Harmonize() {
   const [index, setIndex] = useState(0);
   const [panel, setPanel] = useState<PanelName>('progression');
   const player = usePlayer();
-  const { preferences, change } = usePreferences();
   const columns = columnsOf(sounding, written, build, lens.naming);
   const { add } = useProgression();
   const selected = columns[index] as ColumnView;
@@ -73,36 +72,13 @@ export function Harmonize() {
   const Body = BODIES[panel];
   return (
     <div className="mx-auto flex max-w-6xl flex-col gap-2.5 px-5 py-3">
-      <div className="flex items-center gap-3 max-lg:flex-wrap">
-        <ScaleRuler scale={written} naming={lens.naming} />
-        <select
-          aria-label="Chords built of"
-          value={buildName(build)}
-          onChange={(event) => setBuild(buildOf(event.target.value as BuildName))}
-          className="min-h-11 rounded-lg border border-edge bg-raised px-2 font-semibold"
-        >
-          {BUILD_CHOICES.map(([name, label]) => (
-            <option key={name} value={name}>
-              {label}
-            </option>
-          ))}
-        </select>
-        <Hint text="This degree alone a third deeper" keys="T">
-          <Button
-            onClick={() => setBuild(deepen(build, index, sounding))}
-            disabled={build.kind === 'fourths'}
-            aria-label="This degree alone a third deeper"
-          >
-            <Layers size={18} />
-          </Button>
-        </Hint>
-        <Choice label="How chords sound" value={preferences.strum} options={STRUM_CHOICES} onChange={(strum) => change({ strum })} />
-        <Hint text="The scale, then its chords" keys="a">
-          <Button onClick={hearKey} aria-label={player.playing === 'key' ? 'Stop' : 'Hear the key'}>
-            {player.playing === 'key' ? <Square size={17} /> : <Play size={17} />}
-          </Button>
-        </Hint>
-      </div>
+      <KeyTools
+        written={written}
+        build={build}
+        onBuild={setBuild}
+        onDeepen={() => setBuild(deepen(build, index, sounding))}
+        onHear={hearKey}
+      />
       <Stage
         columns={columns}
         index={index}
@@ -120,6 +96,49 @@ export function Harmonize() {
       <PartTabs label="What to look at" parts={PANELS} open={panel} onOpen={setPanel}>
         <Body {...props} />
       </PartTabs>
+    </div>
+  );
+}
+
+interface KeyToolsProps {
+  readonly written: Key;
+  readonly build: Build;
+  readonly onBuild: (build: Build) => void;
+  readonly onDeepen: () => void;
+  readonly onHear: () => void;
+}
+
+/** The scale laid out, how deep its chords are built, and how they sound. */
+function KeyTools({ written, build, onBuild, onDeepen, onHear }: KeyToolsProps) {
+  const { naming } = useLens();
+  const { preferences, change } = usePreferences();
+  const playing = usePlayer((state) => state.playing === 'key');
+  return (
+    <div className="flex items-center gap-3 max-lg:flex-wrap">
+      <ScaleRuler scale={written} naming={naming} />
+      <select
+        aria-label="Chords built of"
+        value={buildName(build)}
+        onChange={(event) => onBuild(buildOf(event.target.value as BuildName))}
+        className="min-h-11 rounded-lg border border-edge bg-raised px-2 font-semibold"
+      >
+        {BUILD_CHOICES.map(([name, label]) => (
+          <option key={name} value={name}>
+            {label}
+          </option>
+        ))}
+      </select>
+      <Hint text="This degree alone a third deeper" keys="T">
+        <Button onClick={onDeepen} disabled={build.kind === 'fourths'} aria-label="This degree alone a third deeper">
+          <Layers size={18} />
+        </Button>
+      </Hint>
+      <Choice label="How chords sound" value={preferences.strum} options={STRUM_CHOICES} onChange={(strum) => change({ strum })} />
+      <Hint text="The scale, then its chords" keys="a">
+        <Button onClick={onHear} aria-label={playing ? 'Stop' : 'Hear the key'}>
+          {playing ? <Square size={17} /> : <Play size={17} />}
+        </Button>
+      </Hint>
     </div>
   );
 }

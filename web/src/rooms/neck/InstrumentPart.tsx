@@ -21,7 +21,7 @@ const FIELD = 'min-h-11 w-full rounded-lg border border-edge bg-raised px-3 font
 
 /** Who plays at this device, and how their instrument is set up; kept with the player. */
 export function InstrumentPart({ instrument }: RoomPartProps) {
-  const { members, player, sitDown, setUp } = usePlaying();
+  const { player, setUp } = usePlaying();
   const own = { ...instrument, capo: 0 };
   const [fault, setFault] = useState<string | null>(null);
   const change = (part: Partial<Instrument>) => {
@@ -31,7 +31,6 @@ export function InstrumentPart({ instrument }: RoomPartProps) {
     setFault(checked.ok ? null : faultWords(checked.fault));
     if (checked.ok) setUp(checked.value);
   };
-  const preset = INSTRUMENTS.find(({ name }) => name === instrument.name);
   return (
     <div className="flex flex-col gap-4">
       <RoomNeck instrument={instrument} dots={[]}>
@@ -48,32 +47,8 @@ export function InstrumentPart({ instrument }: RoomPartProps) {
         </p>
       )}
       <div className="grid gap-x-6 gap-y-3 sm:grid-cols-2 lg:grid-cols-3">
-        <Row label="Who plays here">
-          <select value={player?.id ?? ''} onChange={(event) => sitDown(event.target.value)} className={FIELD}>
-            {members.map(({ id, name, plays }) => (
-              <option key={id} value={id}>
-                {name}, {plays}
-              </option>
-            ))}
-          </select>
-        </Row>
-        <Row label="Instrument">
-          <select
-            value={preset?.name ?? ''}
-            onChange={(event) => {
-              const chosen = INSTRUMENTS.find(({ name }) => name === event.target.value);
-              if (chosen !== undefined) change({ ...chosen, leftHanded: own.leftHanded });
-            }}
-            className={FIELD}
-          >
-            {preset === undefined && <option value="">{instrument.name}</option>}
-            {INSTRUMENTS.map(({ name }) => (
-              <option key={name} value={name}>
-                {name}
-              </option>
-            ))}
-          </select>
-        </Row>
+        <WhoPlays />
+        <Preset instrument={own} onChange={change} />
         <TuningRow key={`${player?.id} ${instrument.name}`} instrument={own} onChange={change} />
         <NumberRow label="Frets" value={own.frets} range={[FEWEST_FRETS, MOST_FRETS]} onChange={(frets) => change({ frets })} />
         <NumberRow
@@ -88,21 +63,75 @@ export function InstrumentPart({ instrument }: RoomPartProps) {
           range={[300, 1000]}
           onChange={(scaleLength) => change({ scaleLength })}
         />
-        <div>
-          <p className="mb-1 font-semibold">Position dots</p>
-          <Choice label="Position dots" value={own.dots} options={DOT_CHOICES} onChange={(dots) => change({ dots })} />
-        </div>
-        <div>
-          <p className="mb-1 font-semibold">Hands</p>
-          <Choice
-            label="Hands"
-            value={own.leftHanded ? 'left' : 'right'}
-            options={HAND_CHOICES}
-            onChange={(hand) => change({ leftHanded: hand === 'left' })}
-          />
-        </div>
+        <DotsAndHands instrument={own} onChange={change} />
       </div>
     </div>
+  );
+}
+
+/** Whose instrument this is. */
+function WhoPlays() {
+  const { members, player, sitDown } = usePlaying();
+  return (
+    <Row label="Who plays here">
+      <select value={player?.id ?? ''} onChange={(event) => sitDown(event.target.value)} className={FIELD}>
+        {members.map(({ id, name, plays }) => (
+          <option key={id} value={id}>
+            {name}, {plays}
+          </option>
+        ))}
+      </select>
+    </Row>
+  );
+}
+
+interface SetUpProps {
+  readonly instrument: Instrument;
+  readonly onChange: (part: Partial<Instrument>) => void;
+}
+
+/** An instrument as it is usually set up. */
+function Preset({ instrument, onChange }: SetUpProps) {
+  const preset = INSTRUMENTS.find(({ name }) => name === instrument.name);
+  return (
+    <Row label="Instrument">
+      <select
+        value={preset?.name ?? ''}
+        onChange={(event) => {
+          const chosen = INSTRUMENTS.find(({ name }) => name === event.target.value);
+          if (chosen !== undefined) onChange({ ...chosen, leftHanded: instrument.leftHanded });
+        }}
+        className={FIELD}
+      >
+        {preset === undefined && <option value="">{instrument.name}</option>}
+        {INSTRUMENTS.map(({ name }) => (
+          <option key={name} value={name}>
+            {name}
+          </option>
+        ))}
+      </select>
+    </Row>
+  );
+}
+
+/** Which frets are marked, and which hand holds the strings. */
+function DotsAndHands({ instrument, onChange }: SetUpProps) {
+  return (
+    <>
+      <div>
+        <p className="mb-1 font-semibold">Position dots</p>
+        <Choice label="Position dots" value={instrument.dots} options={DOT_CHOICES} onChange={(dots) => onChange({ dots })} />
+      </div>
+      <div>
+        <p className="mb-1 font-semibold">Hands</p>
+        <Choice
+          label="Hands"
+          value={instrument.leftHanded ? 'left' : 'right'}
+          options={HAND_CHOICES}
+          onChange={(hand) => onChange({ leftHanded: hand === 'left' })}
+        />
+      </div>
+    </>
   );
 }
 

@@ -6,6 +6,7 @@ import {
   holdsAlong,
   type Instrument,
   inversionWord,
+  type Key,
   type KeyShape,
   letterView,
   movesBetween,
@@ -66,23 +67,7 @@ export function KeyPart({ instrument, naming, labels }: RoomPartProps) {
   const current = shapes[playing ? (held[step]?.at ?? at) : at];
   const next = shapes[(at + 1) % Math.max(1, shapes.length)];
   const name = `${nameKey(key, naming)}: ${FAMILY_NAMES[family].toLowerCase()}`;
-  const study = useMemo(
-    () => ({
-      title: name,
-      facts: `${kind === 'along' ? 'Up the neck' : `Position ${position}`}. ${instrument.name}, ${printTuning(instrument.tuning)}${instrument.capo > 0 ? `, capo ${instrument.capo}` : ''}.`,
-      events: shapeEvents(
-        held.map(({ voicing, fingering }) => {
-          const title = symbolText(letterView(voicing.chord, naming));
-          return { voicing, fingering, name: title, diagram: sheetDiagram(voicing, fingering, instrument, { title, naming }) };
-        }),
-        4,
-      ),
-      beatsPerBar: 4,
-      instrument,
-      key,
-    }),
-    [name, kind, position, instrument, held, key, naming],
-  );
+  const study = useKeyStudy({ name, place: kind === 'along' ? 'Up the neck' : `Position ${position}`, held, instrument, naming, key });
   const hear = () =>
     playing
       ? stop()
@@ -106,35 +91,78 @@ export function KeyPart({ instrument, naming, labels }: RoomPartProps) {
           </Button>
         </span>
       </div>
-      <ol aria-label={name} className="grid grid-cols-4 gap-2 lg:grid-cols-7">
-        {shapes.map((shape, index) => (
-          <li key={shape.number.degree} className="flex flex-col">
-            {shape.voicing === null ? (
-              <Missing shape={shape} family={family} instrument={instrument} naming={naming} labels={labels} />
-            ) : (
-              <DiagramCard
-                voicing={shape.voicing}
-                instrument={instrument}
-                naming={naming}
-                labels={labels}
-                title={symbolText(letterView(shape.chord, naming))}
-                chosen={shape === current}
-                large
-                onChoose={() => {
-                  setAt(index);
-                  hearShape(shape.voicing as Voicing);
-                }}
-              />
-            )}
-            {shape.folded && <p className="mt-1 text-center text-[13px] text-quiet">the neck runs out: an octave back</p>}
-            {shape.voicing !== null && shape.voicing.difficulty > COMFORTABLE && (
-              <p className="mt-1 text-center text-[13px] text-quiet">a hard one</p>
-            )}
-          </li>
-        ))}
-      </ol>
+      <KeyShapeList name={name} shapes={shapes} current={current} family={family} onChoose={setAt} {...{ instrument, naming, labels }} />
       {sheet && <StudySheet study={study} staff={staff} onStaff={setStaff} onClose={() => setSheet(false)} />}
     </div>
+  );
+}
+
+interface KeyStudyWish extends Pick<RoomPartProps, 'instrument' | 'naming'> {
+  readonly name: string;
+  readonly place: string;
+  readonly held: ReturnType<typeof heldAlong>;
+  readonly key: Key;
+}
+
+/** The key's shapes as a study sheet. */
+function useKeyStudy({ name, place, held, instrument, naming, key }: KeyStudyWish) {
+  return useMemo(
+    () => ({
+      title: name,
+      facts: `${place}. ${instrument.name}, ${printTuning(instrument.tuning)}${instrument.capo > 0 ? `, capo ${instrument.capo}` : ''}.`,
+      events: shapeEvents(
+        held.map(({ voicing, fingering }) => {
+          const title = symbolText(letterView(voicing.chord, naming));
+          return { voicing, fingering, name: title, diagram: sheetDiagram(voicing, fingering, instrument, { title, naming }) };
+        }),
+        4,
+      ),
+      beatsPerBar: 4,
+      instrument,
+      key,
+    }),
+    [name, place, instrument, held, key, naming],
+  );
+}
+
+interface KeyShapeListProps extends Pick<RoomPartProps, 'instrument' | 'naming' | 'labels'> {
+  readonly name: string;
+  readonly shapes: readonly KeyShape[];
+  readonly current: KeyShape | undefined;
+  readonly family: KeyWish['family'];
+  readonly onChoose: (index: number) => void;
+}
+
+/** The seven shapes side by side; where there is none it is said what comes nearest. */
+function KeyShapeList({ name, shapes, current, family, onChoose, instrument, naming, labels }: KeyShapeListProps) {
+  return (
+    <ol aria-label={name} className="grid grid-cols-4 gap-2 lg:grid-cols-7">
+      {shapes.map((shape, index) => (
+        <li key={shape.number.degree} className="flex flex-col">
+          {shape.voicing === null ? (
+            <Missing shape={shape} family={family} instrument={instrument} naming={naming} labels={labels} />
+          ) : (
+            <DiagramCard
+              voicing={shape.voicing}
+              instrument={instrument}
+              naming={naming}
+              labels={labels}
+              title={symbolText(letterView(shape.chord, naming))}
+              chosen={shape === current}
+              large
+              onChoose={() => {
+                onChoose(index);
+                hearShape(shape.voicing as Voicing);
+              }}
+            />
+          )}
+          {shape.folded && <p className="mt-1 text-center text-[13px] text-quiet">the neck runs out: an octave back</p>}
+          {shape.voicing !== null && shape.voicing.difficulty > COMFORTABLE && (
+            <p className="mt-1 text-center text-[13px] text-quiet">a hard one</p>
+          )}
+        </li>
+      ))}
+    </ol>
   );
 }
 

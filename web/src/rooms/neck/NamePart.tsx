@@ -45,6 +45,10 @@ export function NamePart({ instrument, naming, walk }: RoomPartProps) {
     setPast([...past, frets]);
     setHeld(next);
   };
+  const undo = () => {
+    setHeld(past.at(-1) ?? silent);
+    setPast(past.slice(0, -1));
+  };
   const tap = (string: number, fret: number) => {
     const index = instrument.tuning.length - string;
     hold(frets.map((before, at) => (at === index ? (before === fret ? null : fret) : before)));
@@ -62,24 +66,7 @@ export function NamePart({ instrument, naming, walk }: RoomPartProps) {
       >
         <span>Tap the frets you hold, and the nut for open strings.</span>
         <b>{sounding.length === 0 ? '' : printFrets(frets, instrument.capo)}</b>
-        <span className="ml-auto flex gap-1">
-          <Button look="bare" disabled={sounding.length === 0} onClick={() => void play('held', [{ midi: sounding, beats: BEATS }], TEMPO)}>
-            <Volume2 size={17} /> Hear
-          </Button>
-          <Button
-            look="bare"
-            disabled={past.length === 0}
-            onClick={() => {
-              setHeld(past.at(-1) ?? silent);
-              setPast(past.slice(0, -1));
-            }}
-          >
-            <Undo2 size={17} /> Undo
-          </Button>
-          <Button look="bare" disabled={sounding.length === 0} onClick={() => hold(silent)}>
-            <X size={17} /> Clear
-          </Button>
-        </span>
+        <TapActions sounding={sounding} canUndo={past.length > 0} onUndo={undo} onClear={() => hold(silent)} />
       </RoomNeck>
       <section aria-label="Names">
         <div role="status">
@@ -101,6 +88,30 @@ export function NamePart({ instrument, naming, walk }: RoomPartProps) {
         </div>
       </section>
     </div>
+  );
+}
+
+interface TapActionsProps {
+  readonly sounding: readonly number[];
+  readonly canUndo: boolean;
+  readonly onUndo: () => void;
+  readonly onClear: () => void;
+}
+
+/** Hear what is held, take the last tap back, begin again. */
+function TapActions({ sounding, canUndo, onUndo, onClear }: TapActionsProps) {
+  return (
+    <span className="ml-auto flex gap-1">
+      <Button look="bare" disabled={sounding.length === 0} onClick={() => void play('held', [{ midi: sounding, beats: BEATS }], TEMPO)}>
+        <Volume2 size={17} /> Hear
+      </Button>
+      <Button look="bare" disabled={!canUndo} onClick={onUndo}>
+        <Undo2 size={17} /> Undo
+      </Button>
+      <Button look="bare" disabled={sounding.length === 0} onClick={onClear}>
+        <X size={17} /> Clear
+      </Button>
+    </span>
   );
 }
 

@@ -41,7 +41,6 @@ const TOPS = [
 export function PathLimitsForm({ limits, instrument, onChange }: PathLimitsFormProps) {
   const change = (part: Partial<PathLimits>) => onChange({ ...limits, ...part });
   const group = GROUPS.findIndex(([, families]) => JSON.stringify(families) === JSON.stringify(limits.families));
-  const fret = (value: string) => Math.min(instrument.frets, Math.max(0, Number(value)));
   return (
     <fieldset className="flex flex-wrap items-center gap-x-5 gap-y-2">
       <legend className="sr-only">Limits of the path</legend>
@@ -55,28 +54,7 @@ export function PathLimitsForm({ limits, instrument, onChange }: PathLimitsFormP
           ))}
         </select>
       </label>
-      <label className={ROW}>
-        Frets
-        <input
-          type="number"
-          aria-label="Lowest fret"
-          min={0}
-          max={limits.highestFret}
-          value={limits.lowestFret}
-          onChange={(event) => change({ lowestFret: Math.min(fret(event.target.value), limits.highestFret) })}
-          className={`${FIELD} w-[4.2rem]`}
-        />
-        to
-        <input
-          type="number"
-          aria-label="Highest fret"
-          min={limits.lowestFret}
-          max={instrument.frets}
-          value={limits.highestFret}
-          onChange={(event) => change({ highestFret: Math.max(fret(event.target.value), limits.lowestFret) })}
-          className={`${FIELD} w-[4.2rem]`}
-        />
-      </label>
+      <FretRange limits={limits} frets={instrument.frets} onChange={change} />
       <label className={ROW}>
         Hardest
         <input
@@ -112,3 +90,38 @@ export function PathLimitsForm({ limits, instrument, onChange }: PathLimitsFormP
 
 const ROW = 'flex min-h-11 items-center gap-2';
 const FIELD = 'min-h-11 rounded-lg border border-edge bg-raised px-2 font-semibold';
+
+interface FretRangeProps {
+  readonly limits: PathLimits;
+  readonly frets: number;
+  readonly onChange: (part: Partial<PathLimits>) => void;
+}
+
+/** Between which frets the hand stays. */
+function FretRange({ limits, frets, onChange }: FretRangeProps) {
+  const fret = (value: string) => Math.min(frets, Math.max(0, Number(value)));
+  return (
+    <label className={ROW}>
+      Frets
+      <input
+        type="number"
+        aria-label="Lowest fret"
+        min={0}
+        max={limits.highestFret}
+        value={limits.lowestFret}
+        onChange={(event) => onChange({ lowestFret: Math.min(fret(event.target.value), limits.highestFret) })}
+        className={`${FIELD} w-[4.2rem]`}
+      />
+      to
+      <input
+        type="number"
+        aria-label="Highest fret"
+        min={limits.lowestFret}
+        max={frets}
+        value={limits.highestFret}
+        onChange={(event) => onChange({ highestFret: Math.max(fret(event.target.value), limits.lowestFret) })}
+        className={`${FIELD} w-[4.2rem]`}
+      />
+    </label>
+  );
+}

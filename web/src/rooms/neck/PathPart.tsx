@@ -19,7 +19,7 @@ import {
   symbolText,
 } from '@aurora/core';
 import { NotebookText, Play, Square } from 'lucide-react';
-import { useMemo, useState } from 'react';
+import { type ReactNode, useMemo, useState } from 'react';
 import { shapeDots } from '../../parts/neck/neck-view.ts';
 import { RoomNeck } from '../../parts/neck/RoomNeck.tsx';
 import { hearShape } from '../../parts/neck/use-shape-walk.ts';
@@ -73,53 +73,26 @@ export function PathPart({ instrument, naming, labels }: RoomPartProps) {
         naming={naming}
         labels={labels}
       />
-      <div className="flex flex-wrap items-start gap-3">
-        {source.field}
-        <span className="ml-auto flex gap-2">
-          <Button onClick={() => (playing ? stop() : hearPath(steps, source))} disabled={steps.length === 0}>
-            {playing ? <Square size={17} /> : <Play size={17} />} {playing ? 'Stop' : 'Hear it'}
-          </Button>
-          <Button onClick={() => setSheet(true)} disabled={steps.length === 0}>
-            <NotebookText size={17} /> Study sheet
-          </Button>
-        </span>
-      </div>
+      <PathActions
+        field={source.field}
+        playing={playing}
+        none={steps.length === 0}
+        onHear={() => (playing ? stop() : hearPath(steps, source))}
+        onSheet={() => setSheet(true)}
+      />
       <PathLimitsForm limits={limits} instrument={instrument} onChange={setLimits} />
       <SearchState search={search} />
       {source.chords.length >= MOST_CHORDS && <p>Only the first {MOST_CHORDS} chords are taken.</p>}
       <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_23rem]">
-        <ol aria-label="The path" className="grid grid-cols-[repeat(auto-fill,minmax(104px,1fr))] gap-2">
-          {steps.map(({ voicing }, index) => {
-            const of = source.chords[index] as SongChord;
-            const title = symbolText(letterView(of.chord, naming));
-            return (
-              // biome-ignore lint/suspicious/noArrayIndexKey: a chord of a song has no name but its place
-              <li key={index} className="flex flex-col">
-                {voicing === null ? (
-                  <NothingFits title={title} chosen={index === at} onChoose={() => setAt(index)} />
-                ) : (
-                  <DiagramCard
-                    voicing={voicing}
-                    fingering={holds[index] ?? voicing.fingering}
-                    instrument={instrument}
-                    naming={naming}
-                    labels={labels}
-                    title={title}
-                    chosen={index === shown}
-                    onChoose={() => {
-                      setAt(index);
-                      hearShape(voicing);
-                    }}
-                  />
-                )}
-                <span className="text-center text-[12px] text-quiet">
-                  bar {of.bar}
-                  {settledAt(index).locked === null ? '' : ', kept'}
-                </span>
-              </li>
-            );
-          })}
-        </ol>
+        <PathSteps
+          steps={steps}
+          holds={holds}
+          source={source}
+          shown={shown}
+          settledAt={settledAt}
+          onChoose={setAt}
+          {...{ instrument, naming, labels }}
+        />
         {step !== undefined && (
           <StepDetails
             step={step}
@@ -137,6 +110,78 @@ export function PathPart({ instrument, naming, labels }: RoomPartProps) {
       </div>
       {sheet && <StudySheet study={study} staff={staff} onStaff={setStaff} onClose={() => setSheet(false)} />}
     </div>
+  );
+}
+
+interface PathActionsProps {
+  readonly field: ReactNode;
+  readonly playing: boolean;
+  readonly none: boolean;
+  readonly onHear: () => void;
+  readonly onSheet: () => void;
+}
+
+/** Where the chords come from, and what can be done with the path. */
+function PathActions({ field, playing, none, onHear, onSheet }: PathActionsProps) {
+  return (
+    <div className="flex flex-wrap items-start gap-3">
+      {field}
+      <span className="ml-auto flex gap-2">
+        <Button onClick={onHear} disabled={none}>
+          {playing ? <Square size={17} /> : <Play size={17} />} {playing ? 'Stop' : 'Hear it'}
+        </Button>
+        <Button onClick={onSheet} disabled={none}>
+          <NotebookText size={17} /> Study sheet
+        </Button>
+      </span>
+    </div>
+  );
+}
+
+interface PathStepsProps extends Pick<RoomPartProps, 'instrument' | 'naming' | 'labels'> {
+  readonly steps: readonly PathStep[];
+  readonly holds: readonly (Fingering | null)[];
+  readonly source: ReturnType<typeof useChordSource>;
+  readonly shown: number;
+  readonly settledAt: (index: number) => Settled;
+  readonly onChoose: (index: number) => void;
+}
+
+/** Every chord with its shape, in the order of the song. */
+function PathSteps({ steps, holds, source, shown, settledAt, onChoose, instrument, naming, labels }: PathStepsProps) {
+  return (
+    <ol aria-label="The path" className="grid grid-cols-[repeat(auto-fill,minmax(104px,1fr))] gap-2">
+      {steps.map(({ voicing }, index) => {
+        const of = source.chords[index] as SongChord;
+        const title = symbolText(letterView(of.chord, naming));
+        return (
+          // biome-ignore lint/suspicious/noArrayIndexKey: a chord of a song has no name but its place
+          <li key={index} className="flex flex-col">
+            {voicing === null ? (
+              <NothingFits title={title} chosen={index === shown} onChoose={() => onChoose(index)} />
+            ) : (
+              <DiagramCard
+                voicing={voicing}
+                fingering={holds[index] ?? voicing.fingering}
+                instrument={instrument}
+                naming={naming}
+                labels={labels}
+                title={title}
+                chosen={index === shown}
+                onChoose={() => {
+                  onChoose(index);
+                  hearShape(voicing);
+                }}
+              />
+            )}
+            <span className="text-center text-[12px] text-quiet">
+              bar {of.bar}
+              {settledAt(index).locked === null ? '' : ', kept'}
+            </span>
+          </li>
+        );
+      })}
+    </ol>
   );
 }
 

@@ -1,4 +1,14 @@
-import { type Instrument, letterView, printTuning, runEvents, type ScaleLayout, stackedLines, stringSets, symbolText } from '@aurora/core';
+import {
+  type Instrument,
+  type Key,
+  letterView,
+  printTuning,
+  runEvents,
+  type ScaleLayout,
+  stackedLines,
+  stringSets,
+  symbolText,
+} from '@aurora/core';
 import { NotebookText, Play, Square } from 'lucide-react';
 import { type ReactNode, useMemo, useState } from 'react';
 import { runDots } from '../../parts/neck/neck-view.ts';
@@ -37,20 +47,7 @@ export function RunsPart({ chord, instrument, naming, labels }: RoomPartProps) {
     () => planRun(plan, { chord, key, instrument, naming }),
     [plan, chord, key, instrument, naming],
   );
-  const study = useMemo(
-    () => ({
-      title,
-      facts: `Tempo ${tempo}. ${instrument.name}, ${printTuning(instrument.tuning)}${instrument.capo > 0 ? `, capo ${instrument.capo}` : ''}.`,
-      events: runEvents(run, (index) => {
-        const of = run.chords[index];
-        return of === undefined ? '' : symbolText(letterView(of, naming));
-      }),
-      beatsPerBar,
-      instrument,
-      key,
-    }),
-    [title, tempo, instrument, run, naming, beatsPerBar, key],
-  );
+  const study = useRunStudy({ title, tempo, run, beatsPerBar, instrument, naming, key });
   const { lines, waiting, failed } = useStudyLines(study, SCREEN_WIDTH, staff);
   const playing = usePlayer((state) => state.playing === 'run');
   const step = usePlayer((state) => state.step);
@@ -84,19 +81,54 @@ export function RunsPart({ chord, instrument, naming, labels }: RoomPartProps) {
         {failed && <span role="alert">The staff could not be fetched.</span>}
         <p className="ml-auto text-sm text-quiet">Start slow and loose. Stop when something hurts.</p>
       </div>
-      {run.notes.length === 0 ? (
-        <p className="py-4">There is no room for this here. Try a lower position, or other strings.</p>
-      ) : (
-        <section aria-label="Tab" className="overflow-x-auto rounded-xl border border-hairline bg-raised p-4">
-          <DrawingView
-            drawing={stackedLines(lines, instrument, SCREEN_WIDTH + 4, `${title}, as tab`)}
-            className="w-full min-w-[640px] max-w-[1080px]"
-          />
-        </section>
-      )}
+      <RunTab none={run.notes.length === 0} title={title} lines={lines} instrument={instrument} />
       {run.left > 0 && <p>{run.left} notes have no place on this neck and are left out.</p>}
       {sheet && <StudySheet study={study} staff={staff} onStaff={setStaff} onClose={() => setSheet(false)} />}
     </div>
+  );
+}
+
+interface RunStudyWish
+  extends Pick<RoomPartProps, 'instrument' | 'naming'>,
+    Pick<ReturnType<typeof planRun>, 'run' | 'title' | 'beatsPerBar'> {
+  readonly tempo: number;
+  readonly key: Key;
+}
+
+/** The run as a study sheet. */
+function useRunStudy({ title, tempo, run, beatsPerBar, instrument, naming, key }: RunStudyWish) {
+  return useMemo(
+    () => ({
+      title,
+      facts: `Tempo ${tempo}. ${instrument.name}, ${printTuning(instrument.tuning)}${instrument.capo > 0 ? `, capo ${instrument.capo}` : ''}.`,
+      events: runEvents(run, (index) => {
+        const of = run.chords[index];
+        return of === undefined ? '' : symbolText(letterView(of, naming));
+      }),
+      beatsPerBar,
+      instrument,
+      key,
+    }),
+    [title, tempo, instrument, run, naming, beatsPerBar, key],
+  );
+}
+
+interface RunTabProps extends Pick<RoomPartProps, 'instrument'> {
+  readonly none: boolean;
+  readonly title: string;
+  readonly lines: ReturnType<typeof useStudyLines>['lines'];
+}
+
+/** The run as tab, and as notes where they are wanted. */
+function RunTab({ none, title, lines, instrument }: RunTabProps) {
+  if (none) return <p className="py-4">There is no room for this here. Try a lower position, or other strings.</p>;
+  return (
+    <section aria-label="Tab" className="overflow-x-auto rounded-xl border border-hairline bg-raised p-4">
+      <DrawingView
+        drawing={stackedLines(lines, instrument, SCREEN_WIDTH + 4, `${title}, as tab`)}
+        className="w-full min-w-[640px] max-w-[1080px]"
+      />
+    </section>
   );
 }
 

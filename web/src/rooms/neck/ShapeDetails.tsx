@@ -35,7 +35,6 @@ interface ShapeDetailsProps {
 
 /** How to hold the shape, what is easier and fuller, and what it turns into. */
 export function ShapeDetails({ voicing, heardIn, instrument, naming, walk }: ShapeDetailsProps) {
-  const colours = useColours(voicing, heardIn, instrument);
   const { easier, fuller } = neighboursOf(voicing, walk.all, instrument);
   const { family } = useNeck();
   const comfort = family === null ? null : comfortOf(family, walk.all, instrument);
@@ -74,30 +73,38 @@ export function ShapeDetails({ voicing, heardIn, instrument, naming, walk }: Sha
           )}
         </li>
       </Group>
-      <Group title="Easier by colour">
-        {colours.data === undefined && <li className="text-quiet">looking…</li>}
-        {colours.data?.length === 0 && <li className="text-quiet">no easier open shape in this key</li>}
-        {colours.data?.map(({ voicing: other, added, left }) => (
-          <li key={other.frets.join()}>
-            <button
-              type="button"
-              className={LINK}
-              onClick={() => {
-                select({ chord: other.chord, heardIn });
-                chooseShape(placeName(other.chord, instrument), other.frets);
-                hearShape(other);
-              }}
-            >
-              <b>{symbolText(letterView(other.chord, naming))}</b> {printFrets(other.frets, instrument.capo)}
-            </button>{' '}
-            {colourWords(added, left)}
-          </li>
-        ))}
-      </Group>
+      <Colours voicing={voicing} heardIn={heardIn} instrument={instrument} naming={naming} />
       <Changes title="A string left ringing" changes={leftRinging(voicing, instrument, heardIn)} capo={instrument.capo} naming={naming} />
       <Changes title="One voice an octave up" changes={voiceUp(voicing, instrument, heardIn)} capo={instrument.capo} naming={naming} />
       <Changes title="A new bass under it" changes={newBasses(voicing, instrument, heardIn)} capo={instrument.capo} naming={naming} />
     </aside>
+  );
+}
+
+/** Shapes with open strings that add or leave out a note of the key. */
+function Colours({ voicing, heardIn, instrument, naming }: Omit<ShapeDetailsProps, 'walk'>) {
+  const colours = useColours(voicing, heardIn, instrument);
+  return (
+    <Group title="Easier by colour">
+      {colours.data === undefined && <li className="text-quiet">looking…</li>}
+      {colours.data?.length === 0 && <li className="text-quiet">no easier open shape in this key</li>}
+      {colours.data?.map(({ voicing: other, added, left }) => (
+        <li key={other.frets.join()}>
+          <button
+            type="button"
+            className={LINK}
+            onClick={() => {
+              select({ chord: other.chord, heardIn });
+              chooseShape(placeName(other.chord, instrument), other.frets);
+              hearShape(other);
+            }}
+          >
+            <b>{symbolText(letterView(other.chord, naming))}</b> {printFrets(other.frets, instrument.capo)}
+          </button>{' '}
+          {colourWords(added, left)}
+        </li>
+      ))}
+    </Group>
   );
 }
 

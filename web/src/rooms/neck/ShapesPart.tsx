@@ -2,6 +2,7 @@ import {
   diagram,
   difficultyWord,
   FAMILY_NAMES,
+  type Fingering,
   inversionWord,
   letterView,
   nameNote,
@@ -33,17 +34,53 @@ const FIRST_SHOWN = 24;
 
 /** Every playable shape of the chord: narrowed, walked through, held, heard, kept as a picture. */
 export function ShapesPart({ chord, heardIn, instrument, naming, labels, walk }: RoomPartProps) {
-  const { show, family } = useNeck();
+  const { show } = useNeck();
   const [sheet, setSheet] = useState(false);
   const [staff, setStaff] = useState(true);
-  const [shown, setShown] = useState(FIRST_SHOWN);
-  const { shape, fingering, left } = walk;
+  const { shape, fingering } = walk;
   const title = symbolText(letterView(chord, naming));
   const one = show === 'shape' && shape !== null && fingering !== null;
   const dots = one
     ? shapeDots(shape, fingering, { labels, naming })
     : toneDots(chord, instrument, instrument.frets, { labels: labels === 'fingers' ? 'notes' : labels, naming });
-  const study = useMemo(
+  const study = useShapesStudy({ title, instrument, naming, heardIn, walk });
+  return (
+    <div className="flex flex-col gap-3">
+      <RoomNeck instrument={instrument} dots={dots} frets={one ? shape.frets : null} barres={one ? fingering.barres : []} sideways={!one}>
+        <LetterSymbol view={letterView(chord, naming)} className="text-3xl leading-none font-bold" />
+        {one ? (
+          <ShapeFacts
+            shape={shape}
+            fingering={fingering}
+            title={title}
+            labels={labels}
+            instrument={instrument}
+            naming={naming}
+            onSheet={() => setSheet(true)}
+          />
+        ) : (
+          <span>every place its notes lie</span>
+        )}
+      </RoomNeck>
+      <Filters walk={walk} />
+      <div className="flex flex-col-reverse gap-4 lg:grid lg:grid-cols-[minmax(0,1fr)_22rem] lg:items-start">
+        <ShapeList title={title} walk={walk} instrument={instrument} naming={naming} labels={labels} />
+        {shape !== null && <ShapeDetails voicing={shape} heardIn={heardIn} instrument={instrument} naming={naming} walk={walk} />}
+      </div>
+      {sheet && <StudySheet study={study} staff={staff} onStaff={setStaff} onClose={() => setSheet(false)} />}
+    </div>
+  );
+}
+
+interface StudyWish extends Pick<RoomPartProps, 'instrument' | 'naming' | 'heardIn' | 'walk'> {
+  readonly title: string;
+}
+
+/** The chosen shape and the best of those left, as a study sheet. */
+function useShapesStudy({ title, instrument, naming, heardIn, walk }: StudyWish) {
+  const { family } = useNeck();
+  const { left, shape, fingering } = walk;
+  return useMemo(
     () => ({
       title: family === null ? `${title}: shapes` : `${title}: ${FAMILY_NAMES[family].toLowerCase()}`,
       facts: `${instrument.name}, ${printTuning(instrument.tuning)}${instrument.capo > 0 ? `, capo ${instrument.capo}` : ''}.`,
@@ -60,8 +97,18 @@ export function ShapesPart({ chord, heardIn, instrument, naming, labels, walk }:
     }),
     [title, family, instrument, left, shape, fingering, naming, heardIn],
   );
+}
+
+interface ShapeFactsProps extends Pick<RoomPartProps, 'instrument' | 'naming' | 'labels'> {
+  readonly shape: Voicing;
+  readonly fingering: Fingering;
+  readonly title: string;
+  readonly onSheet: () => void;
+}
+
+/** What is held, and what can be done with it. */
+function ShapeFacts({ shape, fingering, title, labels, instrument, naming, onSheet }: ShapeFactsProps) {
   const save = () => {
-    if (shape === null || fingering === null) return;
     const drawing = diagram(shape, fingering, instrument, {
       labels,
       leftHanded: instrument.leftHanded,
@@ -74,71 +121,68 @@ export function ShapesPart({ chord, heardIn, instrument, naming, labels, walk }:
     );
   };
   return (
-    <div className="flex flex-col gap-3">
-      <RoomNeck instrument={instrument} dots={dots} frets={one ? shape.frets : null} barres={one ? fingering.barres : []} sideways={!one}>
-        <LetterSymbol view={letterView(chord, naming)} className="text-3xl leading-none font-bold" />
-        {one ? (
-          <>
-            <b data-testid="shape">{printFrets(shape.frets, instrument.capo)}</b>
-            {instrument.capo > 0 && <span>from the capo, {printFrets(shape.frets)} from the nut</span>}
-            <span>{shape.families.map((family) => FAMILY_NAMES[family]).join(', ')}</span>
-            <span>{inversionWord(shape.inversion)}</span>
-            <span>
-              {difficultyWord(shape.difficulty)} <span className="text-quiet">({shape.difficulty})</span>
-            </span>
-            {shape.omitted.length > 0 && <span>without {shape.omitted.map(withGlyphs).join(' and ')}</span>}
-            <span className="ml-auto flex gap-1">
-              <Button look="bare" onClick={() => hearShape(shape)}>
-                <Volume2 size={17} /> Hear
-              </Button>
-              <Button look="bare" onClick={save}>
-                <FileDown size={17} /> SVG
-              </Button>
-              <Button look="bare" onClick={() => setSheet(true)}>
-                <NotebookText size={17} /> Study sheet
-              </Button>
-            </span>
-          </>
-        ) : (
-          <span>every place its notes lie</span>
-        )}
-      </RoomNeck>
-      <Filters walk={walk} />
-      <div className="flex flex-col-reverse gap-4 lg:grid lg:grid-cols-[minmax(0,1fr)_22rem] lg:items-start">
-        <section aria-label="Shapes">
-          {left.length === 0 && !walk.busy && (
-            <p className="py-4">No shape of {title} is left here. Choose another family or inversion; press f and i to go round.</p>
-          )}
-          <div className="grid grid-cols-[repeat(auto-fill,minmax(112px,1fr))] gap-2">
-            {left.slice(0, shown).map((voicing) => (
-              <DiagramCard
-                key={voicing.frets.join()}
-                voicing={voicing}
-                instrument={instrument}
-                naming={naming}
-                labels={labels}
-                chosen={voicing === shape}
-                onChoose={() => walk.choose(voicing)}
-              />
-            ))}
-          </div>
-          {left.length > shown && (
-            <Button className="mt-3" onClick={() => setShown(shown + 2 * FIRST_SHOWN)}>
-              More: {left.length - shown} left
-            </Button>
-          )}
-          {walk.partial && <p className="mt-2 text-quiet">The search was cut short on these strings: there are more shapes than these.</p>}
-          {walk.leftOut.length > 0 && (
-            <p className="mt-2">
-              This chord has more notes than the {instrument.tuning.length} strings hold. Left out:{' '}
-              {walk.leftOut.map(withGlyphs).join(', ')}.
-            </p>
-          )}
-        </section>
-        {shape !== null && <ShapeDetails voicing={shape} heardIn={heardIn} instrument={instrument} naming={naming} walk={walk} />}
+    <>
+      <b data-testid="shape">{printFrets(shape.frets, instrument.capo)}</b>
+      {instrument.capo > 0 && <span>from the capo, {printFrets(shape.frets)} from the nut</span>}
+      <span>{shape.families.map((family) => FAMILY_NAMES[family]).join(', ')}</span>
+      <span>{inversionWord(shape.inversion)}</span>
+      <span>
+        {difficultyWord(shape.difficulty)} <span className="text-quiet">({shape.difficulty})</span>
+      </span>
+      {shape.omitted.length > 0 && <span>without {shape.omitted.map(withGlyphs).join(' and ')}</span>}
+      <span className="ml-auto flex gap-1">
+        <Button look="bare" onClick={() => hearShape(shape)}>
+          <Volume2 size={17} /> Hear
+        </Button>
+        <Button look="bare" onClick={save}>
+          <FileDown size={17} /> SVG
+        </Button>
+        <Button look="bare" onClick={onSheet}>
+          <NotebookText size={17} /> Study sheet
+        </Button>
+      </span>
+    </>
+  );
+}
+
+interface ShapeListProps extends Pick<RoomPartProps, 'instrument' | 'naming' | 'labels' | 'walk'> {
+  readonly title: string;
+}
+
+/** The shapes that are left, a page at a time. */
+function ShapeList({ title, walk, instrument, naming, labels }: ShapeListProps) {
+  const { left, shape } = walk;
+  const [shown, setShown] = useState(FIRST_SHOWN);
+  return (
+    <section aria-label="Shapes">
+      {left.length === 0 && !walk.busy && (
+        <p className="py-4">No shape of {title} is left here. Choose another family or inversion; press f and i to go round.</p>
+      )}
+      <div className="grid grid-cols-[repeat(auto-fill,minmax(112px,1fr))] gap-2">
+        {left.slice(0, shown).map((voicing) => (
+          <DiagramCard
+            key={voicing.frets.join()}
+            voicing={voicing}
+            instrument={instrument}
+            naming={naming}
+            labels={labels}
+            chosen={voicing === shape}
+            onChoose={() => walk.choose(voicing)}
+          />
+        ))}
       </div>
-      {sheet && <StudySheet study={study} staff={staff} onStaff={setStaff} onClose={() => setSheet(false)} />}
-    </div>
+      {left.length > shown && (
+        <Button className="mt-3" onClick={() => setShown(shown + 2 * FIRST_SHOWN)}>
+          More: {left.length - shown} left
+        </Button>
+      )}
+      {walk.partial && <p className="mt-2 text-quiet">The search was cut short on these strings: there are more shapes than these.</p>}
+      {walk.leftOut.length > 0 && (
+        <p className="mt-2">
+          This chord has more notes than the {instrument.tuning.length} strings hold. Left out: {walk.leftOut.map(withGlyphs).join(', ')}.
+        </p>
+      )}
+    </section>
   );
 }
 

@@ -1,5 +1,5 @@
 import { Archive, FileUp, Plus, Search } from 'lucide-react';
-import { useDeferredValue, useState } from 'react';
+import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { type ShelfWish, useAddSong, useBand, useShelf, useTags } from '../../api/songs.ts';
 import { NEW_SONG } from '../../parts/song/shelf-view.ts';
@@ -8,6 +8,7 @@ import { Notice } from '../../ui/Notice.tsx';
 import { sayFault } from '../../ui/say.ts';
 import { ShelfRow } from './ShelfRow.tsx';
 import { usePatternFault } from './use-pattern-fault.ts';
+import { usePaused } from './use-paused.ts';
 
 const SORTS = [
   ['title', 'by title'],
@@ -24,7 +25,7 @@ export function Shelf() {
   const [wish, setWish] = useState(EVERYTHING);
   const ask = (part: Partial<ShelfWish>) => setWish({ ...wish, ...part });
   const fault = usePatternFault(wish.pattern);
-  const asked = useDeferredValue(fault === null ? wish : { ...wish, pattern: '' });
+  const asked = usePaused(fault === null ? wish : { ...wish, pattern: '' });
   const shelf = useShelf(asked);
   const wrong = band.error ?? shelf.error;
   if (wrong !== null && shelf.data === undefined) {
@@ -37,58 +38,93 @@ export function Shelf() {
       </Notice>
     );
   }
+  return (
+    <div className="mx-auto max-w-5xl px-6 py-5">
+      <Find wish={wish} fault={fault} onAsk={ask} />
+      <Narrow wish={wish} onAsk={ask} />
+      <Songs shelf={shelf} wish={wish} />
+    </div>
+  );
+}
+
+interface AskProps {
+  readonly wish: ShelfWish;
+  readonly onAsk: (part: Partial<ShelfWish>) => void;
+}
+
+/** What is sought, and the ways to a new song. */
+function Find({ wish, fault, onAsk }: AskProps & { readonly fault: string | null }) {
+  return (
+    <div className="mb-2 flex flex-wrap items-start gap-2">
+      <Field label="Find a song" value={wish.find} placeholder="Find by title, writer or key" onChange={(find) => onAsk({ find })} />
+      <div className="min-w-52 flex-1">
+        <Field
+          label="Songs that go through these chords"
+          value={wish.pattern}
+          placeholder="1 4 6- 5, in any key"
+          numerals
+          onChange={(pattern) => onAsk({ pattern })}
+        />
+        {fault !== null && (
+          <p role="status" className="mt-1 text-sm text-quiet">
+            {fault}
+          </p>
+        )}
+      </div>
+      <NewSong />
+      <Link to="/band/files" className={buttonLook('plain')}>
+        <FileUp size={17} aria-hidden="true" /> Bring in
+      </Link>
+    </div>
+  );
+}
+
+/** In which order, with which tag, and whether those put away. */
+function Narrow({ wish, onAsk }: AskProps) {
+  return (
+    <div className="mb-3 flex flex-wrap items-center gap-1.5">
+      <label>
+        <span className="sr-only">Sort</span>
+        <select
+          value={wish.sort}
+          onChange={(event) => onAsk({ sort: event.target.value as ShelfWish['sort'] })}
+          className="min-h-11 rounded-lg border border-edge bg-raised px-2 text-[15px] font-semibold"
+        >
+          {SORTS.map(([value, label]) => (
+            <option key={value} value={value}>
+              {label}
+            </option>
+          ))}
+        </select>
+      </label>
+      <Tags chosen={wish.tag} onChoose={(tag) => onAsk({ tag })} />
+      <Button
+        look="bare"
+        aria-pressed={wish.archived}
+        className="ml-auto text-quiet aria-pressed:bg-wash aria-pressed:text-ink"
+        onClick={() => onAsk({ archived: !wish.archived })}
+      >
+        <Archive size={17} aria-hidden="true" /> Put away
+      </Button>
+    </div>
+  );
+}
+
+interface SongsProps {
+  readonly shelf: ReturnType<typeof useShelf>;
+  readonly wish: ShelfWish;
+}
+
+/** The songs that were found; that there are none is said once it is known. */
+function Songs({ shelf, wish }: SongsProps) {
   const songs = shelf.data?.pages.flatMap((page) => page.songs);
   const isWhole = wish.find === '' && wish.pattern === '' && wish.tag === null && !wish.archived;
   return (
-    <div className="mx-auto max-w-5xl px-6 py-5">
-      <div className="mb-2 flex flex-wrap items-start gap-2">
-        <Field label="Find a song" value={wish.find} placeholder="Find by title, writer or key" onChange={(find) => ask({ find })} />
-        <div className="min-w-52 flex-1">
-          <Field
-            label="Songs that go through these chords"
-            value={wish.pattern}
-            placeholder="1 4 6- 5, in any key"
-            numerals
-            onChange={(pattern) => ask({ pattern })}
-          />
-          {fault !== null && (
-            <p role="status" className="mt-1 text-sm text-quiet">
-              {fault}
-            </p>
-          )}
-        </div>
-        <NewSong />
-        <Link to="/band/files" className={buttonLook('plain')}>
-          <FileUp size={17} aria-hidden="true" /> Bring in
-        </Link>
-      </div>
-      <div className="mb-3 flex flex-wrap items-center gap-1.5">
-        <label>
-          <span className="sr-only">Sort</span>
-          <select
-            value={wish.sort}
-            onChange={(event) => ask({ sort: event.target.value as ShelfWish['sort'] })}
-            className="min-h-11 rounded-lg border border-edge bg-raised px-2 text-[15px] font-semibold"
-          >
-            {SORTS.map(([value, label]) => (
-              <option key={value} value={value}>
-                {label}
-              </option>
-            ))}
-          </select>
-        </label>
-        <Tags chosen={wish.tag} onChoose={(tag) => ask({ tag })} />
-        <Button
-          look="bare"
-          aria-pressed={wish.archived}
-          className="ml-auto text-quiet aria-pressed:bg-wash aria-pressed:text-ink"
-          onClick={() => ask({ archived: !wish.archived })}
-        >
-          <Archive size={17} aria-hidden="true" /> Put away
-        </Button>
-      </div>
+    <>
       {songs === undefined ? (
-        <p className="p-4 text-quiet">Fetching the songs…</p>
+        <p role="status" className="p-4 text-quiet">
+          Fetching the songs…
+        </p>
       ) : (
         <ul aria-label="Songs" className="border-t border-hairline">
           {songs.map((song) => (
@@ -109,7 +145,7 @@ export function Shelf() {
           {shelf.isFetchingNextPage ? 'Fetching…' : 'More songs'}
         </Button>
       )}
-    </div>
+    </>
   );
 }
 

@@ -1,4 +1,4 @@
-import { type BarCell, type ChordCell, nameKey, writtenKey } from '@aurora/core';
+import { type BarCell, type CellSection, type ChordCell, type Key, nameKey, writtenKey } from '@aurora/core';
 import { Minus, Plus, X } from 'lucide-react';
 import { type ReactNode, useEffect, useRef } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
@@ -48,9 +48,6 @@ interface StandProps {
 export function Stand({ songId, text, back, tonight = [], onPast, children }: StandProps) {
   const { sheet, reading } = useChartSheet(songId, text, { onStand: true });
   const { large } = useReads();
-  const lens = useLens();
-  const key = keyInForce({ key: lens.key, homeKey: lens.homeKey ?? reading.head.key });
-  const reads = writtenKey(lens.reader.reader, key);
   const page = useRef<HTMLElement>(null);
   const navigate = useNavigate();
   const away = { pathname: back, search: lensSearchNow() };
@@ -75,25 +72,9 @@ export function Stand({ songId, text, back, tonight = [], onPast, children }: St
   });
   return (
     <div className="flex h-full flex-col bg-ground text-ink">
-      <header className="flex items-center gap-3 border-b border-hairline px-4 py-1.5">
+      <StandHead title={reading.head.title} home={reading.head.key} away={away}>
         {children}
-        <h1 className="min-w-0 flex-1 truncate font-numeral text-xl font-bold">{reading.head.title}</h1>
-        <button type="button" aria-label="Key down a half step" className={ROUND} onClick={() => setKey(stepKey(key, -1))}>
-          <Minus size={20} />
-        </button>
-        <span className="music-glyph min-w-14 text-center text-2xl font-bold">
-          {nameKey(key, lens.naming)}
-          {reads.tonic !== key.tonic && (
-            <span className="block text-[13px] font-normal text-quiet">reads {nameKey(reads, lens.naming)}</span>
-          )}
-        </span>
-        <button type="button" aria-label="Key up a half step" className={ROUND} onClick={() => setKey(stepKey(key, 1))}>
-          <Plus size={20} />
-        </button>
-        <Link to={away} aria-label="Off the stand" className={ROUND}>
-          <X size={20} />
-        </Link>
-      </header>
+      </StandHead>
       {/* biome-ignore lint/a11y/noNoninteractiveTabindex: the page is turned by its keys */}
       <main ref={page} tabIndex={0} className="min-h-0 flex-1 overflow-auto px-3 pb-[40vh] outline-none sm:px-6">
         <div style={large ? LARGE : undefined}>
@@ -101,36 +82,76 @@ export function Stand({ songId, text, back, tonight = [], onPast, children }: St
           <p className="py-2 text-[max(15px,1.5vw)] text-quiet">{sheetFacts(reading).join('  ·  ')}</p>
           {sheet.sections.map((section, index) => (
             // biome-ignore lint/suspicious/noArrayIndexKey: sections may share a name; their place tells them apart
-            <section key={index} aria-label={section.name ?? 'Before the first section'} className="mb-4">
-              {section.name !== null && (
-                <h2 className="font-numeral text-[max(20px,2.6vw)] font-bold text-accent">
-                  {section.name}
-                  {section.times > 1 && ` ×${section.times}`}
-                  {section.remark !== null && <span className="ml-3 text-[0.75em] font-normal text-quiet">{section.remark}</span>}
-                </h2>
-              )}
-              {section.rows.map((row, place) => (
-                // biome-ignore lint/suspicious/noArrayIndexKey: rows have no name but their place
-                <div key={place} className="border-b border-hairline py-1">
-                  <div className={`grid ${row.isPickup ? 'grid-cols-[3fr_1fr]' : 'grid-cols-4'}`}>
-                    {row.isPickup && <span />}
-                    {row.bars.map((bar, at) => (
-                      <StandBar key={bar.index} bar={bar} last={at === row.bars.length - 1} />
-                    ))}
-                  </div>
-                  {row.words.map((words, verse) => (
-                    // biome-ignore lint/suspicious/noArrayIndexKey: two verses may say the same
-                    <p key={verse} className="text-[max(16px,1.9vw)] text-quiet italic">
-                      {words}
-                    </p>
-                  ))}
-                </div>
-              ))}
-            </section>
+            <StandSection key={index} section={section} />
           ))}
         </div>
       </main>
     </div>
+  );
+}
+
+interface StandHeadProps {
+  readonly title: string;
+  readonly home: Key;
+  readonly away: { readonly pathname: string; readonly search: string };
+  readonly children: ReactNode;
+}
+
+/** The song's name, the key with the next ones a press away, and the way off the stand. */
+function StandHead({ title, home, away, children }: StandHeadProps) {
+  const lens = useLens();
+  const key = keyInForce({ key: lens.key, homeKey: lens.homeKey ?? home });
+  const reads = writtenKey(lens.reader.reader, key);
+  return (
+    <header className="flex items-center gap-3 border-b border-hairline px-4 py-1.5">
+      {children}
+      <h1 className="min-w-0 flex-1 truncate font-numeral text-xl font-bold">{title}</h1>
+      <button type="button" aria-label="Key down a half step" className={ROUND} onClick={() => setKey(stepKey(key, -1))}>
+        <Minus size={20} />
+      </button>
+      <span className="music-glyph min-w-14 text-center text-2xl font-bold">
+        {nameKey(key, lens.naming)}
+        {reads.tonic !== key.tonic && <span className="block text-[13px] font-normal text-quiet">reads {nameKey(reads, lens.naming)}</span>}
+      </span>
+      <button type="button" aria-label="Key up a half step" className={ROUND} onClick={() => setKey(stepKey(key, 1))}>
+        <Plus size={20} />
+      </button>
+      <Link to={away} aria-label="Off the stand" className={ROUND}>
+        <X size={20} />
+      </Link>
+    </header>
+  );
+}
+
+/** A section as it lies on the stand. */
+function StandSection({ section }: { readonly section: CellSection }) {
+  return (
+    <section aria-label={section.name ?? 'Before the first section'} className="mb-4">
+      {section.name !== null && (
+        <h2 className="font-numeral text-[max(20px,2.6vw)] font-bold text-accent">
+          {section.name}
+          {section.times > 1 && ` ×${section.times}`}
+          {section.remark !== null && <span className="ml-3 text-[0.75em] font-normal text-quiet">{section.remark}</span>}
+        </h2>
+      )}
+      {section.rows.map((row, place) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: rows have no name but their place
+        <div key={place} className="border-b border-hairline py-1">
+          <div className={`grid ${row.isPickup ? 'grid-cols-[3fr_1fr]' : 'grid-cols-4'}`}>
+            {row.isPickup && <span />}
+            {row.bars.map((bar, at) => (
+              <StandBar key={bar.index} bar={bar} last={at === row.bars.length - 1} />
+            ))}
+          </div>
+          {row.words.map((words, verse) => (
+            // biome-ignore lint/suspicious/noArrayIndexKey: two verses may say the same
+            <p key={verse} className="text-[max(16px,1.9vw)] text-quiet italic">
+              {words}
+            </p>
+          ))}
+        </div>
+      ))}
+    </section>
   );
 }
 

@@ -35,37 +35,7 @@ export function AllKeys({ sounding, naming, build }: PanelProps) {
           ]}
           onChange={setWay}
         />
-        <svg
-          viewBox="0 0 300 300"
-          className="mt-2 w-full max-w-[300px]"
-          role="img"
-          aria-label={`The circle, clockwise in ${way}: ${keys.map((key) => nameKey(key, naming)).join(', ')}`}
-        >
-          <circle cx={MIDDLE} cy={MIDDLE} r={RADIUS} fill="none" stroke="var(--edge)" strokeWidth={2} />
-          {keys.map((key, index) => {
-            const angle = (index / keys.length) * 2 * Math.PI - Math.PI / 2;
-            const [x, y] = [MIDDLE + RADIUS * Math.cos(angle), MIDDLE + RADIUS * Math.sin(angle)];
-            return (
-              <g key={key.tonic}>
-                <circle cx={x} cy={y} r={21} fill={index === here ? 'var(--accent)' : 'var(--raised)'} stroke="var(--edge)" />
-                <text
-                  x={x}
-                  y={y + 6}
-                  textAnchor="middle"
-                  fontSize={16}
-                  fontWeight={700}
-                  fill={index === here ? 'var(--on-accent)' : 'var(--ink)'}
-                  className="music-glyph"
-                >
-                  {nameKey(key, naming)}
-                </text>
-              </g>
-            );
-          })}
-          <text x={MIDDLE} y={MIDDLE + 5} textAnchor="middle" fontSize={15} fill="var(--quiet)">
-            up in {way}
-          </text>
-        </svg>
+        <Circle keys={keys} here={here} way={way} naming={naming} />
         {neighbours.map((neighbour) => (
           <div key={neighbour.tonic} className="mt-2">
             {circleWords(from.tonic, neighbour.tonic, naming).map((sentence) => (
@@ -84,30 +54,80 @@ export function AllKeys({ sounding, naming, build }: PanelProps) {
           ]}
           onChange={setMode}
         />
-        <table className="mt-2 w-full text-left text-[14px] max-lg:min-w-[600px]">
-          <tbody>
-            {keys.map((key, index) => (
-              <tr key={key.tonic} className={`border-t border-hairline ${index === here ? 'bg-wash' : ''}`}>
-                <th className="py-0.5 pr-2">
-                  <button
-                    type="button"
-                    onClick={() => setKey(key)}
-                    className="music-glyph min-h-11 min-w-10 rounded px-1 text-left text-lg font-bold hover:text-accent"
-                  >
-                    <Glyphs text={nameNote(key.tonic, naming.notes)} />
-                  </button>
-                </th>
-                {columnsOf(key, key, build, naming).map((column) => (
-                  <td key={column.number.degree} className="music-glyph pr-1 whitespace-nowrap">
-                    {nameChord(column.chord, naming)}
-                  </td>
-                ))}
-              </tr>
-            ))}
-          </tbody>
-        </table>
+        <KeyTable keys={keys} here={here} build={build} naming={naming} />
       </div>
     </div>
+  );
+}
+
+interface KeysProps extends Pick<PanelProps, 'naming'> {
+  readonly keys: readonly Key[];
+  /** Where the key that is read stands; −1 for nowhere. */
+  readonly here: number;
+}
+
+/** The circle as it is walked just now. */
+function Circle({ keys, here, way, naming }: KeysProps & { readonly way: 'fifths' | 'fourths' }) {
+  return (
+    <svg
+      viewBox="0 0 300 300"
+      className="mt-2 w-full max-w-[300px]"
+      role="img"
+      aria-label={`The circle, clockwise in ${way}: ${keys.map((key) => nameKey(key, naming)).join(', ')}`}
+    >
+      <circle cx={MIDDLE} cy={MIDDLE} r={RADIUS} fill="none" stroke="var(--edge)" strokeWidth={2} />
+      {keys.map((key, index) => {
+        const angle = (index / keys.length) * 2 * Math.PI - Math.PI / 2;
+        const [x, y] = [MIDDLE + RADIUS * Math.cos(angle), MIDDLE + RADIUS * Math.sin(angle)];
+        return (
+          <g key={key.tonic}>
+            <circle cx={x} cy={y} r={21} fill={index === here ? 'var(--accent)' : 'var(--raised)'} stroke="var(--edge)" />
+            <text
+              x={x}
+              y={y + 6}
+              textAnchor="middle"
+              fontSize={16}
+              fontWeight={700}
+              fill={index === here ? 'var(--on-accent)' : 'var(--ink)'}
+              className="music-glyph"
+            >
+              {nameKey(key, naming)}
+            </text>
+          </g>
+        );
+      })}
+      <text x={MIDDLE} y={MIDDLE + 5} textAnchor="middle" fontSize={15} fill="var(--quiet)">
+        up in {way}
+      </text>
+    </svg>
+  );
+}
+
+/** Every key with its seven chords; pressed, it is read. */
+function KeyTable({ keys, here, build, naming }: KeysProps & Pick<PanelProps, 'build'>) {
+  return (
+    <table className="mt-2 w-full text-left text-[14px] max-lg:min-w-[600px]">
+      <tbody>
+        {keys.map((key, index) => (
+          <tr key={key.tonic} className={`border-t border-hairline ${index === here ? 'bg-wash' : ''}`}>
+            <th className="py-0.5 pr-2">
+              <button
+                type="button"
+                onClick={() => setKey(key)}
+                className="music-glyph min-h-11 min-w-10 rounded px-1 text-left text-lg font-bold hover:text-accent"
+              >
+                <Glyphs text={nameNote(key.tonic, naming.notes)} />
+              </button>
+            </th>
+            {columnsOf(key, key, build, naming).map((column) => (
+              <td key={column.number.degree} className="music-glyph pr-1 whitespace-nowrap">
+                {nameChord(column.chord, naming)}
+              </td>
+            ))}
+          </tr>
+        ))}
+      </tbody>
+    </table>
   );
 }
 

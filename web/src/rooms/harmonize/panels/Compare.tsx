@@ -59,38 +59,50 @@ export function Compare({ written, naming, build }: PanelProps) {
         <span role="status">{changedWords(changed, naming)}</span>
       </div>
       <div className="overflow-x-auto">
-        <table className="w-full min-w-[640px] text-left">
-          <tbody>
-            {(['first', 'second'] as const).map((side) => (
-              <tr key={side} className="border-t border-hairline">
-                <th className="music-glyph py-2 pr-3 font-semibold">{nameKey(side === 'first' ? written : other, naming)}</th>
-                {chords.map((chord) => (
-                  <td key={chord.first.chord.root} className={`py-2 pr-2 ${chord.changes.length > 0 ? 'font-bold' : 'text-quiet'}`}>
-                    <span className="music-glyph text-lg">
-                      <Glyphs text={nameChord(chord[side].chord, naming)} />
-                    </span>
-                  </td>
-                ))}
-              </tr>
-            ))}
-            <tr className="border-t border-hairline align-top text-[13px]">
-              <th className="py-2 pr-3 font-semibold text-quiet">what changes</th>
-              {chords.map((chord) => (
-                <td key={chord.first.chord.root} className="music-glyph py-2 pr-2 leading-snug">
-                  {chord.changes.map(({ from, to, before, after }) => (
-                    <span key={from} className="block">
-                      {withGlyphs(before.name)} {nameNote(from, naming.notes)} → {withGlyphs(after?.name ?? '')}{' '}
-                      {nameNote(to, naming.notes)}
-                    </span>
-                  ))}
-                  {chord.changes.length === 0 && <span className="text-quiet">the same</span>}
-                </td>
-              ))}
-            </tr>
-          </tbody>
-        </table>
+        <BothScales first={written} second={other} chords={chords} naming={naming} />
       </div>
     </div>
+  );
+}
+
+interface BothScalesProps extends Pick<PanelProps, 'naming'> {
+  readonly first: Key;
+  readonly second: Key;
+  readonly chords: ReturnType<typeof compareKeys>['chords'];
+}
+
+/** The chords of both, degree by degree, and what becomes of each changed note. */
+function BothScales({ first, second, chords, naming }: BothScalesProps) {
+  return (
+    <table className="w-full min-w-[640px] text-left">
+      <tbody>
+        {(['first', 'second'] as const).map((side) => (
+          <tr key={side} className="border-t border-hairline">
+            <th className="music-glyph py-2 pr-3 font-semibold">{nameKey(side === 'first' ? first : second, naming)}</th>
+            {chords.map((chord) => (
+              <td key={chord.first.chord.root} className={`py-2 pr-2 ${chord.changes.length > 0 ? 'font-bold' : 'text-quiet'}`}>
+                <span className="music-glyph text-lg">
+                  <Glyphs text={nameChord(chord[side].chord, naming)} />
+                </span>
+              </td>
+            ))}
+          </tr>
+        ))}
+        <tr className="border-t border-hairline align-top text-[13px]">
+          <th className="py-2 pr-3 font-semibold text-quiet">what changes</th>
+          {chords.map((chord) => (
+            <td key={chord.first.chord.root} className="music-glyph py-2 pr-2 leading-snug">
+              {chord.changes.map(({ from, to, before, after }) => (
+                <span key={from} className="block">
+                  {withGlyphs(before.name)} {nameNote(from, naming.notes)} → {withGlyphs(after?.name ?? '')} {nameNote(to, naming.notes)}
+                </span>
+              ))}
+              {chord.changes.length === 0 && <span className="text-quiet">the same</span>}
+            </td>
+          ))}
+        </tr>
+      </tbody>
+    </table>
   );
 }
 

@@ -1,4 +1,4 @@
-import { nameNote, nameStep, plainNote, positionDots, printScaleNumber, scaleOnString } from '@aurora/core';
+import { type Naming, nameNote, nameStep, plainNote, positionDots, printScaleNumber, scaleOnString } from '@aurora/core';
 import { useState } from 'react';
 import { neckGeometry } from '../../../parts/neck/neck-view.ts';
 import { usePlaying } from '../../../session/seat.ts';
@@ -16,8 +16,6 @@ export function OneString({ sounding, naming }: PanelProps) {
   const [chosen, setChosen] = useState('5');
   const [last, setLast] = useState(LAST_FRET);
   const string = Number(chosen) <= tuning.length ? chosen : '1';
-  const neck = neckGeometry(instrument, LAST_FRET);
-  const { fretX, spaceX } = neck;
   const notes = scaleOnString(sounding, tuning[tuning.length - Number(string)] as number, last);
   return (
     <div>
@@ -42,85 +40,115 @@ export function OneString({ sounding, naming }: PanelProps) {
         </label>
       </div>
       <div className="overflow-x-auto">
-        <svg
-          viewBox={`0 0 ${neck.width} 112`}
-          className="w-full min-w-[680px]"
-          role="img"
-          aria-label={`On string ${string}: ${notes.map(({ note, fret }) => `${nameNote(note, naming.notes)} at fret ${fret}`).join(', ')}`}
-        >
-          <rect
-            x={Math.min(fretX(0), fretX(LAST_FRET))}
-            y={LINE - 16}
-            width={Math.abs(fretX(LAST_FRET) - fretX(0))}
-            height={32}
-            fill="var(--wood)"
-          />
-          {Array.from({ length: LAST_FRET + 1 }, (_, fret) => (
-            <line
-              key={fretX(fret)}
-              x1={fretX(fret)}
-              x2={fretX(fret)}
-              y1={LINE - 16}
-              y2={LINE + 16}
-              stroke={fret === 0 ? 'var(--ink)' : 'var(--fretwire)'}
-              strokeWidth={fret === 0 ? 6 : 2}
-            />
-          ))}
-          {positionDots(instrument.dots, LAST_FRET).map(({ fret }) => (
-            <circle key={fret} cx={spaceX(fret)} cy={LINE + 26} r={3.5} fill="var(--fretwire)" />
-          ))}
-          <line x1={fretX(0)} x2={fretX(LAST_FRET)} y1={LINE} y2={LINE} stroke="var(--string)" strokeWidth={3} />
-          {notes.map(({ note, degree, fret, folded, step }, place) => {
-            const x = spaceX(fret);
-            const next = notes[place + 1];
-            const root = degree === 0;
-            return (
-              // biome-ignore lint/suspicious/noArrayIndexKey: the tonic stands twice
-              <g key={place}>
-                {next !== undefined && next.fret > fret && (
-                  <text x={(x + spaceX(next.fret)) / 2} y={14} textAnchor="middle" fontSize={13} fontWeight={700} fill="var(--quiet)">
-                    {nameStep(step, naming.steps)}
-                  </text>
-                )}
-                {root ? (
-                  <rect x={x - 14} y={LINE - 13} width={28} height={26} rx={5} fill="var(--accent)" />
-                ) : (
-                  <circle
-                    cx={x}
-                    cy={LINE}
-                    r={13}
-                    fill="var(--raised)"
-                    stroke="var(--ink)"
-                    strokeWidth={1.6}
-                    strokeDasharray={folded ? '3 3' : undefined}
-                  />
-                )}
-                <text
-                  x={x}
-                  y={LINE + 5}
-                  textAnchor="middle"
-                  fontSize={14}
-                  fontWeight={700}
-                  fill={root ? 'var(--on-accent)' : 'var(--ink)'}
-                  className="music-glyph"
-                >
-                  {nameNote(note, naming.notes)}
-                </text>
-                <text x={x} y={LINE + 46} textAnchor="middle" fontSize={14} fontWeight={600} fill="var(--ink)" className="music-glyph">
-                  {printScaleNumber(degree, 'glyph')}
-                </text>
-                <text x={x} y={LINE + 63} textAnchor="middle" fontSize={12} fill="var(--quiet)">
-                  fret {fret}
-                </text>
-              </g>
-            );
-          })}
-        </svg>
+        <StringPicture string={string} notes={notes} naming={naming} />
       </div>
       <p className="text-quiet">
         As it sounds, on a string tuned to {nameNote(plainNote(tuning[tuning.length - Number(string)] as number), naming.notes)}.{' '}
         {notes.some(({ folded }) => folded) ? 'Dashed notes are taken an octave lower, twelve frets back.' : ''}
       </p>
     </div>
+  );
+}
+
+interface StringPictureProps {
+  readonly string: string;
+  readonly notes: readonly StringNoteOf[];
+  readonly naming: Naming;
+}
+
+type StringNoteOf = ReturnType<typeof scaleOnString>[number];
+
+/** One string from the nut to the last fret, with the notes of the key on it. */
+function StringPicture({ string, notes, naming }: StringPictureProps) {
+  const { instrument } = usePlaying();
+  const neck = neckGeometry(instrument, LAST_FRET);
+  const { fretX, spaceX } = neck;
+  return (
+    <svg
+      viewBox={`0 0 ${neck.width} 112`}
+      className="w-full min-w-[680px]"
+      role="img"
+      aria-label={`On string ${string}: ${notes.map(({ note, fret }) => `${nameNote(note, naming.notes)} at fret ${fret}`).join(', ')}`}
+    >
+      <rect
+        x={Math.min(fretX(0), fretX(LAST_FRET))}
+        y={LINE - 16}
+        width={Math.abs(fretX(LAST_FRET) - fretX(0))}
+        height={32}
+        fill="var(--wood)"
+      />
+      {Array.from({ length: LAST_FRET + 1 }, (_, fret) => (
+        <line
+          key={fretX(fret)}
+          x1={fretX(fret)}
+          x2={fretX(fret)}
+          y1={LINE - 16}
+          y2={LINE + 16}
+          stroke={fret === 0 ? 'var(--ink)' : 'var(--fretwire)'}
+          strokeWidth={fret === 0 ? 6 : 2}
+        />
+      ))}
+      {positionDots(instrument.dots, LAST_FRET).map(({ fret }) => (
+        <circle key={fret} cx={spaceX(fret)} cy={LINE + 26} r={3.5} fill="var(--fretwire)" />
+      ))}
+      <line x1={fretX(0)} x2={fretX(LAST_FRET)} y1={LINE} y2={LINE} stroke="var(--string)" strokeWidth={3} />
+      {notes.map((one, place) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: the tonic stands twice
+        <StringNote key={place} one={one} next={notes[place + 1]} x={spaceX} naming={naming} />
+      ))}
+    </svg>
+  );
+}
+
+interface StringNoteProps {
+  readonly one: StringNoteOf;
+  readonly next: StringNoteOf | undefined;
+  /** Where a fret is pressed. */
+  readonly x: (fret: number) => number;
+  readonly naming: Naming;
+}
+
+/** A note on the string with its degree, its fret and the step to the next one. */
+function StringNote({ one: { note, degree, fret, folded, step }, next, x, naming }: StringNoteProps) {
+  const at = x(fret);
+  const root = degree === 0;
+  return (
+    <g>
+      {next !== undefined && next.fret > fret && (
+        <text x={(at + x(next.fret)) / 2} y={14} textAnchor="middle" fontSize={13} fontWeight={700} fill="var(--quiet)">
+          {nameStep(step, naming.steps)}
+        </text>
+      )}
+      {root ? (
+        <rect x={at - 14} y={LINE - 13} width={28} height={26} rx={5} fill="var(--accent)" />
+      ) : (
+        <circle
+          cx={at}
+          cy={LINE}
+          r={13}
+          fill="var(--raised)"
+          stroke="var(--ink)"
+          strokeWidth={1.6}
+          strokeDasharray={folded ? '3 3' : undefined}
+        />
+      )}
+      <text
+        x={at}
+        y={LINE + 5}
+        textAnchor="middle"
+        fontSize={14}
+        fontWeight={700}
+        fill={root ? 'var(--on-accent)' : 'var(--ink)'}
+        className="music-glyph"
+      >
+        {nameNote(note, naming.notes)}
+      </text>
+      <text x={at} y={LINE + 46} textAnchor="middle" fontSize={14} fontWeight={600} fill="var(--ink)" className="music-glyph">
+        {printScaleNumber(degree, 'glyph')}
+      </text>
+      <text x={at} y={LINE + 63} textAnchor="middle" fontSize={12} fill="var(--quiet)">
+        fret {fret}
+      </text>
+    </g>
   );
 }

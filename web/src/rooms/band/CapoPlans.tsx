@@ -1,0 +1,57 @@
+import type { Member } from '@aurora/wire';
+import { Wand2 } from 'lucide-react';
+import { useState } from 'react';
+import { useMembers } from '../../api/members.ts';
+import { withPlannedCapos } from '../../document/evening-view.ts';
+import type { Tonight } from '../../document/use-evening.ts';
+import { planCaposOfSet } from '../../parts/neck/neck-engine.ts';
+import { isGuitar } from '../../session/reader-view.ts';
+import { Button } from '../../ui/Button.tsx';
+import { sayFault } from '../../ui/say.ts';
+import { capoWishOf } from './capo-wish.ts';
+
+/** For each guitar, frets for the whole set with the fewest moves. */
+export function CapoPlans({ tonight }: { readonly tonight: Tonight }) {
+  const members = (useMembers() ?? []).filter(isGuitar);
+  const { desk, evening } = tonight;
+  const [told, setTold] = useState<string | null>(null);
+  const plan = async (member: Member) => {
+    try {
+      const { entries } = evening;
+      const songs = entries.map(({ song }) => (song === null ? null : { source: song.source, tonic: song.key.tonic }));
+      const frets = await planCaposOfSet(songs, capoWishOf(member));
+      // the set may have changed while the frets were worked out
+      desk.change((body) => withPlannedCapos(body, member.id, new Map(entries.map(({ id }, at) => [id, frets[at] ?? null]))));
+      setTold(`${member.name}: ${movesWords(frets)}`);
+    } catch {
+      void sayFault('The capos could not be planned.');
+    }
+  };
+  if (members.length === 0 || evening.entries.length === 0) return null;
+  return (
+    <div className="mt-4 flex flex-col items-start gap-2 border-t border-hairline pt-3">
+      <h3 className="font-semibold">Capos for the whole set</h3>
+      <p className="text-[14px] text-quiet">The fewest moves, with shapes about as easy as they can be in every song.</p>
+      {members.map((member) => (
+        <Button key={member.id} onClick={() => void plan(member)}>
+          <Wand2 size={17} aria-hidden="true" /> Plan {member.name}’s capo
+        </Button>
+      ))}
+      {told !== null && (
+        <p role="status" className="text-[15px]">
+          {told}
+        </p>
+      )}
+    </div>
+  );
+}
+
+/** How often a capo moves, a break apart. */
+function movesWords(frets: readonly (number | null)[]): string {
+  const moves = frets.filter((fret, at) => at > 0 && fret !== null && frets[at - 1] !== null && frets[at - 1] !== fret).length;
+  return moves === 0
+    ? 'the capo stays where it is between songs.'
+    : moves === 1
+      ? 'one move between songs.'
+      : `${moves} moves between songs.`;
+}

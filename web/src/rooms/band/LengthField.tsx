@@ -1,0 +1,40 @@
+import { parseLength, printLength } from '@aurora/core';
+import { useState } from 'react';
+import { TextField } from '../../ui/TextField.tsx';
+
+/** A length as minutes and seconds; empty for as long as the chart says. */
+export function LengthField({
+  value,
+  usual,
+  onChange,
+}: {
+  readonly value: number | null;
+  readonly usual: number;
+  readonly onChange: (seconds: number | null) => void;
+}) {
+  const shown = value === null ? '' : printLength(value);
+  const [fault, setFault] = useState(false);
+  const take = (text: string) => {
+    if (text === shown) return setFault(false);
+    const next = text.trim() === '' ? null : parseLength(text);
+    setFault(next === undefined);
+    if (next !== undefined) onChange(next);
+  };
+  return (
+    <div>
+      <TextField
+        key={shown}
+        label="Length"
+        value={shown}
+        most={6}
+        placeholder={usual === 0 ? '3:30' : printLength(usual)}
+        onChange={take}
+      />
+      {fault && (
+        <p role="alert" className="text-sm font-semibold text-alarm">
+          Minutes and seconds, such as 3:30
+        </p>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,103 @@
+import { moveKey, nameKey, printKey, simplestKey, writtenKey } from '@aurora/core';
+import type { Member, SetSongEntry } from '@aurora/wire';
+import { BookOpen, Minus, Plus, RotateCcw } from 'lucide-react';
+import { Link } from 'react-router';
+import { useMembers } from '../../api/members.ts';
+import { caposWith } from '../../document/evening-view.ts';
+import type { Tonight } from '../../document/use-evening.ts';
+import { Glyphs } from '../../parts/notation/Glyphs.tsx';
+import { KeyInput } from '../../parts/reading/KeyInput.tsx';
+import { useLens, useNaming } from '../../session/lens.ts';
+import { lensSearch } from '../../session/lens-store.ts';
+import { isGuitar, memberChoice } from '../../session/reader-view.ts';
+import { Button, buttonLook } from '../../ui/Button.tsx';
+import { NumberField } from '../../ui/NumberField.tsx';
+import { TextField } from '../../ui/TextField.tsx';
+import { LengthField } from './LengthField.tsx';
+
+interface SongTonightProps {
+  readonly tonight: Tonight;
+  readonly at: number;
+  readonly stored: SetSongEntry;
+  readonly onChange: (change: Partial<SetSongEntry>) => void;
+}
+
+/** What is said about a song tonight. */
+export function SongTonight({ tonight, at, stored, onChange }: SongTonightProps) {
+  const { naming, reader } = useLens();
+  const members = useMembers() ?? [];
+  const one = tonight.evening.entries[at];
+  const song = one?.song;
+  if (one === undefined || song === null || song === undefined) return null;
+  const home = song.reading.head.key;
+  const setKey = (tonic: number | null) => onChange({ key: tonic === null || tonic === home.tonic ? null : printKey({ ...home, tonic }) });
+  const seconds = tonight.times[at]?.seconds ?? 0;
+  const guitars = members.filter(isGuitar);
+  const capoOf = (member: Member) => stored.capos[member.id] ?? member.reads.capo;
+  const readerTonight = reader.member !== null && isGuitar(reader.member) ? memberChoice(reader.member, capoOf(reader.member)) : reader;
+  const search = lensSearch({ key: song.key.tonic === home.tonic ? null : song.key, readerId: readerTonight.id });
+  return (
+    <>
+      <KeyTonight song={song} onKey={setKey} />
+      <div className="grid grid-cols-2 gap-3">
+        <NumberField
+          label="Tempo"
+          value={stored.tempo}
+          min={20}
+          max={400}
+          placeholder={String(song.reading.head.tempo ?? 'unsaid')}
+          onChange={(tempo) => onChange({ tempo })}
+        />
+        <LengthField value={stored.seconds} usual={seconds} onChange={(next) => onChange({ seconds: next })} />
+      </div>
+      <TextField label="Who counts in" value={stored.starts} most={80} onChange={(starts) => onChange({ starts })} />
+      <TextField label="Notes for tonight" value={stored.notes} most={600} onChange={(notes) => onChange({ notes })} />
+      {guitars.map((member) => (
+        <NumberField
+          key={member.id}
+          label={`${member.name}’s capo: ${nameKey(writtenKey(memberChoice(member, capoOf(member)).reader, song.key), naming)} shapes`}
+          value={stored.capos[member.id] ?? null}
+          min={0}
+          max={member.reads.maxCapo}
+          placeholder={String(member.reads.capo)}
+          onChange={(fret) => onChange({ capos: caposWith(stored.capos, member.id, fret) })}
+        />
+      ))}
+      <Link to={{ pathname: `/songs/${stored.songId}/chart`, search }} className={buttonLook('plain')}>
+        <BookOpen size={17} aria-hidden="true" /> Open the chart in tonight’s key
+      </Link>
+    </>
+  );
+}
+
+interface KeyTonightProps {
+  readonly song: NonNullable<Tonight['evening']['entries'][number]['song']>;
+  readonly onKey: (tonic: number | null) => void;
+}
+
+/** Tonight’s key, a half step at a time or typed, and back to the song’s own. */
+function KeyTonight({ song, onKey }: KeyTonightProps) {
+  const naming = useNaming();
+  const home = song.reading.head.key;
+  return (
+    <div role="group" aria-label="Tonight’s key" className="flex flex-wrap items-center gap-2">
+      <Button aria-label="Down a half step" className="px-3!" onClick={() => onKey(moveKey(song.key, -1).tonic)}>
+        <Minus size={18} />
+      </Button>
+      <b className="music-glyph min-w-16 text-center font-numeral text-3xl" data-testid="tonights-key">
+        <Glyphs text={nameKey(song.key, naming)} />
+      </b>
+      <Button aria-label="Up a half step" className="px-3!" onClick={() => onKey(moveKey(song.key, 1).tonic)}>
+        <Plus size={18} />
+      </Button>
+      {song.key.tonic !== home.tonic && (
+        <Button look="bare" aria-label={`Back to the home key ${nameKey(home, naming)}`} onClick={() => onKey(null)}>
+          <RotateCcw size={17} /> <Glyphs text={nameKey(home, naming)} />
+        </Button>
+      )}
+      <div className="w-full">
+        <KeyInput label="Type tonight’s key" onKey={({ tonic }) => onKey(simplestKey({ ...home, tonic }, home).tonic)} />
+      </div>
+    </div>
+  );
+}
