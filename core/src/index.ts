@@ -66,7 +66,7 @@ export {
 } from './edit/bar-edits.ts';
 export { readChange, storeChange } from './edit/change-json.ts';
 export { type ChartEdit, compileEdit } from './edit/chart-edit.ts';
-export { type BarChange, compareCharts } from './edit/compare-charts.ts';
+export { type BarChange, compareCharts, comparedParts } from './edit/compare-charts.ts';
 export { deepenBars, type FormerChords } from './edit/deepen.ts';
 export { withHeadLine } from './edit/head-edit.ts';
 export { type BarSign, type ChangeKind, changeFrom, toggleSign } from './edit/mark-edits.ts';
@@ -300,6 +300,7 @@ export {
 } from './wording/analysis-words.ts';
 export { bridgeWords } from './wording/bridge-words.ts';
 export { capoWords, pairWords } from './wording/capo-words.ts';
+export { changeWords } from './wording/change-words.ts';
 export { findingWords } from './wording/check-words.ts';
 export { circleWords } from './wording/circle-words.ts';
 export { faultWords } from './wording/fault-words.ts';

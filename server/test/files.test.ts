@@ -226,7 +226,7 @@ test('every song in every format, zipped, with a report of what got lost', async
 describe('a backup of the whole band', () => {
   async function furnished() {
     const songId = await song();
-    await saveSong(db.pool, bandId, songId, 1, `${CHART}\n[B]\n6- 4\n`);
+    await saveSong(db.pool, bandId, songId, { baseRevision: 1, source: `${CHART}\n[B]\n6- 4\n` });
     await changeSong(db.pool, bandId, songId, { tags: ['loud'] });
     const put = await song('title: Put Away\nkey: C\n1\n');
     await changeSong(db.pool, bandId, put, { archived: true });
@@ -251,7 +251,7 @@ describe('a backup of the whole band', () => {
     const { songId } = await furnished();
     const before = await asKept();
     const text = await backup();
-    await saveSong(db.pool, bandId, songId, 2, 'title: Spoilt\n1\n');
+    await saveSong(db.pool, bandId, songId, { baseRevision: 2, source: 'title: Spoilt\n1\n' });
     await song('title: One More\n1\n');
     const { id, preview } = await bring('band.json', text);
     expect(preview).toMatchObject({ kind: 'backup', band: 'The Slipway', songs: 2, versions: 3, members: 1, sets: 1 });

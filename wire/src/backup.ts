@@ -34,6 +34,7 @@ export const bandBackup = z
                 revision: z.number().int().min(1),
                 savedAt: time,
                 name: words.max(80).nullable(),
+                by: id.nullable().default(null).describe('the player who saved'),
                 source: words,
               }),
             )

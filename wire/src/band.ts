@@ -57,7 +57,11 @@ export const tagsAnswer = z.object({ tags: z.array(z.object({ tag: z.string(), s
 
 export const songCreateRequest = z.object({ source: chartSource }).meta({ id: 'SongCreateRequest' });
 export const songSaveRequest = z
-  .object({ source: chartSource, baseRevision: z.number().int().min(1, { error: 'a revision counts from 1' }) })
+  .object({
+    source: chartSource,
+    baseRevision: z.number().int().min(1, { error: 'a revision counts from 1' }),
+    by: z.uuid({ error: 'that is no player' }).nullable().default(null).describe('the player who saves, where it is known'),
+  })
   .meta({ id: 'SongSaveRequest' });
 
 const alikeSong = z
@@ -74,11 +78,19 @@ const versionHead = {
   revision: z.number().int(),
   savedAt: z.string(),
   name: z.string().nullable(),
+  by: z.string().nullable().describe('the name of the player who saved; null where nobody said, or the player has left'),
 };
 export const songVersion = z.object({ ...versionHead, source: z.string() }).meta({ id: 'SongVersion' });
 export const songVersionsAnswer = z
   .object({
-    versions: z.array(z.object(versionHead).meta({ id: 'SongVersionHead' })),
+    versions: z.array(
+      z
+        .object({
+          ...versionHead,
+          changes: z.array(z.string()).describe('what it changed of the save before it in this list, in words; none for the first'),
+        })
+        .meta({ id: 'SongVersionHead' }),
+    ),
     next: z.number().int().nullable().describe('the revision the next page begins before; null on the last one'),
   })
   .meta({ id: 'SongVersions' });

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { readChart } from '../chart/reading.ts';
-import { type BarChange, compareCharts } from './compare-charts.ts';
+import { type BarChange, compareCharts, comparedParts } from './compare-charts.ts';
 
 const chart = (bars: string) => readChart(`key: G\n${bars}\n`);
 const compared = (before: string, after: string) => compareCharts(chart(before), chart(after));
@@ -71,4 +71,69 @@ test('very long charts are still compared at both ends', () => {
   const changes = compareCharts(chart(`1 4 ${long} 5`), chart(`1 4 b7 ${long} b3 5`));
   expect(changes[0]).toEqual({ kind: 'same', before: 0, after: 0 });
   expect(changes.at(-1)).toMatchObject({ kind: 'same' });
+});
+
+describe('by section', () => {
+  const parts = (before: string, after: string) =>
+    comparedParts(readChart(before), readChart(after)).map(({ name, wasCalled, changes }) => [
+      name,
+      wasCalled,
+      changes.map(({ kind }) => SIGNS[kind]).join(''),
+    ]);
+  const SONG = 'key: G\n1 1\n\n[Verse]\n1 4\n\n[Chorus]\n4 5 1\n';
+  test.each([
+    [
+      'as it is',
+      SONG,
+      [
+        ['', null, '=='],
+        ['Verse', null, '=='],
+        ['Chorus', null, '==='],
+      ],
+    ],
+    [
+      'a bar taken out of the middle one',
+      SONG.replace('1 4\n', '1\n'),
+      [
+        ['', null, '=='],
+        ['Verse', null, '=-'],
+        ['Chorus', null, '==='],
+      ],
+    ],
+    [
+      'called otherwise',
+      SONG.replace('[Verse]', '[First]'),
+      [
+        ['', null, '=='],
+        ['First', 'Verse', '=='],
+        ['Chorus', null, '==='],
+      ],
+    ],
+    [
+      'one more',
+      `${SONG}\n[Tag]\n6- 6-\n`,
+      [
+        ['', null, '=='],
+        ['Verse', null, '=='],
+        ['Chorus', null, '==='],
+        ['Tag', null, '++'],
+      ],
+    ],
+    [
+      'one less',
+      SONG.replace(/\[Chorus\][\s\S]*/, ''),
+      [
+        ['', null, '=='],
+        ['Verse', null, '=='],
+        ['Chorus', null, '---'],
+      ],
+    ],
+  ])('%s', (_, after, expected) => expect(parts(SONG, after)).toEqual(expected));
+
+  test('tells every change of the whole comparison once, in order', () => {
+    const after = SONG.replace('4 5 1', '2- 5 1 1').replace('1 4\n', '4\n');
+    expect(comparedParts(readChart(SONG), readChart(after)).flatMap(({ changes }) => changes)).toEqual(
+      compareCharts(readChart(SONG), readChart(after)),
+    );
+  });
 });

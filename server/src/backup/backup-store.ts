@@ -46,17 +46,18 @@ async function songsWithVersions(db: Queryable, bandId: string): Promise<BandBac
     revision: number;
     saved_at: Date;
     name: string | null;
+    by: string | null;
     source: string;
   }>(
-    `select song.id, song.tags, song.archived_at is not null as archived, version.revision, version.saved_at, version.name, version.source
+    `select song.id, song.tags, song.archived_at is not null as archived, version.revision, version.saved_at, version.name, version.saved_by as by, version.source
        from song join chart_version version on version.song_id = song.id
       where song.band_id = $1 order by song.created_at, song.id, version.revision`,
     [bandId],
   );
   const songs: BandBackup['songs'] = [];
-  for (const { id, tags, archived, revision, saved_at, name, source } of rows) {
+  for (const { id, tags, archived, revision, saved_at, name, by, source } of rows) {
     if (songs.at(-1)?.id !== id) songs.push({ id, tags, archived, versions: [] });
-    songs.at(-1)?.versions.push({ revision, savedAt: saved_at.toISOString(), name, source });
+    songs.at(-1)?.versions.push({ revision, savedAt: saved_at.toISOString(), name, by, source });
   }
   return songs;
 }
@@ -81,7 +82,7 @@ export async function restoreBand(client: Queryable, bandId: string, backup: Ban
     if (instrument !== null) await saveInstrument(client, bandId, members.get(id) as string, instrument);
   }
   for (const [index, song] of backup.songs.entries()) {
-    await insertWithVersions(client, bandId, songs.get(song.id) as string, song);
+    await insertWithVersions(client, bandId, songs.get(song.id) as string, { ...song, versions: ofMembers(song.versions, members) });
     await tick(index + 1, backup.songs.length);
   }
   for (const { id, name, place, startsAt, gapSeconds, entries } of backup.sets) {
@@ -104,6 +105,11 @@ export async function restoreBand(client: Queryable, bandId: string, backup: Ban
 }
 
 type Ids = ReadonlyMap<string, string>;
+
+/** Saves under the ids their players are restored under; whose save it was is forgotten where the player is not in the backup. */
+function ofMembers(versions: BandBackup['songs'][number]['versions'], members: Ids): typeof versions {
+  return versions.map((version) => ({ ...version, by: version.by === null ? null : (members.get(version.by) ?? null) }));
+}
 
 /** A set's entry under the ids that songs and players are restored under; capos of players who are gone are left out. */
 function movedEntry(entry: BandBackup['sets'][number]['entries'][number], songs: Ids, members: Ids): typeof entry {
@@ -140,9 +146,9 @@ async function insertWithVersions(
     [songId, bandId, tags, title, by, key, tempo, bars, opening, ridge, rounds, changes, newest.revision, newest.savedAt, archived],
   );
   await client.query(
-    `insert into chart_version (band_id, song_id, revision, source, name, saved_at)
-     select $1, $2, given.revision, given.source, given.name, given."savedAt"
-       from jsonb_to_recordset($3::jsonb) as given (revision int, source text, name text, "savedAt" timestamptz)`,
+    `insert into chart_version (band_id, song_id, revision, source, name, saved_by, saved_at)
+     select $1, $2, given.revision, given.source, given.name, given.by, given."savedAt"
+       from jsonb_to_recordset($3::jsonb) as given (revision int, source text, name text, by uuid, "savedAt" timestamptz)`,
     [bandId, songId, JSON.stringify(ordered)],
   );
 }

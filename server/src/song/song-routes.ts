@@ -33,11 +33,11 @@ export function songRoutes(pool: Pool): Router {
   });
 
   routes.put('/:songId', async (request, response) => {
-    const { source, baseRevision } = bodyOf(request, songSaveRequest);
-    const outcome = await saveSong(pool, idOf(request, 'bandId', 'band'), idOf(request, 'songId', 'song'), baseRevision, source);
+    const save = bodyOf(request, songSaveRequest);
+    const outcome = await saveSong(pool, idOf(request, 'bandId', 'band'), idOf(request, 'songId', 'song'), save);
     if (outcome.kind === 'missing') throw notFound('song');
     if (outcome.kind === 'stale') {
-      const detail = `Somebody saved revision ${outcome.song.revision} after your revision ${baseRevision}. Nothing was overwritten.`;
+      const detail = `Somebody saved revision ${outcome.song.revision} after your revision ${save.baseRevision}. Nothing was overwritten.`;
       throw new HttpFault('stale-save', detail, { current: outcome.song });
     }
     response.json(outcome.song);

@@ -1,6 +1,8 @@
+import { DEFAULT_READS } from '@aurora/wire';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { openDatabase, type TestDatabase } from '../../test/harness.ts';
 import { addBand } from '../band/band-store.ts';
+import { addMember } from '../member/member-store.ts';
 import { listSongs } from './shelf-store.ts';
 import { addSong, changeSong, duplicateSong, findSong, listAlike, outlineOlderSongs, saveSong } from './song-store.ts';
 import { findVersion, listVersions, nameVersion } from './version-store.ts';
@@ -89,7 +91,7 @@ describe('a song on the shelf', () => {
     const other = await addBand(db.pool, 'Strangers');
     expect(await findSong(db.pool, other, id)).toBeUndefined();
     expect(await saves(id, other)).toEqual([]);
-    expect(await saveSong(db.pool, other, id, 1, SECOND)).toEqual({ kind: 'missing' });
+    expect(await saveSong(db.pool, other, id, { baseRevision: 1, source: SECOND })).toEqual({ kind: 'missing' });
     expect((await shelf(other)).length).toBe(0);
     expect((await findSong(db.pool, db.bandId, id))?.source).toBe(FIRST);
   });
@@ -102,7 +104,7 @@ describe('a song on the shelf', () => {
 describe('saving', () => {
   test('adds a version and never changes an earlier one', async () => {
     const { id } = await added();
-    const outcome = await saveSong(db.pool, db.bandId, id, 1, SECOND);
+    const outcome = await saveSong(db.pool, db.bandId, id, { baseRevision: 1, source: SECOND });
     expect(outcome).toMatchObject({
       kind: 'saved',
       song: { revision: 2, title: 'Gull Street, slower', key: 'D', tempo: 80.5, source: SECOND },
@@ -115,23 +117,26 @@ describe('saving', () => {
 
   test('on an old revision writes nothing and gives back what is stored', async () => {
     const { id } = await added();
-    await saveSong(db.pool, db.bandId, id, 1, SECOND);
-    const stale = await saveSong(db.pool, db.bandId, id, 1, 'title: Mine\n1\n');
+    await saveSong(db.pool, db.bandId, id, { baseRevision: 1, source: SECOND });
+    const stale = await saveSong(db.pool, db.bandId, id, { baseRevision: 1, source: 'title: Mine\n1\n' });
     expect(stale).toMatchObject({ kind: 'stale', song: { revision: 2, source: SECOND } });
     expect(await saves(id)).toHaveLength(2);
   });
 
   test('what is stored already adds nothing, even from an old revision: a repeated request is harmless', async () => {
     const { id } = await added();
-    await saveSong(db.pool, db.bandId, id, 1, SECOND);
-    expect(await saveSong(db.pool, db.bandId, id, 1, SECOND)).toMatchObject({ kind: 'saved', song: { revision: 2 } });
+    await saveSong(db.pool, db.bandId, id, { baseRevision: 1, source: SECOND });
+    expect(await saveSong(db.pool, db.bandId, id, { baseRevision: 1, source: SECOND })).toMatchObject({
+      kind: 'saved',
+      song: { revision: 2 },
+    });
     expect(await saves(id)).toHaveLength(2);
   });
 
   test('at the same moment from two sides lets one through and turns the other away', async () => {
     const { id } = await added();
     const texts = Array.from({ length: 6 }, (_, index) => `title: Side ${index}\n1\n`);
-    const outcomes = await Promise.all(texts.map((text) => saveSong(db.pool, db.bandId, id, 1, text)));
+    const outcomes = await Promise.all(texts.map((text) => saveSong(db.pool, db.bandId, id, { baseRevision: 1, source: text })));
     expect(outcomes.filter(({ kind }) => kind === 'saved')).toHaveLength(1);
     expect(outcomes.filter(({ kind }) => kind === 'stale')).toHaveLength(5);
     expect(await saves(id)).toHaveLength(2);
@@ -139,16 +144,33 @@ describe('saving', () => {
 
   test('that fails half way leaves nothing behind', async () => {
     const { id } = await added();
-    await expect(saveSong(db.pool, db.bandId, id, 1, 'title: \u0000\n1')).rejects.toThrow();
+    await expect(saveSong(db.pool, db.bandId, id, { baseRevision: 1, source: 'title: \u0000\n1' })).rejects.toThrow();
     expect(await saves(id)).toHaveLength(1);
     expect((await findSong(db.pool, db.bandId, id))?.revision).toBe(1);
   });
 });
 
 describe('versions', () => {
+  test('tell whose they are and what each changed of the one before', async () => {
+    const id = (await addSong(db.pool, db.bandId, 'title: Fogbell\nkey: C\n\n[Verse]\n1 4 5 1\n'))?.id as string;
+    const player = await addMember(db.pool, db.bandId, { name: 'Ivo', plays: 'bass', reads: DEFAULT_READS });
+    const by = player?.id as string;
+    await saveSong(db.pool, db.bandId, id, { baseRevision: 1, source: 'title: Fogbell\nkey: C\n\n[Verse]\n1 4- 5 1 1\n', by });
+    await saveSong(db.pool, db.bandId, id, { baseRevision: 2, source: 'title: Fogbell\nkey: Eb\n\n[Verse]\n1 4- 5 1 1\n', by: NOBODY });
+    expect((await saves(id)).map(({ by, changes }) => [by, changes])).toEqual([
+      [null, ['key E♭ instead of C']],
+      [player?.name, ['Verse: 4 became 4–, 1 bar added']],
+      [null, []],
+    ]);
+    await nameVersion(db.pool, db.bandId, id, 1, 'As it was');
+    await nameVersion(db.pool, db.bandId, id, 3, 'As we play it');
+    const { versions } = await listVersions(db.pool, db.bandId, id, { named: true });
+    expect(versions.map(({ changes }) => changes)).toEqual([['key E♭ instead of C', 'Verse: 4 became 4–, 1 bar added'], []]);
+  });
+
   test('are named, found by their names, and the name is taken away', async () => {
     const { id } = await added();
-    await saveSong(db.pool, db.bandId, id, 1, SECOND);
+    await saveSong(db.pool, db.bandId, id, { baseRevision: 1, source: SECOND });
     expect(await nameVersion(db.pool, db.bandId, id, 1, 'The chorus we liked')).toMatchObject({ revision: 1, name: 'The chorus we liked' });
     const named = () => listVersions(db.pool, db.bandId, id, { named: true });
     expect((await named()).versions.map(({ revision }) => revision)).toEqual([1]);
@@ -160,7 +182,8 @@ describe('versions', () => {
 
   test('come a page at a time, every one once', async () => {
     const { id } = await added();
-    for (let revision = 1; revision < 130; revision += 1) await saveSong(db.pool, db.bandId, id, revision, `title: Take ${revision}\n1`);
+    for (let revision = 1; revision < 130; revision += 1)
+      await saveSong(db.pool, db.bandId, id, { baseRevision: revision, source: `title: Take ${revision}\n1` });
     const seen: number[] = [];
     let before: number | undefined;
     do {

@@ -60,22 +60,34 @@ export async function insertSong(client: Queryable, bandId: string, source: stri
   );
   const id = rows[0]?.id;
   if (id === undefined) return undefined;
-  await addVersion(client, bandId, id, 1, source);
+  await addVersion(client, bandId, id, { revision: 1, source, by: null });
   return findSong(client, bandId, id);
+}
+
+/** A chart to be saved on top of the revision it was written from, and the player who does. */
+export interface ChartSave {
+  readonly baseRevision: number;
+  readonly source: string;
+  readonly by?: string | null;
 }
 
 /**
  * Saves a chart on top of `baseRevision`. A newer revision in the store makes the save stale:
  * nothing is written and the stored song comes back. Saving what is stored already adds nothing.
  */
-export async function saveSong(pool: Pool, bandId: string, songId: string, baseRevision: number, source: string): Promise<SaveOutcome> {
+export async function saveSong(
+  pool: Pool,
+  bandId: string,
+  songId: string,
+  { baseRevision, source, by = null }: ChartSave,
+): Promise<SaveOutcome> {
   return inTransaction(pool, async (client) => {
     await client.query('select 1 from song where band_id = $1 and id = $2 for update', [bandId, songId]);
     const stored = await findSong(client, bandId, songId);
     if (stored === undefined) return { kind: 'missing' };
     if (stored.source === source) return { kind: 'saved', song: stored };
     if (stored.revision !== baseRevision) return { kind: 'stale', song: stored };
-    await addVersion(client, bandId, songId, baseRevision + 1, source);
+    await addVersion(client, bandId, songId, { revision: baseRevision + 1, source, by });
     await client.query(
       `update song set revision = $3, title = $4, by_line = $5, key_name = $6, tempo = $7, bars = $8, opening = $9,
               ridge = $10, rounds = $11, changes = $12, saved_at = now()

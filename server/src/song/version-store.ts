@@ -1,12 +1,16 @@
+import { changeWords, readChart } from '@aurora/core';
 import type { SongVersion, SongVersionHead } from '@aurora/wire';
 import type { Queryable } from '../db/pool.ts';
 
 const PAGE = 60;
+/** Longer charts are not compared one save after the other. */
+const MOST_COMPARED = 40_000;
 
 interface VersionRow {
   readonly revision: number;
   readonly saved_at: Date;
   readonly name: string | null;
+  readonly by: string | null;
 }
 
 /** A page of the saves of a song, newest first. */
@@ -16,6 +20,9 @@ export interface VersionPage {
   readonly next: number | null;
 }
 
+const HEAD = `version.revision, version.saved_at, version.name,
+  (select member.name from member where member.band_id = version.band_id and member.id = version.saved_by) as by`;
+
 /** Saves of a song from before a revision, or the newest; only named ones when asked. None when the band has no such song. */
 export async function listVersions(
   db: Queryable,
@@ -23,20 +30,30 @@ export async function listVersions(
   songId: string,
   { before, named }: { readonly before?: number | undefined; readonly named: boolean },
 ): Promise<VersionPage> {
-  const { rows } = await db.query<VersionRow>(
-    `select revision, saved_at, name from chart_version
+  const { rows } = await db.query<VersionRow & { readonly source: string }>(
+    `select ${HEAD}, version.source from chart_version version
       where band_id = $1 and song_id = $2 and ($3::int is null or revision < $3) and (not $4 or name is not null)
       order by revision desc limit $5`,
     [bandId, songId, before ?? null, named, PAGE + 1],
   );
-  const versions = rows.slice(0, PAGE).map(headOf);
+  const changes = changesOf(rows.map(({ source }) => source));
+  const versions = rows.slice(0, PAGE).map((row, index) => ({ ...headOf(row), changes: [...(changes[index] ?? [])] }));
   return { versions, next: rows.length > PAGE ? (versions.at(-1)?.revision ?? null) : null };
+}
+
+/** What each chart changed of the one behind it, newest first. */
+function changesOf(sources: readonly string[]): readonly (readonly string[])[] {
+  const readings = sources.map((source) => (source.length > MOST_COMPARED ? null : readChart(source)));
+  return readings.map((reading, index) => {
+    const before = readings[index + 1];
+    return reading === null || before === null || before === undefined ? [] : changeWords(before, reading);
+  });
 }
 
 /** One save with its chart; undefined when there is none. */
 export async function findVersion(db: Queryable, bandId: string, songId: string, revision: number): Promise<SongVersion | undefined> {
-  const { rows } = await db.query<VersionRow & { source: string }>(
-    'select revision, saved_at, name, source from chart_version where band_id = $1 and song_id = $2 and revision = $3',
+  const { rows } = await db.query<VersionRow & { readonly source: string }>(
+    `select ${HEAD}, version.source from chart_version version where band_id = $1 and song_id = $2 and revision = $3`,
     [bandId, songId, revision],
   );
   return rows[0] === undefined ? undefined : { ...headOf(rows[0]), source: rows[0].source };
@@ -49,25 +66,33 @@ export async function nameVersion(
   songId: string,
   revision: number,
   name: string | null,
-): Promise<SongVersionHead | undefined> {
+): Promise<NamedSave | undefined> {
   const { rows } = await db.query<VersionRow>(
-    `update chart_version set name = nullif($4, '') where band_id = $1 and song_id = $2 and revision = $3
-      returning revision, saved_at, name`,
+    `update chart_version version set name = nullif($4, '') where band_id = $1 and song_id = $2 and revision = $3 returning ${HEAD}`,
     [bandId, songId, revision, name],
   );
   return rows[0] === undefined ? undefined : headOf(rows[0]);
 }
 
-/** Adds a save. */
-export async function addVersion(db: Queryable, bandId: string, songId: string, revision: number, source: string): Promise<void> {
-  await db.query('insert into chart_version (band_id, song_id, revision, source) values ($1, $2, $3, $4)', [
-    bandId,
-    songId,
-    revision,
-    source,
-  ]);
+type NamedSave = Omit<SongVersionHead, 'changes'>;
+
+/** A save as it is added. */
+interface NewVersion {
+  readonly revision: number;
+  readonly source: string;
+  /** The player who saves; null where it is not known. */
+  readonly by: string | null;
 }
 
-function headOf({ revision, saved_at, name }: VersionRow): SongVersionHead {
-  return { revision, savedAt: saved_at.toISOString(), name };
+/** Adds a save; it is nobody's when the band has no such player (any more). */
+export async function addVersion(db: Queryable, bandId: string, songId: string, { revision, source, by }: NewVersion): Promise<void> {
+  await db.query(
+    `insert into chart_version (band_id, song_id, revision, source, saved_by)
+     values ($1, $2, $3, $4, (select id from member where band_id = $1 and id = $5))`,
+    [bandId, songId, revision, source, by],
+  );
+}
+
+function headOf({ revision, saved_at, name, by }: VersionRow): NamedSave {
+  return { revision, savedAt: saved_at.toISOString(), name, by };
 }

@@ -131,7 +131,14 @@ function useSongMutation<Wish>(ask: (bandId: string, wish: Wish) => Promise<Song
 /** A save that is not answered by then is tried again. */
 export const SAVE_MS = 15_000;
 
-/** Saves a chart on top of the revision it was written from. */
-export function saveSong(bandId: string, songId: string, source: string, baseRevision: number): Promise<Song> {
-  return call('PUT', `/bands/${bandId}/songs/${songId}`, song, { body: { source, baseRevision }, limitMs: SAVE_MS });
+/** A chart on top of the revision it was written from, and the player who saves it where that is known. */
+export interface ChartSave {
+  readonly source: string;
+  readonly baseRevision: number;
+  readonly by: string | null;
+}
+
+/** Saves a chart. */
+export function saveSong(bandId: string, songId: string, save: ChartSave): Promise<Song> {
+  return call('PUT', `/bands/${bandId}/songs/${songId}`, song, { body: save, limitMs: SAVE_MS });
 }

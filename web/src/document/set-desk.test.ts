@@ -107,7 +107,8 @@ describe('a set being worked on', () => {
     desk.change(named('Mine'));
     await jest.advanceTimersByTimeAsync(700);
     expect(desk.get()).toMatchObject({ body: { name: 'Mine' }, status: { kind: 'conflict' } });
-    desk.settle('theirs');
+    const { status } = desk.get();
+    desk.settle(status.kind === 'conflict' ? status.clashes : []);
     expect(desk.get().body.name).toBe('Theirs');
     desk.undo();
     await jest.advanceTimersByTimeAsync(700);

@@ -63,10 +63,10 @@ export class SetDesk {
   readonly redo = (): void => this.#draft.redo();
   readonly flush = (): Promise<void> => this.#draft.flush();
 
-  /** Ends a conflict: what both changed is kept as it is here, or as they have it. Everything else of both is in already. */
-  readonly settle = (keep: 'mine' | 'theirs'): void => {
+  /** Ends a conflict: what both changed is as it is here, except for the clashes where theirs was chosen. Everything else of both is in already. */
+  readonly settle = (theirs: readonly FieldClash[]): void => {
     const { status, body } = this.#state;
-    if (status.kind === 'conflict') this.#draft.resolve(keep === 'mine' ? body : takeTheirs(body, status.clashes));
+    if (status.kind === 'conflict') this.#draft.resolve(takeTheirs(body, theirs));
   };
 
   /** Takes in what the server has now: the set where it is newer, its songs wherever their charts are. */

@@ -10,6 +10,11 @@ const LOCAL = 'aurora-player';
 /** Who plays at this device; kept here, because a band shares everything else. */
 const useSeat = create<{ readonly memberId: string | null }>()(() => ({ memberId: readSeat() }));
 
+/** The player who has sat down at this device; null while nobody said. */
+export function whoSitsHere(): string | null {
+  return useSeat.getState().memberId;
+}
+
 function readSeat(): string | null {
   try {
     return localStorage.getItem(LOCAL);

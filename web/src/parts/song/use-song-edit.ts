@@ -3,6 +3,7 @@ import { useQueryClient } from '@tanstack/react-query';
 import { ApiFault } from '../../api/client.ts';
 import { keepSong, saveSong, useBand } from '../../api/songs.ts';
 import { isUnsaved } from '../../document/device-copy.ts';
+import { whoSitsHere } from '../../session/seat.ts';
 import { sayDone, sayFault } from '../../ui/say.ts';
 
 /**
@@ -17,7 +18,7 @@ export function useSongEdit(): (song: Song | undefined, edit: (source: string) =
       void sayFault('This song has changes that are not saved yet. Open its chart first; nothing was changed.');
       return;
     }
-    saveSong(bandId, song.id, edit(song.source), song.revision).then(
+    saveSong(bandId, song.id, { source: edit(song.source), baseRevision: song.revision, by: whoSitsHere() }).then(
       (saved) => {
         keepSong(queries, bandId, saved);
         void sayDone(done(saved));

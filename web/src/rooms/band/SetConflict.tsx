@@ -1,17 +1,50 @@
-import type { SetDesk } from '../../document/set-desk.ts';
+import { useState } from 'react';
+import { useMembers } from '../../api/members.ts';
+import { readOnce } from '../../document/evening-view.ts';
+import type { Tonight } from '../../document/use-evening.ts';
+import { useNaming } from '../../session/lens.ts';
 import { Button } from '../../ui/Button.tsx';
+import { Choice } from '../../ui/Choice.tsx';
+import { clashWords } from './set-clash.ts';
 
-/** Two people changed the set: which of the two is kept, is said here. */
-export function SetConflict({ desk }: { readonly desk: SetDesk }) {
+type Side = 'mine' | 'theirs';
+
+/** Two people gave the set different values for the same: nothing is decided until somebody chooses. */
+export function SetConflict({ tonight: { desk, state } }: { readonly tonight: Tonight }) {
+  const { status, body, songs } = state;
+  const members = useMembers() ?? [];
+  const naming = useNaming();
+  const [choices, setChoices] = useState<Readonly<Record<string, Side>>>({});
+  if (status.kind !== 'conflict') return null;
+  const titles = new Map(songs.map(({ id, source }) => [id, readOnce(source).head.title]));
+  const nameOf = (id: string) => titles.get(id) ?? members.find((one) => one.id === id)?.name;
+  const clashes = status.clashes.map((clash) => ({ clash, id: clash.path.join('/'), words: clashWords(clash, body, nameOf, naming) }));
+  const open = clashes.filter(({ id }) => choices[id] === undefined).length;
+  const keep = () => desk.settle(clashes.flatMap(({ clash, id }) => (choices[id] === 'theirs' ? [clash] : [])));
   return (
-    <div role="alert" className="flex flex-wrap items-center gap-3 rounded-xl border border-alarm px-4 py-3">
-      <p className="min-w-60 flex-1 text-[15px]">
-        Somebody else saved this set while you changed it. Both are here; choose, and undo if you change your mind.
+    <section aria-label="Saved elsewhere" className="rounded-xl border border-alarm px-4 py-3 text-[15px]">
+      <p className="font-semibold">
+        This was changed here and elsewhere. Both are kept; say which one holds. Everything else is put together already.
       </p>
-      <Button look="strong" onClick={() => desk.settle('mine')}>
-        Keep mine
+      <ul>
+        {clashes.map(({ id, words: { what, mine, theirs } }) => (
+          <li key={id} className="flex flex-wrap items-center justify-between gap-3 border-b border-hairline py-2">
+            <b>{what}</b>
+            <Choice
+              label={`Which: ${what}`}
+              value={choices[id] ?? null}
+              options={[
+                ['mine', `mine: ${mine}`],
+                ['theirs', `theirs: ${theirs}`],
+              ]}
+              onChange={(side) => setChoices({ ...choices, [id]: side })}
+            />
+          </li>
+        ))}
+      </ul>
+      <Button look="strong" className="mt-2" disabled={open > 0} onClick={keep}>
+        {open === 0 ? 'Keep what I chose' : open === 1 ? 'One more to choose' : `${open} more to choose`}
       </Button>
-      <Button onClick={() => desk.settle('theirs')}>Take theirs</Button>
-    </div>
+    </section>
   );
 }

@@ -2,7 +2,7 @@ import { clockAfter, lengthWords } from '@aurora/core';
 import { Copy, Pencil, Trash2 } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { useSetChanges, useSets } from '../../api/sets.ts';
-import type { SetStatus } from '../../document/set-desk.ts';
+import type { SetDeskState } from '../../document/set-desk.ts';
 import type { Tonight } from '../../document/use-evening.ts';
 import { useTonight } from '../../session/tonight-store.ts';
 import { AskOnce } from '../../ui/AskOnce.tsx';
@@ -42,7 +42,7 @@ export function SetHead({ tonight, onNew }: { readonly tonight: Tonight; readonl
         <b>{lengthWords(times)}</b>
         <span className="text-quiet">{facts.map((fact) => `  ·  ${fact}`)}</span>
       </p>
-      <SavedLine status={state.status} />
+      <SavedLine state={state} />
     </div>
   );
 }
@@ -54,8 +54,8 @@ const SAYS: Readonly<Record<'saved' | 'waiting' | 'saving' | 'conflict', string>
   conflict: 'Changed elsewhere too',
 };
 
-function SavedLine({ status }: { readonly status: SetStatus }) {
-  const bad = status.kind === 'away' || status.kind === 'refused';
+function SavedLine({ state: { status, isKept } }: { readonly state: SetDeskState }) {
+  const bad = status.kind === 'away' || status.kind === 'refused' || !isKept;
   return (
     <span
       role="status"
@@ -64,6 +64,7 @@ function SavedLine({ status }: { readonly status: SetStatus }) {
       className={`text-[15px] ${bad ? 'font-semibold text-alarm' : 'text-quiet'}`}
     >
       {status.kind === 'away' || status.kind === 'refused' ? status.why : SAYS[status.kind]}
+      {!isKept && ' This device has no room for a copy: stay here until it is saved.'}
     </span>
   );
 }

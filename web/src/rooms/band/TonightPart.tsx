@@ -66,7 +66,7 @@ function TonightDesk({ tonight, onNew }: { readonly tonight: Tonight; readonly o
   };
   return (
     <div className="flex flex-col gap-3">
-      {state.status.kind === 'conflict' && <SetConflict desk={desk} />}
+      {state.status.kind === 'conflict' && <SetConflict tonight={tonight} />}
       <SetHead tonight={tonight} onNew={onNew} />
       <div className="flex flex-wrap items-center gap-2">
         <Button look="strong" onClick={() => setOpen('songs')}>

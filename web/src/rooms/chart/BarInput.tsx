@@ -36,15 +36,16 @@ export function BarInput({ typing, input }: { readonly typing: Typing; readonly 
         role={fault === null ? undefined : 'alert'}
         className={`mt-1 text-[13px] leading-tight ${fault === null ? 'text-quiet' : 'font-semibold text-alarm'}`}
       >
-        {fault === null ? hintOf(typing) : faultWords(fault)}
+        {fault === null ? hintOf(typing, input.meant(typing)) : faultWords(fault)}
       </p>
     </div>
   );
 }
 
-function hintOf({ text, whole, isNew }: Typing): string {
+function hintOf({ text, whole, isNew }: Typing, meant: string): string {
   if (whole) return 'type over it, Enter to edit it';
-  if (hasChord(closed(text))) return 'Tab: next bar';
+  if (meant !== closed(text)) return `writes ${meant.replaceAll('-', '–')}`;
+  if (hasChord(meant)) return 'Tab: next bar';
   return isNew ? 'a degree, then its quality; Esc when done' : 'a degree, then its quality';
 }
 

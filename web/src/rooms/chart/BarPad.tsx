@@ -1,3 +1,4 @@
+import { useChartView } from '../../session/chart-view-store.ts';
 import { PAD } from './bar-typing.ts';
 import type { SheetInput } from './sheet-input.ts';
 
@@ -17,7 +18,26 @@ export function BarPad({ input }: { readonly input: SheetInput }) {
       <Pad shows="next bar" says="next bar" hint="Tab" onPress={() => input.commit('next')} />
       <Pad shows="done" says="done" hint="Enter" onPress={() => input.commit('stay')} />
       <Pad shows="leave" says="leave it as it was" hint="Esc" onPress={input.cancel} />
+      <OwnChords />
     </fieldset>
+  );
+}
+
+/** A digit alone is major, or the key's own chord: the fewer keys for who writes what the key gives. */
+function OwnChords() {
+  const { ownChords, setOwnChords } = useChartView();
+  return (
+    <button
+      type="button"
+      aria-pressed={ownChords}
+      title="A digit alone writes the key’s own chord: in a major key 2 writes 2–. Type 2M for a major one."
+      aria-label="A digit alone writes the key’s own chord"
+      onPointerDown={(event) => event.preventDefault()}
+      onClick={() => setOwnChords(!ownChords)}
+      className="music-glyph ml-auto flex min-h-10 items-center gap-2 rounded-lg border border-edge bg-raised px-2.5 text-[15px] font-semibold hover:border-accent aria-pressed:border-accent aria-pressed:bg-wash"
+    >
+      {ownChords ? '2 writes 2–' : '2 writes 2'}
+    </button>
   );
 }
 

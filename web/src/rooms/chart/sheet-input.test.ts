@@ -118,6 +118,13 @@ describe('bars typed one after the other', () => {
   });
 
   test('with the key’s own chords a digit alone is enough, and M makes it major', () => {
+    const edited = sheetOn('key: C\n2 5 1\n', { ownChords: true });
+    // what is edited stands as it is read; what is typed in its place is the key's own
+    edited.input.choose(choose(0));
+    press(edited, 'F2 Space 6 Enter');
+    expect(numbers(edited)).toBe('2 6 | 5 | 1');
+    press(edited, '2 Enter');
+    expect(numbers(edited)).toBe('2- | 5 | 1');
     const sheet = sheetOn(NEW, { ownChords: true });
     press(sheet, '2 Tab 5 Tab 1 Tab 6 Tab 2M Tab 7 Tab 3 Space 6 Enter');
     expect(numbers(sheet)).toBe('2- | 5 | 1 | 6- | 2 | 7o | 3- 6-');

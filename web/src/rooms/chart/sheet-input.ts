@@ -30,6 +30,8 @@ export interface Typing {
   readonly caret: number;
   /** All of it is taken: what is typed stands in its place. A second press edits it instead. */
   readonly whole: boolean;
+  /** Whether all of it is typed anew; what is edited stands as it is read. */
+  readonly fresh: boolean;
   /** What stood there before. */
   readonly was: string;
   /** Why it could not be read. */
@@ -143,7 +145,7 @@ export class SheetInput implements KeyedSheet {
     }
     const text = barText(this.#document.chart(), bar);
     this.#put({
-      typing: { bar, isNew: false, text, caret: text.length, whole: how === 'replace', was: text, fault: null },
+      typing: { bar, isNew: false, text, caret: text.length, whole: how === 'replace', fresh: false, was: text, fault: null },
       selection: choose(bar),
     });
   };
@@ -185,7 +187,12 @@ export class SheetInput implements KeyedSheet {
   };
 
   /** The field as it stands after something was typed in it. */
-  readonly field = (text: string, caret: number): void => this.#typing({ text, caret, whole: false, fault: null });
+  readonly field = (text: string, caret: number): void => {
+    const { typing } = this.#state;
+    if (typing === null) return;
+    const fresh = typing.fresh || typing.whole || typing.text === '';
+    this.#typing({ text, caret, whole: false, fresh, fault: null });
+  };
 
   /** The caret as it was put by hand. */
   readonly caret = (from: number, to: number): void => {
@@ -200,7 +207,7 @@ export class SheetInput implements KeyedSheet {
   /** Whether nothing was typed in the bar that is open. */
   get isUntouched(): boolean {
     const { typing } = this.#state;
-    return typing !== null && (typing.text === typing.was || closed(typing.text) === '');
+    return typing !== null && ((typing.text === typing.was && !typing.fresh) || closed(typing.text) === '');
   }
 
   /** Writes what was typed and goes where it asks; what cannot be read stays open with the reason. */
@@ -237,12 +244,17 @@ export class SheetInput implements KeyedSheet {
   #write(typing: Typing): boolean {
     if (this.isUntouched) return true;
     const { bar, isNew } = typing;
-    const text = closed(typing.text);
-    const typed = this.#reading.ownChords ? withOwnQualities(text, this.#document.chart().reading, bar) : text;
+    const typed = this.meant(typing);
     const done = this.#document.edit({ kind: 'write-bar', bar, isNew, typed, lettersFrom: this.#reading.lettersFrom(bar) });
     if (!done.ok) this.#typing({ fault: done.fault });
     return done.ok;
   }
+
+  /** What is typed as it will be written: brackets closed, and a digit alone as the key's own chord where that is chosen. */
+  readonly meant = ({ text, bar, fresh }: Typing): string => {
+    const whole = closed(text);
+    return this.#reading.ownChords && fresh ? withOwnQualities(whole, this.#document.chart().reading, bar) : whole;
+  };
 
   #leave(bar: number, after: After): void {
     const next = bar + (after === 'next' ? 1 : -1);
@@ -340,7 +352,7 @@ export class SheetInput implements KeyedSheet {
   #back(step: () => void): void {
     if (this.#state.typing !== null && !this.isUntouched) {
       const { was } = this.#state.typing;
-      this.#typing({ text: was, caret: was.length, whole: was !== '', fault: null });
+      this.#typing({ text: was, caret: was.length, whole: was !== '', fresh: was === '', fault: null });
       return;
     }
     step();
@@ -375,7 +387,7 @@ export class SheetInput implements KeyedSheet {
 }
 
 function newTyping(bar: number): Typing {
-  return { bar, isNew: true, text: '', caret: 0, whole: false, was: '', fault: null };
+  return { bar, isNew: true, text: '', caret: 0, whole: false, fresh: true, was: '', fault: null };
 }
 
 /** A bar as it would be typed: without the parentheses around a shared one. */
