@@ -12,20 +12,43 @@ test('what two people save at once is kept on both sides until one is chosen', a
   const other = await context.newPage();
   await other.goto(page.url());
   await expect(other.getByLabel('Chart text')).toContainText('title: Shared');
+  await other.route('**/songs/*', (route) => (route.request().method() === 'GET' ? route.abort() : route.continue()));
 
   await writeChart(page, 'title: From the first\n1 4 5\n');
   await expectSaved(page);
   await writeChart(other, 'title: From the second\n1 6-\n');
   const conflict = other.getByRole('region', { name: 'Saved elsewhere' });
-  await expect(conflict).toBeVisible();
-  await conflict.getByText('Show theirs').click();
   await expect(conflict).toContainText('From the first');
   await expect(other.getByLabel('Chart text')).toContainText('From the second');
-  await conflict.getByRole('button', { name: 'Keep mine on top' }).click();
+  // a page that is loaded again still asks
+  await other.unroute('**/songs/*');
+  await other.reload();
+  await expect(conflict).toContainText('From the first');
+  for (const mine of await conflict.getByText('mine', { exact: true }).all()) await mine.click();
+  await conflict.getByRole('button', { name: 'Keep what I chose' }).click();
   await expectSaved(other);
 
   await page.reload();
   await expect(page.getByLabel('Chart text')).toContainText('From the second');
+  await expect(page.getByLabel('Chart text')).toContainText('1 6-');
+});
+
+test('a tab that wrote nothing takes over what others save, and is in no conflict at its first key', async ({ page, context }) => {
+  await newSong(page);
+  await writeChart(page, 'title: Followed\nkey: G\n\n[Verse]\n1 4\n');
+  await expectSaved(page);
+  const other = await context.newPage();
+  await other.goto(page.url());
+  await expect(other.getByLabel('Chart text')).toContainText('Followed');
+  await writeChart(page, 'title: Followed\nkey: G\n\n[Verse]\n1 4 5\n');
+  await expectSaved(page);
+  await expect(other.getByLabel('Chart text')).toContainText('1 4 5');
+  await other.locator('[data-place="2.0"]').click();
+  await other.keyboard.type('6-');
+  await other.keyboard.press('Enter');
+  await expectSaved(other);
+  await expect(page.getByLabel('Chart text')).toContainText('1 4 6-');
+  await expect(page.getByRole('region', { name: 'Saved elsewhere' })).toBeHidden();
 });
 
 test('a megabyte pasted into the text does no harm', async ({ page }) => {

@@ -96,6 +96,12 @@ test('by keyboard alone: a key, its chords, a song', async ({ page }) => {
   await expect(page.getByRole('heading', { name: 'Kelp Ladder' })).toBeVisible();
   await page.keyboard.press('ArrowRight');
   await expect(page.getByRole('complementary', { name: 'Why' })).toContainText('Em');
+  // with a bar chosen, a letter that is a note is written; without one it goes to the text
+  await page.keyboard.press('e');
+  await expect(page.getByLabel(/^Bar \d+$/)).toHaveValue('E');
+  await page.keyboard.press('Escape');
+  await page.getByRole('heading', { name: 'Kelp Ladder' }).click();
+  await page.keyboard.press('Escape');
   await page.keyboard.press('e');
   await expect(page.getByLabel('Chart text')).toBeFocused();
 });

@@ -62,9 +62,14 @@ export function findSong(text: string): FoundSong | undefined {
 function withTitle(lines: readonly string[]): readonly string[] {
   const first = lines.findIndex((line) => line.trim() !== '');
   const words = lines[first]?.trim() ?? '';
-  if (first < 0 || /[:|[\]]/.test(words) || (lines[first + 1] ?? '').trim() !== '') return lines;
+  if (first < 0 || /[:|[\]]/.test(words) || !endsTitle(lines[first + 1])) return lines;
   const [read] = readPasted(words, 0);
   return read?.kind === 'words' ? [...lines.slice(0, first), `title: ${words}`, ...lines.slice(first + 1)] : lines;
+}
+
+/** Behind a title comes an empty line, or what the head says next. */
+function endsTitle(line = ''): boolean {
+  return line.trim() === '' || /^\s*(key|time|tempo|by|feel|range)\s*:/i.test(line);
 }
 
 /** `| G / / D |` as beats: `| (G... D.) |`. A bar that does not add up is left as it stands, and the chart says so. */

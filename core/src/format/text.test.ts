@@ -64,6 +64,8 @@ describe('chords over lyrics of others', () => {
 describe('a whole song as it is pasted', () => {
   test.each([
     ['Rope Walk\n\nKey: Eb\n\n[Verse]\nEb  Ab  Bb  Eb\n', { title: 'Rope Walk', keyIs: 'named', bars: 4 }, 'Eb'],
+    ['Rope Walk\nKey: Eb\n\n[Verse]\nEb  Ab\n', { title: 'Rope Walk', keyIs: 'named', bars: 2 }, 'Eb'],
+    ['Rope Walk\nTempo: 90\n\nBb Eb F Bb\n', { title: 'Rope Walk', keyIs: 'heard', bars: 4 }, 'Bb'],
     ['Bb Eb F Bb\nGm Eb F7 Bb\n', { title: null, keyIs: 'heard', bars: 8 }, 'Bb'],
     ['title: Weir\nkey: A\n\n1 4 (5 1)\n', { title: 'Weir', keyIs: 'named', bars: 3 }, 'A'],
     ['1 4 5 1\n6- 4 5 1\n', { title: null, keyIs: 'open', bars: 8 }, null],

@@ -165,6 +165,26 @@ describe('a draft is saved', () => {
   });
 });
 
+test('what is taken back to what the server has is saved already', async () => {
+  const draft = world.open('a');
+  draft.write(verse('1 5'));
+  draft.undo();
+  expect(draft.get().value).toBe(BASE);
+  await world.pass(1000);
+  expect([draft.get().status.kind, world.saves]).toEqual(['saved', 0]);
+});
+
+test('but not while a save may have arrived whose answer was lost', async () => {
+  const draft = world.open('a');
+  world.answers = 'lost';
+  draft.write(verse('1 5'));
+  await world.pass(700);
+  world.answers = 'all';
+  draft.undo();
+  await world.pass(30_000);
+  expect([draft.get().status.kind, draft.get().value, world.saved.value]).toEqual(['saved', BASE, BASE]);
+});
+
 describe('nobody is in conflict with themselves', () => {
   test('a save whose answer was lost is one’s own', async () => {
     const draft = world.open('a');

@@ -105,6 +105,7 @@ export class Draft<T, Step, Clash> {
     const { status } = this.#state;
     if (status.kind !== 'conflict') return;
     this.#base = status.theirs;
+    this.#sent = [];
     this.#put({ status: { kind: 'waiting' } });
     this.write(value);
     if (this.#isSaved()) this.#settled();
@@ -116,7 +117,11 @@ export class Draft<T, Step, Clash> {
     this.#cancel();
     this.#deps.copies.putHistory(writeHistory(this.#history, this.#kind.steps));
     if (this.#saving !== null) await this.#saving;
-    if (this.#state.status.kind === 'conflict' || this.#isSaved()) return;
+    if (this.#state.status.kind === 'conflict') return;
+    if (this.#isSaved()) {
+      if (this.#state.status.kind !== 'saved') this.#settled();
+      return;
+    }
     this.#saving ??= this.#save().finally(() => {
       this.#saving = null;
     });
@@ -223,8 +228,9 @@ export class Draft<T, Step, Clash> {
     this.#put({ status: { kind: 'conflict', base, theirs: { ...theirs, value: mine }, clashes } });
   }
 
+  /** Whether the server has what is here; with an answer lost on the way nobody knows. */
   #isSaved(): boolean {
-    return this.#kind.equal(this.#state.value, this.#base.value);
+    return this.#sent.length === 0 && this.#kind.equal(this.#state.value, this.#base.value);
   }
 
   #settled(): void {

@@ -1,4 +1,5 @@
-import { useEffect, useId, useState } from 'react';
+import { useId } from 'react';
+import { useTyped } from './use-typed.ts';
 
 interface NumberFieldProps {
   readonly label: string;
@@ -13,12 +14,14 @@ interface NumberFieldProps {
 
 /** A number or nothing; taken when it is left or with Enter, and refused in place when it lies outside. */
 export function NumberField({ label, value, min, max, placeholder, onChange }: NumberFieldProps) {
-  const [text, setText] = useState(value === null ? '' : String(value));
   const faultId = useId();
-  useEffect(() => setText(value === null ? '' : String(value)), [value]);
-  const typed = text.trim() === '' ? null : Number(text);
-  const wrong = typed !== null && !(Number.isFinite(typed) && typed >= min && typed <= max);
-  const take = () => !wrong && typed !== value && onChange(typed);
+  const read = (text: string) => (text.trim() === '' ? null : Number(text));
+  const isWrong = (typed: number | null) => typed !== null && !(Number.isFinite(typed) && typed >= min && typed <= max);
+  const { text, setText, take } = useTyped(value === null ? '' : String(value), (taken) => {
+    const typed = read(taken);
+    if (!isWrong(typed) && typed !== value) onChange(typed);
+  });
+  const wrong = isWrong(read(text));
   return (
     <label className="flex flex-col gap-1 text-sm font-semibold text-quiet">
       {label}

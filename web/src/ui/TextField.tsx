@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react';
+import { useTyped } from './use-typed.ts';
 
 interface TextFieldProps {
   readonly label: string;
@@ -12,9 +12,7 @@ interface TextFieldProps {
 
 /** A line of words; taken when it is left or with Enter. */
 export function TextField({ label, value, placeholder = '', most, onChange, className = '' }: TextFieldProps) {
-  const [text, setText] = useState(value);
-  useEffect(() => setText(value), [value]);
-  const take = () => text !== value && onChange(text);
+  const { text, setText, take } = useTyped(value, onChange);
   return (
     <label className={`flex flex-col gap-1 text-sm font-semibold text-quiet ${className}`}>
       {label}

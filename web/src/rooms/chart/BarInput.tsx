@@ -2,6 +2,7 @@ import { faultWords, parseNumberOrLetters } from '@aurora/core';
 import { useLayoutEffect, useRef } from 'react';
 import { closed } from './bar-typing.ts';
 import type { SheetInput, Typing } from './sheet-input.ts';
+import { followCaret } from './use-sheet-input.ts';
 
 /** A bar being typed where it stands: a chord, or several that share it. */
 export function BarInput({ typing, input }: { readonly typing: Typing; readonly input: SheetInput }) {
@@ -29,7 +30,7 @@ export function BarInput({ typing, input }: { readonly typing: Typing; readonly 
         autoCapitalize="off"
         autoComplete="off"
         onChange={({ target }) => input.field(target.value, target.selectionStart ?? target.value.length)}
-        onSelect={({ currentTarget }) => input.caret(currentTarget.selectionStart ?? 0, currentTarget.selectionEnd ?? 0)}
+        onSelect={({ currentTarget }) => followCaret(currentTarget, input)}
         className="w-full min-w-0 rounded-md border-2 border-accent bg-sheet px-2 py-1 font-numeral text-2xl font-bold"
       />
       <p

@@ -40,13 +40,14 @@ export function ChartDesk({ draft, songId }: { readonly draft: ChartDraft; reado
 }
 
 function DeskText({ desk }: { readonly desk: Desk }) {
-  const { text, rewriting, checking, room, editor } = desk;
+  const { text, rewriting, checking, room, editor, input } = desk;
   const { problems } = desk.desk.reading;
   return (
     <TextPane
       text={text}
       problems={problems}
       rewriting={rewriting}
+      onEnter={input.rest}
       onLeave={() => room.current?.querySelector<HTMLElement>('[data-place]')?.focus()}
       handle={editor.hold}
     >

@@ -11,6 +11,7 @@ interface TextPaneProps {
   readonly text: string;
   readonly problems: readonly Problem[];
   readonly rewriting: Rewriting;
+  readonly onEnter: () => void;
   readonly onLeave: () => void;
   readonly handle: Ref<EditorHandle>;
   /** What is wrong with the text, under it. */
@@ -18,7 +19,7 @@ interface TextPaneProps {
 }
 
 /** The chart as text beside its sheet; either can be used alone. */
-export function TextPane({ text, problems, rewriting, onLeave, handle, children }: TextPaneProps) {
+export function TextPane({ text, problems, rewriting, onEnter, onLeave, handle, children }: TextPaneProps) {
   const setWriting = useChartView((state) => state.setWriting);
   return (
     <div className="flex w-[280px] shrink-0 flex-col border-r border-hairline bg-raised max-lg:h-[32%] max-lg:w-auto max-lg:border-t max-lg:border-r-0">
@@ -28,7 +29,7 @@ export function TextPane({ text, problems, rewriting, onLeave, handle, children 
           Fold
         </Button>
       </div>
-      <div className="min-h-0 flex-1">
+      <div className="min-h-0 flex-1" onFocusCapture={onEnter}>
         <Suspense fallback={<p className="p-4 text-quiet">Opening the text…</p>}>
           <ChartEditor
             text={text}

@@ -131,6 +131,17 @@ describe('bars typed one after the other', () => {
   });
 });
 
+test('writing elsewhere forgets an empty new bar, and writes one that was begun', () => {
+  const empty = sheetOn(NEW);
+  empty.input.rest();
+  expect(empty.input.get()).toMatchObject({ typing: null, selection: null });
+  const begun = sheetOn(NEW);
+  press(begun, '5');
+  begun.input.rest();
+  expect(begun.input.get().typing).toBeNull();
+  expect(numbers(begun)).toBe('5');
+});
+
 describe('letters mean what is on the screen', () => {
   const READERS: readonly Reader[] = [
     CONCERT_READER,

@@ -227,6 +227,13 @@ export class SheetInput implements KeyedSheet {
     return true;
   };
 
+  /** The chart is written elsewhere from now on: what was typed is written, an empty new bar is forgotten. */
+  readonly rest = (): void => {
+    const { typing } = this.#state;
+    if (typing?.isNew === true && closed(typing.text) === '') this.#put({ typing: null, selection: null });
+    else this.finish();
+  };
+
   /** Leaves the bar as it was. */
   readonly cancel = (): void => {
     const { typing } = this.#state;

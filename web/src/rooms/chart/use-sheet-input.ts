@@ -47,14 +47,20 @@ export function useSheetKeys(input: SheetInput, onPaste: (text: string) => void)
   }, [input, onPaste]);
   return (event) => {
     const field = event.target instanceof HTMLInputElement && event.target.dataset.typing !== undefined ? event.target : null;
-    if (field !== null) {
-      input.caret(field.selectionStart ?? 0, field.selectionEnd ?? 0);
-      const partly = field.selectionStart !== field.selectionEnd && input.get().typing?.whole !== true;
-      // letters over a part that is marked are the field's own business
-      if (partly && (event.key.length === 1 || event.key === 'Backspace')) return;
-    } else if (!isOnSheet(event.target)) return;
-    take(event, input);
+    if (field === null ? isOnSheet(event.target) : !isForField(event.key, field, input)) take(event, input);
   };
+}
+
+/** Letters over a part that is marked are the field's own business. */
+function isForField(key: string, field: HTMLInputElement, input: SheetInput): boolean {
+  const { selectionStart: from, selectionEnd: to } = field;
+  followCaret(field, input);
+  return from !== to && input.get().typing?.whole !== true && (key.length === 1 || key === 'Backspace');
+}
+
+/** The caret as it stands in the field; one of before the last key is no longer where the next letter goes. */
+export function followCaret({ value, selectionStart, selectionEnd }: HTMLInputElement, input: SheetInput): void {
+  if (value === input.get().typing?.text) input.caret(selectionStart ?? 0, selectionEnd ?? 0);
 }
 
 function take(event: KeyboardEvent | ReactKeyboardEvent, input: SheetInput): void {
