@@ -3,9 +3,11 @@ import { Chord as TonalChord, Key as TonalKey } from 'tonal';
 import {
   analyze,
   analyzeText,
+  applyChange,
   chartPart,
   checkChart,
   chordNotes,
+  compileEdit,
   DEFAULT_NAMING,
   DEPTHS,
   findPath,
@@ -13,10 +15,13 @@ import {
   harmonize,
   identify,
   isSpellable,
+  openChart,
   parseChord,
   planCapo,
   printChord,
   printNote,
+  progressionOf,
+  projectChart,
   readChart,
   readProgression,
   renderChart,
@@ -108,6 +113,24 @@ const wholeChart = median(20, () => {
   chartPart(progression.chart, LOOK);
 });
 console.log(`parse, analyze, check and lay out ${bars} bars: ${wholeChart.toFixed(2)} ms (goal: under 4 ms)`);
+// one key press on the sheet: the bar is written into the text, and everything that is drawn is worked out anew
+let pressed = 0;
+const open = openChart(chart);
+const keyPress = median(20, () => {
+  pressed += 1;
+  const edit = {
+    kind: 'write-bar',
+    bar: 40,
+    isNew: false,
+    typed: pressed % 2 === 0 ? '4-' : '2-7',
+    lettersFrom: open.reading.head.key.tonic,
+  } as const;
+  const change = requireValue(compileEdit(open, edit));
+  const after = openChart(change === null ? chart : (applyChange(chart, change) as string));
+  checkChart(after.reading, analyze(progressionOf(after)));
+  projectChart(after.reading, LOOK);
+});
+console.log(`one key press on a chart of ${bars} bars: edit, parse, analyze, check, project: ${keyPress.toFixed(2)} ms (goal: under 4 ms)`);
 for (const ratio of ratios) console.log(ratio);
 
 // the neck: one chord over fifteen frets, and a path of 32 bars with two chords in every other one

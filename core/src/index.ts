@@ -187,7 +187,7 @@ export {
   type ProjectionLens,
   projectChart,
 } from './part/projection.ts';
-export { cueNames, lensOf, type PartReader, partPages, type TonightSong } from './part/reader-part.ts';
+export { cueNames, lensOn, type PartReader, partPages, type TonightSong } from './part/reader-part.ts';
 export { accidentals, chroma, isEnharmonic, letterStep, type Note, plainNote, simplest } from './pitch/note.ts';
 export { type AccidentalStyle, parseNote, printAccidentals, printNote, withGlyphs } from './pitch/note-text.ts';
 export { type PitchRange, parsePitch, parseRange, pitchOf } from './pitch/pitch-text.ts';

@@ -9,16 +9,39 @@ export interface SymbolView extends SymbolParts {
   readonly label: string;
 }
 
-/** A number chord for the chart: `♭7` large, `maj7` raised. It is said as a number whatever the school. */
-export function numberView(chord: NumberChord, naming: Naming = DEFAULT_NAMING): SymbolView {
-  const plain = numberParts(chord, DEFAULT_NAMING);
-  return { ...numberParts(chord, naming), label: spoken(`${plain.prefix}${plain.main}`, `${plain.sign}${plain.raised}`, plain.bass) };
+/** So many symbols are known at once in one school of naming: more than any song has. */
+const MOST_KNOWN = 4000;
+
+/** Symbols by school and chord: a chart says the same few chords over and over, and asks at each key press. */
+const NUMBERS = new Map<string, Map<string, SymbolView>>();
+const LETTERS = new Map<string, Map<string, SymbolView>>();
+
+function known(views: typeof NUMBERS, naming: Naming, name: string, make: () => SymbolView): SymbolView {
+  const school = naming === DEFAULT_NAMING ? '' : Object.values(naming).join(' ');
+  const inSchool = views.get(school) ?? new Map<string, SymbolView>();
+  const before = inSchool.get(name);
+  if (before !== undefined) return before;
+  if (inSchool.size >= MOST_KNOWN) inSchool.clear();
+  const view = make();
+  inSchool.set(name, view);
+  views.set(school, inSchool);
+  return view;
 }
 
-/** A letter chord: `B♭` large, `m7` after it. */
+/** A number chord for the chart: `♭7` large, `maj7` raised. It is said as a number whatever the school. Equal chords give one value. */
+export function numberView(chord: NumberChord, naming: Naming = DEFAULT_NAMING): SymbolView {
+  return known(NUMBERS, naming, `${chord.degree} ${chord.formula} ${chord.bass}`, () => {
+    const plain = numberParts(chord, DEFAULT_NAMING);
+    return { ...numberParts(chord, naming), label: spoken(`${plain.prefix}${plain.main}`, `${plain.sign}${plain.raised}`, plain.bass) };
+  });
+}
+
+/** A letter chord: `B♭` large, `m7` after it. Equal chords give one value. */
 export function letterView(chord: Chord, naming: Naming = DEFAULT_NAMING): SymbolView {
-  const parts = letterParts(chord, naming);
-  return { ...parts, label: spoken(parts.main, letterParts(chord, DEFAULT_NAMING).raised, parts.bass) };
+  return known(LETTERS, naming, `${chord.root} ${chord.formula} ${chord.bass}`, () => {
+    const parts = letterParts(chord, naming);
+    return { ...parts, label: spoken(parts.main, letterParts(chord, DEFAULT_NAMING).raised, parts.bass) };
+  });
 }
 
 /** A sign a drummer reads in the place of a chord. */

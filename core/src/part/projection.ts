@@ -2,8 +2,7 @@ import type { BarChord, BarRemark, WrittenBar } from '../chart/bars.ts';
 import type { Place } from '../chart/chart.ts';
 import { type ChartReading, type Letters, lettersFrom } from '../chart/reading.ts';
 import type { Chord } from '../chord/chord.ts';
-import type { NumberChord } from '../degree/degree.ts';
-import { DEFAULT_NAMING, type Naming } from '../naming/naming.ts';
+import type { Naming } from '../naming/naming.ts';
 import { letterView, numberView, type SymbolView, signView } from '../naming/symbol-view.ts';
 import type { Note } from '../pitch/note.ts';
 import { afterWords, barHeading, endingLabel, isFor, wordsUnder } from './bar-words.ts';
@@ -220,7 +219,7 @@ function chordCell(slot: BarChord, bar: WrittenBar, { lens, sounding, written }:
   const shared = { share: beats ?? 1, beats: unequal ? beats : null, marks: { push, ring, stop, optional } };
   if (chord === null) return { main: null, under: null, sounding: null, number: null, letter: null, chord: null, ...shared };
   const heard = sounding.chordIn(chord, bar.stretch);
-  const number = numberOf(chord, lens.naming);
+  const number = numberView(chord, lens.naming);
   const letter = letterView(written.chordIn(chord, bar.stretch), lens.naming);
   const inLetters = lens.show === 'letters' || lens.show === 'both';
   return {
@@ -232,23 +231,6 @@ function chordCell(slot: BarChord, bar: WrittenBar, { lens, sounding, written }:
     chord: heard,
     ...shared,
   };
-}
-
-const NUMBERS = new WeakMap<NumberChord, { readonly naming: string; readonly view: SymbolView }>();
-
-/** The number of a chord as it is set: the same value as long as the chart is, as no key changes it. */
-function numberOf(chord: NumberChord, naming: Naming): SymbolView {
-  const school = schoolName(naming);
-  const known = NUMBERS.get(chord);
-  if (known?.naming === school) return known.view;
-  const view = numberView(chord, naming);
-  NUMBERS.set(chord, { naming: school, view });
-  return view;
-}
-
-/** Two namings that are equal give equal numbers, though they may be two values. */
-function schoolName(naming: Naming): string {
-  return naming === DEFAULT_NAMING ? '' : Object.values(naming).join(' ');
 }
 
 function placeName({ line, column }: Place): string {

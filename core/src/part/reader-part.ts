@@ -38,11 +38,19 @@ export function partPages({ reading, tonic, tonight }: TonightSong, who: PartRea
   return chartPages(chartPart(reading, { ...lensOf(who, reading, tonic), capo: who.reader.capo, tonight, foot }), paper, who.size);
 }
 
-/** How somebody sees a chart that sounds with its home on `tonic`, on the screen as on paper. */
-export function lensOf(who: Omit<PartReader, 'size'>, { head }: Pick<ChartReading, 'head'>, tonic: Note): ProjectionLens {
+function lensOf(who: PartReader, reading: Pick<ChartReading, 'head'>, tonic: Note): ProjectionLens {
   const { reader, naming, show, kind, words } = who;
-  const written = writtenKey(reader, { tonic, scale: head.key.scale }).tonic;
-  return { naming, sounding: tonic, written, show, kind, words, cuesFor: cueNames(who) };
+  return lensOn(reader, { naming, show, kind, words, cuesFor: cueNames(who) }, reading, tonic);
+}
+
+/** How a reader sees a chart that sounds with its home on `tonic`: on the screen as on paper. */
+export function lensOn(
+  reader: Reader,
+  look: Omit<ProjectionLens, 'sounding' | 'written'>,
+  { head }: Pick<ChartReading, 'head'>,
+  tonic: Note,
+): ProjectionLens {
+  return { ...look, sounding: tonic, written: writtenKey(reader, { tonic, scale: head.key.scale }).tonic };
 }
 
 /** The names whose cues somebody wants to see, for `isFor`: null for every cue, none for no cue. */

@@ -14,7 +14,8 @@ const INES: MemberReads['voice'] = { comfortable: { low: 55, high: 74 }, possibl
 /** G2 to F4 with ease, E2 to A4 on a good day. */
 const TAM: MemberReads['voice'] = { comfortable: { low: 43, high: 65 }, possible: { low: 40, high: 69 } };
 
-const MEMBERS: readonly MemberCreateRequest[] = [
+/** The demo band's players. */
+export const DEMO_MEMBERS: readonly MemberCreateRequest[] = [
   { name: 'Ines', plays: 'voice', reads: { show: 'letters', cues: 'own', voice: INES } },
   { name: 'Tam', plays: 'guitar', reads: { voice: TAM } },
   { name: 'Juno', plays: 'second guitar', reads: { barres: 'none', words: false } },
@@ -29,7 +30,7 @@ export async function seedDemo(pool: Pool): Promise<void> {
   if ((await listBands(pool)).length > 0) return;
   const bandId = await addBand(pool, DEMO_BAND);
   const players = new Map<string, string>();
-  for (const member of MEMBERS) players.set(member.name, (await addMember(pool, bandId, member))?.id ?? '');
+  for (const member of DEMO_MEMBERS) players.set(member.name, (await addMember(pool, bandId, member))?.id ?? '');
   const songs = new Map<string, string>();
   for (const source of DEMO_SONGS) {
     const title = /^title: (.*)$/m.exec(source)?.[1] ?? '';

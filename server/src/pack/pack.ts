@@ -73,7 +73,7 @@ function pdfOf(title: string, pages: readonly Drawing[]): Promise<Uint8Array> {
 }
 
 /** A member as the core reads for them, with tonight's capo where one is set. */
-function partReaderOf({ name, plays, reads, instrument }: Member, naming: Preferences['naming'], capo = reads.capo): PartReader {
+export function partReaderOf({ name, plays, reads, instrument }: Member, naming: Preferences['naming'], capo = reads.capo): PartReader {
   const { transpose, show, part: kind, size, words, cues } = reads;
   const reader = playerReader({ plays, transpose, tuning: instrument?.tuning ?? null }, capo);
   return { name, plays, reader, show, kind, size, words, cues, naming: reads.naming ?? naming };

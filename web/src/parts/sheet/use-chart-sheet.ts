@@ -1,13 +1,13 @@
 import {
   type ChartReading,
   type Key,
+  lensOn,
   lettersFrom,
   type Note,
   type Projected,
   projectChart,
   timelineOf,
   withSwaps,
-  writtenKey,
 } from '@aurora/core';
 import { type ChordSwap, MOST_CHART_BYTES } from '@aurora/wire';
 import { useDeferredValue, useMemo, useRef } from 'react';
@@ -62,11 +62,12 @@ export function useChartSheet(songId: string, text: string, { atOnce = false, on
   const kind = onStand ? part : 'chart';
   const swaps = useOwnSwaps(songId);
   const sounding = (key ?? homeKey ?? reading.head.key).tonic;
-  const written = writtenKey(reader.reader, { tonic: sounding, scale: reading.head.key.scale }).tonic;
-  const sheet = useMemo(
-    () => projectChart(withSwaps(reading, swaps), { sounding, written, naming, show, kind, words, cuesFor }, MOST_BARS),
-    [reading, swaps, sounding, written, naming, show, kind, words, cuesFor],
+  const lens = useMemo(
+    () => lensOn(reader.reader, { naming, show, kind, words, cuesFor }, reading, sounding),
+    [reader, naming, show, kind, words, cuesFor, reading, sounding],
   );
+  const { written } = lens;
+  const sheet = useMemo(() => projectChart(withSwaps(reading, swaps), lens, MOST_BARS), [reading, swaps, lens]);
   const letterKey = `${sounding} ${written} ${show}`;
   return {
     reading,

@@ -1,7 +1,7 @@
 import {
   CONCERT_READER,
   DEFAULT_NAMING,
-  lensOf,
+  lensOn,
   parseKey,
   printBar,
   printKey,
@@ -175,17 +175,8 @@ describe('letters mean what is on the screen', () => {
           const sheet = sheetOn(`title: X\nkey: ${printKey(home)}\n`, { written });
           for (const [name, accidental, quality] of chords) press(sheet, `${name}${accidental}${quality} Tab`);
           const reading = readChart(sheet.text());
-          const who = {
-            name: '',
-            plays: '',
-            reader,
-            show: 'letters',
-            kind: 'chart',
-            words: false,
-            cues: 'all',
-            naming: DEFAULT_NAMING,
-          } as const;
-          const { sections } = projectChart(reading, lensOf(who, reading, seen.tonic));
+          const look = { show: 'letters', kind: 'chart', words: false, cuesFor: null, naming: DEFAULT_NAMING } as const;
+          const { sections } = projectChart(reading, lensOn(reader, look, reading, seen.tonic));
           const read = sections.flatMap(({ rows }) =>
             rows.flatMap(({ bars }) => bars.map((bar) => symbolText(bar.chords[0]?.main as never))),
           );
