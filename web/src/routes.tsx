@@ -11,6 +11,11 @@ const lazyBand = async () => ({ Component: (await import('./rooms/band/BandRoom.
 const lazySetStand = async () => ({ Component: (await import('./rooms/stand/SetStand.tsx')).SetStand });
 const lazyNeck = async () => ({ Component: (await import('./rooms/neck/NeckRoom.tsx')).NeckRoom });
 
+/** The parts in their states, for who builds them; a built application has no such page. */
+const FOR_DEVELOPERS = import.meta.env.DEV
+  ? [{ path: 'dev/parts', lazy: async () => ({ Component: (await import('./dev/PartsPage.tsx')).PartsPage }) }]
+  : [];
+
 /** Where each room is. The open song is part of the address, so that a link opens it again. */
 export const router = createBrowserRouter([
   {
@@ -33,6 +38,7 @@ export const router = createBrowserRouter([
       { path: 'songs/:songId/band/:part?', lazy: lazyBand },
       { path: 'songs/:songId/neck', lazy: lazyNeck },
       { path: 'songs/:songId/stand', lazy: lazyStand },
+      ...FOR_DEVELOPERS,
       { path: '*', Component: LostPage },
     ],
   },

@@ -5,7 +5,7 @@ import { Draft, type DraftDeps, type DraftStatus, type SaveFault } from './draft
 import { type FieldClash, takeTheirs } from './merge-values.ts';
 import { SET_KIND, type SetStep } from './set-kind.ts';
 
-export type SetStatus = DraftStatus<SetListBody, FieldClash>;
+type SetStatus = DraftStatus<SetListBody, FieldClash>;
 
 /** A set being worked on: what it is now, the charts in it, and how it is kept. */
 export interface SetDeskState {

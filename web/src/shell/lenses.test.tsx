@@ -1,0 +1,91 @@
+/** @jest-environment jsdom */
+import '../../test/dom.ts';
+import { type Key, parseKey, printKey, requireValue } from '@aurora/core';
+import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
+import { cleanup, screen } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { renderInBand } from '../../test/in-a-band.tsx';
+import { useLensStore } from '../session/lens-store.ts';
+import { type Opened, open } from '../session/opened.ts';
+import { KeyLens } from './KeyLens.tsx';
+import { ReaderLens } from './ReaderLens.tsx';
+
+let close = () => undefined as unknown;
+beforeEach(() => useLensStore.setState({ key: null, readerId: 'concert', selection: null }));
+afterEach(() => {
+  cleanup();
+  close();
+});
+
+const rehomed: [string, string][] = [];
+
+/** Opens a song in a key, with music in it or not. */
+function opened(key: string, isEmpty: boolean): void {
+  rehomed.length = 0;
+  const value: Opened = {
+    home: requireValue(parseKey(key)),
+    resting: null,
+    capos: {},
+    isEmpty,
+    rehome: (to: Key, keeps) => void rehomed.push([printKey(to), keeps]),
+  };
+  close = open({ subscribe: () => () => undefined, get: () => value });
+}
+
+const role = () => screen.getByTestId('key-role').textContent;
+const inForce = () => screen.getByTestId('key-in-force').textContent;
+
+describe('the key lens', () => {
+  test('with nothing open it is just a key, moved by half steps', async () => {
+    const user = userEvent.setup();
+    renderInBand(<KeyLens scaleIsFree />);
+    expect([role(), inForce()]).toEqual(['Key', 'C']);
+    await user.click(screen.getByRole('button', { name: 'Key up a half step' }));
+    expect(inForce()).toMatch(/^[DC]/);
+    await user.click(screen.getByRole('button', { name: 'Key down a half step' }));
+    expect(inForce()).toBe('C');
+  });
+
+  test('over a song with music it says where home is and where it is seen, and goes back', async () => {
+    opened('D', false);
+    const user = userEvent.setup();
+    renderInBand(<KeyLens scaleIsFree={false} />);
+    expect([role(), inForce()]).toEqual(['Home key', 'D']);
+    await user.click(screen.getByRole('button', { name: 'Key up a half step' }));
+    expect([role(), inForce()]).toEqual(['home D · seen in', 'E♭']);
+    expect(rehomed).toEqual([]);
+    await user.click(screen.getByRole('button', { name: 'Back to the home key D' }));
+    expect([role(), inForce()]).toEqual(['Home key', 'D']);
+  });
+
+  test('over an empty chart the key that is chosen is the song’s', async () => {
+    opened('C', true);
+    const user = userEvent.setup();
+    renderInBand(<KeyLens scaleIsFree={false} />);
+    await user.click(screen.getByRole('button', { name: 'Key down a half step' }));
+    expect(rehomed).toEqual([['B', 'numbers']]);
+    expect(role()).toBe('Home key');
+  });
+});
+
+describe('the reader lens', () => {
+  test('lists the band, horns and capos, and says what the chosen one reads', async () => {
+    opened('D', false);
+    const user = userEvent.setup();
+    renderInBand(<ReaderLens />);
+    expect(screen.getByTestId('reader-note').textContent).toBe('reads what sounds');
+    await user.click(screen.getByRole('button', { name: /^Reader/ }));
+    for (const group of ['The band', 'Concert and horns', 'Guitar']) expect(screen.getByText(group)).toBeTruthy();
+    await user.click(screen.getByRole('menuitemradio', { name: /Odile/ }));
+    expect(screen.getByRole('button', { name: /^Reader: Odile/ })).toBeTruthy();
+    expect(screen.getByTestId('reader-note').textContent).toContain('B');
+  });
+
+  test('is chosen by the keyboard alone', async () => {
+    const user = userEvent.setup();
+    renderInBand(<ReaderLens />);
+    screen.getByRole('button', { name: /^Reader/ }).focus();
+    await user.keyboard('{Enter}{ArrowDown}{Enter}');
+    expect(useLensStore.getState().readerId).not.toBe('concert');
+  });
+});

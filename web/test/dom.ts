@@ -1,0 +1,20 @@
+// What jsdom lacks and the parts ask for: sizes and sight are nothing there.
+class NothingSeen {
+  observe(): void {}
+  unobserve(): void {}
+  disconnect(): void {}
+  takeRecords(): [] {
+    return [];
+  }
+}
+
+Object.assign(globalThis, { ResizeObserver: NothingSeen, IntersectionObserver: NothingSeen });
+Object.assign(window, {
+  matchMedia: (media: string) => ({ matches: false, media, addEventListener: () => undefined, removeEventListener: () => undefined }),
+});
+Object.assign(Element.prototype, {
+  scrollIntoView: () => undefined,
+  hasPointerCapture: () => false,
+  setPointerCapture: () => undefined,
+  releasePointerCapture: () => undefined,
+});
