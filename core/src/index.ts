@@ -146,6 +146,7 @@ export { numberInWords, type SetText, setText } from './naming/in-words.ts';
 export {
   DEFAULT_NAMING,
   letterSchool,
+  NAMING_SCHOOLS,
   type Naming,
   nameChord,
   nameKey,
@@ -160,7 +161,16 @@ export { type AnalysisSheetContent, analysisPages } from './notation/analysis-sh
 export { type DiagramLook, type DotLabel, diagram } from './notation/diagram.ts';
 export { type Drawing, type Ink, moved, PRINT_INKS, printSvg, type Shape, scaled } from './notation/drawing.ts';
 export { type SetSheetContent, type SetSheetLine, setPages } from './notation/set-sheet.ts';
-export { musicWidth, PAPERS, type Paper, type SheetLine, type StudySheet, stackedLines, studyPages } from './notation/study-sheet.ts';
+export {
+  musicWidth,
+  PAPER_NAMES,
+  PAPERS,
+  type Paper,
+  type SheetLine,
+  type StudySheet,
+  stackedLines,
+  studyPages,
+} from './notation/study-sheet.ts';
 export {
   drawDiagrams,
   drawTab,
@@ -173,12 +183,13 @@ export {
   type TabSystem,
   tabHeight,
 } from './notation/tab.ts';
-export { chartPages, type PageSize } from './part/chart-pages.ts';
+export { chartPages, PAGE_SIZES, type PageSize } from './part/chart-pages.ts';
 export { type ChartPart, chartPart, type PartLook } from './part/chart-part.ts';
 export {
   type BarCell,
   type CellRow,
   type CellSection,
+  CHORD_SHOWS,
   type ChordCell,
   type ChordShow,
   PART_KINDS,
@@ -187,7 +198,7 @@ export {
   type ProjectionLens,
   projectChart,
 } from './part/projection.ts';
-export { cueNames, lensOn, type PartReader, partPages, type TonightSong } from './part/reader-part.ts';
+export { CUE_WISHES, cueNames, lensOn, type PartReader, partPages, type TonightSong } from './part/reader-part.ts';
 export { accidentals, chroma, isEnharmonic, letterStep, type Note, plainNote, simplest } from './pitch/note.ts';
 export { type AccidentalStyle, parseNote, printAccidentals, printNote, withGlyphs } from './pitch/note-text.ts';
 export { type PitchRange, parsePitch, parseRange, pitchOf } from './pitch/pitch-text.ts';

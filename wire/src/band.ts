@@ -1,3 +1,4 @@
+import { NAMING_SCHOOLS } from '@aurora/core';
 import { z } from 'zod';
 import { chartSource } from './chart.ts';
 
@@ -102,17 +103,17 @@ export const versionName = z
   .object({ name: words.trim().max(80, { error: 'a name has at most 80 letters' }).nullable() })
   .meta({ id: 'SongVersionName' });
 
-/** The schools of naming, as the core's `Naming` has them. */
+/** The schools of naming. */
 export const naming = z.object({
-  majorSeventh: z.enum(['maj7', '△7']),
-  minorSeventh: z.enum(['m7', '−7']),
-  halfDiminished: z.enum(['m7♭5', 'ø7']),
-  diminished: z.enum(['dim', '°', 'm♭5']),
-  steps: z.enum(['W-H', 'T-S']),
-  degrees: z.enum(['numbers', 'roman', 'capitals']),
-  inversions: z.enum(['slash', 'figures']).default('slash'),
-  notes: z.enum(['english', 'german', 'solfege']),
-  spelling: z.enum(['proper', 'easier']).default('proper'),
+  majorSeventh: z.enum(NAMING_SCHOOLS.majorSeventh),
+  minorSeventh: z.enum(NAMING_SCHOOLS.minorSeventh),
+  halfDiminished: z.enum(NAMING_SCHOOLS.halfDiminished),
+  diminished: z.enum(NAMING_SCHOOLS.diminished),
+  steps: z.enum(NAMING_SCHOOLS.steps),
+  degrees: z.enum(NAMING_SCHOOLS.degrees),
+  inversions: z.enum(NAMING_SCHOOLS.inversions).default('slash'),
+  notes: z.enum(NAMING_SCHOOLS.notes),
+  spelling: z.enum(NAMING_SCHOOLS.spelling).default('proper'),
 });
 
 /** What the interface remembers for the band, whatever the machine it is opened on. */

@@ -1,3 +1,4 @@
+import { BRIDGE_KINDS } from '@aurora/core';
 import { z } from 'zod';
 import { keyName, symbol } from './key-name.ts';
 
@@ -13,7 +14,7 @@ export const bridgesAnswer = z
     bridges: z
       .array(
         z.object({
-          kind: z.enum(['dominant', 'two-five', 'tritone-substitute', 'diminished-approach', 'pivot', 'direct']),
+          kind: z.enum(BRIDGE_KINDS),
           chords: z.array(z.string()).describe('what is played in between, empty for direct'),
           beats: z.number().int().describe('how long it takes'),
           smoothness: z.number().int().describe('0 to 100'),

@@ -79,7 +79,6 @@ export {
 export { type JobState, jobState, type PackRequest, packRequest } from './pack.ts';
 export { type Problem, type ProblemError, problem } from './problem.ts';
 export {
-  BRIDGES,
   type SetBreakEntry,
   type SetList,
   type SetListBody,

@@ -1,3 +1,4 @@
+import { BARRE_LEVELS, CHORD_SHOWS, CUE_WISHES, PAGE_SIZES, PART_KINDS } from '@aurora/core';
 import { z } from 'zod';
 import { naming, words } from './band.ts';
 import { instrument } from './neck.ts';
@@ -32,12 +33,12 @@ export const memberReads = z
       .describe('octaves the written note lies above what sounds, beside the transposition'),
     capo: fret.describe('where the capo usually sits'),
     maxCapo: fret.describe('the highest fret for a capo on this neck'),
-    barres: z.enum(['none', 'some', 'any'], { error: 'barres is none, some or any' }),
-    show: z.enum(['numbers', 'letters', 'both', 'roman'], { error: 'show is numbers, letters, both or roman' }),
-    part: z.enum(['chart', 'bass', 'form'], { error: 'a part is chart, bass or form' }),
-    size: z.enum(['fewest pages', 'large type'], { error: 'size is fewest pages or large type' }),
+    barres: z.enum(BARRE_LEVELS, { error: 'barres is none, some or any' }),
+    show: z.enum(CHORD_SHOWS, { error: 'show is numbers, letters, both or roman' }),
+    part: z.enum(PART_KINDS, { error: 'a part is chart, bass or form' }),
+    size: z.enum(PAGE_SIZES, { error: 'size is fewest pages or large type' }),
     words: z.boolean().describe('lyrics under the bars'),
-    cues: z.enum(['all', 'own', 'none'], { error: 'cues is all, own or none' }),
+    cues: z.enum(CUE_WISHES, { error: 'cues is all, own or none' }),
     naming: naming.nullable().describe('the naming school; null for the band’s'),
     voice: voice.nullable().describe('what the member sings; null for one who does not'),
   })

@@ -1,14 +1,15 @@
+import { PAPER_NAMES } from '@aurora/core';
 import { z } from 'zod';
 
 /** Which parts are wanted: of a whole set, or of one song in one key. */
 export const packRequest = z
   .discriminatedUnion('of', [
-    z.object({ of: z.literal('set'), setId: z.uuid(), paper: z.enum(['A4', 'Letter']) }),
+    z.object({ of: z.literal('set'), setId: z.uuid(), paper: z.enum(PAPER_NAMES) }),
     z.object({
       of: z.literal('song'),
       songId: z.uuid(),
       key: z.string().max(60).nullable().describe('the key that sounds; null for the song’s own'),
-      paper: z.enum(['A4', 'Letter']),
+      paper: z.enum(PAPER_NAMES),
     }),
   ])
   .meta({ id: 'PackRequest' });

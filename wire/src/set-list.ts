@@ -1,3 +1,4 @@
+import { BRIDGE_KINDS } from '@aurora/core';
 import { z } from 'zod';
 import { song, words } from './band.ts';
 
@@ -9,14 +10,11 @@ const seconds = z
   .min(1, { error: 'longer than nothing' })
   .max(4 * 60 * 60, { error: 'four hours at most' });
 
-/** How one song can lead to the next without a stop. */
-export const BRIDGES = ['dominant', 'two-five', 'tritone-substitute', 'diminished-approach', 'pivot', 'direct'] as const;
-
 const join = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('gap') }),
   z.object({
     kind: z.literal('bridge'),
-    bridge: z.enum(BRIDGES),
+    bridge: z.enum(BRIDGE_KINDS),
   }),
 ]);
 

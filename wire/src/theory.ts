@@ -1,3 +1,4 @@
+import { DEPTHS } from '@aurora/core';
 import { z } from 'zod';
 import { keyName, symbol } from './key-name.ts';
 
@@ -7,7 +8,7 @@ export const harmonizeRequest = z
   .object({
     tonic: symbol,
     scale: symbol,
-    depth: z.enum(['triad', 'seventh', 'ninth', 'eleventh', 'thirteenth'], {
+    depth: z.enum(DEPTHS, {
       error: 'depth is triad, seventh, ninth, eleventh or thirteenth',
     }),
   })

@@ -6,8 +6,8 @@ import { type Key, keyNotes, relativeMajorDistance } from '../key/key.ts';
 import { chroma, type Note, simplest, withoutDoubles } from '../pitch/note.ts';
 
 /** How the last chord of one song is joined to the first of the next. */
-export type BridgeKind = 'dominant' | 'two-five' | 'tritone-substitute' | 'diminished-approach' | 'pivot' | 'direct';
-export const BRIDGE_KINDS: readonly BridgeKind[] = ['dominant', 'two-five', 'tritone-substitute', 'diminished-approach', 'pivot', 'direct'];
+export type BridgeKind = (typeof BRIDGE_KINDS)[number];
+export const BRIDGE_KINDS = ['dominant', 'two-five', 'tritone-substitute', 'diminished-approach', 'pivot', 'direct'] as const;
 
 /** One side of a join: a chord, and the key it is heard in. */
 export interface BridgeEnd {

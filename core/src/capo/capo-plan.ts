@@ -7,8 +7,8 @@ import { CONCERT_READER, writtenKey } from '../reader/reader.ts';
 import { type ChordHold, easiestHold } from './hold.ts';
 
 /** How a player stands with barre chords. */
-export type BarreLevel = 'none' | 'some' | 'any';
-export const BARRE_LEVELS: readonly BarreLevel[] = ['none', 'some', 'any'];
+export const BARRE_LEVELS = ['none', 'some', 'any'] as const;
+export type BarreLevel = (typeof BARRE_LEVELS)[number];
 
 /** What is asked of the planner; what is left out is the usual. */
 export interface CapoWish {

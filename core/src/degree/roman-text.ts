@@ -9,7 +9,8 @@ import type { NumberChord } from './degree.ts';
 const ROMANS = ['I', 'II', 'III', 'IV', 'V', 'VI', 'VII'];
 
 /** How a bass that is not the root is written: as a degree after a slash, or as figures for the inversion. */
-export type Inversions = 'slash' | 'figures';
+export const INVERSIONS = ['slash', 'figures'] as const;
+export type Inversions = (typeof INVERSIONS)[number];
 
 /** Roman numerals carry minor in their case, so the quality after them has no sign for it. */
 const ROMAN_SCHOOL: QualitySchool = {

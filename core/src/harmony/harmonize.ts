@@ -9,9 +9,9 @@ import { scaleIntervals } from '../scale/scale.ts';
 import { FUNCTION_BY_DEGREE, type HarmonicFunction } from './function-table.ts';
 
 /** How many thirds are stacked on each degree. */
-export type Depth = 'triad' | 'seventh' | 'ninth' | 'eleventh' | 'thirteenth';
+export type Depth = (typeof DEPTHS)[number];
 
-export const DEPTHS: readonly Depth[] = ['triad', 'seventh', 'ninth', 'eleventh', 'thirteenth'];
+export const DEPTHS = ['triad', 'seventh', 'ninth', 'eleventh', 'thirteenth'] as const;
 
 /** One tone of a stacked chord, tied to the scale it comes from. */
 interface StackedTone {

@@ -23,6 +23,7 @@ export interface StudySheet {
 /** Paper sizes in points. */
 export const PAPERS = { A4: [595, 842], Letter: [612, 792] } as const;
 export type Paper = keyof typeof PAPERS;
+export const PAPER_NAMES = ['A4', 'Letter'] as const satisfies readonly Paper[];
 
 const MARGIN = 44;
 const TITLE_ROOM = 58;

@@ -15,7 +15,8 @@ const CLOSE_SIZES = [15, 13.5, 12, 10.5, 9] as const;
 const MOST_PAGES = 2;
 
 /** Whether a reader wants the chart on as few pages as can be read, or in larger type on more of them. */
-export type PageSize = 'fewest pages' | 'large type';
+export const PAGE_SIZES = ['fewest pages', 'large type'] as const;
+export type PageSize = (typeof PAGE_SIZES)[number];
 
 /**
  * The chart in the largest type with which it fits one page, or else two; for a reader of large type

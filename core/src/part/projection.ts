@@ -9,11 +9,12 @@ import { afterWords, barHeading, endingLabel, isFor, wordsUnder } from './bar-wo
 import { bassOf, beatSign, drummedChords } from './rhythm-section.ts';
 
 /** What of the chart a player reads: all of it, the bass line, or the form with its hits and stops. */
-export type PartKind = 'chart' | 'bass' | 'form';
-export const PART_KINDS: readonly PartKind[] = ['chart', 'bass', 'form'];
+export const PART_KINDS = ['chart', 'bass', 'form'] as const;
+export type PartKind = (typeof PART_KINDS)[number];
 
 /** What a part shows of each chord. */
-export type ChordShow = 'numbers' | 'letters' | 'both' | 'roman';
+export const CHORD_SHOWS = ['numbers', 'letters', 'both', 'roman'] as const;
+export type ChordShow = (typeof CHORD_SHOWS)[number];
 
 /** Through which key and whose eyes a chart is seen. */
 export interface ProjectionLens {

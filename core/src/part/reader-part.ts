@@ -8,6 +8,9 @@ import { chartPages, type PageSize } from './chart-pages.ts';
 import { chartPart } from './chart-part.ts';
 import type { ChordShow, PartKind, ProjectionLens } from './projection.ts';
 
+/** Which cues somebody wants to see: everybody's, their own, none. */
+export const CUE_WISHES = ['all', 'own', 'none'] as const;
+
 /** Somebody in the band, and how they like to read. */
 export interface PartReader {
   readonly name: string;
@@ -19,7 +22,7 @@ export interface PartReader {
   readonly size: PageSize;
   /** Lyrics under the bars. */
   readonly words: boolean;
-  readonly cues: 'all' | 'own' | 'none';
+  readonly cues: (typeof CUE_WISHES)[number];
   readonly naming: Naming;
 }
 

@@ -1,6 +1,6 @@
-import { clockAfter, eveningOf, GAP_SECONDS, parseKey, parseLength, printKey, printLength, setTimes } from '@aurora/core';
+import { BRIDGE_KINDS, clockAfter, eveningOf, GAP_SECONDS, parseKey, parseLength, printKey, printLength, setTimes } from '@aurora/core';
 import { SET_COLUMNS, type Table } from '@aurora/core/format';
-import { BRIDGES, type SetList, type SetListBody } from '@aurora/wire';
+import type { SetList, SetListBody } from '@aurora/wire';
 import type { Queryable } from '../db/pool.ts';
 
 /** A set as a table: one row for each song and break. */
@@ -70,7 +70,7 @@ function songEntry(
 ): SetListBody['entries'][number] {
   const key = parseKey(row.key ?? '');
   const tempo = Number(row.tempo);
-  const bridge = BRIDGES.find((one) => one === row['goes on']);
+  const bridge = BRIDGE_KINDS.find((one) => one === row['goes on']);
   return {
     kind: 'song',
     id,
