@@ -1,4 +1,4 @@
-/** The nouns of the core, in order: each may use only those before it. `fault.ts` comes before all. */
+/** The nouns of the core, in order: each may use only those before it. `fault.ts` and `choices.ts` come before all. */
 const NOUNS = [
   'pitch',
   'interval',

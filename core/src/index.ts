@@ -1,3 +1,14 @@
+export {
+  BARRE_LEVELS,
+  BRIDGE_KINDS,
+  CHORD_SHOWS,
+  CUE_WISHES,
+  DEPTHS,
+  NAMING_SCHOOLS,
+  PAGE_SIZES,
+  PAPER_NAMES,
+  PART_KINDS,
+} from './choices.ts';
 // The one public list of the core, grouped by noun. It reads as a glossary, in order of understanding.
 
 export type { Analysis, AnalysisWish, AnalyzedChord, Hearing, Lead, LocalPart, RankedKey, Region } from './analysis/analysis.ts';
@@ -11,9 +22,9 @@ export { replaceChord } from './analysis/replace-chord.ts';
 export type { RidgePoint } from './analysis/ridge.ts';
 export { changesOf, changesSought, roundsOf } from './analysis/rounds.ts';
 export { type WhatIf, type WhatIfKind, whatIf } from './analysis/what-if.ts';
-export { BRIDGE_KINDS, type Bridge, type BridgeEnd, type BridgeKind, findBridges, homeOfChord } from './bridge/bridge.ts';
+export { type Bridge, type BridgeEnd, type BridgeKind, findBridges, homeOfChord } from './bridge/bridge.ts';
 export { type CapoPair, pairCapos } from './capo/capo-pairs.ts';
-export { BARRE_LEVELS, type BarreLevel, type CapoOption, type CapoShape, type CapoWish, planCapo, wishOf } from './capo/capo-plan.ts';
+export { type BarreLevel, type CapoOption, type CapoShape, type CapoWish, planCapo, wishOf } from './capo/capo-plan.ts';
 export { type EasierChord, easierChords, type HardChord } from './capo/easier-chords.ts';
 export { type ChordHold, easiestHold } from './capo/hold.ts';
 export { planSetCapos, type SetCapo } from './capo/set-capo.ts';
@@ -133,7 +144,7 @@ export { type Home, homesOf, type Mode, modesOf, type NearMiss, nearMisses, twin
 export { chordInKey, type ToneInKey } from './harmony/chord-in-key.ts';
 export { type ComparedChord, compareKeys, type ScaleComparison } from './harmony/compare.ts';
 export type { HarmonicFunction } from './harmony/function-table.ts';
-export { DEPTHS, type Depth, functionOfDegree, type HarmonizedChord, harmonize } from './harmony/harmonize.ts';
+export { type Depth, functionOfDegree, type HarmonizedChord, harmonize } from './harmony/harmonize.ts';
 export { climb, LADDER, type ToneChange, toneChanges, type VoiceStep } from './harmony/motion.ts';
 export { type FourthStack, type QuartalChord, stackFourths } from './harmony/quartal.ts';
 export { type Interval, intervalName, intervalSemitones } from './interval/interval.ts';
@@ -146,7 +157,6 @@ export { numberInWords, type SetText, setText } from './naming/in-words.ts';
 export {
   DEFAULT_NAMING,
   letterSchool,
-  NAMING_SCHOOLS,
   type Naming,
   nameChord,
   nameKey,
@@ -163,7 +173,6 @@ export { type Drawing, type Ink, moved, PRINT_INKS, printSvg, type Shape, scaled
 export { type SetSheetContent, type SetSheetLine, setPages } from './notation/set-sheet.ts';
 export {
   musicWidth,
-  PAPER_NAMES,
   PAPERS,
   type Paper,
   type SheetLine,
@@ -183,22 +192,20 @@ export {
   type TabSystem,
   tabHeight,
 } from './notation/tab.ts';
-export { chartPages, PAGE_SIZES, type PageSize } from './part/chart-pages.ts';
+export { chartPages, type PageSize } from './part/chart-pages.ts';
 export { type ChartPart, chartPart, type PartLook } from './part/chart-part.ts';
 export {
   type BarCell,
   type CellRow,
   type CellSection,
-  CHORD_SHOWS,
   type ChordCell,
   type ChordShow,
-  PART_KINDS,
   type PartKind,
   type Projected,
   type ProjectionLens,
   projectChart,
 } from './part/projection.ts';
-export { CUE_WISHES, cueNames, lensOn, type PartReader, partPages, type TonightSong } from './part/reader-part.ts';
+export { cueNames, lensOn, type PartReader, partPages, type TonightSong } from './part/reader-part.ts';
 export { accidentals, chroma, isEnharmonic, letterStep, type Note, plainNote, simplest } from './pitch/note.ts';
 export { type AccidentalStyle, parseNote, printAccidentals, printNote, withGlyphs } from './pitch/note-text.ts';
 export { type PitchRange, parsePitch, parseRange, pitchOf } from './pitch/pitch-text.ts';

@@ -1,11 +1,12 @@
 import { describe, expect, test } from '@jest/globals';
+import { BRIDGE_KINDS } from '../choices.ts';
 import { parseChord, printChord } from '../chord/chord-text.ts';
 import { requireValue } from '../fault.ts';
 import { parseKey } from '../key/key-text.ts';
 import { DEFAULT_NAMING } from '../naming/naming.ts';
 import { chroma } from '../pitch/note.ts';
 import { bridgeWords } from '../wording/bridge-words.ts';
-import { BRIDGE_KINDS, type BridgeKind, findBridges, homeOfChord } from './bridge.ts';
+import { type BridgeKind, findBridges, homeOfChord } from './bridge.ts';
 
 const end = (symbol: string, key?: string) => {
   const chord = requireValue(parseChord(symbol));

@@ -1,3 +1,4 @@
+import type { BRIDGE_KINDS } from '../choices.ts';
 import { type Chord, chordNotes } from '../chord/chord.ts';
 import { type Formula, formulaOf, holdsAll, holdsAny } from '../chord/formula.ts';
 import { mod } from '../fault.ts';
@@ -7,7 +8,6 @@ import { chroma, type Note, simplest, withoutDoubles } from '../pitch/note.ts';
 
 /** How the last chord of one song is joined to the first of the next. */
 export type BridgeKind = (typeof BRIDGE_KINDS)[number];
-export const BRIDGE_KINDS = ['dominant', 'two-five', 'tritone-substitute', 'diminished-approach', 'pivot', 'direct'] as const;
 
 /** One side of a join: a chord, and the key it is heard in. */
 export interface BridgeEnd {

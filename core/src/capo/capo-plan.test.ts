@@ -1,9 +1,10 @@
 import { describe, expect, test } from '@jest/globals';
 import { readChart } from '../chart/reading.ts';
+import { BARRE_LEVELS } from '../choices.ts';
 import { printChord } from '../chord/chord-text.ts';
 import { printKey } from '../key/key-text.ts';
 import { chroma } from '../pitch/note.ts';
-import { BARRE_LEVELS, type CapoOption, type CapoWish, planCapo } from './capo-plan.ts';
+import { type CapoOption, type CapoWish, planCapo } from './capo-plan.ts';
 
 const plan = (source: string, wish?: CapoWish) => planCapo(readChart(source), wish);
 const at = (options: readonly CapoOption[], fret: number) => options.find((option) => option.fret === fret) as CapoOption;

@@ -1,4 +1,5 @@
 import { type ChartReading, lettersFrom } from '../chart/reading.ts';
+import type { BARRE_LEVELS } from '../choices.ts';
 import { type Chord, transposeChord } from '../chord/chord.ts';
 import { type Instrument, MOST_CAPO, STANDARD_GUITAR, tuningOffset } from '../fretboard/instrument.ts';
 import type { Key } from '../key/key.ts';
@@ -7,7 +8,6 @@ import { CONCERT_READER, writtenKey } from '../reader/reader.ts';
 import { type ChordHold, easiestHold } from './hold.ts';
 
 /** How a player stands with barre chords. */
-export const BARRE_LEVELS = ['none', 'some', 'any'] as const;
 export type BarreLevel = (typeof BARRE_LEVELS)[number];
 
 /** What is asked of the planner; what is left out is the usual. */

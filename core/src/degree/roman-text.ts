@@ -1,3 +1,4 @@
+import type { NAMING_SCHOOLS } from '../choices.ts';
 import { formulaTones } from '../chord/formula.ts';
 import { qualityOf } from '../chord/quality.ts';
 import { CHART_SCHOOL, printQuality, type QualitySchool } from '../chord/quality-text.ts';
@@ -9,8 +10,7 @@ import type { NumberChord } from './degree.ts';
 const ROMANS = ['I', 'II', 'III', 'IV', 'V', 'VI', 'VII'];
 
 /** How a bass that is not the root is written: as a degree after a slash, or as figures for the inversion. */
-export const INVERSIONS = ['slash', 'figures'] as const;
-export type Inversions = (typeof INVERSIONS)[number];
+export type Inversions = (typeof NAMING_SCHOOLS.inversions)[number];
 
 /** Roman numerals carry minor in their case, so the quality after them has no sign for it. */
 const ROMAN_SCHOOL: QualitySchool = {

@@ -1,3 +1,4 @@
+import { DEPTHS } from '../choices.ts';
 import type { Chord } from '../chord/chord.ts';
 import { type Formula, findTone } from '../chord/formula.ts';
 import type { Degree, NumberChord } from '../degree/degree.ts';
@@ -10,8 +11,6 @@ import { FUNCTION_BY_DEGREE, type HarmonicFunction } from './function-table.ts';
 
 /** How many thirds are stacked on each degree. */
 export type Depth = (typeof DEPTHS)[number];
-
-export const DEPTHS = ['triad', 'seventh', 'ninth', 'eleventh', 'thirteenth'] as const;
 
 /** One tone of a stacked chord, tied to the scale it comes from. */
 interface StackedTone {

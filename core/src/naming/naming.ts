@@ -1,30 +1,14 @@
+import type { NAMING_SCHOOLS } from '../choices.ts';
 import type { Chord } from '../chord/chord.ts';
 import { qualityOf } from '../chord/quality.ts';
 import { CHART_SCHOOL, LETTER_SCHOOL, printQuality, type QualitySchool } from '../chord/quality-text.ts';
 import type { NumberChord } from '../degree/degree.ts';
-import { INVERSIONS, type Inversions, printRoman } from '../degree/roman-text.ts';
+import { type Inversions, printRoman } from '../degree/roman-text.ts';
 import type { Key } from '../key/key.ts';
 import { printScale } from '../key/key-text.ts';
 import { accidentals, letterStep, type Note, withoutDoubles } from '../pitch/note.ts';
 import { printAccidentals, printNote, withGlyphs } from '../pitch/note-text.ts';
 import type { Step } from '../scale/scale.ts';
-
-/** What things can be called, by what is named; the first is the usual. */
-export const NAMING_SCHOOLS = {
-  majorSeventh: ['maj7', '△7'],
-  minorSeventh: ['m7', '−7'],
-  halfDiminished: ['m7♭5', 'ø7'],
-  diminished: ['dim', '°', 'm♭5'],
-  /** Whole and half steps, or tones and semitones. */
-  steps: ['W-H', 'T-S'],
-  /** Degrees as numbers, as Roman numerals by case, or as capitals only. */
-  degrees: ['numbers', 'roman', 'capitals'],
-  /** How Roman numerals tell an inversion. */
-  inversions: INVERSIONS,
-  notes: ['english', 'german', 'solfege'],
-  /** Whether roots with double accidentals keep the name that belongs there, or take the easier one that sounds the same. */
-  spelling: ['proper', 'easier'],
-} as const;
 
 /** What somebody calls things: the schools of naming, as one plain value. */
 export type Naming = { readonly [What in keyof typeof NAMING_SCHOOLS]: (typeof NAMING_SCHOOLS)[What][number] };

@@ -1,3 +1,4 @@
+import type { PAPER_NAMES } from '../choices.ts';
 import type { Instrument } from '../fretboard/instrument.ts';
 import { type Drawing, moved, type Shape, text } from './drawing.ts';
 import { drawTab, type TabSystem, tabHeight } from './tab.ts';
@@ -21,9 +22,8 @@ export interface StudySheet {
 }
 
 /** Paper sizes in points. */
-export const PAPERS = { A4: [595, 842], Letter: [612, 792] } as const;
-export type Paper = keyof typeof PAPERS;
-export const PAPER_NAMES = ['A4', 'Letter'] as const satisfies readonly Paper[];
+export const PAPERS = { A4: [595, 842], Letter: [612, 792] } as const satisfies Readonly<Record<Paper, readonly [number, number]>>;
+export type Paper = (typeof PAPER_NAMES)[number];
 
 const MARGIN = 44;
 const TITLE_ROOM = 58;

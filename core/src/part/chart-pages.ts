@@ -1,3 +1,4 @@
+import type { PAGE_SIZES } from '../choices.ts';
 import { symbolText } from '../naming/symbol-view.ts';
 import { type Drawing, line, moved, type Shape, text } from '../notation/drawing.ts';
 import { againSign, beatDots, formSign, pushMark, repeatSign, ringMark, stopMark } from '../notation/page-signs.ts';
@@ -15,7 +16,6 @@ const CLOSE_SIZES = [15, 13.5, 12, 10.5, 9] as const;
 const MOST_PAGES = 2;
 
 /** Whether a reader wants the chart on as few pages as can be read, or in larger type on more of them. */
-export const PAGE_SIZES = ['fewest pages', 'large type'] as const;
 export type PageSize = (typeof PAGE_SIZES)[number];
 
 /**

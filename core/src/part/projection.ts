@@ -1,6 +1,7 @@
 import type { BarChord, BarRemark, WrittenBar } from '../chart/bars.ts';
 import type { Place } from '../chart/chart.ts';
 import { type ChartReading, type Letters, lettersFrom } from '../chart/reading.ts';
+import type { CHORD_SHOWS, PART_KINDS } from '../choices.ts';
 import type { Chord } from '../chord/chord.ts';
 import type { Naming } from '../naming/naming.ts';
 import { letterView, numberView, type SymbolView, signView } from '../naming/symbol-view.ts';
@@ -9,11 +10,9 @@ import { afterWords, barHeading, endingLabel, isFor, wordsUnder } from './bar-wo
 import { bassOf, beatSign, drummedChords } from './rhythm-section.ts';
 
 /** What of the chart a player reads: all of it, the bass line, or the form with its hits and stops. */
-export const PART_KINDS = ['chart', 'bass', 'form'] as const;
 export type PartKind = (typeof PART_KINDS)[number];
 
 /** What a part shows of each chord. */
-export const CHORD_SHOWS = ['numbers', 'letters', 'both', 'roman'] as const;
 export type ChordShow = (typeof CHORD_SHOWS)[number];
 
 /** Through which key and whose eyes a chart is seen. */

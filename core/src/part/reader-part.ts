@@ -1,4 +1,5 @@
 import type { ChartReading } from '../chart/reading.ts';
+import type { CUE_WISHES } from '../choices.ts';
 import type { Naming } from '../naming/naming.ts';
 import type { Drawing } from '../notation/drawing.ts';
 import type { Paper } from '../notation/study-sheet.ts';
@@ -7,9 +8,6 @@ import { type Reader, writtenKey } from '../reader/reader.ts';
 import { chartPages, type PageSize } from './chart-pages.ts';
 import { chartPart } from './chart-part.ts';
 import type { ChordShow, PartKind, ProjectionLens } from './projection.ts';
-
-/** Which cues somebody wants to see: everybody's, their own, none. */
-export const CUE_WISHES = ['all', 'own', 'none'] as const;
 
 /** Somebody in the band, and how they like to read. */
 export interface PartReader {

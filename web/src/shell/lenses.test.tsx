@@ -75,6 +75,7 @@ describe('the reader lens', () => {
     renderInBand(<ReaderLens />);
     expect(screen.getByTestId('reader-note').textContent).toBe('reads what sounds');
     await user.click(screen.getByRole('button', { name: /^Reader/ }));
+    await screen.findByRole('menu');
     for (const group of ['The band', 'Concert and horns', 'Guitar']) expect(screen.getByText(group)).toBeTruthy();
     await user.click(screen.getByRole('menuitemradio', { name: /Odile/ }));
     expect(screen.getByRole('button', { name: /^Reader: Odile/ })).toBeTruthy();
@@ -85,7 +86,9 @@ describe('the reader lens', () => {
     const user = userEvent.setup();
     renderInBand(<ReaderLens />);
     screen.getByRole('button', { name: /^Reader/ }).focus();
-    await user.keyboard('{Enter}{ArrowDown}{Enter}');
+    await user.keyboard('{Enter}');
+    await screen.findByRole('menu');
+    await user.keyboard('{ArrowDown}{Enter}');
     expect(useLensStore.getState().readerId).not.toBe('concert');
   });
 });

@@ -2,7 +2,7 @@ import { type Chord, type Frets, type Key, type Naming, nameChord, nameFrets, na
 import { useState } from 'react';
 import { tapDots } from '../../parts/neck/neck-view.ts';
 import { RoomNeck } from '../../parts/neck/RoomNeck.tsx';
-import { usePlaying } from '../../session/seat.ts';
+import { usePlaying } from '../../session/playing.ts';
 import { play } from '../../transport/player.ts';
 import { Button } from '../../ui/Button.tsx';
 

@@ -12,7 +12,7 @@ import {
 } from '@aurora/core';
 import { type ReactNode, useState } from 'react';
 import { RoomNeck } from '../../parts/neck/RoomNeck.tsx';
-import { usePlaying } from '../../session/seat.ts';
+import { usePlaying } from '../../session/playing.ts';
 import { AnsweringField } from '../../ui/AnsweringField.tsx';
 import { Choice } from '../../ui/Choice.tsx';
 import type { RoomPartProps } from './room-part.ts';

@@ -6,7 +6,7 @@ import { useShapeWalk } from '../../parts/neck/use-shape-walk.ts';
 import { LetterSymbol } from '../../parts/notation/ChordSymbol.tsx';
 import { useLens } from '../../session/lens.ts';
 import { keyInForce, select, useLensStore } from '../../session/lens-store.ts';
-import { usePlaying } from '../../session/seat.ts';
+import { usePlaying } from '../../session/playing.ts';
 import { type KeyMap, useShortcuts } from '../../session/use-shortcuts.ts';
 import { AnsweringField } from '../../ui/AnsweringField.tsx';
 import { Choice } from '../../ui/Choice.tsx';

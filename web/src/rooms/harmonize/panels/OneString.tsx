@@ -1,7 +1,7 @@
 import { type Naming, nameNote, nameStep, plainNote, positionDots, printScaleNumber, scaleOnString } from '@aurora/core';
 import { useState } from 'react';
 import { neckGeometry } from '../../../parts/neck/neck-view.ts';
-import { usePlaying } from '../../../session/seat.ts';
+import { usePlaying } from '../../../session/playing.ts';
 import { Choice } from '../../../ui/Choice.tsx';
 import type { PanelProps } from './panel.ts';
 

@@ -1,0 +1,42 @@
+// Lists of what can be chosen, by the names they have everywhere: here, in the database and between
+// programs. They stand by themselves, so that whoever only checks a name fetches nothing else.
+
+/** How many thirds are stacked on each degree. */
+export const DEPTHS = ['triad', 'seventh', 'ninth', 'eleventh', 'thirteenth'] as const;
+
+/** How the last chord of one song is joined to the first of the next. */
+export const BRIDGE_KINDS = ['dominant', 'two-five', 'tritone-substitute', 'diminished-approach', 'pivot', 'direct'] as const;
+
+/** How a player stands with barre chords. */
+export const BARRE_LEVELS = ['none', 'some', 'any'] as const;
+
+/** What of the chart a player reads: all of it, the bass line, or the form with its hits and stops. */
+export const PART_KINDS = ['chart', 'bass', 'form'] as const;
+
+/** What a part shows of each chord. */
+export const CHORD_SHOWS = ['numbers', 'letters', 'both', 'roman'] as const;
+
+/** Whether a reader wants the chart on as few pages as can be read, or in larger type on more of them. */
+export const PAGE_SIZES = ['fewest pages', 'large type'] as const;
+
+/** Which cues somebody wants to see: everybody's, their own, none. */
+export const CUE_WISHES = ['all', 'own', 'none'] as const;
+
+export const PAPER_NAMES = ['A4', 'Letter'] as const;
+
+/** What things can be called, by what is named; the first is the usual. */
+export const NAMING_SCHOOLS = {
+  majorSeventh: ['maj7', '△7'],
+  minorSeventh: ['m7', '−7'],
+  halfDiminished: ['m7♭5', 'ø7'],
+  diminished: ['dim', '°', 'm♭5'],
+  /** Whole and half steps, or tones and semitones. */
+  steps: ['W-H', 'T-S'],
+  /** Degrees as numbers, as Roman numerals by case, or as capitals only. */
+  degrees: ['numbers', 'roman', 'capitals'],
+  /** How Roman numerals tell an inversion. */
+  inversions: ['slash', 'figures'],
+  notes: ['english', 'german', 'solfege'],
+  /** Whether roots with double accidentals keep the name that belongs there, or take the easier one that sounds the same. */
+  spelling: ['proper', 'easier'],
+} as const;
