@@ -1,7 +1,7 @@
 import { printChord } from '@aurora/core';
 import { DEFAULT_READS, type Member, type SetListBody, type Song } from '@aurora/wire';
 import { describe, expect, test } from '@jest/globals';
-import { endsOf, movedEntry, newSetSong, viewEvening, withEntry } from './evening-view.ts';
+import { caposWith, endsOf, movedEntry, newSetSong, viewEvening, withEntry, withPlannedCapos } from './evening-view.ts';
 
 const song = (id: string, source: string): Song => ({
   id,
@@ -85,5 +85,30 @@ describe('entries', () => {
     const after = withEntry(before, '2', (one) => ({ ...one, notes: 'slow' }) as typeof one);
     expect(after.entries[0]).toBe(before.entries[0]);
     expect(after.entries[1]).toMatchObject({ notes: 'slow' });
+  });
+
+  test('a planned capo goes to its entry by name, whatever has become of the order meanwhile', () => {
+    const moved = body([...movedEntry(entries, 0, 2), entry('new', 'a')]);
+    const planned = withPlannedCapos(
+      moved,
+      'juno',
+      new Map([
+        ['1', 3],
+        ['3', null],
+        ['gone', 5],
+      ]),
+    );
+    const frets = planned.entries.map((one) => [one.id, one.kind === 'song' ? one.capos.juno : undefined]);
+    expect(frets).toEqual([
+      ['2', undefined],
+      ['3', undefined],
+      ['1', 3],
+      ['new', undefined],
+    ]);
+  });
+
+  test('a capo of null lets the player play as usual', () => {
+    expect(caposWith({ juno: 3, tam: 2 }, 'juno', null)).toEqual({ tam: 2 });
+    expect(caposWith({ tam: 2 }, 'juno', 0)).toEqual({ tam: 2, juno: 0 });
   });
 });
