@@ -111,6 +111,7 @@ test('the player’s word is kept with the song, shown as theirs, and flagged wh
   await expect(page.getByLabel('Chart text')).toContainText('= borrowed -- Ines sings the minor 6 here');
   await writeChart(page, 'title: Weir Lamp\nkey: C\nreading 3-1: 4 [b77] 1 = borrowed -- Ines sings the minor 6 here\n\n1 4 5 1');
   await page.getByRole('link', { name: 'Analyze' }).click();
+  await expect(chord(page, 2)).toHaveAttribute('aria-label', /^5, G/);
   await page.keyboard.press('1');
   await expect(page.getByRole('region', { name: 'What you said' })).toContainText('an edit has taken it away. Your word is kept.');
 });

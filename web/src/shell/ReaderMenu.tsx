@@ -4,6 +4,7 @@ import type { ReactElement } from 'react';
 import { useLens } from '../session/lens.ts';
 import { setReader } from '../session/lens-store.ts';
 import { memberChoice, READER_CHOICES, type ReaderChoice } from '../session/reader-view.ts';
+import { OpenedMenu } from '../ui/OpenedMenu.tsx';
 
 const GROUPS = ['The band', 'Concert and horns', 'Guitar'] as const;
 
@@ -12,27 +13,18 @@ export function ReaderMenu({ trigger }: { readonly trigger: ReactElement }) {
   const { members, reader } = useLens();
   const choices = [...(members ?? []).map((member) => memberChoice(member)), ...READER_CHOICES];
   return (
-    <DropdownMenu.Root modal={false} defaultOpen>
-      <DropdownMenu.Trigger asChild>{trigger}</DropdownMenu.Trigger>
-      <DropdownMenu.Portal>
-        <DropdownMenu.Content
-          sideOffset={8}
-          align="end"
-          className="z-50 max-h-[70vh] w-64 overflow-auto rounded-2xl border border-edge bg-raised p-2"
-        >
-          {GROUPS.filter((group) => choices.some((choice) => choice.group === group)).map((group) => (
-            <DropdownMenu.RadioGroup key={group} value={reader.id} onValueChange={setReader}>
-              <DropdownMenu.Label className="px-3 pt-2 pb-1 text-sm font-semibold text-quiet">{group}</DropdownMenu.Label>
-              {choices
-                .filter((choice) => choice.group === group)
-                .map((choice) => (
-                  <ReaderItem key={choice.id} choice={choice} />
-                ))}
-            </DropdownMenu.RadioGroup>
-          ))}
-        </DropdownMenu.Content>
-      </DropdownMenu.Portal>
-    </DropdownMenu.Root>
+    <OpenedMenu trigger={trigger} className="z-50 max-h-[70vh] w-64 overflow-auto rounded-2xl border border-edge bg-raised p-2">
+      {GROUPS.filter((group) => choices.some((choice) => choice.group === group)).map((group) => (
+        <DropdownMenu.RadioGroup key={group} value={reader.id} onValueChange={setReader}>
+          <DropdownMenu.Label className="px-3 pt-2 pb-1 text-sm font-semibold text-quiet">{group}</DropdownMenu.Label>
+          {choices
+            .filter((choice) => choice.group === group)
+            .map((choice) => (
+              <ReaderItem key={choice.id} choice={choice} />
+            ))}
+        </DropdownMenu.RadioGroup>
+      ))}
+    </OpenedMenu>
   );
 }
 

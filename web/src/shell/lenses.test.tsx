@@ -88,6 +88,7 @@ describe('the reader lens', () => {
     screen.getByRole('button', { name: /^Reader/ }).focus();
     await user.keyboard('{Enter}');
     await screen.findByRole('menu');
+    expect(document.activeElement?.getAttribute('aria-checked')).toBe('true');
     await user.keyboard('{ArrowDown}{Enter}');
     expect(useLensStore.getState().readerId).not.toBe('concert');
   });

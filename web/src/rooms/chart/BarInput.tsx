@@ -1,7 +1,8 @@
 import { faultWords, parseNumberOrLetters } from '@aurora/core';
 import { useLayoutEffect, useRef } from 'react';
+import type { Typing } from './bar-typing.ts';
 import { closed } from './bar-typing.ts';
-import type { SheetInput, Typing } from './sheet-input.ts';
+import type { SheetInput } from './sheet-input.ts';
 import { followCaret } from './use-sheet-input.ts';
 
 /** A bar being typed where it stands: a chord, or several that share it. */

@@ -6,11 +6,12 @@ import { sheetFacts } from '../../parts/sheet/sheet-facts.ts';
 import { Button } from '../../ui/Button.tsx';
 import { BarInput } from './BarInput.tsx';
 import type { BarSelection } from './bar-selection.ts';
+import type { Typing } from './bar-typing.ts';
 import { Grip } from './Grip.tsx';
 import { type SectionActions, SectionHeading } from './SectionHeading.tsx';
 import { SheetRow } from './SheetRow.tsx';
 import type { ChordLayer } from './sheet-bar.ts';
-import type { SheetInput, Typing } from './sheet-input.ts';
+import type { SheetInput } from './sheet-input.ts';
 import { type Drawn, useRowsInSight } from './use-rows-in-sight.ts';
 import { type Drop, useSheetDrag } from './use-sheet-drag.ts';
 

@@ -2,7 +2,8 @@ import { MOST_CHART_BYTES } from '@aurora/wire';
 import { Button } from '../../ui/Button.tsx';
 import { Notice } from '../../ui/Notice.tsx';
 import { BarInput } from './BarInput.tsx';
-import type { SheetInput, Typing } from './sheet-input.ts';
+import type { Typing } from './bar-typing.ts';
+import type { SheetInput } from './sheet-input.ts';
 
 /** A text that is too long is kept and not drawn. */
 export function TooLongNotice({ text }: { readonly text: string }) {

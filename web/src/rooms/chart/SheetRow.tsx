@@ -2,10 +2,11 @@ import type { BarCell, CellRow } from '@aurora/core';
 import { Fragment, memo } from 'react';
 import { BarInput } from './BarInput.tsx';
 import { type BarSelection, rangeOf } from './bar-selection.ts';
+import type { Typing } from './bar-typing.ts';
 import { Grip } from './Grip.tsx';
 import { SheetBarCell } from './SheetBarCell.tsx';
 import { type ChordLayer, hasOver } from './sheet-bar.ts';
-import type { SheetInput, Typing } from './sheet-input.ts';
+import type { SheetInput } from './sheet-input.ts';
 import type { Drop } from './use-sheet-drag.ts';
 
 interface RowProps {

@@ -1,3 +1,23 @@
+import { type Fault, linesOf, type OpenChart } from '@aurora/core';
+
+/** A bar being typed. */
+export interface Typing {
+  readonly bar: number;
+  /** Whether it is a new bar put before that one. */
+  readonly isNew: boolean;
+  readonly text: string;
+  /** Where the next letter goes. */
+  readonly caret: number;
+  /** All of it is taken: what is typed stands in its place. A second press edits it instead. */
+  readonly whole: boolean;
+  /** Whether all of it is typed anew; what is edited stands as it is read. */
+  readonly fresh: boolean;
+  /** What stood there before. */
+  readonly was: string;
+  /** Why it could not be read. */
+  readonly fault: Fault | null;
+}
+
 /** A key of the pad: what it writes, and what stands on it. */
 export interface PadKey {
   /** The single key that writes it. */
@@ -59,4 +79,17 @@ export function closed(typed: string): string {
     .map((token) => (/^>?<[^>]+$/.test(token) ? token.replace(/([!?.,]*)$/, '>$1') : token))
     .join(' ')
     .trim();
+}
+
+/** A new bar, open and empty. */
+export function newTyping(bar: number): Typing {
+  return { bar, isNew: true, text: '', caret: 0, whole: false, fresh: true, was: '', fault: null };
+}
+
+/** A bar as it would be typed: without the parentheses around a shared one. */
+export function barText({ source, reading }: OpenChart, bar: number): string {
+  const found = reading.bars[bar];
+  if (found === undefined) return '';
+  const line = linesOf(source)[found.at.line - 1] ?? '';
+  return line.slice(found.at.column - 1, found.at.column - 1 + found.at.length).replace(/^\((.*)\)$/, '$1');
 }

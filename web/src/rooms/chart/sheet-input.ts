@@ -6,9 +6,7 @@ import {
   type ChartEdit,
   cellsOf,
   deepenBars,
-  type Fault,
   type FormerChords,
-  linesOf,
   type Note,
   type OpenChart,
   type Result,
@@ -16,27 +14,9 @@ import {
   withOwnQualities,
 } from '@aurora/core';
 import { type BarSelection, choose, chordBeside, kept, rangeOf, reachTo } from './bar-selection.ts';
-import { closed, letterOf, padWrites } from './bar-typing.ts';
+import { barText, closed, letterOf, newTyping, padWrites, type Typing } from './bar-typing.ts';
 import { freeSectionName, within } from './desk-text.ts';
 import { type KeyedSheet, type Press, sheetKey, typingKey } from './sheet-keys.ts';
-
-/** A bar being typed. */
-export interface Typing {
-  readonly bar: number;
-  /** Whether it is a new bar put before that one. */
-  readonly isNew: boolean;
-  readonly text: string;
-  /** Where the next letter goes. */
-  readonly caret: number;
-  /** All of it is taken: what is typed stands in its place. A second press edits it instead. */
-  readonly whole: boolean;
-  /** Whether all of it is typed anew; what is edited stands as it is read. */
-  readonly fresh: boolean;
-  /** What stood there before. */
-  readonly was: string;
-  /** Why it could not be read. */
-  readonly fault: Fault | null;
-}
 
 export interface SheetInputState {
   readonly selection: BarSelection | null;
@@ -391,16 +371,4 @@ export class SheetInput implements KeyedSheet {
     this.#state = { ...this.#state, ...change };
     for (const listener of this.#listeners) listener();
   }
-}
-
-function newTyping(bar: number): Typing {
-  return { bar, isNew: true, text: '', caret: 0, whole: false, fresh: true, was: '', fault: null };
-}
-
-/** A bar as it would be typed: without the parentheses around a shared one. */
-function barText({ source, reading }: OpenChart, bar: number): string {
-  const found = reading.bars[bar];
-  if (found === undefined) return '';
-  const line = linesOf(source)[found.at.line - 1] ?? '';
-  return line.slice(found.at.column - 1, found.at.column - 1 + found.at.length).replace(/^\((.*)\)$/, '$1');
 }

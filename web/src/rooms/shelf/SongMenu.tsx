@@ -1,9 +1,9 @@
 import type { SongSummary } from '@aurora/wire';
 import { Archive, ArchiveRestore, Copy, Tag } from 'lucide-react';
-import { DropdownMenu } from 'radix-ui';
 import type { ReactElement } from 'react';
 import { useChangeSong, useDuplicateSong } from '../../api/songs.ts';
 import { MenuItem } from '../../ui/MenuItem.tsx';
+import { OpenedMenu } from '../../ui/OpenedMenu.tsx';
 import { sayFault } from '../../ui/say.ts';
 
 interface SongMenuProps {
@@ -18,22 +18,17 @@ export function SongMenu({ trigger, song, onTag }: SongMenuProps) {
   const duplicate = useDuplicateSong();
   const onError = (error: Error) => void sayFault(error.message);
   return (
-    <DropdownMenu.Root defaultOpen>
-      <DropdownMenu.Trigger asChild>{trigger}</DropdownMenu.Trigger>
-      <DropdownMenu.Portal>
-        <DropdownMenu.Content align="end" className="z-30 min-w-48 rounded-xl border border-edge bg-raised p-1.5 shadow-lg">
-          <MenuItem onPress={onTag}>
-            <Tag size={17} aria-hidden="true" /> Tags
-          </MenuItem>
-          <MenuItem onPress={() => duplicate.mutate(song.id, { onError })}>
-            <Copy size={17} aria-hidden="true" /> Duplicate
-          </MenuItem>
-          <MenuItem onPress={() => change.mutate({ id: song.id, change: { archived: !song.archived } }, { onError })}>
-            {song.archived ? <ArchiveRestore size={17} aria-hidden="true" /> : <Archive size={17} aria-hidden="true" />}
-            {song.archived ? 'Bring it back' : 'Put away'}
-          </MenuItem>
-        </DropdownMenu.Content>
-      </DropdownMenu.Portal>
-    </DropdownMenu.Root>
+    <OpenedMenu trigger={trigger} className="z-30 min-w-48 rounded-xl border border-edge bg-raised p-1.5 shadow-lg">
+      <MenuItem onPress={onTag}>
+        <Tag size={17} aria-hidden="true" /> Tags
+      </MenuItem>
+      <MenuItem onPress={() => duplicate.mutate(song.id, { onError })}>
+        <Copy size={17} aria-hidden="true" /> Duplicate
+      </MenuItem>
+      <MenuItem onPress={() => change.mutate({ id: song.id, change: { archived: !song.archived } }, { onError })}>
+        {song.archived ? <ArchiveRestore size={17} aria-hidden="true" /> : <Archive size={17} aria-hidden="true" />}
+        {song.archived ? 'Bring it back' : 'Put away'}
+      </MenuItem>
+    </OpenedMenu>
   );
 }
