@@ -318,7 +318,7 @@ export {
 } from './wording/analysis-words.ts';
 export { bridgeWords } from './wording/bridge-words.ts';
 export { capoWords, pairWords } from './wording/capo-words.ts';
-export { changeWords } from './wording/change-words.ts';
+export { barAsWritten, changeWords } from './wording/change-words.ts';
 export { findingWords } from './wording/check-words.ts';
 export { circleWords } from './wording/circle-words.ts';
 export { faultWords } from './wording/fault-words.ts';

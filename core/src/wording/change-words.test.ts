@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { readChart } from '../chart/reading.ts';
-import { changeWords } from './change-words.ts';
+import { barAsWritten, changeWords } from './change-words.ts';
 
 const said = (before: string, after: string) => changeWords(readChart(before), readChart(after));
 const SONG = 'title: Kelp\nkey: D\ntempo: 96\n\n[Verse]\n1 4 6- 5\n\n[Chorus]\n4 5 1 1\n';
@@ -44,5 +44,24 @@ describe('what a save changed, in words', () => {
         expect(said(one, other).length > 0).toBe(one !== other);
       }),
     );
+  });
+});
+
+describe('a bar as it stands', () => {
+  test.each([
+    ['57', '5⁷'],
+    ['b7maj7', '♭7ᵐᵃʲ⁷'],
+    ['>2-7', '>2–⁷'],
+    ['<1>!', '◇1!'],
+    ['(1 5/7)', '1 5/7'],
+    ['4?', '4?'],
+    ['NC', 'N.C.'],
+  ])('%s: %s', (typed, written) => {
+    const [bar] = readChart(`key: C\n${typed}`).bars;
+    expect(bar === undefined ? '' : barAsWritten(bar)).toBe(written);
+  });
+
+  test('a sign for the bar before it stays a sign', () => {
+    expect(readChart('key: C\n1 %').bars.map((bar) => barAsWritten(bar))).toEqual(['1', '%']);
   });
 });

@@ -91,6 +91,16 @@ function barInWords(bar: WrittenBar | undefined, naming: Naming): string {
   return bar?.chords.map(({ chord }) => (chord === null ? 'no chord' : numberInWords(chord, naming))).join(' ') ?? '';
 }
 
+/** A bar as it stands, in one line: numbers set as on a chart, with the marks around them. */
+export function barAsWritten({ sign, chords }: WrittenBar, naming: Naming = DEFAULT_NAMING): string {
+  if (sign !== 'chords') return sign;
+  const written = chords.map(({ chord, push, ring, stop, optional }) => {
+    const number = chord === null ? 'N.C.' : numberInWords(chord, naming);
+    return `${push ? '>' : ''}${ring ? `◇${number}` : number}${stop ? '!' : ''}${optional ? '?' : ''}`;
+  });
+  return written.join(' ');
+}
+
 function bars(count: number): string {
   return count === 1 ? '1 bar' : `${count} bars`;
 }

@@ -18,7 +18,7 @@ import { sampleDesk, sampleTonight } from './sample-band.ts';
 import { WrittenSheet } from './WrittenSheet.tsx';
 
 const EVERY_SIGN =
-  'title: Every sign\nkey: G\n\n[A] x2 -- softly\n{segno} |: 1 (4.. 5/7. 6-.) >2-7 <1> 1.[ 5! ] 2.[ b7 ] :|\n~ words under the bars\n{key: +2} {3/4} 1? NC % {to coda} 4 {ds al coda}\n\n[B]\n{coda} 1 8 4 "everybody"\n';
+  'title: Every sign\nkey: G\n\n[A] x2 -- softly\n{segno} |: 1 (4.. 5/7. 6-.) >2-7 <1> 1.[ 5! ] 2.[ b7 ] :|\n~ words under the bars\n{key: +2} {3/4} 1? NC % {to coda} 4 {ds al coda}\n\n[B]\n{coda} 1 (1 4 5) 4 "everybody"\n';
 
 /** The parts people touch most, each in its states, in the light of day and of the stage. For development only. */
 export function PartsPage() {

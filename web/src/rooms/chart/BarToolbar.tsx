@@ -35,7 +35,7 @@ interface BarToolbarProps {
 export function BarToolbar({ input, selection, rewriting, reaching, onPaste, onChanges }: BarToolbarProps) {
   const count = selection === null ? 0 : rangeOf(selection).to - rangeOf(selection).from + 1;
   return (
-    <div role="toolbar" aria-label="The chosen bars" className="flex flex-wrap items-center border-t border-hairline bg-ground px-2">
+    <div role="toolbar" aria-label="The chosen bars" className="flex flex-wrap items-center border-t border-hairline bg-ground px-1">
       <Tool text="Take back" keys="Ctrl Z" disabled={rewriting.undo === null} onPress={input.undo}>
         <Undo2 size={18} />
       </Tool>
@@ -180,8 +180,8 @@ function Menu({ label, items, shortcut }: MenuProps) {
   return (
     <DropdownMenu.Root open={open} onOpenChange={setOpen}>
       <DropdownMenu.Trigger asChild>
-        <Button look="bare" className="gap-1 px-2! text-[15px]">
-          {label} <ChevronDown size={14} aria-hidden="true" />
+        <Button look="bare" className="gap-0.5 px-1! text-[15px]">
+          {label} <ChevronDown size={12} aria-hidden="true" />
         </Button>
       </DropdownMenu.Trigger>
       <DropdownMenu.Portal>

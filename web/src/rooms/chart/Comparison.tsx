@@ -1,4 +1,4 @@
-import { type BarChange, comparedParts, printBarToken, readChart, type WrittenBar } from '@aurora/core';
+import { type BarChange, barAsWritten, comparedParts, readChart, type WrittenBar } from '@aurora/core';
 import { useMemo } from 'react';
 import { Glyphs } from '../../parts/notation/Glyphs.tsx';
 
@@ -49,8 +49,8 @@ interface ChangedBarProps {
 const SAID = { same: 'as it is', changed: 'changed', removed: 'taken out since', added: 'new since' } as const;
 
 function ChangedBar({ change, old, now }: ChangedBarProps) {
-  const was = 'before' in change ? tokenOf(old[change.before]) : null;
-  const is = 'after' in change ? tokenOf(now[change.after]) : null;
+  const was = 'before' in change ? writtenIn(old[change.before]) : null;
+  const is = 'after' in change ? writtenIn(now[change.after]) : null;
   const looks = {
     same: 'border-hairline text-quiet',
     changed: 'border-accent',
@@ -80,10 +80,6 @@ function ChangedBar({ change, old, now }: ChangedBarProps) {
   );
 }
 
-function tokenOf(bar: WrittenBar | undefined): string {
-  return bar === undefined
-    ? ''
-    : printBarToken(bar)
-        .replace(/b(?=[1-7])/g, '♭')
-        .replace(/#(?=[1-7])/g, '♯');
+function writtenIn(bar: WrittenBar | undefined): string {
+  return bar === undefined ? '' : barAsWritten(bar);
 }
