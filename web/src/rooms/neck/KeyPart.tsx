@@ -35,11 +35,11 @@ import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Choice.tsx';
 import { DiagramCard } from './DiagramCard.tsx';
 import { FirstFretField } from './FirstFretField.tsx';
+import { keySteps } from './key-hearing.ts';
 import type { RoomPartProps } from './room-part.ts';
 import { TempoField } from './TempoField.tsx';
 
 const KEY_FAMILIES: readonly Family[] = ['barre-6', 'barre-5', 'triad', 'spread', 'shell', 'drop-2', 'drop-3', 'quartal'];
-const CHORD_BEATS = 2;
 const TEMPO = 76;
 const FIELD = 'min-h-11 rounded-lg border border-edge bg-raised px-2 font-semibold';
 
@@ -64,18 +64,11 @@ export function KeyPart({ instrument, naming, labels }: RoomPartProps) {
   const place: KeyPlace = kind === 'along' ? { kind, wish: { family, strings, inversion } } : { kind, family, position };
   const shapes = useKeyShapes(key, place, instrument).data ?? [];
   const held = useMemo(() => heldAlong(shapes, instrument), [shapes, instrument]);
-  const current = shapes[playing ? (held[step]?.at ?? at) : at];
+  const current = shapes[playing ? (held[step % held.length]?.at ?? at) : at];
   const next = shapes[(at + 1) % Math.max(1, shapes.length)];
   const name = `${nameKey(key, naming)}: ${FAMILY_NAMES[family].toLowerCase()}`;
   const study = useKeyStudy({ name, place: kind === 'along' ? 'Up the neck' : `Position ${position}`, held, instrument, naming, key });
-  const hear = () =>
-    playing
-      ? stop()
-      : void play(
-          'key-shapes',
-          held.map(({ voicing }) => ({ midi: voicing.tones.map(({ midi }) => midi), beats: CHORD_BEATS, click: true })),
-          tempo,
-        );
+  const hear = () => (playing ? stop() : void play('key-shapes', keySteps(held.map(({ voicing }) => voicing)), tempo));
   return (
     <div className="flex flex-col gap-3">
       <KeyNeck current={current} next={playing ? undefined : next} instrument={instrument} naming={naming} labels={labels} />
