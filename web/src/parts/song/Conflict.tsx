@@ -21,7 +21,7 @@ export function Conflict({ draft }: { readonly draft: ChartDraft }) {
   const keep = () => draft.resolve(mergeCharts(base, value, theirs.value, choices).text);
   return (
     <section aria-label="Saved elsewhere" className="max-h-[60vh] overflow-auto border-b-2 border-alarm bg-raised px-5 py-3">
-      <p className="font-semibold">
+      <p role="alert" className="font-semibold">
         {clashes.length === 1 ? 'One part of this song was' : 'Some parts of this song were'} changed here and elsewhere. Both are kept; say
         which one the band plays. Everything else is put together already.
       </p>
