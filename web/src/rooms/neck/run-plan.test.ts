@@ -27,3 +27,14 @@ test('played with four clicks before and a click on every whole beat, none betwe
   const triplets = runSteps(plan({ kind: 'sweep', position: 2 }, 'Am').run.notes);
   expect(triplets.slice(1).map(({ click }) => click)).toEqual(Array.from({ length: 12 }, (_, index) => index % 3 === 0));
 });
+
+test.each(['C', 'G', 'Eb', 'F#m', 'Bb'])('arpeggios over the whole key of %s come home to its 1', (home) => {
+  for (const scope of ['triads', 'sevenths'] as const) {
+    for (const strings of [null, [5, 4, 3, 2]]) {
+      const { run } = plan({ kind: 'arpeggio', scope, strings }, 'C', home);
+      const { tonic } = requireValue(parseKey(home));
+      expect([run.chords.length, run.chords[0]?.root, run.chords.at(-1)?.root]).toEqual([8, tonic, tonic]);
+      expect(run.notes.at(-1)?.chord).toBe(7);
+    }
+  }
+});

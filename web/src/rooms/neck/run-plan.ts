@@ -122,7 +122,9 @@ function planSweep({ sweep, position }: RunPlan, { chord, instrument, naming }: 
 
 function planArpeggio(plan: RunPlan, { chord, key, instrument, naming }: RunScene) {
   const one = plan.scope === 'chord';
-  const chords = one ? [chord] : harmonize(key, plan.scope === 'triads' ? 'triad' : 'seventh').map((degree) => degree.chord);
+  const degrees = harmonize(key, plan.scope === 'triads' ? 'triad' : 'seventh').map((degree) => degree.chord);
+  // a key ends at home
+  const chords = one ? [chord] : [...degrees, ...degrees.slice(0, 1)];
   const wish: ArpeggioWish = {
     place: plan.strings === null ? { kind: 'position', position: plan.position } : { kind: 'strings', strings: plan.strings },
     octave: plan.octave,
