@@ -64,12 +64,15 @@ export function AnalysisDesk({ source, rewriting, songId, input }: AnalysisDeskP
   const [sheet, setSheet] = useState(false);
   const rows = useMemo(() => gridRows(analysis, { naming, reader: reader.reader, beside }), [analysis, naming, reader, beside]);
   const part = useAnalyzeKeys({ song, chosen, rewriting });
+  const onScale = (next: Parameters<typeof setScale>[0]) => {
+    setScale(next);
+    useNeck.setState({ show: 'scale' });
+  };
   return (
     <div className="mx-auto flex max-w-[1240px] flex-col gap-3 px-5 py-3">
       {input}
       <Unread analysis={analysis} />
-      {busy && <p role="status">Reading the chords…</p>}
-      {failed && <p role="alert">The chords could not be analyzed. Change something and they are read again.</p>}
+      <Reading busy={busy} failed={failed} />
       {analysis.chords.length === 0 ? (
         <Empty songId={songId} />
       ) : (
@@ -85,9 +88,7 @@ export function AnalysisDesk({ source, rewriting, songId, input }: AnalysisDeskP
             onPrint={() => setSheet(true)}
           />
           <ChordGrid rows={rows} selected={at} marked={marked} onSelect={select} />
-          {analysis.progression.chart.bars.length > MOST_BARS && (
-            <p className="font-semibold">All chords are analyzed; the first {MOST_BARS} bars are drawn here.</p>
-          )}
+          <NotDrawn bars={analysis.progression.chart.bars.length} />
           <PartDrawer
             part={part}
             props={{
@@ -99,25 +100,32 @@ export function AnalysisDesk({ source, rewriting, songId, input }: AnalysisDeskP
               onSelect: select,
               onMark: setMarked,
               scale: played,
-              onScale: (next) => {
-                setScale(next);
-                useNeck.setState({ show: 'scale' });
-              },
+              onScale,
               melody: melody.get(index) ?? null,
               onMelody: (note) => setMelody(withNote(melody, index, note)),
               onHear: hear,
               songId,
             }}
           />
-          {sheet && (
-            <Suspense>
-              <AnalysisSheet analysis={analysis} naming={naming} onClose={() => setSheet(false)} />
-            </Suspense>
-          )}
+          <Suspense>{sheet && <AnalysisSheet analysis={analysis} naming={naming} onClose={() => setSheet(false)} />}</Suspense>
         </>
       )}
     </div>
   );
+}
+
+function Reading({ busy, failed }: { readonly busy: boolean; readonly failed: boolean }) {
+  return (
+    <>
+      {busy && <p role="status">Reading the chords…</p>}
+      {failed && <p role="alert">The chords could not be analyzed. Change something and they are read again.</p>}
+    </>
+  );
+}
+
+function NotDrawn({ bars }: { readonly bars: number }) {
+  if (bars <= MOST_BARS) return null;
+  return <p className="font-semibold">All chords are analyzed; the first {MOST_BARS} bars are drawn here.</p>;
 }
 
 function hear(id: string, chords: readonly Chord[]): void {

@@ -42,7 +42,8 @@ const FREE: Settled = { melody: null, locked: null };
 const BAR_BEATS = 4;
 
 /** One shape for every chord of the song with the least movement, under the player's limits. */
-export function PathPart({ instrument, naming, labels }: RoomPartProps) {
+export function PathPart(room: RoomPartProps) {
+  const { instrument, naming } = room;
   const key = keyInForce(useLens());
   const source = useChordSource(key);
   const [limits, setLimits] = useState<PathLimits>(FIRST_LIMITS);
@@ -52,9 +53,7 @@ export function PathPart({ instrument, naming, labels }: RoomPartProps) {
   const [staff, setStaff] = useState(false);
   const settledAt = (index: number) => settled.get(placeOf(index, source)) ?? FREE;
   const chords = source.chords.map(({ chord }, index): PathChord => ({ chord, ...settledAt(index) }));
-  const search = usePath(chords, limits, instrument);
-  const steps = useMemo(() => (search.path?.steps.length === chords.length ? search.path.steps : []), [search.path, chords.length]);
-  const holds = useMemo(() => holdsOfSteps(steps, instrument), [steps, instrument]);
+  const { search, steps, holds } = useHeldPath(chords, limits, instrument);
   const study = useMemo(
     () => studyOf({ source, steps, holds, total: search.path?.total ?? 0, instrument, naming, key }),
     [source, steps, holds, search.path, instrument, naming, key],
@@ -65,14 +64,7 @@ export function PathPart({ instrument, naming, labels }: RoomPartProps) {
   const step = steps[at];
   return (
     <div className="flex flex-col gap-3">
-      <PathNeck
-        step={steps[shown]}
-        hold={holds[shown] ?? null}
-        path={search.path}
-        instrument={instrument}
-        naming={naming}
-        labels={labels}
-      />
+      <PathNeck step={steps[shown]} hold={holds[shown] ?? null} path={search.path} {...room} />
       <PathActions
         field={source.field}
         playing={playing}
@@ -84,15 +76,7 @@ export function PathPart({ instrument, naming, labels }: RoomPartProps) {
       <SearchState search={search} />
       {source.chords.length >= MOST_CHORDS && <p>Only the first {MOST_CHORDS} chords are taken.</p>}
       <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_23rem]">
-        <PathSteps
-          steps={steps}
-          holds={holds}
-          source={source}
-          shown={shown}
-          settledAt={settledAt}
-          onChoose={setAt}
-          {...{ instrument, naming, labels }}
-        />
+        <PathSteps steps={steps} holds={holds} source={source} shown={shown} settledAt={settledAt} onChoose={setAt} {...room} />
         {step !== undefined && (
           <StepDetails
             step={step}
@@ -101,9 +85,7 @@ export function PathPart({ instrument, naming, labels }: RoomPartProps) {
             holds={[holds[at - 1] ?? null, holds[at] ?? null]}
             settled={settledAt(at)}
             onSettle={(change) => setSettled(new Map([...settled, [placeOf(at, source), { ...settledAt(at), ...change }]]))}
-            instrument={instrument}
-            naming={naming}
-            labels={labels}
+            {...room}
             notes={topNotes(source.chords[at] as SongChord, key)}
           />
         )}
@@ -111,6 +93,14 @@ export function PathPart({ instrument, naming, labels }: RoomPartProps) {
       {sheet && <StudySheet study={study} staff={staff} onStaff={setStaff} onClose={() => setSheet(false)} />}
     </div>
   );
+}
+
+/** The path with how each of its shapes is held; no steps while one for other chords is being looked for. */
+function useHeldPath(chords: readonly PathChord[], limits: PathLimits, instrument: RoomPartProps['instrument']) {
+  const search = usePath(chords, limits, instrument);
+  const steps = useMemo(() => (search.path?.steps.length === chords.length ? search.path.steps : []), [search.path, chords.length]);
+  const holds = useMemo(() => holdsOfSteps(steps, instrument), [steps, instrument]);
+  return { search, steps, holds };
 }
 
 interface PathActionsProps {
