@@ -11,7 +11,6 @@ import { scalesFor } from './chord-scales.ts';
 import type { ChordFacts } from './facts.ts';
 import { type Heard, type HeardRegion, hear } from './hear.ts';
 import { degreeOf, homeMode, isTarget, stepOf } from './home.ts';
-import type { SongFacts } from './key-finding.ts';
 import { type Override, type ReadingOverride, readOverrides } from './override-text.ts';
 import { findPatterns } from './patterns.ts';
 import type { Claim, Reading } from './reading.ts';
@@ -41,7 +40,7 @@ function describe(
   overrides: readonly Override[],
 ): Omit<Analysis, 'withoutOptional'> {
   const hearing = wish.hearing ?? 'local';
-  const regions = heard.regions.map((region, index) => tellRegion(region, heard.regions[index - 1], heard.song));
+  const regions = heard.regions.map((region, index) => tellRegion(region, heard.regions[index - 1], heard));
   const chords = tellChords(heard, hearing, wish, overrides);
   const homeKey = regions[0]?.key;
   return {
@@ -77,8 +76,8 @@ function regionAt({ regions, regionOf }: Heard, index: number): HeardRegion {
   return regions[regionOf[index] as number] as HeardRegion;
 }
 
-function tellRegion({ key, from, to, pivot, confirmedAt, by }: HeardRegion, before: HeardRegion | undefined, song: SongFacts): Region {
-  const shared = pivot === null || before === undefined ? null : (song.chords[pivot] as ChordFacts).chord;
+function tellRegion({ key, from, to, pivot, confirmedAt, by }: HeardRegion, before: HeardRegion | undefined, { chords }: Heard): Region {
+  const shared = pivot === null || before === undefined ? null : (chords[pivot] as ChordFacts).chord;
   return {
     key,
     from,
@@ -94,11 +93,11 @@ const SCORE_PER_COST = 12;
 const MOST_KEYS = 6;
 
 /** The best keys with scores that fall with what they cost above the best. */
-function rankedKeys({ homes, song, lead }: Heard, homeKey: Key | undefined): readonly RankedKey[] {
-  if (homeKey === undefined || song.chords.length === 0) return [];
+function rankedKeys({ homes, chords, lead }: Heard, homeKey: Key | undefined): readonly RankedKey[] {
+  if (homeKey === undefined || chords.length === 0) return [];
   const least = Math.min(...homes.map(({ total }) => total));
   return homes.slice(0, MOST_KEYS).map((candidate, index) => ({
-    key: index === 0 ? homeKey : keyOfHome(candidate.home, song.chords),
+    key: index === 0 ? homeKey : keyOfHome(candidate.home, chords),
     score: Math.max(0, Math.round(BEST_SCORE - SCORE_PER_COST * (candidate.total - least))),
     reasons: index === 0 && lead === 'given' ? [{ code: 'given' }, ...candidate.reasons] : candidate.reasons,
   }));

@@ -3,21 +3,22 @@ import { chroma } from '../pitch/note.ts';
 import type { Progression } from '../progression/progression.ts';
 import type { AnalysisWish, Lead, Region } from './analysis.ts';
 import { findBluesForms } from './blues-form.ts';
-import { factsOfAll } from './facts.ts';
-import { type Home, homeMode, MINORS } from './home.ts';
+import { type ChordFacts, factsOfAll } from './facts.ts';
+import { findHomes, songOf } from './find-homes.ts';
+import { type Home, homeMode, isRelative, isSameHome } from './home.ts';
 import { judgeHome, type KeyCandidate, rankHomes, type SongFacts } from './key-finding.ts';
-import { closesSong, findLoops } from './loops.ts';
+import { findLoops } from './loops.ts';
 import type { Override, RegionOverride } from './override-text.ts';
 import type { Claim } from './reading.ts';
 import { keyOfHome } from './region-key.ts';
-import { findRegions, type HomeRegion } from './regions.ts';
+import type { HomeRegion } from './regions.ts';
 import { claimsOn } from './rules.ts';
 import { type Moment, momentsOf, type Scene, sceneIn } from './scene.ts';
 import { findTwoFives, type TwoFive } from './two-fives.ts';
 
 /** What the rules make of a progression, before it is told. */
 export interface Heard {
-  readonly song: SongFacts;
+  readonly chords: readonly ChordFacts[];
   /** The keys the song may begin in, the one it was found in first. */
   readonly homes: readonly KeyCandidate[];
   readonly lead: Lead;
@@ -42,21 +43,21 @@ export function hear(progression: Progression, wish: AnalysisWish, overrides: re
   const chords = factsOfAll(progression.chords.map(({ chord }) => chord));
   const loops = findLoops(chords);
   const blues = findBluesForms(chords.map((facts, index) => ({ facts, bar: progression.chords[index]?.bar ?? 0 })));
-  const song: SongFacts = { chords, moments: momentsOf(chords), closes: closesSong(chords, loops), bluesTonic: blues[0]?.tonic ?? null };
+  const song = songOf(chords, blues[0]?.tonic ?? null);
+  const period = song.chords.length;
   const pinned = wish.key ?? (progression.keyGiven ? progression.keys[0] : undefined);
-  const ranked = rankHomes(song);
-  const given = pinned === undefined ? null : judgeHome(song, homeOfKey(pinned));
-  const candidates = given === null ? ranked : [given, ...ranked.filter(({ home }) => !isSameHome(home, given.home))];
-  const regions = nameRegions(song, forcedRegions(progression, wish, overrides, findRegions(chords, candidates, given), song), pinned);
+  const found = findHomes(song, pinned === undefined ? null : homeOfKey(pinned), sectionStarts(progression, period));
+  const whole: Whole = { chords, moments: period === chords.length ? song.moments : momentsOf(chords, loops) };
+  const regions = nameRegions(chords, forcedRegions(progression, wish, overrides, unrolled(found.regions, period, chords.length), song), pinned);
   const regionOf = regions.flatMap(({ from, to }, region) => Array.from({ length: to - from + 1 }, () => region));
-  const scenes = sharedScenes(song, regions, regionOf);
+  const scenes = sharedScenes(whole, regions, regionOf);
   const claims = new Map([...new Set(scenes)].map((scene) => [scene, claimsOn(scene)]));
   const twoFives = findTwoFives(chords);
-  const homes = rankFirstHome(song, candidates, regions);
+  const homes = rankFirstHome(song, found.candidates, regions);
   return {
-    song,
+    chords,
     homes,
-    lead: leadOf(homes, given !== null),
+    lead: leadOf(homes, pinned !== undefined),
     regions,
     regionOf,
     scenes,
@@ -68,6 +69,30 @@ export function hear(progression: Progression, wish: AnalysisWish, overrides: re
   };
 }
 
+type Whole = Pick<SongFacts, 'chords' | 'moments'>;
+
+/** The regions of one round, played as often as it is; a round that ends in the key it begins in goes on in it. */
+function unrolled(regions: readonly HomeRegion[], period: number, length: number): readonly HomeRegion[] {
+  const all: HomeRegion[] = [];
+  for (let start = 0; start < length; start += Math.max(period, 1)) {
+    for (const { candidate, from, to, pivot, confirmedAt } of regions) {
+      const last = all.at(-1);
+      if (last?.candidate === candidate) all[all.length - 1] = { ...last, to: start + to };
+      else {
+        const moved = (index: number | null) => (index === null ? null : start + index);
+        all.push({ candidate, from: start + from, to: start + to, pivot: moved(pivot), confirmedAt: moved(confirmedAt) });
+      }
+    }
+  }
+  return all;
+}
+
+/** Where a section of the chart begins, but for the first. */
+function sectionStarts({ chords, chart }: Progression, period: number): readonly boolean[] {
+  const sectionOf = (index: number) => chart.bars[chords[index]?.bar ?? -1]?.section;
+  return Array.from({ length: period }, (_, index) => index > 0 && sectionOf(index) !== sectionOf(index - 1));
+}
+
 function partsOf(twoFives: readonly TwoFive[]): ReadonlyMap<number, TwoFive> {
   const parts = new Map<number, TwoFive>();
   for (const found of twoFives)
@@ -76,7 +101,7 @@ function partsOf(twoFives: readonly TwoFive[]): ReadonlyMap<number, TwoFive> {
 }
 
 /** The scene of every chord; the same moment in the same region is one value. */
-function sharedScenes({ moments }: SongFacts, regions: readonly HeardRegion[], regionOf: readonly number[]): readonly Scene[] {
+function sharedScenes({ moments }: Whole, regions: readonly HeardRegion[], regionOf: readonly number[]): readonly Scene[] {
   const known = regions.map(() => new Map<Moment, Scene>());
   return moments.map((moment, index) => {
     const region = regionOf[index] as number;
@@ -91,13 +116,8 @@ function homeOfKey(key: Key): Home {
   return { tonic: chroma(key.tonic), mode: homeMode(key.scale) };
 }
 
-function isSameHome(a: Home, b: Home): boolean {
-  const family = ({ mode }: Home) => (MINORS.includes(mode.scale) ? 'minor' : mode.scale);
-  return a.tonic === b.tonic && family(a) === family(b);
-}
-
 const CLEAR_GAP = 0.75;
-const CLEAR_RELATIVE_GAP = 1.6;
+const CLEAR_RELATIVE_GAP = 2.3;
 
 function leadOf([best, second]: readonly KeyCandidate[], isGiven: boolean): Lead {
   if (best === undefined) return 'none';
@@ -118,18 +138,8 @@ function rankFirstHome(song: SongFacts, candidates: readonly KeyCandidate[], reg
   const { home } = first.candidate;
   const others = (ranked: readonly KeyCandidate[]) => ranked.filter((candidate) => !isSameHome(candidate.home, home));
   if (regions.length === 1) return [first.candidate, ...others(candidates)];
-  const opening: SongFacts = {
-    ...song,
-    chords: song.chords.slice(first.from, first.to + 1),
-    moments: song.moments.slice(first.from, first.to + 1),
-    closes: false,
-  };
+  const opening = songOf(song.chords.slice(0, first.to + 1), song.bluesTonic);
   return [judgeHome(opening, home), ...others(rankHomes(opening))];
-}
-
-function isRelative(a: Home, b: Home): boolean {
-  const signature = ({ tonic, mode }: Home) => (mode.minor ? tonic + 3 : tonic) % 12;
-  return a.mode.minor !== b.mode.minor && signature(a) === signature(b);
 }
 
 interface MarkedRegion extends HomeRegion {
@@ -169,9 +179,9 @@ function forcedRegions(
   });
 }
 
-function nameRegions(song: SongFacts, regions: readonly MarkedRegion[], pinned: Key | undefined): readonly HeardRegion[] {
+function nameRegions(chords: readonly ChordFacts[], regions: readonly MarkedRegion[], pinned: Key | undefined): readonly HeardRegion[] {
   return regions.map((region, index) => {
-    const found = () => keyOfHome(region.candidate.home, song.chords.slice(region.from, region.to + 1));
+    const found = () => keyOfHome(region.candidate.home, chords.slice(region.from, region.to + 1));
     const atHome = pinned !== undefined && isSameHome(region.candidate.home, homeOfKey(pinned));
     const key = region.written ?? (atHome && (index === 0 || region.by === 'rules') ? pinned : found());
     return { ...region, key };

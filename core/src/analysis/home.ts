@@ -96,6 +96,19 @@ export interface Home {
   readonly mode: ModeFacts;
 }
 
+/** Whether two homes are one: the three minors are. */
+export function isSameHome(a: Home, b: Home): boolean {
+  const family = ({ mode }: Home) => (MINORS.includes(mode.scale) ? 'minor' : mode.scale);
+  return a.tonic === b.tonic && family(a) === family(b);
+}
+
+/** Whether two homes are a minor key and the major key with its notes. */
+export function isRelative(a: Home, b: Home): boolean {
+  const isPlain = ({ mode }: Home) => mode.scale === 'major' || MINORS.includes(mode.scale);
+  const signature = ({ tonic, mode }: Home) => (mode.minor ? tonic + 3 : tonic) % 12;
+  return isPlain(a) && isPlain(b) && a.mode.minor !== b.mode.minor && signature(a) === signature(b);
+}
+
 /** Half steps from the home's tonic up to a root. */
 export function stepOf(home: Home, root: number): number {
   return (root - home.tonic + 12) % 12;

@@ -33,21 +33,85 @@ export function closesInto(home: Home, from: ChordFacts, to: ChordFacts): boolea
   return step === 1 && from.class === 'dominant';
 }
 
-/** How many chord changes close into the home. A tonic that is itself a dominant goes on rather than rests. */
-export function cadencesInto(home: Home, chords: readonly ChordFacts[]): number {
-  let count = 0;
-  for (let index = 1; index < chords.length; index += 1) {
-    const to = chords[index] as ChordFacts;
-    if (to.class !== 'dominant' && closesInto(home, chords[index - 1] as ChordFacts, to)) count += 1;
-  }
-  return count;
+/** How a song's chord changes speak for a home, from each chord to the next and from the last to the first. */
+export interface Arrivals {
+  /** Cadences that close into it. */
+  readonly cadences: number;
+  /** In minor: dominants that close into its relative major instead. */
+  readonly elsewhere: number;
+}
+
+/** Counts the arrivals of a round. A tonic that is itself a dominant, or a link in a chain of them, goes on rather than rests. */
+export function arrivalsIn(home: Home, round: readonly ChordFacts[]): Arrivals {
+  let [cadences, elsewhere] = [0, 0];
+  round.forEach((_, index) => {
+    if (isCadenceInto(home, round, index)) cadences += 1;
+    if (isRelativeCadence(home, round, index)) elsewhere += 1;
+  });
+  return { cadences, elsewhere };
+}
+
+/** Whether a 5 of the home closes into its 1 at this place of a round. */
+export function isCadenceInto(home: Home, round: readonly ChordFacts[], index: number): boolean {
+  const to = round[index] as ChordFacts;
+  if (to.root !== home.tonic || to.class === 'dominant') return false;
+  return closesInto(home, at(round, index - 1), to) && !isLink(round, index);
+}
+
+const RELATIVE_FIVE = 10;
+const RELATIVE_ONE = 3;
+
+/** In a minor home: whether ♭7 closes into ♭3 at this place, the cadence of the relative major. */
+export function isRelativeCadence({ tonic, mode }: Home, round: readonly ChordFacts[], index: number): boolean {
+  if (!mode.minor) return false;
+  const [from, to] = [at(round, index - 1), round[index] as ChordFacts];
+  if (mod(from.root - tonic, 12) !== RELATIVE_FIVE || mod(to.root - tonic, 12) !== RELATIVE_ONE) return false;
+  return (canPull(from) || isSuspendedDominant(from)) && to.class === 'major' && !isLink(round, index);
+}
+
+const FIFTH_DOWN = 5;
+
+/** A major chord that was fallen into by a fifth, from a chord that had fallen itself, and falls on: a link of a chain. */
+function isLink(round: readonly ChordFacts[], index: number): boolean {
+  const roots = [-2, -1, 0, 1].map((by) => at(round, index + by).root);
+  const falls = roots.slice(1).every((root, order) => mod(root - (roots[order] as number), 12) === FIFTH_DOWN);
+  return falls && canPull(round[index] as ChordFacts);
+}
+
+function at(round: readonly ChordFacts[], index: number): ChordFacts {
+  return round[mod(index, round.length)] as ChordFacts;
+}
+
+/** A 5 whose third waits: suspended, with its ♭7. */
+export function isSuspendedDominant({ class: kind, seventh }: ChordFacts): boolean {
+  return kind === 'suspended' && seventh;
+}
+
+function isFive(facts: ChordFacts): boolean {
+  return facts.class === 'dominant' || isSuspendedDominant(facts);
+}
+
+/** How much the last chord rests on the home: it came by its 5 or comes round to the first chord's root, came from its 4, or just stops there. */
+export type Ending = 'closed' | 'plagal' | 'plain' | 'elsewhere';
+
+export function endingOn(home: Home, round: readonly ChordFacts[]): Ending {
+  const [before, last] = [at(round, -2), at(round, -1)];
+  if (!isTonicChord(home, last)) return 'elsewhere';
+  if (round.length === 1 || round[0]?.root === last.root || (closesInto(home, before, last) && !isLink(round, round.length - 1))) return 'closed';
+  return mod(before.root - home.tonic, 12) === FIFTH_DOWN ? 'plagal' : 'plain';
 }
 
 /** Whether the song opens on a ii–V that arrives at the home's 1. */
 export function opensInto(home: Home, chords: readonly ChordFacts[]): boolean {
-  const [two, five, one] = chords;
+  const [two, five, one] = chords.filter((facts, index) => index === 0 || facts.root !== chords[index - 1]?.root || isTonicChord(home, facts));
   if (two === undefined || five === undefined || one === undefined) return false;
-  return isTwo(home, two) && five.class === 'dominant' && closesInto(home, five, one);
+  return isTwo(home, two) && isFive(five) && closesInto(home, five, one);
+}
+
+/** Whether the song opens on the shape of a ii–V: a minor chord, then the dominant a fifth below. */
+export function opensTwoFive([two, five]: readonly ChordFacts[]): boolean {
+  if (two?.class !== 'minor' || five === undefined) return false;
+  return isFive(five) && mod(five.root - two.root, 12) === FIFTH_DOWN;
 }
 
 /** The 2 of a ii–V: half-diminished in minor, where the fifth of a minor 2 is not the key's; either in major. */
@@ -58,6 +122,19 @@ function isTwo({ tonic, mode }: Home, { root, class: kind }: ChordFacts): boolea
 /** Whether the song stops on the ii7 and V7 of the home. */
 export function pointsHome(home: Home, chords: readonly ChordFacts[]): boolean {
   const [two, five] = chords.slice(-2);
-  if (two === undefined || five === undefined || five.class !== 'dominant') return false;
-  return isTwo(home, two) && five.root === (home.tonic + 7) % 12;
+  return two !== undefined && five !== undefined && isTwoFive(home, two, five);
+}
+
+/** Whether a key whose 1 is never played has its own 5 with a seventh to speak for it. */
+export function hasOwnFive(home: Home, chords: readonly ChordFacts[]): boolean {
+  return chords.some((facts) => isFive(facts) && facts.root === (home.tonic + 7) % 12);
+}
+
+/** Whether its ii–V stands anywhere in the round. */
+export function hasTwoFive(home: Home, round: readonly ChordFacts[]): boolean {
+  return round.some((facts, index) => isTwoFive(home, facts, at(round, index + 1)));
+}
+
+function isTwoFive(home: Home, two: ChordFacts, five: ChordFacts): boolean {
+  return isFive(five) && five.root === (home.tonic + 7) % 12 && isTwo(home, two);
 }

@@ -2,8 +2,19 @@ import { chroma } from '../pitch/note.ts';
 import { scaleIntervals } from '../scale/scale.ts';
 import type { ScaleName } from '../scale/scale-table.ts';
 import type { ChordFacts } from './facts.ts';
-import { type Home, homeMode, isOwn, rotated } from './home.ts';
-import { cadencesInto, isTonicChord, type KeyReason, opensInto, pointsHome } from './key-evidence.ts';
+import { type Home, homeMode, isOwn, rotated, stepOf } from './home.ts';
+import {
+  arrivalsIn,
+  type Ending,
+  endingOn,
+  hasOwnFive,
+  hasTwoFive,
+  isTonicChord,
+  type KeyReason,
+  opensInto,
+  opensTwoFive,
+  pointsHome,
+} from './key-evidence.ts';
 import { isBlues } from './rule-dominant.ts';
 import { ownCost } from './rule-own.ts';
 import { leastCost } from './rules.ts';
@@ -26,26 +37,33 @@ export interface KeyCandidate {
 
 /** What is known of the song as a whole. */
 export interface SongFacts {
+  /** One round of it: a song that is nothing but a repeated round is judged by one, so that repeating changes no key. */
   readonly chords: readonly ChordFacts[];
   readonly moments: readonly Moment[];
-  /** Whether the last chord ends a song rather than turning back to its start. */
-  readonly closes: boolean;
+  /** How often the round is played. */
+  readonly rounds: number;
   /** The tonic of a twelve-bar blues, in half steps above C. */
   readonly bluesTonic: number | null;
 }
 
-const FIRST_GAIN = 1.5;
-/** A loop may begin anywhere. */
-const FIRST_IN_LOOP_GAIN = 1;
-const LAST_GAIN = 1.5;
-/** For a song that stops on the ii–V of a key that is never reached. */
+const FIRST_GAIN = 2;
+/** A minor chord whose dominant follows may be the 2 of another key. */
+const FIRST_OF_TWO_FIVE_GAIN = 1;
+/** The first chord is reached from its 4 when the round comes again. */
+const PLAGAL_TURN_GAIN = 0.3;
+const ENDING_GAINS: Readonly<Record<Ending, number>> = { closed: 1.5, plagal: 0.8, plain: 0.4, elsewhere: 0 };
+/** For a song that stops on the ii–V of a key, and for one whose 1 is never played but whose ii–V is. */
 const POINTING_GAIN = 2.5;
+const TWO_FIVE_GAIN = 1;
 const CADENCE_GAIN = 0.5;
+const RELATIVE_CADENCE_COST = 0.4;
 const MOST_CADENCES = 2;
-const ABSENT_COST = 1;
-const MODE_COST = 0.3;
+const ABSENT_COST = 0.5;
+const MODE_COSTS: Partial<Record<ScaleName, number>> = { dorian: 0.3, mixolydian: 0.3, phrygian: 0.6, lydian: 0.8 };
 const BLUES_GAIN = 2;
 const CHORD_WEIGHT = 6;
+/** How far behind the best key that is played one stands whose 1 is never heard. */
+const BEHIND = 0.05;
 
 const PLAIN: readonly ScaleName[] = ['major', 'natural minor'];
 const MODAL: readonly ScaleName[] = ['dorian', 'mixolydian', 'phrygian', 'lydian'];
@@ -59,26 +77,55 @@ export function rankHomes(song: SongFacts): readonly KeyCandidate[] {
     for (const scale of PLAIN) homes.push({ tonic, mode: homeMode(scale) });
     for (const scale of MODAL) if (mayBeModal(song, tonic, scale)) homes.push({ tonic, mode: homeMode(scale) });
   }
-  return homes.map((home) => judgeHome(song, home)).sort((a, b) => a.total - b.total);
+  return playedFirst(
+    song,
+    homes.map((home) => judgeHome(song, home)).sort((a, b) => a.total - b.total),
+  );
+}
+
+/** A key whose 1 is never played and whose 5 has no seventh stands behind the best key that is played. */
+function playedFirst({ chords }: SongFacts, ranked: readonly KeyCandidate[]): readonly KeyCandidate[] {
+  const speaks = ({ home }: KeyCandidate) => isPlayed(home, chords) || hasOwnFive(home, chords);
+  const best = ranked.find(speaks);
+  if (best === undefined || best === ranked[0]) return ranked;
+  const behind = ranked.slice(0, ranked.indexOf(best)).map((candidate) => ({ ...candidate, total: best.total + BEHIND }));
+  return [best, ...behind, ...ranked.slice(behind.length + 1)];
+}
+
+function isPlayed(home: Home, chords: readonly ChordFacts[]): boolean {
+  return chords.some((facts) => isTonicChord(home, facts));
 }
 
 const MODAL_COVERAGE = 0.8;
-const FEWEST_TONICS = 2;
 
 /**
- * A mode is asked only where its tonic opens or closes the song, where it comes back, where
- * nearly every chord is its own, and where the tone that sets it apart from plain major or minor is heard. A blues is none.
+ * A mode is asked only where its tonic opens or closes the song and is at rest there, heard more than the tonics
+ * of the plain keys with the same notes; where nearly every chord is its own; and where the tone that
+ * sets it apart from plain major or minor is heard. A blues is none.
  */
 function mayBeModal({ chords }: SongFacts, tonic: number, scale: ScaleName): boolean {
   const home: Home = { tonic, mode: homeMode(scale) };
-  const ends = [chords[0], chords.at(-1)];
-  if (chords.filter((facts) => isTonicChord(home, facts)).length < FEWEST_TONICS) return false;
-  if (!ends.some((facts) => facts !== undefined && isTonicChord(home, facts)) || isBlues(chords, tonic)) return false;
+  const [opens, closes] = [chords[0], chords.at(-1)].map((facts) => facts !== undefined && isTonicChord(home, facts));
+  if (!(opens || closes) || isBlues(chords, tonic) || !isAtRest(chords, home, opens === true)) return false;
   if (chords.filter((facts) => isOwn(home, facts)).length < MODAL_COVERAGE * chords.length) return false;
   if (cadencesAway(chords, home)) return false;
   const plain = homeMode(home.mode.minor ? 'natural minor' : 'major');
   const colour = scaleIntervals(scale).filter((tone) => !scaleIntervals(plain.scale).includes(tone));
   return colour.some((tone) => chords.some(({ mask }) => (rotated(mask, tonic) & (1 << chroma(tone))) !== 0));
+}
+
+/** Modes that a round may be in when a plain key with the same notes is heard as often, as long as they open it. */
+const COMMON_MODES: readonly ScaleName[] = ['mixolydian', 'dorian'];
+
+function isAtRest(chords: readonly ChordFacts[], home: Home, opens: boolean): boolean {
+  const parent = (home.tonic - (PARENT_STEPS[home.mode.scale] ?? 0) + 12) % 12;
+  const rivals: readonly Home[] = [
+    { tonic: parent, mode: homeMode('major') },
+    { tonic: (parent + 9) % 12, mode: homeMode('natural minor') },
+  ];
+  const timesOf = (one: Home) => chords.filter((facts) => facts.class !== 'dominant' && isTonicChord(one, facts)).length;
+  const [own, most] = [timesOf(home), Math.max(...rivals.map(timesOf))];
+  return own > most || (own === most && opens && COMMON_MODES.includes(home.mode.scale));
 }
 
 /** Whether a dominant seventh closes into the major key that has the mode's notes: then that key is home. */
@@ -95,7 +142,7 @@ const PARENT_STEPS: Partial<Record<ScaleName, number>> = { dorian: 2, phrygian: 
 
 /** What one home makes of the song. */
 export function judgeHome(song: SongFacts, home: Home): KeyCandidate {
-  const { chords, moments } = song;
+  const { chords, moments, rounds } = song;
   const blues = isBlues(chords, home.tonic) && !home.mode.minor;
   const own = new Map<ChordFacts, number | null>();
   const known = new Map<Moment, number>();
@@ -118,8 +165,8 @@ export function judgeHome(song: SongFacts, home: Home): KeyCandidate {
     total: CHORD_WEIGHT * mean + opening + ending + cadences,
     reasons: [
       ...reasons,
-      { code: 'coverage', own: covered, of: chords.length },
-      ...(others > 0 ? [{ code: 'explained' as const, others }] : []),
+      { code: 'coverage', own: covered * rounds, of: chords.length * rounds },
+      ...(others > 0 ? [{ code: 'explained' as const, others: others * rounds }] : []),
     ],
   };
 }
@@ -137,36 +184,40 @@ interface Evidence {
   readonly reasons: readonly KeyReason[];
 }
 
-function evidenceFor(song: SongFacts, home: Home, blues: boolean): Evidence {
-  const { chords, closes, bluesTonic } = song;
-  const modal = !PLAIN.includes(home.mode.scale);
-  const [first, last] = [chords[0], chords.at(-1)];
+function evidenceFor({ chords, rounds, bluesTonic }: SongFacts, home: Home, blues: boolean): Evidence {
+  const modeCost = MODE_COSTS[home.mode.scale] ?? 0;
+  const first = chords[0];
   const opens = first !== undefined && isTonicChord(home, first);
-  const ends = closes && last !== undefined && isTonicChord(home, last);
+  const ending = chords.length === 0 ? 'elsewhere' : endingOn(home, chords);
   const form = bluesTonic === home.tonic && (blues || home.mode.minor);
   const arrives = opensInto(home, chords);
-  const points = closes && pointsHome(home, chords);
-  const absent = !chords.some((facts) => isTonicChord(home, facts));
-  const cadences = cadencesInto(home, chords);
+  const points = pointsHome(home, chords);
+  const absent = !isPlayed(home, chords);
+  const { cadences, elsewhere } = arrivalsIn(home, chords);
+  const turns = opens && stepOf(home, chords.at(-1)?.root ?? 0) === FOURTH;
   const said: readonly (readonly [boolean, KeyReason])[] = [
     [opens, { code: 'first-chord' }],
-    [ends, { code: 'last-chord' }],
+    [ending !== 'elsewhere', { code: 'last-chord' }],
     [arrives, { code: 'opens-into' }],
-    [cadences > 0, { code: 'cadences', count: cadences }],
+    [cadences > 0, { code: 'cadences', count: cadences * rounds }],
     [points, { code: 'points-home' }],
     [form, { code: 'blues-form' }],
-    [modal, { code: 'modal-colour' }],
+    [modeCost > 0, { code: 'modal-colour' }],
     [absent, { code: 'tonic-absent' }],
   ];
   const gain = (holds: boolean, amount: number) => (holds ? -amount : 0);
   return {
     opening:
-      gain(opens || arrives, closes ? FIRST_GAIN : FIRST_IN_LOOP_GAIN) +
+      gain(opens || arrives, arrives || !opensTwoFive(chords) ? FIRST_GAIN : FIRST_OF_TWO_FIVE_GAIN) +
+      gain(turns, PLAGAL_TURN_GAIN) +
       gain(form, BLUES_GAIN) +
-      gain(modal, -MODE_COST) +
-      gain(absent, -ABSENT_COST),
-    ending: gain(ends, LAST_GAIN) + gain(points, POINTING_GAIN),
-    cadences: -CADENCE_GAIN * Math.min(cadences, MOST_CADENCES),
+      gain(absent, -ABSENT_COST) +
+      gain(absent && !points && hasTwoFive(home, chords), TWO_FIVE_GAIN) +
+      modeCost,
+    ending: gain(points, POINTING_GAIN) - ENDING_GAINS[ending],
+    cadences: RELATIVE_CADENCE_COST * Math.min(elsewhere, MOST_CADENCES) - CADENCE_GAIN * Math.min(cadences, MOST_CADENCES),
     reasons: said.flatMap(([holds, reason]) => (holds ? [reason] : [])),
   };
 }
+
+const FOURTH = 5;

@@ -34,11 +34,13 @@ function loopFrom(chords: readonly ChordFacts[], from: number): Loop | undefined
   return undefined;
 }
 
-/** Whether the last chord ends the song: not so when it only leads a loop back to its first chord. */
-export function closesSong(chords: readonly ChordFacts[], loops: readonly Loop[]): boolean {
-  const last = loops.at(-1);
-  if (last === undefined || last.to < chords.length - 1) return true;
-  return chords[last.from]?.root === chords.at(-1)?.root;
+/** How many chords one round of the progression has, when it is nothing but that round repeated; all of them otherwise. */
+export function periodOf(chords: readonly ChordFacts[]): number {
+  const { length } = chords;
+  for (let period = 1; period <= length / 2; period += 1) {
+    if (length % period === 0 && chords.every((facts, index) => index < period || facts === chords[index - period])) return period;
+  }
+  return length;
 }
 
 /** The triad class that a loop is recognised by, whatever is stacked on it. */

@@ -32,7 +32,7 @@ describe('patterns', () => {
     ['C C#dim7 Dm7 G7 C', 'turnaround C 0-3'],
     ['C Ebdim7 Dm7 G7 C', 'turnaround C 0-3'],
     ['C G Am F C G Am F C', 'loop C 0-7'],
-    ['Dm7 G7 Dm7 G7', 'loop Dm 0-3'],
+    ['Dm7 G7 Dm7 G7', 'loop C 0-3'],
     ['C Em A Dm G C', 'circle-motion C 1-5'],
     ['Am Dm G C F Bdim E Am', 'circle-motion Am 0-7'],
     ['Dm Dm(maj7) Dm7 Dm6 Gm', 'line-cliche Dm 0-3'],

@@ -36,6 +36,8 @@ export interface Claim {
   /** The half step aimed at. */
   readonly target?: number;
   readonly resolution?: Resolution;
+  /** Whether what keeps the promise is the first chord, when the song is played again. */
+  readonly onTurn?: true;
   /** Parallel scales that hold the chord, nearest first. */
   readonly sources?: readonly ScaleName[];
 }

@@ -1,7 +1,8 @@
 import type { ChordFacts } from './facts.ts';
-import { isOwn, isTarget, stepOf } from './home.ts';
-import { closesInto, isTonicChord, opensInto } from './key-evidence.ts';
+import { type Home, isOwn, isRelative, isSameHome, isTarget, stepOf } from './home.ts';
+import { isCadenceInto, isRelativeCadence, isTonicChord, opensInto } from './key-evidence.ts';
 import type { KeyCandidate } from './key-finding.ts';
+import type { Loop } from './loops.ts';
 
 /** A stretch of chords at home in one key. Indices count chords; `to` is the last one. */
 export interface HomeRegion {
@@ -14,9 +15,37 @@ export interface HomeRegion {
   readonly confirmedAt: number | null;
 }
 
-/** What leaving one key for another costs: about three chords that explain themselves as visitors. */
+/** What moved stretches settle: a home for each chord, as far as it is settled, and where a stretch that moved begins. */
+export interface Settled {
+  readonly homes: readonly (Home | null)[];
+  readonly starts: readonly number[];
+}
+
+/** What the way through the song is looked for with. */
+export interface RegionQuestion {
+  readonly chords: readonly ChordFacts[];
+  readonly candidates: readonly KeyCandidate[];
+  readonly given: KeyCandidate | null;
+  readonly settled: Settled;
+  /** Whether a section of the chart begins at a chord: a natural border. */
+  readonly opensSection: readonly boolean[];
+  readonly loops: readonly Loop[];
+}
+
+/** What leaving one key for another costs: about three chords that explain themselves as visitors; less for the key with the same notes. */
 const MODULATION_COST = 3;
-const CADENCE_GAIN = 0.3;
+const RELATIVE_COST = 1.3;
+const BORDER_GAIN = 0.6;
+/** A key that a moved stretch brings needs no more; it may be entered a little before, by what leads into it. */
+const HELD_COST = 0.2;
+const LEAD_IN_COST = 0.1;
+/** A loop keeps its key; only its last chords may lead out of it. */
+const IN_LOOP_COST = 3;
+const LEAD_IN = 2;
+const CADENCE_GAIN = 0.5;
+/** In minor, what a cadence into the relative major costs, by a plain triad and by a seventh. */
+const RELATIVE_TRIAD_COST = 0.5;
+const RELATIVE_SEVENTH_COST = 0.9;
 const MOST_ROUNDS = 8;
 const FEWEST_CHORDS = 3;
 const STAYS = 2;
@@ -25,21 +54,25 @@ const BANNED = 1000;
 /**
  * The cheapest way through the song: for every chord a key, so that what the chords cost in their
  * keys, what the keys have speaking for them, and what every change of key costs is least in all.
- * A new key that no cadence confirms, or that hardly stays, is taken back and the way sought again.
- * A song that stays in one key is in the one that ranks best: in a long song the sum of its chords
- * would outweigh how it opens and closes.
+ * A new key that no cadence confirms, or that hardly stays, is taken back and the way sought again,
+ * unless a moved stretch speaks for it. A song that stays in one key is in the one that ranks best:
+ * in a long song the sum of its chords would outweigh how it opens and closes.
  */
-export function findRegions(
-  chords: readonly ChordFacts[],
-  candidates: readonly KeyCandidate[],
-  given: KeyCandidate | null,
-): readonly HomeRegion[] {
+export function findRegions(question: RegionQuestion): readonly HomeRegion[] {
+  const { chords, candidates, given, settled } = question;
   if (chords.length === 0) return [];
   const costs = candidates.map((candidate) => pathCosts(chords, candidate));
+  settled.homes.forEach((home, index) => {
+    if (home === null) return;
+    candidates.forEach((candidate, row) => {
+      if (!isSameHome(candidate.home, home)) (costs[row] as number[])[index] = BANNED;
+    });
+  });
   for (let round = 0; round < MOST_ROUNDS; round += 1) {
-    const regions = regionsOf(chords, cheapestPath(chords.length, candidates, costs, given));
-    if (regions.length === 1) break;
-    const doubtful = regions.filter((region, index) => index > 0 && !isConfirmed(chords, region, regions));
+    const regions = regionsOf(question, cheapestPath(question, costs));
+    if (regions.length === 1 && settled.starts.length === 0) break;
+    const isHeld = ({ from, to }: HomeRegion) => settled.homes.slice(from, to + 1).some((home) => home !== null);
+    const doubtful = regions.filter((region, index) => index > 0 && !isHeld(region) && !isConfirmed(question, region, regions));
     if (doubtful.length === 0) return regions;
     for (const { candidate, from, to } of doubtful) {
       const row = costs[candidates.indexOf(candidate)] as number[];
@@ -47,41 +80,92 @@ export function findRegions(
     }
   }
   return regionsOf(
-    chords,
+    question,
     chords.map(() => given ?? (candidates[0] as KeyCandidate)),
   );
+}
+
+/** What a way through the song costs in all: its chords in their keys and every change of key. */
+export function wayCost(question: RegionQuestion, regions: readonly HomeRegion[]): number {
+  const { chords, candidates } = question;
+  const entrance = entranceCosts(question);
+  let sum = 0;
+  regions.forEach(({ candidate, from, to }, order) => {
+    const costs = pathCosts(chords, candidate);
+    for (let index = from; index <= to; index += 1) sum += costs[index] as number;
+    const before = regions[order - 1];
+    if (before !== undefined) sum += entrance(from, candidates.indexOf(candidate), candidates.indexOf(before.candidate));
+  });
+  return sum;
 }
 
 /** What each chord costs on the way: a little less where a cadence closes, much less where the song opens or ends on the tonic. */
 function pathCosts(chords: readonly ChordFacts[], { home, costs, opening, ending }: KeyCandidate): number[] {
   const own = costs.map((cost, index) => {
-    const [from, to] = [chords[index - 1], chords[index] as ChordFacts];
-    return from !== undefined && to.class !== 'dominant' && closesInto(home, from, to) ? cost - CADENCE_GAIN : cost;
+    if (index === 0) return cost;
+    if (isCadenceInto(home, chords, index)) return cost - CADENCE_GAIN;
+    if (!isRelativeCadence(home, chords, index)) return cost;
+    return cost + (chords[index - 1]?.class === 'major' ? RELATIVE_TRIAD_COST : RELATIVE_SEVENTH_COST);
   });
   own[0] = (own[0] as number) + opening;
   own[own.length - 1] = (own.at(-1) as number) + ending;
   return own;
 }
 
+/** What it costs to come into a home at a chord, from another one. */
+function entranceCosts({ chords, candidates, settled, opensSection, loops }: RegionQuestion): (index: number, to: number, from: number) => number {
+  const relatives = relativesAmong(candidates);
+  const brought = candidates.map(({ home }) => broughtCosts(settled, home));
+  const inLoop = chords.map(() => 0);
+  for (const { from, to } of loops) inLoop.fill(IN_LOOP_COST, from + 1, Math.max(from + 1, to + 1 - LEAD_IN));
+  return (index, to, from) => {
+    const held = brought[to]?.[index];
+    if (held !== undefined) return held;
+    const distance = (relatives[to] === from ? RELATIVE_COST : MODULATION_COST) + (inLoop[index] as number);
+    return opensSection[index] === true ? distance - BORDER_GAIN : distance;
+  };
+}
+
+/** Indexed as the chords: what it costs to come into a home that is settled there, or soon is; undefined where it is not. */
+function broughtCosts({ homes, starts }: Settled, home: Home): readonly (number | undefined)[] {
+  const isSettled = (index: number) => {
+    const one = homes[index];
+    return one !== null && one !== undefined && isSameHome(one, home);
+  };
+  const costs: (number | undefined)[] = homes.map((_, index) => (isSettled(index) ? HELD_COST : undefined));
+  for (const from of starts) {
+    if (!isSettled(from)) continue;
+    for (let lead = 1; lead <= Math.min(LEAD_IN, from); lead += 1) costs[from - lead] ??= HELD_COST + LEAD_IN_COST * lead;
+  }
+  return costs;
+}
+
+function relativesAmong(candidates: readonly KeyCandidate[]): readonly number[] {
+  return candidates.map(({ home }) => candidates.findIndex((other) => isRelative(home, other.home)));
+}
+
 /** One key for each chord; of equal ways the one that stays longest in its key. */
-function cheapestPath(
-  length: number,
-  candidates: readonly KeyCandidate[],
-  costs: readonly (readonly number[])[],
-  given: KeyCandidate | null,
-): readonly KeyCandidate[] {
+function cheapestPath(question: RegionQuestion, costs: readonly (readonly number[])[]): readonly KeyCandidate[] {
+  const { chords, candidates, given } = question;
+  const relatives = relativesAmong(candidates);
+  const entrance = entranceCosts(question);
   let totals = candidates.map((candidate, key) => {
     if (given !== null && candidate !== given) return Number.POSITIVE_INFINITY;
     return (costs[key] as readonly number[])[0] as number;
   });
   const cameFrom: Int16Array[] = [];
-  for (let index = 1; index < length; index += 1) {
+  for (let index = 1; index < chords.length; index += 1) {
     const cheapest = totals.indexOf(Math.min(...totals));
-    const entering = (totals[cheapest] as number) + MODULATION_COST;
     const back = new Int16Array(candidates.length);
     totals = totals.map((stay, key) => {
-      back[key] = stay <= entering ? key : cheapest;
-      return Math.min(stay, entering) + ((costs[key] as readonly number[])[index] as number);
+      let [from, least] = [key, stay];
+      for (const other of [cheapest, relatives[key] as number]) {
+        if (other < 0 || other === key) continue;
+        const entering = (totals[other] as number) + entrance(index, key, other);
+        if (entering < least) [from, least] = [other, entering];
+      }
+      back[key] = from;
+      return least + ((costs[key] as readonly number[])[index] as number);
     });
     cameFrom.push(back);
   }
@@ -94,43 +178,55 @@ function cheapestPath(
   return path.reverse().map((at) => candidates[at] as KeyCandidate);
 }
 
-function regionsOf(chords: readonly ChordFacts[], path: readonly KeyCandidate[]): readonly HomeRegion[] {
+function regionsOf(question: RegionQuestion, path: readonly KeyCandidate[]): readonly HomeRegion[] {
+  const { chords } = question;
   const starts = path.flatMap((candidate, index) => (index > 0 && path[index - 1] === candidate ? [] : [index]));
   const regions: HomeRegion[] = [];
   starts.forEach((start, order) => {
     const candidate = path[start] as KeyCandidate;
     const to = (starts[order + 1] ?? path.length) - 1;
     const before = regions.at(-1);
-    const entry = before === undefined ? { from: start, pivot: null } : entryOf(chords, before, candidate, start, to);
+    const entry = before === undefined ? { from: start, pivot: null } : entryOf(question, before, candidate, start, to);
     if (before !== undefined) regions[regions.length - 1] = { ...before, to: entry.from - 1 };
     regions.push({ candidate, ...entry, to, confirmedAt: before === undefined ? null : cadenceIn(chords, candidate, entry.from, to) });
   });
   return regions;
 }
 
+type Entry = Pick<HomeRegion, 'from' | 'pivot'>;
+
 /**
- * Where a new key begins: at the last chord that belongs to both keys, the pivot, when it stands
- * right before the first chord that is foreign to the old one; else at that foreign chord.
+ * Where a new key begins. A moved stretch brings it where it starts. The relative key begins where a section does,
+ * or with its own tonic. Else it begins at the last chord that belongs to both keys, the pivot, when
+ * that stands right before the first chord that is foreign to the old one; else at that foreign chord.
  */
-function entryOf(
-  chords: readonly ChordFacts[],
-  before: HomeRegion,
-  candidate: KeyCandidate,
-  start: number,
-  to: number,
-): { readonly from: number; readonly pivot: number | null } {
+function entryOf({ chords, settled, opensSection }: RegionQuestion, before: HomeRegion, candidate: KeyCandidate, start: number, to: number): Entry {
   const inBoth = (index: number) =>
     isOwn(before.candidate.home, chords[index] as ChordFacts) && isOwn(candidate.home, chords[index] as ChordFacts);
-  let from = start;
-  while (from < to && inBoth(from) && inBoth(from + 1)) from += 1;
-  if (inBoth(from)) return { from, pivot: from };
-  return from - 1 > before.from && inBoth(from - 1) ? { from: from - 1, pivot: from - 1 } : { from, pivot: null };
+  const entry = (from: number): Entry => ({ from, pivot: inBoth(from) ? from : null });
+  if (settled.starts.some((from) => from >= start && from <= start + LEAD_IN)) return entry(start);
+  let last = start;
+  while (last < to && inBoth(last) && inBoth(last + 1)) last += 1;
+  if (isRelative(before.candidate.home, candidate.home)) return entry(relativeEntry(chords, opensSection, candidate, start, last));
+  if (inBoth(last)) return { from: last, pivot: last };
+  return last - 1 > before.from && inBoth(last - 1) ? { from: last - 1, pivot: last - 1 } : { from: last, pivot: null };
+}
+
+function relativeEntry(
+  chords: readonly ChordFacts[],
+  opensSection: readonly boolean[],
+  { home }: KeyCandidate,
+  start: number,
+  last: number,
+): number {
+  const places = Array.from({ length: last - start + 1 }, (_, order) => start + order);
+  return places.find((index) => opensSection[index] === true) ?? places.find((index) => isTonicChord(home, chords[index] as ChordFacts)) ?? start;
 }
 
 /** The first tonic in a stretch that a 5 or leading-tone chord of the key leads into. */
 function cadenceIn(chords: readonly ChordFacts[], { home }: KeyCandidate, from: number, to: number): number | null {
   for (let index = from + 1; index <= to; index += 1) {
-    if (closesInto(home, chords[index - 1] as ChordFacts, chords[index] as ChordFacts)) return index;
+    if (isCadenceInto(home, chords, index)) return index;
   }
   return null;
 }
@@ -140,13 +236,23 @@ function cadenceIn(chords: readonly ChordFacts[], { home }: KeyCandidate, from: 
  * cadence, or its tonic is heard more than once, or a whole ii–V–I stands on a tonic that is no
  * degree of the key before. Coming back to an earlier key needs none of these.
  */
-function isConfirmed(chords: readonly ChordFacts[], region: HomeRegion, regions: readonly HomeRegion[]): boolean {
+function isConfirmed(question: RegionQuestion, region: HomeRegion, regions: readonly HomeRegion[]): boolean {
+  const { chords } = question;
   const { candidate, from, to, confirmedAt } = region;
   if (regions.some((other) => other.to < from && other.candidate === candidate)) return true;
   if (confirmedAt === null || to - from + 1 < FEWEST_CHORDS) return false;
   const before = regions[regions.indexOf(region) - 1] as HomeRegion;
   const { home } = before.candidate;
+  if (isRelative(home, candidate.home)) return isRelativeConfirmed(question, region);
   if (opensInto(candidate.home, chords.slice(from, to + 1)) && !isTarget(home, stepOf(home, candidate.home.tonic))) return true;
-  const tonics = chords.slice(from, to + 1).filter((facts) => isTonicChord(candidate.home, facts)).length;
+  const tonics = chords.slice(from, to + 1).filter((facts) => facts.class !== 'dominant' && isTonicChord(candidate.home, facts)).length;
   return to - confirmedAt >= STAYS || tonics >= STAYS;
+}
+
+/** The relative key shares its notes with the one before: it takes two cadences, or one where a section opens or the song ends on its tonic. */
+function isRelativeConfirmed({ chords, opensSection }: RegionQuestion, { candidate, from, to }: HomeRegion): boolean {
+  const inside = Array.from({ length: to - from }, (_, order) => from + 1 + order);
+  const cadences = inside.filter((index) => isCadenceInto(candidate.home, chords, index)).length;
+  const ends = to === chords.length - 1 && to - from > FEWEST_CHORDS && isTonicChord(candidate.home, chords[to] as ChordFacts);
+  return cadences >= STAYS || (cadences > 0 && (opensSection[from] === true || ends));
 }

@@ -68,8 +68,12 @@ export function borrowedChord(scene: Scene): Claim | null {
 function costOf({ here, home, step }: Scene, cost: number): number {
   const leads = home.mode.degrees[LEADING_TONE] !== undefined;
   if (step === 7 && here.class === 'dominant' && leads) return OWN_FIVE_COST;
-  return here.class === 'dominant' ? cost + PULLING_MORE : cost;
+  if (here.class === 'dominant') return cost + PULLING_MORE;
+  return here.class === 'major' && !home.mode.minor ? Math.min(cost, EVERYDAY[step] ?? cost) : cost;
 }
+
+/** ♭7, ♭3 and ♭6 as major chords are everyday visitors of a major key. */
+const EVERYDAY: Readonly<Record<number, number>> = { 10: 0.7, 3: 0.9, 8: 0.9 };
 
 const CADENTIAL = 1.1;
 const FLAT_TWO = 1.45;

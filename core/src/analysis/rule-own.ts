@@ -13,7 +13,7 @@ const LEADING_STEP = 11;
 export function ownChord(scene: Scene): Claim | null {
   if (!scene.own) return null;
   const claim: Claim = { kind: 'diatonic', rule: 'own-chord', cost: ownCost(scene.home, scene.here) };
-  return isOwnDominant(scene) ? { ...claim, ...promiseTo(scene, 0) } : claim;
+  return isOwnDominant(scene) ? { ...claim, ...ownPromise(scene) } : claim;
 }
 
 /** What a chord of the key costs: nothing, but for the 6 of melodic minor, which belongs to Dorian as well. */
@@ -28,6 +28,12 @@ function isOwnDominant({ step, here }: Scene): boolean {
   return step === LEADING_STEP && (here.class === 'diminished' || here.class === 'half-diminished');
 }
 
+/** Where a loop goes on from its 5 every time is how the loop goes: it breaks no promise. */
+function ownPromise(scene: Scene): Partial<Claim> {
+  const promise = promiseTo(scene, 0);
+  return scene.inLoop && promise.resolution !== 'resolves' ? {} : promise;
+}
+
 const COLOUR_COST = 0.6;
 /** ♭3 3 5 ♭5 ♯5 ♭7 7 ♭♭7, as distances from the root. */
 const THIRDS_TO_SEVENTHS = [-3, 4, 1, -6, 8, -2, 5, -9];
@@ -37,16 +43,20 @@ const MINOR_SEVENTH = -2;
 /** Third, fifth and seventh are the key's; only what is stacked or altered on top leaves it. */
 export function colouredChord(scene: Scene): Claim | null {
   const { here, home, step, own } = scene;
-  const shell =
-    here.class === 'dominant' && step === DOMINANT_STEP
-      ? [MAJOR_THIRD, MINOR_SEVENTH]
-      : THIRDS_TO_SEVENTHS.filter((tone) => here.tones.includes(tone));
+  const shell = shellOf(scene);
   const degree = home.mode.degrees[step];
   const fits = degree !== undefined && shell.every((tone) => here.tones.includes(tone) && ownsTone(home, degree, tone));
   const onTop = here.tones.length > shell.length + 1;
   if (!fits || !onTop || own) return null;
   const claim: Claim = { kind: 'diatonic', rule: 'coloured-chord', cost: COLOUR_COST };
-  return isOwnDominant(scene) ? { ...claim, ...promiseTo(scene, 0) } : claim;
+  return isOwnDominant(scene) ? { ...claim, ...ownPromise(scene) } : claim;
+}
+
+/** What must be the key's own. On the 5 the fifth may be raised or lowered, with a seventh or without. */
+function shellOf({ here, step }: Scene): readonly number[] {
+  if (step === DOMINANT_STEP && here.class === 'dominant') return [MAJOR_THIRD, MINOR_SEVENTH];
+  if (step === DOMINANT_STEP && here.class === 'augmented' && !here.seventh) return [MAJOR_THIRD];
+  return THIRDS_TO_SEVENTHS.filter((tone) => here.tones.includes(tone));
 }
 
 const PEDAL_GAIN = -0.05;

@@ -1,18 +1,23 @@
 import { type ChordFacts, canPull } from './facts.ts';
 import { type Home, isOwn, stepOf } from './home.ts';
+import type { Loop } from './loops.ts';
 
 /** A chord with what stands around it, apart from any key. */
 export interface Moment {
   readonly here: ChordFacts;
   /** The chord before it, other than itself. */
   readonly before: ChordFacts | null;
-  /** The next chord that is another one; more of the same dominant is passed over. */
+  /** The next chord that is another one; more of the same dominant is passed over. Behind the last chord the first one comes again. */
   readonly after: ChordFacts | null;
+  /** Whether what follows is the first chord, played again. */
+  readonly turns: boolean;
   readonly afterThat: ChordFacts | null;
   /** Its place in a line that one voice walks under or over a held chord: first, inside, none. */
   readonly line: 'first' | 'inside' | 'none';
   /** Whether its bass is held from a neighbour and is no tone of the chord. */
   readonly overPedal: boolean;
+  /** Whether it stands in a loop that goes on to the same chord every time. */
+  readonly inLoop: boolean;
 }
 
 /** A moment heard in a home. Steps are half steps above its tonic. */
@@ -27,8 +32,10 @@ export interface Scene extends Moment {
 }
 
 /** The moments of a progression. Equal neighbourhoods share one value, so that they are judged once. */
-export function momentsOf(chords: readonly ChordFacts[]): readonly Moment[] {
+export function momentsOf(chords: readonly ChordFacts[], loops: readonly Loop[] = []): readonly Moment[] {
   const lines = findLines(chords);
+  const looped = chords.map(() => false);
+  for (const { from, to } of loops) looped.fill(true, from, to + 1);
   const known = new Map<string, Moment>();
   const ids = new Map(chords.map((facts) => [facts, 0]));
   [...ids.keys()].forEach((facts, id) => {
@@ -39,15 +46,18 @@ export function momentsOf(chords: readonly ChordFacts[]): readonly Moment[] {
     const before = neighbour(chords, index, -1);
     const next = neighbour(chords, index, 1);
     const afterThat = next === null ? null : neighbour(chords, next.index, 1);
+    const turns = next === null && !isMoreOfTheSame(here, chords[0] as ChordFacts);
     const moment: Moment = {
       here,
       before: before?.facts ?? null,
-      after: next?.facts ?? null,
+      after: turns ? (chords[0] as ChordFacts) : (next?.facts ?? null),
+      turns,
       afterThat: afterThat?.facts ?? null,
       line: lines[index] ?? 'none',
       overPedal: isOverPedal(chords, index),
+      inLoop: looped[index] === true,
     };
-    const key = [here, moment.before, moment.after, moment.afterThat].map(idOf).join() + moment.line + moment.overPedal;
+    const key = `${[here, moment.before, moment.after, moment.afterThat].map(idOf).join()} ${turns} ${moment.line} ${moment.overPedal} ${moment.inLoop}`;
     const same = known.get(key);
     if (same === undefined) known.set(key, moment);
     return same ?? moment;
@@ -56,14 +66,9 @@ export function momentsOf(chords: readonly ChordFacts[]): readonly Moment[] {
 
 /** The moment heard in a home. */
 export function sceneIn(moment: Moment, home: Home, blues: boolean): Scene {
-  const { here, before, after, afterThat, line, overPedal } = moment;
+  const { here, after } = moment;
   return {
-    here,
-    before,
-    after,
-    afterThat,
-    line,
-    overPedal,
+    ...moment,
     home,
     blues,
     own: isOwn(home, here),
