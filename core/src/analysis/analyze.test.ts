@@ -68,7 +68,7 @@ describe('the ridge', () => {
     expect(heights('C', 'C A7 Dm Fm C')).toEqual([0, 3, 1, 2.5, 0]);
     // a broken promise stands 1 higher, one never answered 1½
     expect(heights('C', 'C G Am')[1]).toBe(3);
-    expect(heights('C', 'C F G')[2]).toBe(3.5);
+    expect(heights('C', 'C F D7')[2]).toBe(4);
   });
 
   test('rises with its ground in another key', () => {

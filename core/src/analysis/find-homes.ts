@@ -1,9 +1,10 @@
-import type { ChordFacts } from './facts.ts';
+import { type ChordFacts, canPull } from './facts.ts';
 import { type Home, isSameHome, stepOf } from './home.ts';
-import { judgeHome, type KeyCandidate, rankHomes, type SongFacts } from './key-finding.ts';
+import { isSuspendedDominant } from './key-evidence.ts';
+import { costBook, judgeHome, type KeyCandidate, rankHomes, type SongFacts } from './key-finding.ts';
 import { findLoops, periodOf } from './loops.ts';
 import { type Echo, findEchoes } from './moved.ts';
-import { findRegions, type HomeRegion, type Settled, wayCost } from './regions.ts';
+import { findRegions, type HomeRegion, type RegionQuestion, type Settled, wayCost } from './regions.ts';
 import { momentsOf } from './scene.ts';
 
 /** The keys a song may be in, and the ones it goes through. */
@@ -11,15 +12,24 @@ export interface FoundHomes {
   /** Best first; a given one stands first. */
   readonly candidates: readonly KeyCandidate[];
   readonly regions: readonly HomeRegion[];
-  /** What that way through the song costs. */
-  readonly cost: () => number;
+  /** What was asked to find them, and what that way through the song costs. */
+  readonly question: RegionQuestion;
+  readonly cost: number;
 }
 
 /** A progression as a song to be judged: one round of it. */
 export function songOf(chords: readonly ChordFacts[], bluesTonic: number | null): SongFacts {
   const period = periodOf(chords);
   const round = chords.slice(0, period);
-  return { chords: round, moments: momentsOf(round, findLoops(round)), rounds: chords.length / period, bluesTonic };
+  const moments = momentsOf(round, findLoops(round));
+  return { chords: round, moments, rounds: chords.length / Math.max(period, 1), book: costBook(moments), bluesTonic };
+}
+
+/** The first chords of a song as a song of their own: one round of them. */
+export function openingOf(song: SongFacts, length: number): SongFacts {
+  const chords = song.chords.slice(0, length);
+  const period = periodOf(chords);
+  return { ...song, chords: chords.slice(0, period), moments: song.moments.slice(0, period), rounds: length / Math.max(period, 1) };
 }
 
 /**
@@ -28,61 +38,95 @@ export function songOf(chords: readonly ChordFacts[], bluesTonic: number | null)
  * it would otherwise be in.
  */
 export function findHomes(song: SongFacts, given: Home | null, opensSection: readonly boolean[]): FoundHomes {
-  return findWith(song, given, opensSection, settledBy(song, given, opensSection));
+  let found = homesWithout(song, given, opensSection);
+  for (const echo of findEchoes(song.chords)) {
+    if (mayMove(song.chords, echo, found.question.settled)) found = withMoved(found, song, given, echo) ?? found;
+  }
+  return found;
 }
 
-function findWith(song: SongFacts, given: Home | null, opensSection: readonly boolean[], settled: Settled): FoundHomes {
+/** The homes of a song in which nothing is taken to have moved. */
+function homesWithout(song: SongFacts, given: Home | null, opensSection: readonly boolean[]): FoundHomes {
   const ranked = rankHomes(song);
   const first = given === null ? null : judgeHome(song, given);
-  const asked = first === null ? ranked : [first, ...ranked.filter(({ home }) => !isSameHome(home, first.home))];
-  // a mode that only a part of the song is in is no candidate for the whole
-  const added: Home[] = [];
-  for (const home of settled.homes) {
-    if (home !== null && ![...asked.map((one) => one.home), ...added].some((known) => isSameHome(known, home))) added.push(home);
-  }
-  const candidates = [...asked, ...added.map((home) => judgeHome(song, home))];
-  const question = { chords: song.chords, candidates, given: first, settled, opensSection, loops: findLoops(song.chords) };
+  const candidates = first === null ? ranked : [first, ...ranked.filter(({ home }) => !isSameHome(home, first.home))];
+  return wayThrough({ chords: song.chords, candidates, given: first, settled: UNSETTLED, opensSection, loops: findLoops(song.chords) });
+}
+
+function wayThrough(question: RegionQuestion): FoundHomes {
   const regions = findRegions(question);
-  return { candidates, regions, cost: () => wayCost(question, regions) };
+  return { candidates: question.candidates, regions, question, cost: wayCost(question, regions) };
 }
 
 const UNSETTLED: Settled = { homes: [], starts: [] };
 
-/** What the stretches that move a key with them settle, from left to right: each is judged by the song up to its end. */
-function settledBy(song: SongFacts, given: Home | null, opensSection: readonly boolean[]): Settled {
-  const { chords, bluesTonic } = song;
-  let settled = UNSETTLED;
-  for (const echo of findEchoes(chords)) {
-    if (!mayMove(chords, echo, settled)) continue;
-    const opening = songOf(chords.slice(0, echo.from), bluesTonic);
-    const period = opening.chords.length;
-    const { regions } = findWith(opening, given, opensSection.slice(0, period), period === echo.from ? settled : UNSETTLED);
-    const homeAt = (index: number) => (regions.find(({ to }) => to >= index % period) as HomeRegion).candidate.home;
-    const homes = sourcesOf(chords, echo).map((index) => shifted(homeAt(index), echo.shift));
-    if (homes.every((home) => isSameHome(home, homeAt(echo.from - 1)))) continue;
-    const lead = leadInto(chords, echo.from, homes[0] as Home);
-    const before = chords.slice(0, echo.from).map((_, index) => (index < echo.from - lead ? homeAt(index) : null));
-    const moved: Settled = { homes: [...before, ...homes], starts: [...settled.starts, echo.from] };
-    const heard: SongFacts = { ...song, chords: chords.slice(0, echo.to + 1), moments: song.moments.slice(0, echo.to + 1), rounds: 1 };
-    const costWith = (way: Settled) => findWith(heard, given, opensSection.slice(0, echo.to + 1), way).cost();
-    if (costWith(moved) < costWith(settled) + BELIEVED * (echo.changes - FEWEST)) settled = moved;
-  }
-  return settled;
+/** The way through the song with one more stretch that moves its key; undefined when that explains no more. What it moves from is judged by the song before it. */
+function withMoved(found: FoundHomes, song: SongFacts, given: Home | null, echo: Echo): FoundHomes | undefined {
+  const { chords } = song;
+  const { settled, opensSection } = found.question;
+  const opening = openingOf(song, echo.from);
+  const period = opening.chords.length;
+  const before = settled.starts.length > 0 ? found : homesWithout(opening, given, opensSection.slice(0, period));
+  const homeAt = (index: number) => {
+    const known = settled.homes[index];
+    if (known !== null && known !== undefined) return known;
+    const inRound = before === found ? index : index % period;
+    return (before.regions.find(({ to }) => to >= inRound) as HomeRegion).candidate.home;
+  };
+  const homes = sourcesOf(chords, echo).map((index) => shifted(homeAt(index), echo.shift));
+  if (homes.every((home) => isSameHome(home, homeAt(echo.from - 1)))) return undefined;
+  const lead = leadInto(found.question, echo.from, homes[0] as Home);
+  const fixed = chords.slice(0, echo.from).map((_, index) => (index < echo.from - lead ? homeAt(index) : null));
+  const moved: Settled = { homes: [...fixed, ...homes], starts: [...settled.starts, echo.from] };
+  const way = wayThrough({ ...found.question, candidates: withHomes(found.candidates, song, moved.homes), settled: moved });
+  return way.cost < found.cost + believed(echo) ? way : undefined;
 }
 
-/** What a moved stretch may cost more than a way without it, for every chord change it has above the fewest. */
-const BELIEVED = 0.5;
-const FEWEST = 3;
+/** The candidates, and the homes that only a part of the song is in: they are none for the whole. */
+function withHomes(candidates: readonly KeyCandidate[], song: SongFacts, homes: readonly (Home | null)[]): readonly KeyCandidate[] {
+  const added: KeyCandidate[] = [];
+  for (const home of new Set(homes)) {
+    if (home === null || [...candidates, ...added].some((known) => isSameHome(known.home, home))) continue;
+    added.push(judgeHome(song, home));
+  }
+  return added.length === 0 ? candidates : [...candidates, ...added];
+}
 
-const LEADING_STEPS: readonly number[] = [7, 11, 2];
 const LONGEST_LEAD = 2;
 
-/** How many chords right before a key lead into it: its 5, its leading-tone chord, its 2. */
-function leadInto(chords: readonly ChordFacts[], from: number, home: Home): number {
+/** How many chords right before a key lead into it: its 5 or leading-tone chord, and its 2. What a loop or a moved stretch holds does not. */
+function leadInto({ chords, loops, settled }: RegionQuestion, from: number, home: Home): number {
   let lead = 0;
-  while (lead < LONGEST_LEAD && LEADING_STEPS.includes(stepOf(home, chords[from - lead - 1]?.root ?? home.tonic))) lead += 1;
+  for (; lead < LONGEST_LEAD && from - lead > settled.homes.length; lead += 1) {
+    const index = from - lead - 1;
+    if (loops.some((loop) => index >= loop.from && index <= loop.to) || !leads(home, chords[index] as ChordFacts)) break;
+  }
   return lead;
 }
+
+function leads(home: Home, facts: ChordFacts): boolean {
+  switch (stepOf(home, facts.root)) {
+    case 7:
+      return canPull(facts) || isSuspendedDominant(facts);
+    case 11:
+      return facts.class === 'diminished' || facts.class === 'half-diminished';
+    case 2:
+      return facts.class === 'minor' || facts.class === 'half-diminished';
+    default:
+      return false;
+  }
+}
+
+/**
+ * What a moved stretch may cost more than a way without it: a short one must explain things better, a long one is
+ * believed by itself, and what comes back as it was the most.
+ */
+function believed({ changes, shift }: Echo): number {
+  const moved = changes < 5 ? 0.6 * (changes - 5) : 0.9 * (changes - 5);
+  return shift === 0 ? moved + COMES_BACK : moved;
+}
+
+const COMES_BACK = 3;
 
 const SURE = 6;
 const SCALE_SIZE = 7;

@@ -4,7 +4,7 @@ import type { Progression } from '../progression/progression.ts';
 import type { AnalysisWish, Lead, Region } from './analysis.ts';
 import { findBluesForms } from './blues-form.ts';
 import { type ChordFacts, factsOfAll } from './facts.ts';
-import { findHomes, songOf } from './find-homes.ts';
+import { findHomes, openingOf, songOf } from './find-homes.ts';
 import { type Home, homeMode, isRelative, isSameHome } from './home.ts';
 import { judgeHome, type KeyCandidate, rankHomes, type SongFacts } from './key-finding.ts';
 import { findLoops } from './loops.ts';
@@ -117,7 +117,7 @@ function homeOfKey(key: Key): Home {
 }
 
 const CLEAR_GAP = 0.75;
-const CLEAR_RELATIVE_GAP = 2.3;
+const CLEAR_RELATIVE_GAP = 2.5;
 
 function leadOf([best, second]: readonly KeyCandidate[], isGiven: boolean): Lead {
   if (best === undefined) return 'none';
@@ -138,7 +138,7 @@ function rankFirstHome(song: SongFacts, candidates: readonly KeyCandidate[], reg
   const { home } = first.candidate;
   const others = (ranked: readonly KeyCandidate[]) => ranked.filter((candidate) => !isSameHome(candidate.home, home));
   if (regions.length === 1) return [first.candidate, ...others(candidates)];
-  const opening = songOf(song.chords.slice(0, first.to + 1), song.bluesTonic);
+  const opening = openingOf(song, first.to + 1);
   return [judgeHome(opening, home), ...others(rankHomes(opening))];
 }
 

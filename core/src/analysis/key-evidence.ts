@@ -66,16 +66,20 @@ export function isRelativeCadence({ tonic, mode }: Home, round: readonly ChordFa
   if (!mode.minor) return false;
   const [from, to] = [at(round, index - 1), round[index] as ChordFacts];
   if (mod(from.root - tonic, 12) !== RELATIVE_FIVE || mod(to.root - tonic, 12) !== RELATIVE_ONE) return false;
-  return (canPull(from) || isSuspendedDominant(from)) && to.class === 'major' && !isLink(round, index);
+  return (canPull(from) || isSuspendedDominant(from)) && to.class === 'major' && !isOnCircle(round, index);
 }
 
 const FIFTH_DOWN = 5;
 
-/** A major chord that was fallen into by a fifth, from a chord that had fallen itself, and falls on: a link of a chain. */
+/** A chord that pulls on by a fifth, having been fallen into by one from a chord that had fallen itself: a link of a chain. */
 function isLink(round: readonly ChordFacts[], index: number): boolean {
+  return canPull(round[index] as ChordFacts) && isOnCircle(round, index);
+}
+
+/** Whether roots fall by fifths all around: two into the chord, one out of it. */
+function isOnCircle(round: readonly ChordFacts[], index: number): boolean {
   const roots = [-2, -1, 0, 1].map((by) => at(round, index + by).root);
-  const falls = roots.slice(1).every((root, order) => mod(root - (roots[order] as number), 12) === FIFTH_DOWN);
-  return falls && canPull(round[index] as ChordFacts);
+  return roots.slice(1).every((root, order) => mod(root - (roots[order] as number), 12) === FIFTH_DOWN);
 }
 
 function at(round: readonly ChordFacts[], index: number): ChordFacts {

@@ -2,7 +2,7 @@ import { chroma } from '../pitch/note.ts';
 import { scaleIntervals } from '../scale/scale.ts';
 import type { ScaleName } from '../scale/scale-table.ts';
 import type { ChordFacts } from './facts.ts';
-import { type Home, homeMode, isOwn, rotated, stepOf } from './home.ts';
+import { type Home, homeMode, isOwn, type ModeFacts, rotated, stepOf } from './home.ts';
 import {
   arrivalsIn,
   type Ending,
@@ -42,6 +42,8 @@ export interface SongFacts {
   readonly moments: readonly Moment[];
   /** How often the round is played. */
   readonly rounds: number;
+  /** What its moments cost in each home, worked out when a home is first asked; a part of a song shares its book. */
+  readonly book: CostBook;
   /** The tonic of a twelve-bar blues, in half steps above C. */
   readonly bluesTonic: number | null;
 }
@@ -142,19 +144,12 @@ const PARENT_STEPS: Partial<Record<ScaleName, number>> = { dorian: 2, phrygian: 
 
 /** What one home makes of the song. */
 export function judgeHome(song: SongFacts, home: Home): KeyCandidate {
-  const { chords, moments, rounds } = song;
+  const { chords, rounds, book } = song;
   const blues = isBlues(chords, home.tonic) && !home.mode.minor;
-  const own = new Map<ChordFacts, number | null>();
-  const known = new Map<Moment, number>();
-  for (const facts of new Set(chords)) own.set(facts, isOwn(home, facts) ? ownCost(home, facts) : null);
-  const costs = moments.map((moment) => {
-    const cost = known.get(moment) ?? costOf(moment, home, blues, own.get(moment.here) ?? null);
-    known.set(moment, cost);
-    return cost;
-  });
+  const costs = book.costsIn(home, blues).slice(0, chords.length);
   const { opening, ending, cadences, reasons } = evidenceFor(song, home, blues);
   const mean = costs.length === 0 ? 0 : costs.reduce((sum, cost) => sum + cost, 0) / costs.length;
-  const covered = chords.filter((facts) => own.get(facts) !== null).length;
+  const covered = chords.filter((facts) => book.isOwnIn(home, facts)).length;
   const others = costs.filter((cost) => cost > 0 && cost < 3).length;
   return {
     home,
@@ -169,6 +164,57 @@ export function judgeHome(song: SongFacts, home: Home): KeyCandidate {
       ...(others > 0 ? [{ code: 'explained' as const, others: others * rounds }] : []),
     ],
   };
+}
+
+/** Remembers what moments cost in a home. */
+export interface CostBook {
+  /** Indexed as the song's moments. */
+  readonly costsIn: (home: Home, blues: boolean) => readonly number[];
+  readonly isOwnIn: (home: Home, facts: ChordFacts) => boolean;
+}
+
+/** What is known of one home. */
+interface Page {
+  readonly own: Map<ChordFacts, number | null>;
+  readonly costs: Map<boolean, readonly number[]>;
+}
+
+export function costBook(moments: readonly Moment[]): CostBook {
+  const pages = new Map<ModeFacts, Page[]>();
+  const pageOf = ({ mode, tonic }: Home): Page => {
+    const ofMode = pages.get(mode) ?? [];
+    pages.set(mode, ofMode);
+    const page = ofMode[tonic] ?? { own: new Map(), costs: new Map() };
+    ofMode[tonic] = page;
+    return page;
+  };
+  const ownIn = (home: Home, facts: ChordFacts): number | null => {
+    const { own } = pageOf(home);
+    const known = own.get(facts);
+    if (known !== undefined) return known;
+    const cost = isOwn(home, facts) ? ownCost(home, facts) : null;
+    own.set(facts, cost);
+    return cost;
+  };
+  return {
+    isOwnIn: (home, facts) => ownIn(home, facts) !== null,
+    costsIn: (home, blues) => {
+      const { costs } = pageOf(home);
+      const known = costs.get(blues) ?? costsOf(moments, (moment) => costOf(moment, home, blues, ownIn(home, moment.here)));
+      costs.set(blues, known);
+      return known;
+    },
+  };
+}
+
+/** Equal moments are one value, and judged once. */
+function costsOf(moments: readonly Moment[], judge: (moment: Moment) => number): readonly number[] {
+  const known = new Map<Moment, number>();
+  return moments.map((moment) => {
+    const cost = known.get(moment) ?? judge(moment);
+    known.set(moment, cost);
+    return cost;
+  });
 }
 
 /** A chord of the key that stands in no line and over no pedal needs no rule asked. */

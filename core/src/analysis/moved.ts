@@ -17,24 +17,27 @@ const FEWEST = 3;
 const MOST_SOURCES = 12;
 
 /**
- * Literal repeats from left to right, transposed or not, three changes of chord or more: at every
- * place the longest one that has been heard to its end by then. Where two are as long, the untransposed one.
+ * Literal repeats from left to right, transposed or not, three changes of chord or more, none of which overlap: the
+ * longest of all first, and of two as long the untransposed one.
  */
 export function findEchoes(chords: readonly ChordFacts[]): readonly Echo[] {
   const changes = chords.flatMap((facts, index) => (index > 0 && isSame(chords[index - 1] as ChordFacts, facts, 0) ? [] : [index]));
   const known = new Map<string, number[]>();
-  const echoes: Echo[] = [];
-  let [heard, repeatedTo] = [0, -1];
-  for (let at = 0; at < changes.length; ) {
-    for (; heard + FEWEST <= at; heard += 1) remember(known, openingOf(chords, changes, heard), heard);
+  const found: Echo[] = [];
+  for (let at = 0; at < changes.length; at += 1) {
+    if (at >= FEWEST) remember(known, openingOf(chords, changes, at - FEWEST), at - FEWEST);
     const echo = longestAt(chords, changes, at, known.get(openingOf(chords, changes, at)) ?? []);
-    const isNew = echo !== undefined && (echo.shift !== 0 || echo.from > repeatedTo);
-    if (isNew) echoes.push(echo);
-    // a plain repeat may end in the middle of a stretch that moves
-    if (isNew && echo.shift === 0) repeatedTo = echo.to;
-    at += isNew && echo.shift !== 0 ? echo.changes : 1;
+    if (echo !== undefined) found.push(echo);
   }
-  return echoes;
+  const taken: boolean[] = chords.map(() => false);
+  const chosen = found
+    .sort((a, b) => b.changes - a.changes || Number(a.shift !== 0) - Number(b.shift !== 0) || a.from - b.from)
+    .filter(({ from, to }) => {
+      if (taken[from] === true || taken[to] === true) return false;
+      taken.fill(true, from, to + 1);
+      return true;
+    });
+  return chosen.sort((a, b) => a.from - b.from);
 }
 
 function remember(known: Map<string, number[]>, opening: string, at: number): void {

@@ -36,9 +36,9 @@ export interface RegionQuestion {
 const MODULATION_COST = 3;
 const RELATIVE_COST = 1.3;
 const BORDER_GAIN = 0.6;
-/** A key that a moved stretch brings needs no more; it may be entered a little before, by what leads into it. */
+/** A key that a moved stretch brings needs no more, and is best entered by what leads into it. */
 const HELD_COST = 0.2;
-const LEAD_IN_COST = 0.1;
+const LEAD_IN_GAIN = 0.05;
 /** A loop keeps its key; only its last chords may lead out of it. */
 const IN_LOOP_COST = 3;
 const LEAD_IN = 2;
@@ -115,7 +115,7 @@ function pathCosts(chords: readonly ChordFacts[], { home, costs, opening, ending
 /** What it costs to come into a home at a chord, from another one. */
 function entranceCosts({ chords, candidates, settled, opensSection, loops }: RegionQuestion): (index: number, to: number, from: number) => number {
   const relatives = relativesAmong(candidates);
-  const brought = candidates.map(({ home }) => broughtCosts(settled, home));
+  const brought = settled.starts.length === 0 ? [] : candidates.map(({ home }) => broughtCosts(settled, home));
   const inLoop = chords.map(() => 0);
   for (const { from, to } of loops) inLoop.fill(IN_LOOP_COST, from + 1, Math.max(from + 1, to + 1 - LEAD_IN));
   return (index, to, from) => {
@@ -135,13 +135,18 @@ function broughtCosts({ homes, starts }: Settled, home: Home): readonly (number 
   const costs: (number | undefined)[] = homes.map((_, index) => (isSettled(index) ? HELD_COST : undefined));
   for (const from of starts) {
     if (!isSettled(from)) continue;
-    for (let lead = 1; lead <= Math.min(LEAD_IN, from); lead += 1) costs[from - lead] ??= HELD_COST + LEAD_IN_COST * lead;
+    for (let lead = 1; lead <= Math.min(LEAD_IN, from); lead += 1) costs[from - lead] ??= HELD_COST - LEAD_IN_GAIN * lead;
   }
   return costs;
 }
 
+const RELATIVES = new WeakMap<readonly KeyCandidate[], readonly number[]>();
+
+/** For every candidate the place of its relative among them; -1 for none. */
 function relativesAmong(candidates: readonly KeyCandidate[]): readonly number[] {
-  return candidates.map(({ home }) => candidates.findIndex((other) => isRelative(home, other.home)));
+  const known = RELATIVES.get(candidates) ?? candidates.map(({ home }) => candidates.findIndex((other) => isRelative(home, other.home)));
+  RELATIVES.set(candidates, known);
+  return known;
 }
 
 /** One key for each chord; of equal ways the one that stays longest in its key. */
@@ -149,33 +154,40 @@ function cheapestPath(question: RegionQuestion, costs: readonly (readonly number
   const { chords, candidates, given } = question;
   const relatives = relativesAmong(candidates);
   const entrance = entranceCosts(question);
-  let totals = candidates.map((candidate, key) => {
-    if (given !== null && candidate !== given) return Number.POSITIVE_INFINITY;
-    return (costs[key] as readonly number[])[0] as number;
-  });
+  let totals = Float64Array.from(candidates, (candidate, key) =>
+    given !== null && candidate !== given ? Number.POSITIVE_INFINITY : (costs[key]?.[0] as number),
+  );
   const cameFrom: Int16Array[] = [];
   for (let index = 1; index < chords.length; index += 1) {
-    const cheapest = totals.indexOf(Math.min(...totals));
-    const back = new Int16Array(candidates.length);
-    totals = totals.map((stay, key) => {
-      let [from, least] = [key, stay];
-      for (const other of [cheapest, relatives[key] as number]) {
-        if (other < 0 || other === key) continue;
-        const entering = (totals[other] as number) + entrance(index, key, other);
-        if (entering < least) [from, least] = [other, entering];
-      }
+    const cheapest = leastOf(totals);
+    const next = new Float64Array(totals.length);
+    const back = new Int16Array(totals.length);
+    for (let key = 0; key < totals.length; key += 1) {
+      let [from, least] = [key, totals[key] as number];
+      const fromCheapest = (totals[cheapest] as number) + entrance(index, key, cheapest);
+      if (cheapest !== key && fromCheapest < least) [from, least] = [cheapest, fromCheapest];
+      const relative = relatives[key] as number;
+      const fromRelative = relative < 0 ? Number.POSITIVE_INFINITY : (totals[relative] as number) + entrance(index, key, relative);
+      if (fromRelative < least) [from, least] = [relative, fromRelative];
       back[key] = from;
-      return least + ((costs[key] as readonly number[])[index] as number);
-    });
+      next[key] = least + (costs[key]?.[index] as number);
+    }
+    totals = next;
     cameFrom.push(back);
   }
-  let key = totals.indexOf(Math.min(...totals));
+  let key = leastOf(totals);
   const path = [key];
   for (const back of cameFrom.reverse()) {
     key = back[key] as number;
     path.push(key);
   }
   return path.reverse().map((at) => candidates[at] as KeyCandidate);
+}
+
+function leastOf(totals: Float64Array): number {
+  let least = 0;
+  for (let key = 1; key < totals.length; key += 1) if ((totals[key] as number) < (totals[least] as number)) least = key;
+  return least;
 }
 
 function regionsOf(question: RegionQuestion, path: readonly KeyCandidate[]): readonly HomeRegion[] {
@@ -209,7 +221,8 @@ function entryOf({ chords, settled, opensSection }: RegionQuestion, before: Home
   while (last < to && inBoth(last) && inBoth(last + 1)) last += 1;
   if (isRelative(before.candidate.home, candidate.home)) return entry(relativeEntry(chords, opensSection, candidate, start, last));
   if (inBoth(last)) return { from: last, pivot: last };
-  return last - 1 > before.from && inBoth(last - 1) ? { from: last - 1, pivot: last - 1 } : { from: last, pivot: null };
+  const isFree = (index: number) => index > before.from && (settled.homes[index] ?? null) === null;
+  return isFree(last - 1) && inBoth(last - 1) ? { from: last - 1, pivot: last - 1 } : { from: last, pivot: null };
 }
 
 function relativeEntry(

@@ -66,9 +66,16 @@ export function momentsOf(chords: readonly ChordFacts[], loops: readonly Loop[] 
 
 /** The moment heard in a home. */
 export function sceneIn(moment: Moment, home: Home, blues: boolean): Scene {
-  const { here, after } = moment;
+  const { here, before, after, turns, afterThat, line, overPedal, inLoop } = moment;
   return {
-    ...moment,
+    here,
+    before,
+    after,
+    turns,
+    afterThat,
+    line,
+    overPedal,
+    inLoop,
     home,
     blues,
     own: isOwn(home, here),
