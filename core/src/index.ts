@@ -311,11 +311,11 @@ export {
   patternWords,
   READING_NAMES,
   RESOLUTION_NAMES,
-  readingWords,
   regionWords,
   runnerUpWords,
   scaleWords,
 } from './wording/analysis-words.ts';
+export { readingWords } from './wording/reading-words.ts';
 export { bridgeWords } from './wording/bridge-words.ts';
 export { capoWords, pairWords } from './wording/capo-words.ts';
 export { barAsWritten, changeWords } from './wording/change-words.ts';

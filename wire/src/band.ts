@@ -111,7 +111,7 @@ export const naming = z.object({
   diminished: z.enum(NAMING_SCHOOLS.diminished),
   steps: z.enum(NAMING_SCHOOLS.steps),
   degrees: z.enum(NAMING_SCHOOLS.degrees),
-  inversions: z.enum(NAMING_SCHOOLS.inversions).default('slash'),
+  inversions: z.enum(NAMING_SCHOOLS.inversions).default('figures'),
   notes: z.enum(NAMING_SCHOOLS.notes),
   spelling: z.enum(NAMING_SCHOOLS.spelling).default('proper'),
 });
@@ -148,7 +148,7 @@ export const DEFAULT_PREFERENCES: z.infer<typeof preferences> = {
     diminished: 'dim',
     steps: 'W-H',
     degrees: 'numbers',
-    inversions: 'slash',
+    inversions: 'figures',
     notes: 'english',
     spelling: 'proper',
   },

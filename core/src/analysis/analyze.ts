@@ -1,4 +1,4 @@
-import { type Degree, type NumberChord, numberChord } from '../degree/degree.ts';
+import type { Degree, NumberChord } from '../degree/degree.ts';
 import { printRoman } from '../degree/roman-text.ts';
 import type { HarmonicFunction } from '../harmony/function-table.ts';
 import { functionOfDegree } from '../harmony/harmonize.ts';
@@ -17,6 +17,7 @@ import type { Claim, Reading } from './reading.ts';
 import { keyOfHome } from './region-key.ts';
 import { groundOf, ridgePoint } from './ridge.ts';
 import type { Scene } from './scene.ts';
+import { factsOnDegree, ownNumber, trueNumber } from './true-degree.ts';
 /** Reads and analyzes chart text or plain chords. Any text gives an analysis, an empty one at least. */
 export function analyzeText(source: string, wish: AnalysisWish = {}): Analysis {
   return analyze(readProgression(source), wish);
@@ -77,15 +78,19 @@ function regionAt({ regions, regionOf }: Heard, index: number): HeardRegion {
 }
 
 function tellRegion({ key, from, to, pivot, confirmedAt, by }: HeardRegion, before: HeardRegion | undefined, { chords }: Heard): Region {
-  const shared = pivot === null || before === undefined ? null : (chords[pivot] as ChordFacts).chord;
+  const shared = pivot === null || before === undefined ? null : (chords[pivot] as ChordFacts);
   return {
     key,
     from,
     to,
     by,
     confirmedAt,
-    pivot: shared === null ? null : { index: pivot as number, numberBefore: numberChord(shared, (before as HeardRegion).key.tonic) },
+    pivot: shared === null ? null : { index: pivot as number, numberBefore: numberBefore(shared, before as HeardRegion) },
   };
+}
+
+function numberBefore(facts: ChordFacts, { candidate, key }: HeardRegion): NumberChord {
+  return ownNumber(candidate.home, facts, key.tonic);
 }
 
 const BEST_SCORE = 100;
@@ -144,20 +149,20 @@ function tellChord({ index, heard, hearing, local, override, melody }: Telling):
   const region = regionAt(heard, index);
   const claims = heard.claims[index] as readonly Claim[];
   const claim = chosenClaim(claims, override);
-  const number = numberChord(scene.here.chord, region.key.tonic);
+  const number = trueNumber(claim, scene, region.key.tonic);
   const reading = tellReading(claim, scene);
   const next = scene.after;
   return {
     chord: scene.here.chord,
     number,
     region: heard.regionOf[index] as number,
-    roman: hearing === 'local' ? localRoman({ chord: scene.here.chord, number, reading, local }) : printRoman(number),
+    roman: hearing === 'local' ? localRoman({ number, reading, local }) : printRoman(number),
     function: functionOf(claim, scene),
     reading,
     others: otherReadings(claims, claim, scene),
     local,
     scales: scalesFor({
-      facts: scene.here,
+      facts: factsOnDegree(scene.here, number.degree, region.key.tonic),
       claim,
       home: scene.home,
       key: region.key,

@@ -1,40 +1,36 @@
-import type { Chord } from '../chord/chord.ts';
 import type { NumberChord } from '../degree/degree.ts';
-import { numberChord } from '../degree/degree.ts';
-import { type Inversions, printRoman } from '../degree/roman-text.ts';
+import { printRoman } from '../degree/roman-text.ts';
 import { type Naming, nameRoman } from '../naming/naming.ts';
 import type { AnalyzedChord, Hearing, LocalPart } from './analysis.ts';
 import type { Reading } from './reading.ts';
 
 /** What a Roman numeral is written from. */
 export interface RomanQuestion {
-  readonly chord: Chord;
   readonly number: NumberChord;
   readonly reading: Reading;
   readonly local: LocalPart | null;
 }
 
 /** Writes a plain numeral in some school. */
-type RomanWriter = (number: NumberChord, inversions?: Inversions) => string;
+type RomanWriter = (number: NumberChord) => string;
 
 /** A chord's Roman numeral under a hearing, as the school writes it: by case or in capitals, inversions as figures or after a slash. */
-export function romanUnder(chord: AnalyzedChord, hearing: Hearing, { degrees, inversions }: Naming): string {
-  const school = degrees === 'capitals' ? 'capitals' : 'roman';
-  const write: RomanWriter = (number, told = inversions) => nameRoman(number, school, told);
+export function romanUnder(chord: AnalyzedChord, hearing: Hearing, naming: Naming): string {
+  const write: RomanWriter = (number) => nameRoman(number, { ...naming, degrees: naming.degrees === 'capitals' ? 'capitals' : 'roman' });
   return hearing === 'local' ? localRoman(chord, write) : write(chord.number);
 }
 
 /**
  * The Roman numeral under the local hearing: chords that lean on another degree are written over
- * it, `V7/ii`, `ii7/IV`, `vii°7/vi`, `subV7/I`. An applied chord with a bass of its own is figured.
+ * it, `V7/ii`, `ii7/IV`, `vii°7/vi`, `subV7/I`.
  */
 export function localRoman(question: RomanQuestion, write: RomanWriter = printRoman): string {
-  const { chord, number, reading, local } = question;
+  const { number, reading, local } = question;
   const target = local?.part === 'two' ? local.target : reading.target;
   if (target === null || !isApplied(question)) return write(number);
   const onTarget = `/${write(target)}`;
-  const within = numberChord(chord, chord.root - number.degree + target.degree);
-  const print = (degree: number) => write({ ...within, degree, bass: within.bass }, 'figures');
+  const bass = number.bass === null ? null : number.bass - target.degree;
+  const print = (degree: number) => write({ degree, formula: number.formula, bass });
   switch (reading.kind) {
     case 'secondary-dominant':
       return `${print(FIVE)}${onTarget}`;

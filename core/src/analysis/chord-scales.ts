@@ -54,11 +54,27 @@ export function scalesFor(question: ScaleQuestion): readonly ChordScale[] {
   ];
   const fitting = found.filter((candidate) => fitsChord(candidate, facts) && holdsMelody(candidate, melody));
   const parent: Candidate = { tonic: question.key.tonic, scale: parentScale(question), reason: 'parent' };
-  const chosen = firstOfEach(fitting).slice(0, MOST_SCALES);
+  const chosen = bassFirst(firstOfEach(fitting), facts).slice(0, MOST_SCALES);
   const parentFits = holdsMelody(parent, melody) || chosen.length === 0;
   const all = parentFits && !chosen.some((candidate) => hasSameNotes(candidate, parent)) ? [...chosen, parent] : chosen;
   return all.map((candidate) => describe(candidate, role, question));
 }
+
+/** Scales that hold a bass of its own before those that do not; where none does, modes of the key's other colours are asked. */
+function bassFirst(candidates: readonly Candidate[], { foreignBass, bass, chord, class: kind }: ChordFacts): readonly Candidate[] {
+  if (!foreignBass) return candidates;
+  const holds = ({ tonic, scale }: Candidate) => chordScaleIntervals(scale).some((interval) => chroma(tonic + interval) === bass);
+  const more: readonly Candidate[] = (BASS_SCALES[kind] ?? []).map((scale) => ({ tonic: chord.root, scale, reason: 'beside' }));
+  const all = firstOfEach([...candidates, ...more]);
+  return [...all.filter(holds), ...candidates.filter((candidate) => !holds(candidate))];
+}
+
+/** What a chord over a foreign bass may take beside the scales of its role. */
+const BASS_SCALES: Partial<Record<ChordFacts['class'], readonly ChordScaleName[]>> = {
+  minor: ['dorian', 'natural minor', 'melodic minor', 'harmonic minor', 'phrygian'],
+  major: ['major', 'mixolydian', 'lydian', 'harmonic major', 'mixolydian b6'],
+  dominant: ['mixolydian', 'lydian dominant', 'mixolydian b6', 'phrygian dominant'],
+};
 
 interface Candidate {
   readonly tonic: Note;

@@ -60,8 +60,15 @@ export function borrowedChord(scene: Scene): Claim | null {
   const nearest = sources[0];
   if (nearest === undefined) return null;
   const scales = sources.map(({ mode }) => mode.scale);
-  const claim: Claim = { kind: 'borrowed', rule: 'borrowed', cost: costOf(scene, nearest.cost), sources: scales };
+  const claim: Claim = { kind: 'borrowed', rule: isPicardy(scene) ? 'picardy' : 'borrowed', cost: costOf(scene, nearest.cost), sources: scales };
   return step === 7 && here.class === 'dominant' ? { ...claim, ...promiseTo(scene, 0) } : claim;
+}
+
+/** The major 1 that closes a minor song or a phrase of it. */
+function isPicardy({ here, home, step, before, after, turns }: Scene): boolean {
+  if (!home.mode.minor || step !== 0 || here.class !== 'major' || before === null) return false;
+  const arrives = stepOf(home, before.root) === 7 || stepOf(home, before.root) === 5;
+  return arrives && (turns || after === null);
 }
 
 /** The key's own 5 with colours from the parallel key stays its 5, as long as the key has the leading tone. */

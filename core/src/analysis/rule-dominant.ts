@@ -49,12 +49,14 @@ export function relatedTwo(scene: Scene): Claim | null {
  * dominant's tritone substitute, or the dominant is itself a substitute that slides down. Null
  * when there is none.
  */
-function localTarget({ here, home, after, nextStep, afterThat }: Scene): number | null {
+function localTarget({ here, home, after, nextStep, afterThat, blues }: Scene): number | null {
   if (here.class !== 'minor' && here.class !== 'half-diminished') return null;
-  if (after === null || nextStep === null || after.class !== 'dominant') return null;
+  if (after === null || nextStep === null || !(after.class === 'dominant' || (after.class === 'suspended' && after.seventh))) return null;
   const fall = (after.root - here.root + 12) % 12;
   if (fall !== FIFTH_DOWN && fall !== HALF_STEP_DOWN) return null;
   const backdoor = nextStep === FLAT_SEVEN && afterThat?.root === home.tonic;
+  // a dominant at rest in a blues has no 2
+  if (blues && (nextStep === 0 || nextStep === FIFTH_DOWN) && afterThat?.root !== (after.root + FIFTH_DOWN) % 12) return null;
   // before the key's own 5 it is no visitor's 2 but a 2 of another colour
   if (backdoor || nextStep === OWN_FIVE) return null;
   const slid = (nextStep + HALF_STEP_DOWN) % 12;
@@ -105,9 +107,15 @@ const RESTING_ONE_COST = 1.5;
 export function bluesDominant(scene: Scene): Claim | null {
   const { here, home, step, blues, own } = scene;
   if (here.class !== 'dominant' || home.mode.minor || (step !== 0 && step !== 5 && step !== 7)) return null;
+  if (isPrepared(scene) && resolutionTo(scene, (step + FIFTH_DOWN) % 12) === 'resolves') return null;
   if (step === 7) return blues && !own ? { kind: 'blues-dominant', rule: 'blues', cost: BLUES_COST } : null;
   if (own) return null;
   return { kind: 'blues-dominant', rule: 'blues', cost: blues ? BLUES_COST : restingCost(scene) };
+}
+
+/** Whether its own 2 stands before it: then it is the 5 of a ii–V. */
+function isPrepared({ here, before }: Scene): boolean {
+  return before !== null && (before.class === 'minor' || before.class === 'half-diminished') && (before.root + FIFTH_DOWN) % 12 === here.root;
 }
 
 /** A 4 that falls on, a fifth or a half step, is heard as a dominant of what follows. */

@@ -53,7 +53,7 @@ describe('number chords', () => {
     expect(printNumber(number('1-7/b7'))).toBe('1-7/b7');
     expect(printNumber(number('5/5'))).toBe('5');
     expect(printNumber(requireValue(parseNumber('5/F#', 1)))).toBe('5/7');
-    expect(printRoman(number('5/7'))).toBe('V/7');
+    expect(printRoman(number('5/7'))).toBe('V6');
   });
 
   test.each([

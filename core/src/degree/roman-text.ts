@@ -13,7 +13,7 @@ const ROMANS = ['I', 'II', 'III', 'IV', 'V', 'VI', 'VII'];
 export type Inversions = (typeof NAMING_SCHOOLS.inversions)[number];
 
 /** Roman numerals carry minor in their case, so the quality after them has no sign for it. */
-const ROMAN_SCHOOL: QualitySchool = {
+export const ROMAN_SCHOOL: QualitySchool = {
   ...CHART_SCHOOL,
   minor: '',
   diminished: '°',
@@ -28,17 +28,18 @@ const SEVENTH_FIGURES: Readonly<Record<number, string>> = { 3: '65', 5: '43', 7:
 
 /**
  * The Roman numeral, lower case for minor and diminished thirds: `ii7`, `viiø7`, `bVI`, `V7`.
- * A foreign bass is written as a degree, `V/7`; with figures an inversion is `V6`, `V65`.
+ * An inversion is figured, `V6`, `V65`. A bass that is no tone of the chord, and every bass where
+ * figures are not wanted, is a scale degree under its hat, `IV/^1`: `V/7` would be an applied chord.
  */
-export function printRoman(chord: NumberChord, inversions: Inversions = 'slash'): string {
+export function printRoman(chord: NumberChord, inversions: Inversions = 'figures', school: QualitySchool = ROMAN_SCHOOL): string {
   const { family } = qualityOf(chord.formula);
   const capital = ROMANS[letterStep(chord.degree)] as string;
   const numeral = family === 'minor' || family === 'diminished' ? capital.toLowerCase() : capital;
   const name = `${printAccidentals(accidentalsOnMajor(chord.degree))}${numeral}`;
-  const quality = printQuality(chord.formula, ROMAN_SCHOOL);
+  const quality = printQuality(chord.formula, school);
   if (chord.bass === null) return `${name}${quality}`;
   const figures = inversions === 'figures' ? figuresOf(chord) : undefined;
-  return figures === undefined ? `${name}${quality}/${printScaleNumber(chord.bass)}` : `${name}${quality.replace(/7$/, '')}${figures}`;
+  return figures === undefined ? `${name}${quality}/^${printScaleNumber(chord.bass)}` : `${name}${quality.replace(/7$/, '')}${figures}`;
 }
 
 const MINOR_SEVENTH = -2;

@@ -3,7 +3,7 @@ import type { Chord } from '../chord/chord.ts';
 import { qualityOf } from '../chord/quality.ts';
 import { CHART_SCHOOL, LETTER_SCHOOL, printQuality, type QualitySchool } from '../chord/quality-text.ts';
 import type { NumberChord } from '../degree/degree.ts';
-import { type Inversions, printRoman } from '../degree/roman-text.ts';
+import { type Inversions, printRoman, ROMAN_SCHOOL } from '../degree/roman-text.ts';
 import type { Key } from '../key/key.ts';
 import { printScale } from '../key/key-text.ts';
 import { accidentals, letterStep, type Note, withoutDoubles } from '../pitch/note.ts';
@@ -20,7 +20,7 @@ export const DEFAULT_NAMING: Naming = {
   diminished: 'dim',
   steps: 'W-H',
   degrees: 'numbers',
-  inversions: 'slash',
+  inversions: 'figures',
   notes: 'english',
   spelling: 'proper',
 };
@@ -99,13 +99,26 @@ export function nameChord(chord: Chord, naming: Naming): string {
   return `${nameRoot(chord.root, naming)}${printQuality(chord.formula, letterSchool(naming))}${bass}`;
 }
 
-/** A number chord as a Roman numeral, by case or in capitals with the quality written out. */
-export function nameRoman(chord: NumberChord, degrees: 'roman' | 'capitals', inversions: Inversions = 'slash'): string {
-  const roman = withGlyphs(printRoman(chord, inversions));
-  if (degrees === 'roman') return roman;
+/** A number chord as a Roman numeral in the school's words, by case or in capitals with the quality written out. */
+export function nameRoman(chord: NumberChord, naming: Naming, inversions: Inversions = naming.inversions): string {
+  const { numeral, sign, rest } = romanPieces(chord, naming, inversions);
+  return `${numeral}${sign}${rest}`;
+}
+
+/** A Roman numeral cut where it is set: the numeral with its accidental, its minus, circle or plus, and what is raised. */
+export interface RomanPieces {
+  readonly numeral: string;
+  readonly sign: string;
+  readonly rest: string;
+}
+
+export function romanPieces(chord: NumberChord, naming: Naming, inversions: Inversions = naming.inversions): RomanPieces {
+  const school: QualitySchool = { ...ROMAN_SCHOOL, majorSeventh: schoolsOf(naming).numbers.majorSeventh, accidentals: 'glyph' };
+  const roman = withGlyphs(printRoman(chord, inversions, school));
+  const [, numeral = '', sign = '', rest = ''] = /^([♭♯]*[ivIV]+)([°+]?)(.*)$/.exec(roman) ?? [];
+  if (naming.degrees !== 'capitals') return { numeral, sign, rest };
   const { family } = qualityOf(chord.formula);
-  const [, numeral = '', rest = ''] = /^([♭♯]*[ivIV]+)(.*)$/.exec(roman) ?? [];
-  return `${numeral.toUpperCase()}${family === 'minor' && !rest.startsWith('ø') ? 'm' : ''}${rest}`;
+  return { numeral: numeral.toUpperCase(), sign: family === 'minor' && !rest.startsWith('ø') ? 'm' : sign, rest };
 }
 
 /** A key as it is written in the school: `E♭`, `Hm`, `Do dorian`. */

@@ -2,7 +2,7 @@ import type { Chord } from '../chord/chord.ts';
 import { printQuality } from '../chord/quality-text.ts';
 import type { NumberChord } from '../degree/degree.ts';
 import { printScaleNumber } from '../interval/interval-text.ts';
-import { letterSchool, type Naming, nameRoman, nameRoot, numberSchool } from './naming.ts';
+import { letterSchool, type Naming, nameRoot, numberSchool, romanPieces } from './naming.ts';
 
 /** A chord symbol cut up for setting. */
 export interface SymbolParts {
@@ -22,16 +22,15 @@ export function numberParts(chord: NumberChord, naming: Naming): SymbolParts {
   const degree = printScaleNumber(chord.degree, 'glyph');
   const bass = chord.bass === null ? null : printScaleNumber(chord.bass, 'glyph');
   const shared = { prefix: degree.slice(0, -1), bass };
-  if (naming.degrees !== 'numbers') return { ...shared, ...romanParts(chord, naming.degrees) };
+  if (naming.degrees !== 'numbers') return { ...shared, ...romanParts(chord, naming) };
   const quality = printQuality(chord.formula, numberSchool(naming));
   const sign = /^[–°+]/.exec(quality)?.[0] ?? '';
   return { ...shared, main: degree.slice(-1), sign, raised: quality.slice(sign.length) };
 }
 
-function romanParts(chord: NumberChord, degrees: 'roman' | 'capitals'): Pick<SymbolParts, 'main' | 'sign' | 'raised'> {
-  const roman = nameRoman({ ...chord, bass: null }, degrees);
-  const [, main = '', sign = '', raised = ''] = /^[♭♯]*([ivIV]+)([m°+]?)(.*)$/.exec(roman) ?? [];
-  return { main, sign, raised };
+function romanParts(chord: NumberChord, naming: Naming): Pick<SymbolParts, 'main' | 'sign' | 'raised'> {
+  const { numeral, sign, rest } = romanPieces({ ...chord, bass: null }, naming);
+  return { main: numeral.replace(/^[♭♯]+/, ''), sign, raised: rest };
 }
 
 /** A letter chord: `B♭` large, `m7` behind it. */

@@ -13,9 +13,9 @@ import {
   PATTERN_NAMES,
   READING_NAMES,
   RESOLUTION_NAMES,
-  readingWords,
   regionWords,
 } from './analysis-words.ts';
+import { readingWords } from './reading-words.ts';
 
 const key = (text: string) => requireValue(parseKey(text));
 
@@ -59,8 +59,8 @@ describe('what speaks for a key', () => {
     [{ code: 'cadences', count: 3 } as const, '3 cadences close on its 1'],
     [{ code: 'coverage', own: 4, of: 4 } as const, 'every chord is its own'],
     [{ code: 'coverage', own: 3, of: 4 } as const, '3 of 4 chords are its own'],
-    [{ code: 'explained', others: 1 } as const, 'one more is a known visitor'],
-    [{ code: 'explained', others: 2 } as const, '2 more are known visitors'],
+    [{ code: 'explained', others: 1 } as const, 'one more is borrowed or passing'],
+    [{ code: 'explained', others: 2 } as const, '2 more are borrowed or passing'],
   ])('%j', (reason, words) => expect(keyReasonWords(reason)).toBe(words));
 
   test('the reasons of a plain song', () => {

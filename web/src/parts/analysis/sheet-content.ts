@@ -97,7 +97,7 @@ function borrowedRemarks({ chords, regions }: Analysis, naming: Naming): readonl
     if (home === undefined || source === undefined) return [];
     const other: Key = { tonic: home.tonic, scale: source };
     const own = harmonize(other, 'triad').find((one) => one.chord.root === chord.root);
-    const place = own === undefined ? '' : `: its ${nameRoman(own.number, 'roman')}`;
+    const place = own === undefined ? '' : `: its ${nameRoman(own.number, { ...naming, degrees: 'roman' })}`;
     return [
       `${nameChord(chord, naming)} (${READING_NAMES[reading.kind]}) from ${keyWords(other, naming)}${place}. ${written(home, naming)}. ${written(other, naming)}.`,
     ];

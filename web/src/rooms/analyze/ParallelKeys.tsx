@@ -30,7 +30,7 @@ export function ParallelKeys({ chord, home, naming }: ParallelKeysProps) {
                   key={own.number.degree}
                   className={`music-glyph px-1 py-1 text-[14px] ${here ? 'rounded-md bg-wash font-bold text-outside outline-2 outline-dashed outline-outside' : ''}`}
                 >
-                  <Glyphs text={nameRoman(own.number, 'roman', naming.inversions)} />
+                  <Glyphs text={nameRoman(own.number, { ...naming, degrees: 'roman' })} />
                   <span className="block text-[13px]">{nameChord(own.chord, naming)}</span>
                   {here && <span className="sr-only">, where the chord comes from</span>}
                 </td>
