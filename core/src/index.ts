@@ -53,13 +53,15 @@ export { type ChordCandidate, COMMON_COST, identify } from './chord/identify.ts'
 export { qualityName } from './chord/quality-name.ts';
 export { CHART_SCHOOL, LETTER_SCHOOL, printQuality, type QualitySchool } from './chord/quality-text.ts';
 export { checkSpelling, type SpelledTone, tellApart } from './chord/spelling.ts';
-export { chordOnTonic, type Degree, type NumberChord, numberChord } from './degree/degree.ts';
+export { chartNumber, chordOnTonic, type Degree, type NumberChord, numberChord } from './degree/degree.ts';
 export { parseNumberOrLetters, printNumber } from './degree/number-text.ts';
 export { printRoman } from './degree/roman-text.ts';
 export type { Cell } from './edit/bar-draft.ts';
 export {
   type BarRange,
+  type ChartedLetters,
   cellsOf,
+  chartedLetters,
   deleteBars,
   duplicateBars,
   insertCells,

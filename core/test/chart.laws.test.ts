@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { parseChart, printBar, printChart, printNumber, readChart, renderChart } from '../src/index.ts';
+import { chartNumber, chordOnTonic, parseChart, printBar, printChart, printNumber, readChart, renderChart } from '../src/index.ts';
 
 /** A chart value without its positions, which tidying may move. */
 function music(value: unknown): unknown {
@@ -140,7 +140,9 @@ describe('laws of chart text', () => {
         const numbers = chart.bars.map((written) => printBar(written, printNumber));
         const moved = readChart(renderChart(chart, tonic, 'letters').text);
         const plain = chart.problems.every(({ severity }) => severity !== 'error') && !/bb|##/.test(numbers.join(' '));
-        if (plain) expect(moved.bars.map((written) => printBar(written, printNumber))).toEqual(numbers);
+        // a major or dominant chord that was written on a raised degree comes back as its lowered twin
+        const charted = chart.bars.map((written) => printBar(written, (chord) => printNumber(chartNumber(chordOnTonic(chord, 0), 0))));
+        if (plain) expect(moved.bars.map((written) => printBar(written, printNumber))).toEqual(charted);
         expect(renderChart(chart, tonic, 'numbers').bars).toEqual(numbers);
       }),
       { seed: 32, numRuns: 600 },

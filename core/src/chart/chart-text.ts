@@ -1,5 +1,5 @@
 import type { NumberChord } from '../degree/degree.ts';
-import { printNumber } from '../degree/number-text.ts';
+import { type LetterCount, printNumber } from '../degree/number-text.ts';
 import { type Fault, failure, type Result, success } from '../fault.ts';
 import { type Key, moveKey } from '../key/key.ts';
 import type { Note } from '../pitch/note.ts';
@@ -104,6 +104,7 @@ function readMusic(state: BodyState, text: string, at: Place): void {
     line: at.line,
     offset: at.column - 1,
     tonic: countingTonic(state.key, state.head.numbering),
+    letters: state.head.keyNamed ? 'as-charted' : 'as-typed',
     problems: state.problems,
     chordTokens: state.chordTokens,
     onChange: (change) => {
@@ -142,12 +143,12 @@ export function printMusicLine(items: readonly MusicItem[]): string {
  * Reads one bar as it is typed by itself: `4`, `(2-7 57)`, or `2-7 57` for a bar that two chords
  * share. Letters count from `tonic`. Anything else than chords is a fault.
  */
-export function parseBarTokens(typed: string, tonic: Note): Result<MusicItem> {
+export function parseBarTokens(typed: string, tonic: Note, letters: LetterCount = 'as-charted'): Result<MusicItem> {
   const text = typed.trim();
   const lead = typed.length - typed.trimStart().length;
   if (text === '') return failure({ code: 'empty', wanted: 'chord' }, 0, typed.length);
   const problems: Problem[] = [];
-  const context: LineContext = { line: 1, offset: 0, tonic, problems, chordTokens: [], onChange: () => undefined };
+  const context: LineContext = { line: 1, offset: 0, tonic, letters, problems, chordTokens: [], onChange: () => undefined };
   // bar lines around it make whatever stands between them one bar
   const [item, ...more] = parseMusicLine(`|${text}|`, context);
   const fault = problems.find(({ severity }) => severity === 'error');

@@ -3,6 +3,7 @@ import { parseChange } from './change-text.ts';
 import type { Change, MusicItem, Place, Problem, Severity, Slot } from './chart.ts';
 import { isEndingOpen, MOST_TIMES, parseEndingOpen, parseFormWords, parseRepeatSign } from './form-text.ts';
 import { type LineToken, scanLine } from './line-scan.ts';
+import type { LetterCount } from '../degree/number-text.ts';
 import { parseSlot } from './slot-text.ts';
 import type { ChordToken } from './token-warning.ts';
 
@@ -13,6 +14,8 @@ export interface LineContext {
   readonly offset: number;
   /** The note degree 1 stands on just now; changes with the key. */
   tonic: number;
+  /** Letters without a key named are chords as typed; under a key they are the chords of that chart. */
+  readonly letters: LetterCount;
   readonly problems: Problem[];
   /** Every chord read so far, with the text it was read from. */
   readonly chordTokens: ChordToken[];
@@ -139,7 +142,7 @@ function isSharable(token: LineToken): boolean {
 }
 
 function readSlot(token: LineToken, context: LineContext): Slot | undefined {
-  const read = parseSlot(token.text, context.tonic);
+  const read = parseSlot(token.text, context.tonic, context.letters);
   const at = placeOf(context, token);
   if ('fault' in read) {
     report(context, read.fault, { ...at, column: at.column + read.start, length: read.length });

@@ -1,5 +1,5 @@
 import type { NumberChord } from '../degree/degree.ts';
-import { parseNumberOrLetters, printNumber } from '../degree/number-text.ts';
+import { type LetterCount, parseNumberOrLetters, printNumber } from '../degree/number-text.ts';
 import type { Fault } from '../fault.ts';
 import type { Slot } from './chart.ts';
 
@@ -20,7 +20,7 @@ export interface SlotRefusal {
 }
 
 /** Reads a chord with its marks: `>1`, `<4>`, `5!`, `6-7?`, `5/7.,`, `NC`. Letters count from `tonic`. */
-export function parseSlot(token: string, tonic: number): ReadSlot | SlotRefusal {
+export function parseSlot(token: string, tonic: number, count: LetterCount = 'as-typed'): ReadSlot | SlotRefusal {
   const shown = token.length > MOST_CHARACTERS ? `${token.slice(0, MOST_CHARACTERS)}…` : token;
   if (token.length > MOST_CHARACTERS) return refuse({ code: 'token-unreadable', text: shown }, 0, token.length);
   const match = /^(>?)(<?)(.*?)(>?)([!?]*)(\.*,?)$/s.exec(token) as RegExpExecArray;
@@ -30,7 +30,7 @@ export function parseSlot(token: string, tonic: number): ReadSlot | SlotRefusal 
     const fault: Fault = open === '<' ? { code: 'unclosed', text: token, closing: '>' } : { code: 'mark-order', text: token };
     return refuse(fault, 0, token.length);
   }
-  const chord = core === 'NC' ? { ok: true as const, value: null } : parseNumberOrLetters(core, tonic);
+  const chord = core === 'NC' ? { ok: true as const, value: null } : parseNumberOrLetters(core, tonic, count);
   if (!chord.ok) {
     if (core === '' || /[<>!?]/.test(core)) return refuse(markFault(token, core), 0, token.length);
     return refuse(chord.fault, start + chord.span.start, Math.max(1, chord.span.length));

@@ -1,7 +1,7 @@
 import type { Chord } from '../chord/chord.ts';
-import type { Formula } from '../chord/formula.ts';
+import { type Formula, formulaOf, holdsAny } from '../chord/formula.ts';
 import { accidentalsOnMajor } from '../interval/interval-text.ts';
-import { MOST_ACCIDENTALS, type Note } from '../pitch/note.ts';
+import { isWritable, MOST_ACCIDENTALS, type Note, simplest } from '../pitch/note.ts';
 
 /**
  * A degree of a key: a point on the line of fifths seen from the tonic, so that 1 is 0, 5 is 1,
@@ -16,13 +16,17 @@ export interface NumberChord {
   readonly bass: Degree | null;
 }
 
-/** The letters of a number chord when degrees count from `tonic`. */
+/** The letters of a number chord when degrees count from `tonic`. A note that would need three accidentals takes its enharmonic name. */
 export function chordOnTonic(chord: NumberChord, tonic: Note): Chord {
   return {
-    root: tonic + chord.degree,
+    root: writableNote(tonic + chord.degree),
     formula: chord.formula,
-    bass: chord.bass === null ? null : tonic + chord.bass,
+    bass: chord.bass === null ? null : writableNote(tonic + chord.bass),
   };
+}
+
+function writableNote(note: Note): Note {
+  return isWritable(note) ? note : simplest(note);
 }
 
 /**
@@ -35,6 +39,20 @@ export function numberChord(chord: Chord, tonic: Note): NumberChord {
     formula: chord.formula,
     bass: chord.bass === null ? null : writableDegree(chord.bass - tonic),
   };
+}
+
+const RAISED_TO_LOWERED: ReadonlySet<Degree> = new Set([7, 9, 8, 10]);
+const MAJOR_THIRD = formulaOf('3');
+
+/**
+ * The number a chart writes for a letter chord: as counted, but for a major or dominant chord on a typed ♯1, ♯2, ♯5 or
+ * ♯6, which is the ♭2, ♭3, ♭6 or ♭7 of the key (in A♭, E is ♭6).
+ */
+export function chartNumber(chord: Chord, tonic: Note): NumberChord {
+  const number = numberChord(chord, tonic);
+  if (!RAISED_TO_LOWERED.has(number.degree) || !holdsAny(chord.formula, MAJOR_THIRD)) return number;
+  const { bass } = number;
+  return { ...number, degree: number.degree - 12, bass: bass === null ? null : writableDegree(bass - 12) };
 }
 
 function writableDegree(degree: Degree): Degree {

@@ -5,7 +5,7 @@ import { majorInterval } from '../interval/interval.ts';
 import { printScaleNumber } from '../interval/interval-text.ts';
 import { MOST_ACCIDENTALS } from '../pitch/note.ts';
 import { scanAccidentals, scanNote } from '../pitch/note-text.ts';
-import { type Degree, type NumberChord, numberChord } from './degree.ts';
+import { chartNumber, type Degree, type NumberChord, numberChord } from './degree.ts';
 
 const BARE_ALTERATION = /^(7[b#♭♯]\d|7alt)/;
 
@@ -78,9 +78,13 @@ function explain(fault: Failure, text: string, quality: string): Failure {
   return fault;
 }
 
+/** Whether letters give the number as it is counted, or the one a chart writes for them. */
+export type LetterCount = 'as-typed' | 'as-charted';
+
 /** Reads a chord by number or by letters; letters are counted from `tonic`. */
-export function parseNumberOrLetters(text: string, tonic: number): Result<NumberChord> {
+export function parseNumberOrLetters(text: string, tonic: number, count: LetterCount = 'as-typed'): Result<NumberChord> {
   if (/^[b#♭♯]*\d/.test(text)) return parseNumber(text, tonic);
   const chord = parseChord(text);
-  return chord.ok ? success(numberChord(chord.value, tonic)) : chord;
+  if (!chord.ok) return chord;
+  return success(count === 'as-charted' ? chartNumber(chord.value, tonic) : numberChord(chord.value, tonic));
 }

@@ -1,6 +1,6 @@
 import { type BarChord, barItem, type WrittenBar } from '../chart/bars.ts';
 import type { FormMark, MusicItem, Place, Slot } from '../chart/chart.ts';
-import { parseBarTokens } from '../chart/chart-text.ts';
+import { parseBarTokens, printMusicLine } from '../chart/chart-text.ts';
 import { type ChartReading, lettersTonic, readChart } from '../chart/reading.ts';
 import type { Result } from '../fault.ts';
 import { success } from '../fault.ts';
@@ -59,6 +59,24 @@ export function writeBar(chart: OpenChart, { bar, isNew, typed, lettersFrom }: T
     draft.insert(bar, [[read.value]]);
   }
   return success(draft.text());
+}
+
+/** Letters of a typed bar that a chart counts otherwise than typed, as numbers in chart text: `#5` and `b6`. */
+export interface ChartedLetters {
+  /** The whole bar with the degrees as they were typed. */
+  readonly asTyped: string;
+  /** The whole bar as it is written. */
+  readonly asCharted: string;
+}
+
+/** What writing a typed bar makes of its letters; null where they count as typed, or cannot be read. */
+export function chartedLetters(chart: OpenChart, { bar, typed, lettersFrom }: TypedBar): ChartedLetters | null {
+  const tonic = lettersFrom ?? countedFrom(chart, bar);
+  const [asTyped, asCharted] = (['as-typed', 'as-charted'] as const).map((letters) => {
+    const read = parseBarTokens(typed, tonic, letters);
+    return read.ok ? printMusicLine([read.value]) : '';
+  }) as [string, string];
+  return asTyped === asCharted ? null : { asTyped, asCharted };
 }
 
 /** The note that numbers in a bar count from when the chart is read at home. */

@@ -78,7 +78,7 @@ function firstSentence(told: Told): string {
     case 'related-two':
       return `${name} and ${next} are a ii–V that points at ${target}.`;
     case 'tritone-substitute':
-      return `${name} stands in for the dominant of ${target}: both have ${sharedTritone(told)}, and its root falls a half step.`;
+      return `${name} stands in for the dominant of ${target}: both have ${sharedTritone(told)}, and its root lies a half step above.`;
     case 'borrowed':
       return borrowedSentence(told, name);
     case 'backdoor-dominant':
@@ -268,6 +268,7 @@ function walksOn(told: Told, name: string): string | undefined {
 /** Two notes in common with the chord before: only one moves. */
 function shares({ chord, before, naming }: Told, name: string): string | undefined {
   if (before === null) return undefined;
+  if (isSameChord({ ...before.chord, bass: null }, { ...chord.chord, bass: null })) return `${name} is the same chord over another bass.`;
   const kept = commonNotes(before.chord, chord.chord);
   if (kept.length < 2) return undefined;
   return `${name} keeps ${notesText(kept, naming)} of ${nameChord(before.chord, naming)}.`;

@@ -1,7 +1,6 @@
 import { faultWords, parseNumberOrLetters } from '@aurora/core';
 import { useLayoutEffect, useRef } from 'react';
-import type { Typing } from './bar-typing.ts';
-import { closed } from './bar-typing.ts';
+import { chartText, closed, type Typing } from './bar-typing.ts';
 import type { SheetInput } from './sheet-input.ts';
 import { followCaret } from './use-sheet-input.ts';
 
@@ -38,14 +37,18 @@ export function BarInput({ typing, input }: { readonly typing: Typing; readonly 
         role={fault === null ? undefined : 'alert'}
         className={`mt-1 text-[13px] leading-tight ${fault === null ? 'text-quiet' : 'font-semibold text-alarm'}`}
       >
-        {fault === null ? hintOf(typing, input.meant(typing)) : faultWords(fault)}
+        {fault === null ? hintOf(typing, input) : faultWords(fault)}
       </p>
     </div>
   );
 }
 
-function hintOf({ text, whole, isNew }: Typing, meant: string): string {
+function hintOf(typing: Typing, input: SheetInput): string {
+  const { text, whole, isNew } = typing;
+  const meant = input.meant(typing);
   if (whole) return 'type over it, Enter to edit it';
+  const charted = input.charted(typing);
+  if (charted !== null) return `in this key that is ${chartText(charted.asCharted)}`;
   if (meant !== closed(text)) return `writes ${meant.replaceAll('-', '–')}`;
   if (hasChord(meant)) return 'Tab: next bar';
   return isNew ? 'a degree, then its quality; Esc when done' : 'a degree, then its quality';

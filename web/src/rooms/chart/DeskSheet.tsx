@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
 import { ChartSheet } from './ChartSheet.tsx';
 import type { SectionActions } from './SectionHeading.tsx';
-import { EmptyChart, TooLongNotice } from './SheetNotice.tsx';
+import { ChartedNotice, EmptyChart, TooLongNotice } from './SheetNotice.tsx';
 import type { Desk } from './use-desk.ts';
 
 /** The sheet itself, or what stands in its place: a first bar to be written, or a text too long to be a chart. */
@@ -28,6 +28,7 @@ export function DeskSheet({ desk }: { readonly desk: Desk }) {
           sections={sections}
         />
       )}
+      <ChartedNotice charted={state.charted} input={input} />
     </div>
   );
 }

@@ -2,8 +2,8 @@ import { MOST_CHART_BYTES } from '@aurora/wire';
 import { Button } from '../../ui/Button.tsx';
 import { Notice } from '../../ui/Notice.tsx';
 import { BarInput } from './BarInput.tsx';
-import type { Typing } from './bar-typing.ts';
-import type { SheetInput } from './sheet-input.ts';
+import { chartText, type Typing } from './bar-typing.ts';
+import type { SheetInput, SheetInputState } from './sheet-input.ts';
 
 /** A text that is too long is kept and not drawn. */
 export function TooLongNotice({ text }: { readonly text: string }) {
@@ -44,5 +44,19 @@ export function EmptyChart({ typing, input, onPaste }: EmptyChartProps) {
         Paste a song
       </Button>
     </div>
+  );
+}
+
+/** Says that letters were written as another degree than typed, with the way back. */
+export function ChartedNotice({ charted, input }: { readonly charted: SheetInputState['charted']; readonly input: SheetInput }) {
+  if (charted === null) return null;
+  return (
+    <p
+      role="status"
+      className="sticky bottom-2 z-10 mx-auto mt-2 flex w-fit items-center gap-3 rounded-lg border border-hairline bg-raised px-3 py-1 text-[15px]"
+    >
+      In this key that is {chartText(charted.asCharted)}.
+      <Button onClick={input.keepTyped}>Keep {chartText(charted.asTyped)}</Button>
+    </p>
   );
 }

@@ -81,6 +81,11 @@ export function closed(typed: string): string {
     .trim();
 }
 
+/** Chart text as it is set in a sentence: `♭6`, `2–7`. */
+export function chartText(text: string): string {
+  return text.replaceAll('-', '–').replace(/b(?=[\d])/g, '♭').replaceAll('#', '♯');
+}
+
 /** A new bar, open and empty. */
 export function newTyping(bar: number): Typing {
   return { bar, isNew: true, text: '', caret: 0, whole: false, fresh: true, was: '', fault: null };

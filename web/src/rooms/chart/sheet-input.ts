@@ -3,8 +3,10 @@ import {
   type Cell,
   type Change,
   type ChangeKind,
+  type ChartedLetters,
   type ChartEdit,
   cellsOf,
+  chartedLetters,
   deepenBars,
   type FormerChords,
   type Note,
@@ -23,6 +25,8 @@ export interface SheetInputState {
   readonly typing: Typing | null;
   /** The next bar pressed is chosen along with these: what Shift does, for fingers. */
   readonly reaching: boolean;
+  /** The bar whose letters were just written as other degrees than typed, so that it can be said and taken back. */
+  readonly charted: (ChartedLetters & { readonly bar: number }) | null;
   /** Counts the times the chosen bar was asked to have the focus. */
   readonly focus: number;
 }
@@ -65,7 +69,7 @@ export class SheetInput implements KeyedSheet {
     this.#document = document;
     this.#reading = reading;
     const isEmpty = document.chart().reading.bars.length === 0;
-    this.#state = { selection: null, typing: isEmpty ? newTyping(0) : null, reaching: false, focus: 0 };
+    this.#state = { selection: null, typing: isEmpty ? newTyping(0) : null, reaching: false, charted: null, focus: 0 };
   }
 
   readonly get = (): SheetInputState => this.#state;
@@ -231,11 +235,27 @@ export class SheetInput implements KeyedSheet {
   #write(typing: Typing): boolean {
     if (this.isUntouched) return true;
     const { bar, isNew } = typing;
+    const charted = this.charted(typing);
     const typed = this.meant(typing);
     const done = this.#document.edit({ kind: 'write-bar', bar, isNew, typed, lettersFrom: this.#reading.lettersFrom(bar) });
     if (!done.ok) this.#typing({ fault: done.fault });
+    else this.#put({ charted: charted === null ? null : { ...charted, bar } });
     return done.ok;
   }
+
+  /** What will be written otherwise than typed: letters on a raised degree that is a lowered one. */
+  readonly charted = (typing: Typing): ChartedLetters | null => {
+    const { bar, isNew } = typing;
+    return chartedLetters(this.#document.chart(), { bar, isNew, typed: this.meant(typing), lettersFrom: this.#reading.lettersFrom(bar) });
+  };
+
+  /** Writes the degrees as they were typed after all. */
+  readonly keepTyped = (): void => {
+    const { charted } = this.#state;
+    if (charted === null) return;
+    this.#put({ charted: null });
+    this.#do({ kind: 'write-bar', bar: charted.bar, isNew: false, typed: charted.asTyped, lettersFrom: null });
+  };
 
   /** What is typed as it will be written: brackets closed, and a digit alone as the key's own chord where that is chosen. */
   readonly meant = ({ text, bar, fresh }: Typing): string => {
