@@ -70,7 +70,7 @@ function readWord(token: LineToken, at: Place, context: LineContext): MusicItem 
   }
   const slot = readSlot(token, context);
   if (slot === undefined) return { kind: 'unread', text: token.text, at };
-  if (slot.beats !== null) report(context, { code: 'beats-outside-bar', text: token.text }, at);
+  if (slot.beats !== null && !/alt\.$/.test(token.text)) report(context, { code: 'beats-outside-bar', text: token.text }, at);
   return { kind: 'bar', slots: [{ ...slot, beats: null }], broken: null, at };
 }
 

@@ -6,6 +6,8 @@ import type { Slot } from './chart.ts';
 /** The longest chord token that is looked at; anything longer is no chord. */
 const MOST_CHARACTERS = 48;
 
+const NO_CHORD = /^N\.?C\.?$/;
+
 /** A slot as read, with faults that do not keep it from being played. */
 export interface ReadSlot {
   readonly slot: Slot;
@@ -23,14 +25,14 @@ export interface SlotRefusal {
 export function parseSlot(token: string, tonic: number, count: LetterCount = 'as-typed'): ReadSlot | SlotRefusal {
   const shown = token.length > MOST_CHARACTERS ? `${token.slice(0, MOST_CHARACTERS)}…` : token;
   if (token.length > MOST_CHARACTERS) return refuse({ code: 'token-unreadable', text: shown }, 0, token.length);
-  const match = /^(>?)(<?)(.*?)(>?)([!?]*)(\.*,?)$/s.exec(token) as RegExpExecArray;
+  const match = /^(>?)(<?)(N\.C\.?|.*?)(>?)([!?]*)(\.*,?)$/s.exec(token) as RegExpExecArray;
   const [, push = '', open = '', core = '', close = '', marks = '', length = ''] = match;
   const start = push.length + open.length;
   if (open.length !== close.length) {
     const fault: Fault = open === '<' ? { code: 'unclosed', text: token, closing: '>' } : { code: 'mark-order', text: token };
     return refuse(fault, 0, token.length);
   }
-  const chord = core === 'NC' ? { ok: true as const, value: null } : parseNumberOrLetters(core, tonic, count);
+  const chord = NO_CHORD.test(core) ? { ok: true as const, value: null } : parseNumberOrLetters(core, tonic, count);
   if (!chord.ok) {
     if (core === '' || /[<>!?]/.test(core)) return refuse(markFault(token, core), 0, token.length);
     return refuse(chord.fault, start + chord.span.start, Math.max(1, chord.span.length));

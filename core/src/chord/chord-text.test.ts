@@ -116,7 +116,7 @@ describe('chord symbols', () => {
     ['C7)', 'quality-unknown', 2],
     ['Cmaj77', 'quality-unknown', 5],
     ['Chello', 'quality-unknown', 1],
-    ['C#sus7', 'quality-unknown', 5],
+    ['C#sus6', 'quality-contradiction', 2],
     ['C7#5b5#5', 'quality-contradiction', 4],
     ['C7b5#5', 'quality-contradiction', 4],
     ['Cmsus4', 'quality-contradiction', 2],

@@ -8,6 +8,8 @@ import { LETTER_SCHOOL, parseQuality, printQuality, type QualitySchool } from '.
 export function slashIndex(text: string): number {
   const slash = text.lastIndexOf('/');
   if (slash < 0 || text.indexOf(')', slash) > slash) return -1;
+  // m/maj7: no bass is called so
+  if (/^\/(?:maj|Maj|MAJ|ma|M|△|\^)/.test(text.slice(slash))) return -1;
   return text.slice(slash) === '/9' && text[slash - 1] === '6' ? -1 : slash;
 }
 
@@ -21,7 +23,7 @@ export function parseChord(text: string): Result<Chord> {
   if (/^[Hh]/.test(text)) return failure({ code: 'chord-german', text }, 0, 1);
   const root = scanNote(text);
   if ('ok' in root) return root.fault.code === 'note-letter' ? failure({ code: 'token-unreadable', text }, 0, text.length) : root;
-  const slash = slashIndex(text);
+  const slash = /\d\/(?:6|9|11|13)$/.test(text) ? -1 : slashIndex(text);
   const end = slash < 0 ? text.length : slash;
   const formula = parseQuality(sixNine(text.slice(root.end, end)), root.end);
   if (!formula.ok) return formula;
@@ -41,7 +43,7 @@ function parseBass(text: string, start: number): Result<Note> {
 
 /** `6/9` written without its slash, which is no bass. */
 export function sixNine(quality: string): string {
-  return quality.endsWith('6/9') ? `${quality.slice(0, -3)}69` : quality;
+  return quality.replace('6/9', '69');
 }
 
 /** The chord in letters, in one plain spelling unless a school is given: `Ebm7b5`, `D/F#`. */

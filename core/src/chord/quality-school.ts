@@ -69,6 +69,7 @@ function spellQuality(formula: Formula, school: QualitySchool): string {
   if (formula === ALTERED_FORMULA) return '7alt';
   const quality = qualityOf(formula);
   if (quality.family === 'power') return '5';
+  if (isAddedPower(quality)) return `5${quality.additions.map((name) => `add${printTone(name, school)}`).join('')}`;
   const stem = printStem(quality, school);
   const suspension = quality.suspension === 'none' ? '' : quality.suspension;
   const alterations = quality.alterations.filter((name) => !(name === 'b5' && stem.tellsFlatFive));
@@ -81,6 +82,12 @@ function spellQuality(formula: Formula, school: QualitySchool): string {
   const bareAlteration = head === '' && quality.alterations.length > 0;
   const bareMinor = school.minorParentheses && head === school.minor && departures !== '';
   return bareAlteration || bareMinor ? `${head}(${departures})` : head + departures;
+}
+
+/** Root and fifth with something added: `5add9` rather than `add9no3`. */
+function isAddedPower({ family, extension, suspension, alterations, additions, omissions }: Quality): boolean {
+  if (family !== 'major' || extension !== 'none' || suspension !== 'none' || alterations.length > 0) return false;
+  return additions.length > 0 && omissions.length === 1 && omissions[0] === 3;
 }
 
 interface Stem {

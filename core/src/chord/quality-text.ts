@@ -17,11 +17,17 @@ interface Reading {
   formula: Formula;
 }
 
-const SIGNS: Readonly<Record<string, string>> = { '−': '-', '–': '-', '♭': 'b', '♯': '#', '°': 'o', Ø: 'ø', '∆': '△', Δ: '△' };
+const SIGNS: Readonly<Record<string, string>> = Object.fromEntries(
+  // one character for one, so that places stay places
+  [...'−–♭♯°ºØ∆Δ^⁰¹²³⁴⁵⁶⁷⁸⁹⁺⁻⁽⁾ᵃᵇᵈᵉᵍⁱʲᵐⁿᵒˢᵘ'].map((sign, place) => [sign, [...'--b#ooø△△△0123456789+-()abdegijmnosu'][place] as string]),
+);
+const SIGN = new RegExp(`[${Object.keys(SIGNS).join('').replace('^', '\\^')}]`, 'gu');
 
-const MAJOR_SIGNS = ['maj', 'Maj', 'M', '△'];
+const MAJOR_SIGNS = ['maj', 'Maj', 'MAJ', '△', 'j'];
 const FAMILY_SIGNS: readonly (readonly [string, Family])[] = [
   ['min', 'minor'],
+  ['MIN', 'minor'],
+  ['MI', 'minor'],
   ['mi', 'minor'],
   ['m', 'minor'],
   ['-', 'minor'],
@@ -41,6 +47,7 @@ const SUSPENSIONS: readonly (readonly [string, Suspension])[] = [
 ];
 const ALTERABLE = ['13', '11', '9', '5'];
 const ADDABLE = ['13', '11', '9', '7', '6', '5', '4', '3', '2'];
+const STROKED = ['13', '11', '9', '6'];
 const OMITTABLE = ['13', '11', '9', '7', '5', '3'];
 
 const TRIAD = formulaOf('1', '3', '5');
@@ -63,16 +70,28 @@ const NUMBERED: Readonly<Record<string, Formula>> = {
  */
 export function parseQuality(text: string, offset = 0): Result<Formula> {
   if (text === '') return success(TRIAD);
-  const plain = /^[ -~]*$/.test(text) ? text : text.replace(/[−–♭♯°Ø∆Δ]/gu, (sign) => SIGNS[sign] as string);
+  const plain = text.replace(SIGN, (sign) => SIGNS[sign] as string);
   if (plain === '5') return success(POWER);
   if (plain === 'alt') return success(ALTERED_FORMULA);
   const reading: Reading = { text: plain, at: 0, family: 'major', extension: 'none', majorSeventh: false, implied: 0, formula: 0 };
-  const fault = readFrame(reading) ?? readDepartures(reading);
+  const fault = readPower(reading) ?? readFrame(reading) ?? readDepartures(reading);
   if (fault === undefined) return success(reading.formula);
   return { ...fault, span: { start: fault.span.start + offset, length: fault.span.length } };
 }
 
+/** `5add9`: what is added to a chord without a third. */
+function readPower(reading: Reading): Failure | undefined {
+  if (!reading.text.startsWith('5add')) return undefined;
+  take(reading, '5');
+  reading.family = 'power';
+  return undefined;
+}
+
 function readFrame(reading: Reading): Failure | undefined {
+  if (reading.family === 'power') {
+    reading.formula = POWER;
+    return undefined;
+  }
   const flatFive = readFamily(reading);
   if (flatFive === undefined) return unknown(reading);
   reading.implied = frameFormula({ ...reading, suspension: 'none' });
@@ -85,6 +104,15 @@ function readFrame(reading: Reading): Failure | undefined {
 function readFamily(reading: Reading): boolean | undefined {
   if (isDigit(reading)) {
     reading.extension = takeExtension(reading) ?? 'none';
+    // the seventh first: 7M
+    if (reading.extension !== 'none' && reading.extension !== '6' && reading.text[reading.at] === 'M') reading.majorSeventh = take(reading, 'M');
+    return false;
+  }
+  if (startsMajorParenthesis(reading)) {
+    take(reading, '(');
+    takeMajorSign(reading);
+    reading.majorSeventh = true;
+    reading.extension = takeExtension(reading) ?? '7';
     return false;
   }
   const start = reading.at;
@@ -105,10 +133,15 @@ function readFamily(reading: Reading): boolean | undefined {
   return reading.majorSeventh && reading.extension === 'none' ? undefined : false;
 }
 
-/** The `maj7` of a minor-major seventh, with or without its parenthesis. */
+/** `C(maj7)`: the seventh alone in its parenthesis. */
+function startsMajorParenthesis({ text, at }: Reading): boolean {
+  return /^\((?:maj|Maj|MAJ|ma|MA|M|j|△)(?:7|9|11|13)\)/.test(text.slice(at)) || /^\(△\)/.test(text.slice(at));
+}
+
+/** The `maj7` of a minor-major seventh, with or without its parenthesis, or behind a stroke. */
 function readMajorSeventhSign(reading: Reading): void {
   const start = reading.at;
-  take(reading, '(');
+  if (!take(reading, '(')) take(reading, '/');
   const sign = reading.at;
   if (takeMajorSign(reading)) {
     reading.majorSeventh = true;
@@ -121,7 +154,8 @@ function readMajorSeventhSign(reading: Reading): void {
 /** `ma` counts only before a number: `madd9` is a minor chord. */
 function takeMajorSign(reading: Reading): boolean {
   if (takeAny(reading, MAJOR_SIGNS)) return true;
-  return /^ma\d/.test(reading.text.slice(reading.at, reading.at + 3)) && take(reading, 'ma');
+  if (/^(?:ma|MA)\d/.test(reading.text.slice(reading.at, reading.at + 3))) return takeAny(reading, ['ma', 'MA']);
+  return !reading.text.startsWith('MI', reading.at) && take(reading, 'M');
 }
 
 function takeExtension(reading: Reading): Extension | undefined {
@@ -132,6 +166,7 @@ function readDepartures(reading: Reading): Failure | undefined {
   let depth = parenthesesBefore(reading);
   while (reading.at < reading.text.length) {
     const start = reading.at;
+    if (/^\(\s*\)/.test(reading.text.slice(start))) return unknown(reading);
     if (take(reading, '(')) depth += 1;
     else if (take(reading, ')')) depth -= 1;
     else if (!take(reading, ',') && !take(reading, ' ')) {
@@ -151,9 +186,12 @@ function readDeparture(reading: Reading, inside: boolean): Failure | undefined {
   const start = reading.at;
   const suspension = takePair(reading, SUSPENSIONS);
   if (suspension !== undefined) return suspend(reading, suspension, start);
+  if (inside && takeMajorSign(reading)) return majorSeventhOf(reading, start);
   if (take(reading, 'add') || take(reading, 'Add')) return readAddition(reading, start);
   if (take(reading, 'omit') || take(reading, 'no')) return readOmission(reading, start);
-  if (take(reading, 'alt')) return readAltered(reading, start);
+  if (take(reading, 'alt.') || take(reading, 'alt')) return readAltered(reading, start);
+  if (start > 0 && take(reading, 'aug')) return raiseFifth(reading, start);
+  if (start > 0 && take(reading, '/')) return readStroke(reading, start);
   if (start === 0 && take(reading, '2')) return add(reading, NINTH);
   if (inside && reading.extension !== 'none') {
     const number = ALTERABLE.find((candidate) => candidate !== '5' && take(reading, candidate));
@@ -164,9 +202,33 @@ function readDeparture(reading: Reading, inside: boolean): Failure | undefined {
 
 function suspend(reading: Reading, suspension: Suspension, start: number): Failure | undefined {
   if (reading.family !== 'major' || !holdsAny(reading.formula, THIRDS)) return contradiction(reading, start);
-  const tones = frameFormula({ family: 'major', extension: 'none', majorSeventh: false, suspension });
-  reading.formula = (reading.formula & ~THIRDS) | (tones & ~POWER);
+  // sus7, sus9, sus13: the seventh behind its suspension
+  const extension = reading.extension === 'none' ? (takeExtension(reading) ?? 'none') : 'none';
+  if (extension === '6' || extension === '69') return contradiction(reading, start);
+  const tones = frameFormula({ family: 'major', extension, majorSeventh: false, suspension });
+  if (extension !== 'none') reading.extension = extension;
+  reading.formula = (reading.formula & ~THIRDS) | (extension === 'none' ? tones & ~POWER : tones);
   return undefined;
+}
+
+/** `(maj7)` behind a ninth: the seventh that the ninth stands on is a major one. */
+function majorSeventhOf(reading: Reading, start: number): Failure | undefined {
+  if (!take(reading, '7')) return unknown({ ...reading, at: start });
+  if (reading.family !== 'minor' || reading.extension === 'none' || reading.extension.startsWith('6')) return contradiction(reading, start);
+  reading.formula = (reading.formula & ~(NUMBERED['7'] as Formula)) | formulaOf('7');
+  return undefined;
+}
+
+/** `7aug`, `7+`: the fifth of a seventh chord raised. */
+function raiseFifth(reading: Reading, start: number): Failure | undefined {
+  return setFifth(reading, formulaOf('#5')) ? undefined : contradiction(reading, start);
+}
+
+/** `7/13`: a tone behind a stroke, added to a seventh chord. */
+function readStroke(reading: Reading, start: number): Failure | undefined {
+  const number = STROKED.find((candidate) => take(reading, candidate));
+  if (number === undefined || reading.extension === 'none') return unknown({ ...reading, at: start });
+  return add(reading, findTone(number) as Formula);
 }
 
 function readAddition(reading: Reading, start: number): Failure | undefined {
@@ -195,6 +257,8 @@ function readAltered(reading: Reading, start: number): Failure | undefined {
 
 function readAlteration(reading: Reading, start: number): Failure | undefined {
   const sign = takeAccidental(reading, true);
+  if (start > 0 && reading.text[start] === '+' && !isDigit(reading)) return raiseFifth(reading, start);
+  if (sign === 'b' && reading.family === 'minor' && take(reading, '6')) return add(reading, formulaOf('b13'));
   const number = sign === '' ? undefined : ALTERABLE.find((candidate) => take(reading, candidate));
   const tone = number === undefined ? undefined : findTone(sign + number);
   if (number === undefined || tone === undefined) return unknown({ ...reading, at: start });

@@ -25,6 +25,8 @@ function accidentalOf(character: string | undefined): number {
 
 /** Sharps and flats from `start` on, all of one kind, as `{ count, end }`. */
 export function scanAccidentals(text: string, start: number): { count: number; end: number } {
+  // a natural says that there is none
+  if (text[start] === '♮') return { count: 0, end: start + 1 };
   const sign = accidentalOf(text[start]);
   let end = start;
   while (sign !== 0 && accidentalOf(text[end]) === sign) end += 1;
