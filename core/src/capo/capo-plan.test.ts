@@ -76,6 +76,11 @@ describe('the kindest fret', () => {
     ['Eb', 3],
   ])('of 1 6- 4 5 in %s is %i', (tonic, fret) => expect(plan(`key: ${tonic}\n1 6- 4 5\n`)[0]?.fret).toBe(fret));
 
+  test('F♯ B C♯ D♯m: E and D shapes before F shapes at the first fret', () => {
+    const frets = plan('key: F#\nF# B C# D#m\n').map(({ fret }) => fret);
+    expect(Math.max(frets.indexOf(2), frets.indexOf(4))).toBeLessThan(frets.indexOf(1));
+  });
+
   test('comes first, and scores fall', () => {
     const scores = plan('key: Ab\n1 6- 4 5\n').map(({ score }) => score);
     expect(scores).toEqual([...scores].sort((a, b) => b - a));

@@ -90,6 +90,13 @@ function chordsHeard(reading: ChartReading, tonic: Note): readonly HeardChord[] 
   return [...heard.values()];
 }
 
+/** A closed shape right at the nut or the capo, where the strings are stiffest. */
+const NUT_BARRE_COST = 0.6;
+
+function liesAtNut({ frets }: ChordHold): boolean {
+  return frets !== null && Math.min(...frets.filter((fret): fret is number => fret !== null && fret > 0)) === 1;
+}
+
 /** What a closed shape costs a player on top of its difficulty. */
 const BARRE_COST: Readonly<Record<BarreLevel, number>> = { none: 30, some: 4, any: 0 };
 
@@ -100,7 +107,7 @@ function optionAt(fret: number, soundingKey: Key, heard: readonly HeardChord[], 
     const shape = transposeChord(chord, shapeKey.tonic - soundingKey.tonic);
     return { sounding: chord, shape, beats, hold: easiestHold(shape, wish.instrument ?? STANDARD_GUITAR) };
   });
-  const ask = ({ hold }: CapoShape) => hold.difficulty + (hold.open ? 0 : BARRE_COST[wish.level ?? 'some']);
+  const ask = ({ hold }: CapoShape) => hold.difficulty + (hold.open ? 0 : BARRE_COST[wish.level ?? 'some'] + (liesAtNut(hold) ? NUT_BARRE_COST : 0));
   const total = shapes.reduce((sum, { beats }) => sum + beats, 0);
   const share = (of: (shape: CapoShape) => number) =>
     total === 0 ? 0 : shapes.reduce((sum, shape) => sum + of(shape) * shape.beats, 0) / total;
@@ -125,10 +132,15 @@ const CAPO_COST = 0.6;
 const COST_PER_FRET = 0.1;
 /** Past this fret the strings grow short, and what is left of the neck is narrow. */
 const COMFORTABLE_FRET = 3;
-const COST_PER_HIGH_FRET = 0.9;
+const COST_PER_HIGH_FRET = 0.7;
+/** From here on the hand has hardly room. */
+const HIGH_FRET = 5;
+const COST_PER_HIGHEST_FRET = 0.9;
 
 /** What a capo costs by where it sits. */
 function fretCost(fret: number): number {
   if (fret === 0) return 0;
-  return CAPO_COST + COST_PER_FRET * Math.min(fret, COMFORTABLE_FRET) + COST_PER_HIGH_FRET * Math.max(0, fret - COMFORTABLE_FRET);
+  const high = Math.max(0, Math.min(fret, HIGH_FRET) - COMFORTABLE_FRET);
+  const highest = Math.max(0, fret - HIGH_FRET);
+  return CAPO_COST + COST_PER_FRET * Math.min(fret, COMFORTABLE_FRET) + COST_PER_HIGH_FRET * high + COST_PER_HIGHEST_FRET * highest;
 }

@@ -1,7 +1,7 @@
 import { type Key, keyNotes } from '../key/key.ts';
 import { accidentals, chroma, type Note } from '../pitch/note.ts';
 import type { Chord } from './chord.ts';
-import { type Formula, findTone, formulaTones, holdsAny, type Tone, toneInterval } from './formula.ts';
+import { type Formula, findTone, formulaOf, formulaTones, holdsAll, holdsAny, type Tone, toneInterval } from './formula.ts';
 import { ALTERED_FORMULA, departuresOf } from './quality.ts';
 import type { ToneName } from './tone-table.ts';
 
@@ -26,6 +26,11 @@ const COST = {
   inverted: 1.1,
   missingFifth: 1.5,
   missingRoot: 3.2,
+  /** A dominant without its root, named by third, seventh and a ninth or thirteenth: how a second guitar plays it. */
+  missingRootOfDominant: 2.4,
+  missingNinth: 0.4,
+  /** A name that no chart is written in. */
+  unusual: 2.2,
   suspension: 0.9,
   sixth: 0.5,
   stacked: 0.25,
@@ -48,11 +53,13 @@ export function identify(notes: readonly Note[], key: Key | null = null): readon
   const sound = distinct.reduce((heard, note) => heard | (1 << chroma(note)), 0);
   const found: ChordCandidate[] = [];
   for (const root of distinct)
-    found.push(candidateOn({ notes: distinct, root, sounding: soundingOn(sound, root), present: true }, bass, key));
+    found.push(...candidatesOn({ notes: distinct, root, sounding: soundingOn(sound, root), present: true }, bass, key));
   for (const root of rootlessRoots(distinct, sound)) {
-    found.push(candidateOn({ notes: distinct, root, sounding: soundingOn(sound, root), present: false }, bass, key));
+    found.push(...candidatesOn({ notes: distinct, root, sounding: soundingOn(sound, root), present: false }, bass, key));
   }
-  return found.sort((a, b) => a.cost - b.cost).slice(0, MOST_CANDIDATES);
+  // nobody says 7add7: a chord with both sevenths has a name on another root
+  const sayable = found.filter(({ chord }) => !holdsAll(chord.formula, SEVENTHS_OF_ITS_OWN));
+  return (sayable.length === 0 ? found : sayable).sort((a, b) => a.cost - b.cost).slice(0, MOST_CANDIDATES);
 }
 
 /** A root that is tried, and what sounds above it. */
@@ -64,8 +71,8 @@ interface Trial {
   readonly present: boolean;
 }
 
-/** The name on one root, under the spelling of the root that fits the notes best. */
-function candidateOn({ notes, root: given, sounding, present }: Trial, bass: Note, key: Key | null): ChordCandidate {
+/** The names on one root, under the spelling of the root that fits the notes best. */
+function candidatesOn({ notes, root: given, sounding, present }: Trial, bass: Note, key: Key | null): readonly ChordCandidate[] {
   let root = given;
   let best = readTones(notes, given, sounding);
   for (const other of best.respelled === 0 ? [] : [given - 12, given + 12]) {
@@ -75,7 +82,17 @@ function candidateOn({ notes, root: given, sounding, present }: Trial, bass: Not
     best = read;
     root = other;
   }
-  return nameOn({ root, ...best, sounding, present }, bass, key);
+  const reading: RootReading = { root, ...best, sounding, present };
+  const named = nameOn(reading, bass, key);
+  if (!isThirteenthWithoutNinth(reading)) return [named];
+  // third, seventh and thirteenth are called a 13, the ninth left out with the fifth
+  const thirteenth = nameOn({ ...reading, formula: reading.formula | NINTH }, bass, key);
+  const missing = [...thirteenth.missing, root + 2];
+  return [named, { ...thirteenth, missing, cost: thirteenth.cost + COST.missingNinth }];
+}
+
+function isThirteenthWithoutNinth({ formula, sounding }: RootReading): boolean {
+  return holdsAll(formula, DOMINANT | THIRTEENTH) && !holdsAny(formula, NINTHS) && lacksFifth(formula, sounding);
 }
 
 /** A root with what the notes make on it. */
@@ -93,13 +110,15 @@ function nameOn({ root, formula, respelled, sounding, present }: RootReading, ba
   const inRoot = chroma(bass - root) === 0;
   const tones = inRoot && key === null ? [] : formulaTones(whole);
   const bassTone = inRoot ? 0 : tones.findIndex((tone) => chroma(root + tone.interval - bass) === 0);
-  const placing = present ? (inRoot ? 0 : COST.inverted) : COST.missingRoot;
+  const placing = present ? (inRoot ? 0 : COST.inverted) : isShellOfDominant(formula) ? COST.missingRootOfDominant : COST.missingRoot;
+  // a thirteenth or an altered ninth is played without its fifth as a rule
+  const fifth = !fifthless || isShellOfDominant(formula) ? 0 : COST.missingFifth;
   const outside = key !== null && !isInside(root, tones, key) ? COST.outsideKey : 0;
   return {
     chord: { root, formula: whole, bass: present && !inRoot ? bassNote(root, tones[bassTone] as Tone, bass) : null },
     inversion: present ? bassTone : null,
     missing: [...(present ? [] : [root]), ...(fifthless ? [root + 1] : [])],
-    cost: qualityCost(whole) + COST.respelled * respelled + placing + outside + (fifthless ? COST.missingFifth : 0),
+    cost: qualityCost(whole) + COST.respelled * respelled + placing + outside + fifth,
   };
 }
 
@@ -116,7 +135,8 @@ function readTones(notes: readonly Note[], root: Note, sounding: Sounding): { re
     const interval = note - root;
     const name = toneAt(chroma(interval), interval, sounding);
     formula |= findTone(name) as Formula;
-    if (toneInterval(name) !== interval) respelled += 1;
+    // a ♯9 is written as the ♭3 it sounds like more often than not
+    if (toneInterval(name) !== interval && !(name === '#9' && interval === MINOR_THIRD)) respelled += 1;
   }
   return { formula, respelled };
 }
@@ -208,10 +228,34 @@ function has({ steps }: Sounding, semitones: number): boolean {
 }
 
 const SHARP_FOURTH = 6;
+const MINOR_THIRD = -3;
 const FLAT_SIXTH = -4;
 const ROOT = findTone('1') as Formula;
 const FIFTH = findTone('5') as Formula;
 const ALTERED_FIFTHS = (findTone('b5') as Formula) | (findTone('#5') as Formula);
+
+const DOMINANT = formulaOf('3', 'b7');
+const THIRTEENTH = formulaOf('13');
+const NINTH = formulaOf('9');
+const NINTHS = formulaOf('b9', '9', '#9');
+const SEVENTHS_OF_ITS_OWN = formulaOf('b7', '7');
+
+/** Third and minor seventh with a ninth, plain or altered, or a thirteenth. */
+function isShellOfDominant(formula: Formula): boolean {
+  return holdsAll(formula, DOMINANT) && holdsAny(formula, NINTHS | THIRTEENTH) && !holdsAny(formula, formulaOf('7', '11', 'b3'));
+}
+
+/** A suspension that is altered or added to, an altered tension without a seventh, and a chord with tones left out are are names of last resort; 7sus4♭9 is none. */
+function isUnusual(formula: Formula, changed: number, omitted: number): boolean {
+  if (omitted > 0 || (holdsAny(formula, ALTERED_TENSIONS) && !holdsAny(formula, ANY_SEVENTH | SIXTH))) return true;
+  return changed > 0 && !holdsAny(formula, THIRDS) && !(holdsAll(formula, FOURTH_AND_SEVENTH) && holdsAny(formula, FIFTH));
+}
+
+const ALTERED_TENSIONS = formulaOf('b13');
+const SIXTH = formulaOf('6');
+const ANY_SEVENTH = formulaOf('bb7', 'b7', '7');
+const THIRDS = formulaOf('b3', '3');
+const FOURTH_AND_SEVENTH = formulaOf('4', 'b7');
 
 /** How far a quality lies from a plain triad. */
 function qualityCost(formula: Formula): number {
@@ -220,7 +264,8 @@ function qualityCost(formula: Formula): number {
   const stacked = extension === 'none' ? 0 : extension === '6' || extension === '69' ? COST.sixth : COST.stacked;
   const suspended = suspension === 'none' ? 0 : COST.suspension;
   const additions = COST.addition * added + COST.additionPastNinth * addedPastNinth;
-  return stacked + suspended + COST.alteration * altered + additions + COST.omission * omitted;
+  const unusual = isUnusual(formula, altered + added, omitted) ? COST.unusual : 0;
+  return stacked + suspended + COST.alteration * altered + additions + COST.omission * omitted + unusual;
 }
 
 /** The bass as the chord spells it, unless that would be a double sharp or flat. */

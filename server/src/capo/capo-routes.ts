@@ -1,5 +1,6 @@
 import {
   analyze,
+  isMinorScale,
   type CapoOption,
   type ChartReading,
   capoWords,
@@ -38,7 +39,7 @@ function planFor({ source, key, maxFret, tuning, barres }: CapoRequest): CapoAns
   const progression = readSong(source);
   const unread = unreadOf(progression);
   if (progression.chords.length === 0 && unread.length > 0) throw nothingRead(unread);
-  const chart = chartWithKey(progression, source);
+  const chart = chartWithKey(progression, source, sounding);
   const different = new Set(chart.bars.flatMap(({ chords }) => chords.map(({ chord }) => (chord === null ? 'NC' : printNumber(chord)))));
   if (different.size > MOST_DIFFERENT) {
     throw new HttpFault('invalid', `source: ${different.size} different chords; ${MOST_DIFFERENT} are looked at in one song.`);
@@ -58,10 +59,19 @@ function nothingRead(unread: readonly UnreadChord[]): HttpFault {
   return new HttpFault('invalid', `source: ${errors[0]?.message}`, { errors });
 }
 
-/** Chords without a key are in the one the analysis finds. */
-function chartWithKey(progression: Progression, source: string): ChartReading {
+/**
+ * Chords without a key are in the one the analysis finds, or in the relative of it where the key that is
+ * asked for is of that mode: `Am F C G` asked for in C sounds as it is written.
+ */
+function chartWithKey(progression: Progression, source: string, sounding: Key | undefined): ChartReading {
   const found: Key | undefined = progression.keyGiven ? undefined : analyze(progression).keys[0]?.key;
-  return found === undefined ? progression.chart : readProgression(`key: ${printKey(found)}\n${source}`).chart;
+  if (found === undefined) return progression.chart;
+  const key = sounding === undefined || isMinorScale(sounding.scale) === isMinorScale(found.scale) ? found : relativeKey(found);
+  return readProgression(`key: ${printKey(key)}\n${source}`).chart;
+}
+
+function relativeKey({ tonic, scale }: Key): Key {
+  return isMinorScale(scale) ? { tonic: tonic - 3, scale: 'major' } : { tonic: tonic + 3, scale: 'natural minor' };
 }
 
 function describe(option: CapoOption): CapoAnswer['options'][number] {

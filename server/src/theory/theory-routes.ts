@@ -62,18 +62,24 @@ export function theoryRoutes(): Router {
     const { notes, key } = bodyOf(request, chordIdentifyRequest);
     const read = notes.map((note, index) => required(parseNote(note), `notes.${index}`));
     const heardIn = key === undefined ? null : requiredKey(key, 'key');
-    const answer: ChordIdentifyAnswer = { candidates: identify(read, heardIn).map(describeCandidate) };
+    const answer: ChordIdentifyAnswer = { candidates: identify(read, heardIn).map((candidate, place) => describeCandidate(candidate, place, read[0] as number)) };
     response.json(answer);
   });
 
   return routes;
 }
 
-function describeCandidate({ chord, inversion, missing, cost }: ChordCandidate, place: number): ChordIdentifyAnswer['candidates'][number] {
+function describeCandidate(
+  { chord, inversion, missing, cost }: ChordCandidate,
+  place: number,
+  lowest: number,
+): ChordIdentifyAnswer['candidates'][number] {
+  // a chord without its root has whatever is lowest in the bass
+  const bass = chord.bass ?? (inversion === null ? lowest : null);
   return {
     symbol: printChord(chord),
     root: printNote(chord.root),
-    bass: chord.bass === null ? null : printNote(chord.bass),
+    bass: bass === null ? null : printNote(bass),
     inversion,
     missing: missing.map((note) => printNote(note)),
     quality: qualityName(chord.formula),
