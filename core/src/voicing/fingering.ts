@@ -1,5 +1,6 @@
 import type { Instrument } from '../fretboard/instrument.ts';
 import { countBits } from './bits.ts';
+import { barresIn, gripOf } from './grips.ts';
 import { canReach, HAND, reach } from './hand.ts';
 import type { Barre, Finger, Fingering, Frets } from './voicing.ts';
 
@@ -20,11 +21,32 @@ const WORST_MARGIN = 1.5;
 const WORST_OTHERWISE = 3;
 
 /**
- * Every sensible way to hold the shape, easiest first; none when four fingers and a thumb cannot.
- * The first never uses the thumb. Higher frets take later fingers; a finger may lie over several
+ * Every sensible way to hold the shape: as it is taught first, then by ease; none when four fingers and a thumb cannot.
+ * But for what is taught, the first never uses the thumb. Higher frets take later fingers; a finger may lie over several
  * strings when nothing under it is open or muted.
  */
 export function fingerings(frets: Frets, instrument: Instrument): readonly Fingering[] {
+  const ways = waysByEase(frets, instrument);
+  const taught = taughtFingering(frets, instrument, ways[0]);
+  if (taught === undefined) return ways;
+  const name = taught.fingers.join();
+  return [taught, ...ways.filter(({ fingers }) => fingers.join() !== name)].slice(0, MOST_FINGERINGS);
+}
+
+/** How a shape is taught, when it is; it costs no more than the easiest way. */
+function taughtFingering(frets: Frets, { tuning, capo }: Instrument, easiest: Fingering | undefined): Fingering | undefined {
+  const grip = gripOf(frets, tuning, capo);
+  if (grip === undefined || easiest === undefined) return undefined;
+  return { fingers: grip.fingers, barres: barresIn(grip.fingers, frets), cost: easiest.cost };
+}
+
+/** The way the shape is held: as taught, or else the easiest without the thumb; undefined when there is none. */
+export function usualFingering(frets: Frets, instrument: Instrument): Fingering | undefined {
+  const easiest = easiestFingering(frets, instrument);
+  return taughtFingering(frets, instrument, easiest) ?? easiest;
+}
+
+function waysByEase(frets: Frets, instrument: Instrument): readonly Fingering[] {
   const { capo } = instrument;
   const plain = solve({ frets, instrument, presses: pressesOf(frets, capo), thumb: null });
   const best = plain[0];
@@ -44,7 +66,7 @@ function isOtherwise(way: Fingering, best: Fingering): boolean {
 }
 
 /** The easiest way to hold the shape without the thumb; undefined when there is none. */
-export function easiestFingering(frets: Frets, instrument: Instrument): Fingering | undefined {
+function easiestFingering(frets: Frets, instrument: Instrument): Fingering | undefined {
   const problem = { frets, instrument, presses: pressesOf(frets, instrument.capo), thumb: null };
   let best: Fingering | undefined;
   assign(problem, {

@@ -1,3 +1,5 @@
+import type { Instrument } from '../fretboard/instrument.ts';
+import { gripOf } from './grips.ts';
 import { innerMutes } from './hand.ts';
 import type { Family, Frets, Voicing } from './voicing.ts';
 
@@ -20,9 +22,16 @@ const QUIET_TREBLE = 1.5;
 const QUIET_BASS = 0.7;
 const STRUMMED: readonly Family[] = ['open', 'barre-6', 'barre-5'];
 
-/** Best first: root lowest before inversions, whole before thinned out, easy before hard; ties by the frets, so that the order never depends on chance. */
-export function bestFirst(voicings: readonly Voicing[]): readonly Voicing[] {
-  const ranked = voicings.map((voicing) => ({ voicing, demerit: demeritOf(voicing) }));
+/** Grips that are taught come before what only arithmetic finds: open ones, then the movable by how early they are shown and how far up they lie. */
+const OPEN_GRIP = -60;
+const MOVABLE_GRIP = -40;
+const OPEN_LATER = 0.1;
+const SHOWN_LATER = 2;
+const GRIP_FAR = 0.6;
+
+/** Best first: taught grips, then root lowest before inversions, whole before thinned out, easy before hard; ties by the frets, so that the order never depends on chance. */
+export function bestFirst(voicings: readonly Voicing[], instrument: Instrument): readonly Voicing[] {
+  const ranked = voicings.map((voicing) => ({ voicing, demerit: gripDemerit(voicing, instrument) ?? demeritOf(voicing) }));
   return ranked.sort(byMerit).map(({ voicing }) => voicing);
 }
 
@@ -33,6 +42,16 @@ function byMerit(a: Ranked, b: Ranked): number {
 interface Ranked {
   readonly voicing: Voicing;
   readonly demerit: number;
+}
+
+/** Undefined for what is no taught grip of this chord, with its root or the bass that is asked for lowest. */
+function gripDemerit({ frets, chord, inversion }: Voicing, { tuning, capo }: Instrument): number | undefined {
+  if (chord.bass === null && inversion !== 0) return undefined;
+  const grip = gripOf(frets, tuning, capo);
+  if (grip === undefined) return undefined;
+  if (grip.open) return OPEN_GRIP + OPEN_LATER * grip.order;
+  const lowest = Math.min(...frets.filter((fret) => fret !== null)) - capo;
+  return MOVABLE_GRIP + SHOWN_LATER * grip.order + GRIP_FAR * lowest;
 }
 
 function demeritOf(voicing: Voicing): number {

@@ -3,7 +3,7 @@ import type { Instrument } from '../fretboard/instrument.ts';
 import type { Key } from '../key/key.ts';
 import { noteName } from '../key/note-name.ts';
 import type { Note } from '../pitch/note.ts';
-import { easiestFingering } from './fingering.ts';
+import { usualFingering } from './fingering.ts';
 import { fitsHand } from './hand.ts';
 import { type Frets, soundingMidi, type Voicing } from './voicing.ts';
 
@@ -89,5 +89,5 @@ function describe(frets: Frets, index: number, voicing: Voicing, { instrument, k
 
 /** Whether four fingers can hold it. */
 function isHoldable(frets: Frets, instrument: Instrument): boolean {
-  return fitsHand(frets, instrument.capo, instrument.scaleLength) && easiestFingering(frets, instrument) !== undefined;
+  return fitsHand(frets, instrument.capo, instrument.scaleLength) && usualFingering(frets, instrument) !== undefined;
 }

@@ -3,7 +3,7 @@ import type { Instrument } from '../fretboard/instrument.ts';
 import { chroma } from '../pitch/note.ts';
 import { countBits } from './bits.ts';
 import { barreFamily, isFourth, type Shape, type SoundingString, structuralFamilies } from './family.ts';
-import { easiestFingering } from './fingering.ts';
+import { usualFingering } from './fingering.ts';
 import { difficultyOf, innerMutes, MOST_INNER_MUTES, pressedSpan, reach, spansHand } from './hand.ts';
 import { bestFirst } from './merit.ts';
 import { type ToneRules, toneRules } from './tone-rules.ts';
@@ -55,7 +55,7 @@ export function findVoicings(chord: Chord, instrument: Instrument, wish: Voicing
   const rules = toneRules(chord, instrument.tuning.length, wish);
   const search = new Search(chord, instrument, rules, wish);
   search.run();
-  return { voicings: bestFirst(search.found), partial: search.tried >= MOST_TRIED, leftOut: rules.leftOut };
+  return { voicings: bestFirst(search.found, instrument), partial: search.tried >= MOST_TRIED, leftOut: rules.leftOut };
 }
 
 /** One place on one string: a fret, what sounds there, and which tone that is. */
@@ -261,7 +261,7 @@ class Search {
 
   #add(shape: Shape, structural: readonly Family[], lowest: NamedTone): void {
     const { heard } = this.#hand;
-    const fingering = easiestFingering(shape.frets, this.#instrument);
+    const fingering = usualFingering(shape.frets, this.#instrument);
     if (fingering === undefined) return;
     const barre = barreFamily(shape, fingering.barres);
     const named = [...structural, ...(barre === null ? [] : [barre])];

@@ -58,6 +58,7 @@ export function toneRules(chord: Chord, strings: number, wish: Wish): ToneRules 
   const shellNeeded =
     bit(({ place, formula }) => place !== null && SHELL_TONES.includes(formula)) | bit(({ formula }) => formula === 'bass');
   const quartalNeeded = chordTones > 4 ? 0 : bit(({ place }) => place === 0);
+  const isBare = own.every(({ formula }) => formula === FIFTH || formula === 'bass' || SHELL_TONES.includes(formula));
   const thirds = bit(({ formula }) => THIRDS.includes(formula));
   const ninths = chord.formula === ALTERED_FORMULA ? bit(({ formula }) => NINTHS.includes(formula)) : 0;
   return {
@@ -69,8 +70,9 @@ export function toneRules(chord: Chord, strings: number, wish: Wish): ToneRules 
     shell: shellNeeded,
     leftOut,
     accepts: (heard, families, sounding) => {
-      if (families.includes('shell')) return (heard & borrowed) === 0;
-      if (families.includes('quartal')) {
+      // a harmonized key is also played in bare shells and in stacks of fourths, whatever its chords hold: when they are asked for
+      if (families.includes('shell') && (isBare || wish.families?.includes('shell'))) return (heard & borrowed) === 0;
+      if (families.includes('quartal') && wish.families?.includes('quartal')) {
         return (heard & quartalNeeded) === quartalNeeded && (chordTones <= 4 || (sounding >= 4 && (heard & thirds) !== 0));
       }
       const wanted = families.includes('open') ? openNeeded : needed;
@@ -83,8 +85,9 @@ function usualOmissions(tones: readonly NamedTone[], altered: boolean): readonly
   const names = tones.map(({ formula }) => formula);
   if (names.length < 5) return [];
   const has = (name: string) => names.includes(name);
-  const above9 = has('11') || has('#11') || has('13') || has('b13');
-  const above11 = has('13') || has('b13');
+  // the symbol names the highest plain extension and every altered one; what lies under that extension is spare
+  const above9 = has('11') || has('13');
+  const above11 = has('13');
   return [FIFTH, ...(above9 ? ['9'] : []), ...(above11 ? ['11'] : []), ...(altered ? ['b9', '#9', 'b13'] : [])];
 }
 
