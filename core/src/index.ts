@@ -277,11 +277,15 @@ export { COMFORTABLE, EASY } from './voicing/hand.ts';
 export { type Hold, type HoldReason, holdsAlong, holdsOf, stayingFingers } from './voicing/holding.ts';
 export {
   chordsOfFamily,
+  FAMILIES_OF_BOTH,
+  type KeyDepth,
   type KeyShape,
   type KeyShapesWish,
   keyAlongNeck,
+  keyInOpenChords,
   keyInPosition,
   movesBetween,
+  type OpenKeyShape,
   type StringMove,
   shiftBetween,
   stringSets,
@@ -317,7 +321,6 @@ export {
   runnerUpWords,
   scaleWords,
 } from './wording/analysis-words.ts';
-export { readingWords } from './wording/reading-words.ts';
 export { bridgeWords } from './wording/bridge-words.ts';
 export { capoWords, pairWords } from './wording/capo-words.ts';
 export { barAsWritten, changeWords } from './wording/change-words.ts';
@@ -335,6 +338,7 @@ export {
   moveWords,
   oddityWords,
 } from './wording/neck-words.ts';
+export { readingWords } from './wording/reading-words.ts';
 export { lengthWords, setSheet, songFacts, tonightWords } from './wording/set-sheet.ts';
 export { setWarningWords } from './wording/set-words.ts';
 export { sungWords } from './wording/singer-words.ts';

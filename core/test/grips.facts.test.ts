@@ -1,5 +1,14 @@
 import { describe, expect, test } from '@jest/globals';
-import { findVoicings, formulaNames, type Instrument, parseChord, printChord, printFrets, requireValue, STANDARD_GUITAR } from '../src/index.ts';
+import {
+  findVoicings,
+  formulaNames,
+  type Instrument,
+  parseChord,
+  printChord,
+  printFrets,
+  requireValue,
+  STANDARD_GUITAR,
+} from '../src/index.ts';
 
 /**
  * The sixty chords that are played most, with the grip a chord book prints first and the fingers it shows.
@@ -124,7 +133,11 @@ Am/G 3x2210 4x2310
 C/E 032010 032010
 `;
 
-const read = (table: string) => table.trim().split('\n').map((row) => row.split(' ') as [string, string, string]);
+const read = (table: string) =>
+  table
+    .trim()
+    .split('\n')
+    .map((row) => row.split(' ') as [string, string, string]);
 const shapesOf = (symbol: string, instrument: Instrument = STANDARD_GUITAR) =>
   findVoicings(requireValue(parseChord(symbol)), instrument, { maxFret: 15 }).voicings.map(({ frets, fingering }) => ({
     frets: printFrets(frets, instrument.capo),
@@ -161,7 +174,7 @@ describe('movable grips in every key', () => {
   const rows = GRIPS.flatMap(([suffix, frets, home]) =>
     ROOTS.flatMap((root) => {
       const fifths = requireValue(parseChord(root)).root;
-      const up = (((fifths - requireValue(parseChord(home)).root) * 7) % 12 + 12) % 12;
+      const up = ((((fifths - requireValue(parseChord(home)).root) * 7) % 12) + 12) % 12;
       if (up > 8) return [];
       const moved = [...frets].map((sign) => (sign === 'x' ? null : Number(sign) + up));
       return [[`${root}${suffix}`, printFrets(moved)] as const];
@@ -171,7 +184,11 @@ describe('movable grips in every key', () => {
   test('they are many', () => expect(rows.length + read(FIRST_GRIPS).length + read(KNOWN_GRIPS).length).toBeGreaterThanOrEqual(200));
 
   test.each(rows)('%s has %s among its first five', (symbol, frets) => {
-    expect(shapesOf(symbol).slice(0, 5).map((shape) => shape.frets)).toContain(frets);
+    expect(
+      shapesOf(symbol)
+        .slice(0, 5)
+        .map((shape) => shape.frets),
+    ).toContain(frets);
   });
 });
 
@@ -194,7 +211,8 @@ describe('on other instruments', () => {
 });
 
 describe('a shape holds what its symbol names', () => {
-  const QUALITIES = '7 maj7 m7 m7b5 dim7 m(maj7) 6 m6 69 sus4 sus2 7sus4 9 maj9 m9 13 m11 11 add9 7b9 7#9 7#11 7b13 13b9 9#11 maj7#11 aug7 7b5'.split(' ');
+  const QUALITIES =
+    '7 maj7 m7 m7b5 dim7 m(maj7) 6 m6 69 sus4 sus2 7sus4 9 maj9 m9 13 m11 11 add9 7b9 7#9 7#11 7b13 13b9 9#11 maj7#11 aug7 7b5'.split(' ');
   const MAY_GO = ['1', '5'];
   test.each(QUALITIES.flatMap((quality) => ['C', 'F#', 'A'].map((root) => `${root}${quality}`)))('%s', (symbol) => {
     const chord = requireValue(parseChord(symbol));
@@ -204,7 +222,11 @@ describe('a shape holds what its symbol names', () => {
     const named = tones.filter((tone) => !MAY_GO.includes(tone) && !top.includes(tone));
     for (const { tones: held, frets } of findVoicings(chord, STANDARD_GUITAR, { maxFret: 12 }).voicings) {
       const heard = held.map(({ formula }) => formula);
-      expect([printChord(chord), printFrets(frets), named.filter((tone) => !heard.includes(tone))]).toEqual([printChord(chord), printFrets(frets), []]);
+      expect([printChord(chord), printFrets(frets), named.filter((tone) => !heard.includes(tone))]).toEqual([
+        printChord(chord),
+        printFrets(frets),
+        [],
+      ]);
       expect(heard).toContain('1');
     }
   });

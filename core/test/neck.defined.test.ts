@@ -129,7 +129,11 @@ B|5 4 3|1|6.4.4 7.6.6 9.8.8 11.9.9 13.11.11 14.13.13 4.2.3*
 describe('the triads of a key up the neck', () => {
   test.each(rowsOf(TRIADS_ALONG))('%s major on strings %s, inversion %s', (home, strings, inversion, wanted) => {
     const set = strings.split(' ').map(Number);
-    const shapes = keyAlongNeck(key(home), { family: 'triad', strings: set, inversion: Number(inversion) }, STANDARD_GUITAR);
+    const shapes = keyAlongNeck(
+      key(home),
+      { family: 'triad', strings: set, inversion: Number(inversion), depth: 'triad' },
+      STANDARD_GUITAR,
+    );
     const written = shapes.map(({ voicing, folded }) => `${voicing?.tones.map(({ fret }) => fret).join('.')}${folded ? '*' : ''}`);
     expect(written.join(' ')).toBe(wanted);
   });

@@ -41,8 +41,16 @@ function check(sentence: string, analysis: Analysis, index: number): void {
   for (const [, from = '', verb, to = ''] of sentence.matchAll(new RegExp(`(${NOTE}) (rises|falls) to (${NOTE})(?![\\w(])`, 'gu'))) {
     const fromBefore = sentence.includes(' after ');
     const [source, goal] = fromBefore ? [before, here] : [here, after];
-    expect([sentence, namesOf(source).includes(from) || sentence.includes('in place of'), namesOf(goal).includes(to)]).toEqual([sentence, true, true]);
-    const [low, high] = [from, to].map((text) => [...(namesOf(source).includes(text) ? notesOf(source as Chord) : notesOf(goal as Chord))].find((note) => nameNote(note, 'english') === text));
+    expect([sentence, namesOf(source).includes(from) || sentence.includes('in place of'), namesOf(goal).includes(to)]).toEqual([
+      sentence,
+      true,
+      true,
+    ]);
+    const [low, high] = [from, to].map((text) =>
+      [...(namesOf(source).includes(text) ? notesOf(source as Chord) : notesOf(goal as Chord))].find(
+        (note) => nameNote(note, 'english') === text,
+      ),
+    );
     if (low !== undefined && high !== undefined) {
       const by = (pitch(high) - pitch(low) + 12) % 12;
       expect([sentence, verb === 'rises' ? by === 1 || by === 2 : by === 11 || by === 10]).toEqual([sentence, true]);
@@ -58,13 +66,21 @@ function check(sentence: string, analysis: Analysis, index: number): void {
   const stays = new RegExp(`: ((?:${NOTE}(?:, | and )?)+) stays?\\.`, 'u').exec(sentence);
   for (const note of stays?.[1]?.split(/, | and /) ?? []) {
     const kept = [here, after].map((chord) => notesOf(chord as Chord).map(pitch));
-    const found = notesOf(here).concat(notesOf(after as Chord)).find((one) => nameNote(one, 'english') === note) as number;
+    const found = notesOf(here)
+      .concat(notesOf(after as Chord))
+      .find((one) => nameNote(one, 'english') === note) as number;
     expect([sentence, note, kept.every((pitches) => pitches.includes(pitch(found)))]).toEqual([sentence, note, true]);
   }
   const bass = new RegExp(`Its (\\w+), (${NOTE}), is in the bass`, 'u').exec(sentence);
   if (bass !== null) expect([sentence, nameNote(here.bass as number, 'english')]).toEqual([sentence, bass[2]]);
   const stranger = new RegExp(`The bass (${NOTE}) is no tone of the chord`, 'u').exec(sentence);
-  if (stranger !== null) expect([sentence, chordNotes(here).map(pitch).includes(pitch(here.bass as number))]).toEqual([sentence, false]);
+  if (stranger !== null)
+    expect([
+      sentence,
+      chordNotes(here)
+        .map(pitch)
+        .includes(pitch(here.bass as number)),
+    ]).toEqual([sentence, false]);
   for (const [, note = '', has = ''] of sentence.matchAll(new RegExp(`(${NOTE}) stands where the key has (${NOTE})`, 'gu'))) {
     expect([sentence, note === has]).toEqual([sentence, false]);
   }

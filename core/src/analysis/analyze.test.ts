@@ -115,12 +115,7 @@ describe('words', () => {
     ['C', 'C E7 F', 1, 'E7 is the dominant of Am, the 6–: G♯ stands where the key has G. The ear expects Am, the 6–; F comes instead.'],
     ['C', 'C A7 D7 G', 1, 'A7 is the dominant of Dm, the 2–: C♯ stands where the key has C. D7 follows on that root and leads on itself.'],
     ['C', 'C Fm C', 1, 'Fm is borrowed: A♭ stands where the key has A, and C natural minor (as does harmonic minor) has it.'],
-    [
-      'Am',
-      'Am E7 Am',
-      1,
-      'E7 pulls home: it holds G♯, the 7 raised to a half step below A, with D against it. It resolves to Am.',
-    ],
+    ['Am', 'Am E7 Am', 1, 'E7 pulls home: it holds G♯, the 7 raised to a half step below A, with D against it. It resolves to Am.'],
     ['C', 'C Dm C', 1, 'Dm is the 2–.'],
   ])('in %s, %s: chord %i', (key, source, index, words) => {
     expect(readingWords(inKey(key, source), index).join(' ')).toBe(words);

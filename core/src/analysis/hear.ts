@@ -48,7 +48,11 @@ export function hear(progression: Progression, wish: AnalysisWish, overrides: re
   const pinned = wish.key ?? (progression.keyGiven ? progression.keys[0] : undefined);
   const found = findHomes(song, pinned === undefined ? null : homeOfKey(pinned), sectionStarts(progression, period));
   const whole: Whole = { chords, moments: period === chords.length ? song.moments : momentsOf(chords, loops) };
-  const regions = nameRegions(chords, forcedRegions(progression, wish, overrides, unrolled(found.regions, period, chords.length), song), pinned);
+  const regions = nameRegions(
+    chords,
+    forcedRegions(progression, wish, overrides, unrolled(found.regions, period, chords.length), song),
+    pinned,
+  );
   const regionOf = regions.flatMap(({ from, to }, region) => Array.from({ length: to - from + 1 }, () => region));
   const scenes = sharedScenes(whole, regions, regionOf);
   const claims = new Map([...new Set(scenes)].map((scene) => [scene, claimsOn(scene)]));

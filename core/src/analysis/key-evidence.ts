@@ -101,13 +101,16 @@ export type Ending = 'closed' | 'plagal' | 'plain' | 'elsewhere';
 export function endingOn(home: Home, round: readonly ChordFacts[]): Ending {
   const [before, last] = [at(round, -2), at(round, -1)];
   if (!isTonicChord(home, last)) return 'elsewhere';
-  if (round.length === 1 || round[0]?.root === last.root || (closesInto(home, before, last) && !isLink(round, round.length - 1))) return 'closed';
+  if (round.length === 1 || round[0]?.root === last.root || (closesInto(home, before, last) && !isLink(round, round.length - 1)))
+    return 'closed';
   return mod(before.root - home.tonic, 12) === FIFTH_DOWN ? 'plagal' : 'plain';
 }
 
 /** Whether the song opens on a ii–V that arrives at the home's 1. */
 export function opensInto(home: Home, chords: readonly ChordFacts[]): boolean {
-  const [two, five, one] = chords.filter((facts, index) => index === 0 || facts.root !== chords[index - 1]?.root || isTonicChord(home, facts));
+  const [two, five, one] = chords.filter(
+    (facts, index) => index === 0 || facts.root !== chords[index - 1]?.root || isTonicChord(home, facts),
+  );
   if (two === undefined || five === undefined || one === undefined) return false;
   return isTwo(home, two) && isFive(five) && closesInto(home, five, one);
 }

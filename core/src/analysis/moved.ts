@@ -52,18 +52,14 @@ function openingOf(chords: readonly ChordFacts[], changes: readonly number[], at
   return opening.map((facts) => `${facts.class}${mod(facts.root - first.root, 12)}`).join(' ');
 }
 
-function longestAt(
-  chords: readonly ChordFacts[],
-  changes: readonly number[],
-  at: number,
-  sources: readonly number[],
-): Echo | undefined {
+function longestAt(chords: readonly ChordFacts[], changes: readonly number[], at: number, sources: readonly number[]): Echo | undefined {
   const factsAt = (change: number) => chords[changes[change] as number] as ChordFacts;
   let best: Echo | undefined;
   for (const source of sources) {
     const shift = mod(factsAt(at).root - factsAt(source).root, 12);
     let length = 0;
-    while (source + length < at && at + length < changes.length && isSame(factsAt(source + length), factsAt(at + length), shift)) length += 1;
+    while (source + length < at && at + length < changes.length && isSame(factsAt(source + length), factsAt(at + length), shift))
+      length += 1;
     const longer = best === undefined || length > best.changes || (length === best.changes && shift === 0 && best.shift !== 0);
     if (length < FEWEST || !longer) continue;
     const to = (changes[at + length] ?? chords.length) - 1;

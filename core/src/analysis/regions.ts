@@ -113,7 +113,13 @@ function pathCosts(chords: readonly ChordFacts[], { home, costs, opening, ending
 }
 
 /** What it costs to come into a home at a chord, from another one. */
-function entranceCosts({ chords, candidates, settled, opensSection, loops }: RegionQuestion): (index: number, to: number, from: number) => number {
+function entranceCosts({
+  chords,
+  candidates,
+  settled,
+  opensSection,
+  loops,
+}: RegionQuestion): (index: number, to: number, from: number) => number {
   const relatives = relativesAmong(candidates);
   const brought = settled.starts.length === 0 ? [] : candidates.map(({ home }) => broughtCosts(settled, home));
   const inLoop = chords.map(() => 0);
@@ -212,7 +218,13 @@ type Entry = Pick<HomeRegion, 'from' | 'pivot'>;
  * or with its own tonic. Else it begins at the last chord that belongs to both keys, the pivot, when
  * that stands right before the first chord that is foreign to the old one; else at that foreign chord.
  */
-function entryOf({ chords, settled, opensSection }: RegionQuestion, before: HomeRegion, candidate: KeyCandidate, start: number, to: number): Entry {
+function entryOf(
+  { chords, settled, opensSection }: RegionQuestion,
+  before: HomeRegion,
+  candidate: KeyCandidate,
+  start: number,
+  to: number,
+): Entry {
   const inBoth = (index: number) =>
     isOwn(before.candidate.home, chords[index] as ChordFacts) && isOwn(candidate.home, chords[index] as ChordFacts);
   const entry = (from: number): Entry => ({ from, pivot: inBoth(from) ? from : null });
@@ -233,7 +245,9 @@ function relativeEntry(
   last: number,
 ): number {
   const places = Array.from({ length: last - start + 1 }, (_, order) => start + order);
-  return places.find((index) => opensSection[index] === true) ?? places.find((index) => isTonicChord(home, chords[index] as ChordFacts)) ?? start;
+  return (
+    places.find((index) => opensSection[index] === true) ?? places.find((index) => isTonicChord(home, chords[index] as ChordFacts)) ?? start
+  );
 }
 
 /** The first tonic in a stretch that a 5 or leading-tone chord of the key leads into. */

@@ -60,7 +60,12 @@ export function borrowedChord(scene: Scene): Claim | null {
   const nearest = sources[0];
   if (nearest === undefined) return null;
   const scales = sources.map(({ mode }) => mode.scale);
-  const claim: Claim = { kind: 'borrowed', rule: isPicardy(scene) ? 'picardy' : 'borrowed', cost: costOf(scene, nearest.cost), sources: scales };
+  const claim: Claim = {
+    kind: 'borrowed',
+    rule: isPicardy(scene) ? 'picardy' : 'borrowed',
+    cost: costOf(scene, nearest.cost),
+    sources: scales,
+  };
   return step === 7 && here.class === 'dominant' ? { ...claim, ...promiseTo(scene, 0) } : claim;
 }
 

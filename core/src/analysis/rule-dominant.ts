@@ -115,7 +115,9 @@ export function bluesDominant(scene: Scene): Claim | null {
 
 /** Whether its own 2 stands before it: then it is the 5 of a ii–V. */
 function isPrepared({ here, before }: Scene): boolean {
-  return before !== null && (before.class === 'minor' || before.class === 'half-diminished') && (before.root + FIFTH_DOWN) % 12 === here.root;
+  return (
+    before !== null && (before.class === 'minor' || before.class === 'half-diminished') && (before.root + FIFTH_DOWN) % 12 === here.root
+  );
 }
 
 /** A 4 that falls on, a fifth or a half step, is heard as a dominant of what follows. */

@@ -107,7 +107,8 @@ function optionAt(fret: number, soundingKey: Key, heard: readonly HeardChord[], 
     const shape = transposeChord(chord, shapeKey.tonic - soundingKey.tonic);
     return { sounding: chord, shape, beats, hold: easiestHold(shape, wish.instrument ?? STANDARD_GUITAR) };
   });
-  const ask = ({ hold }: CapoShape) => hold.difficulty + (hold.open ? 0 : BARRE_COST[wish.level ?? 'some'] + (liesAtNut(hold) ? NUT_BARRE_COST : 0));
+  const ask = ({ hold }: CapoShape) =>
+    hold.difficulty + (hold.open ? 0 : BARRE_COST[wish.level ?? 'some'] + (liesAtNut(hold) ? NUT_BARRE_COST : 0));
   const total = shapes.reduce((sum, { beats }) => sum + beats, 0);
   const share = (of: (shape: CapoShape) => number) =>
     total === 0 ? 0 : shapes.reduce((sum, shape) => sum + of(shape) * shape.beats, 0) / total;

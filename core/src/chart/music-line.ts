@@ -1,9 +1,9 @@
+import type { LetterCount } from '../degree/number-text.ts';
 import type { Fault } from '../fault.ts';
 import { parseChange } from './change-text.ts';
 import type { Change, MusicItem, Place, Problem, Severity, Slot } from './chart.ts';
 import { isEndingOpen, MOST_TIMES, parseEndingOpen, parseFormWords, parseRepeatSign } from './form-text.ts';
 import { type LineToken, scanLine } from './line-scan.ts';
-import type { LetterCount } from '../degree/number-text.ts';
 import { parseSlot } from './slot-text.ts';
 import type { ChordToken } from './token-warning.ts';
 

@@ -105,7 +105,8 @@ function readFamily(reading: Reading): boolean | undefined {
   if (isDigit(reading)) {
     reading.extension = takeExtension(reading) ?? 'none';
     // the seventh first: 7M
-    if (reading.extension !== 'none' && reading.extension !== '6' && reading.text[reading.at] === 'M') reading.majorSeventh = take(reading, 'M');
+    if (reading.extension !== 'none' && reading.extension !== '6' && reading.text[reading.at] === 'M')
+      reading.majorSeventh = take(reading, 'M');
     return false;
   }
   if (startsMajorParenthesis(reading)) {

@@ -45,7 +45,10 @@ test.each([
   ['4-', 'iv', 'IVm'],
 ])('%s is %s by case and %s in capitals', (text, roman, capitals) => {
   const number = requireValue(parseNumber(text, 0));
-  expect([nameRoman(number, { ...DEFAULT_NAMING, degrees: 'roman' }), nameRoman(number, { ...DEFAULT_NAMING, degrees: 'capitals' })]).toEqual([roman, capitals]);
+  expect([
+    nameRoman(number, { ...DEFAULT_NAMING, degrees: 'roman' }),
+    nameRoman(number, { ...DEFAULT_NAMING, degrees: 'capitals' }),
+  ]).toEqual([roman, capitals]);
 });
 
 test('steps are whole and half, or tones and semitones', () => {

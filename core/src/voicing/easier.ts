@@ -92,7 +92,9 @@ export function comfortOf(family: Family, all: readonly Voicing[], instrument: I
   );
   const comfortable = easiest !== null && easiest.difficulty <= COMFORTABLE;
   // all come best first
-  const instead = reachable.find(({ omitted, difficulty }) => omitted.length === 0 && difficulty <= COMFORTABLE);
+  // what stands in for a barre shape moves as it does
+  const moves = ({ frets }: Voicing) => (family !== 'barre-6' && family !== 'barre-5') || !frets.includes(instrument.capo);
+  const instead = reachable.find((other) => moves(other) && other.omitted.length === 0 && other.difficulty <= COMFORTABLE);
   return { family, easiest, comfortable, instead: comfortable ? null : (instead ?? null) };
 }
 

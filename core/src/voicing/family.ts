@@ -86,8 +86,20 @@ function dropFamily(frets: Frets, [a = 0, b = 0, c = 0, d = 0]: readonly number[
   return lifted < c && gap <= 1 ? ['drop-3'] : [];
 }
 
+/** Fourths all the way up; from five notes on the last step may be a third. */
 function isQuartal(pitches: readonly number[]): boolean {
-  return pitches.slice(1).every((midi, index) => isFourth(midi - (pitches[index] as number)));
+  const steps = pitches.slice(1).map((midi, index) => midi - (pitches[index] as number));
+  const top = steps.at(-1) ?? 0;
+  const fourths = steps.length >= FOURTHS_UNDER_A_THIRD && isThird(top) ? steps.slice(0, -1) : steps;
+  return fourths.every(isFourth);
+}
+
+/** Four steps make five notes. */
+const FOURTHS_UNDER_A_THIRD = 4;
+
+/** A minor or a major third, in half steps. */
+export function isThird(semitones: number): boolean {
+  return semitones === 3 || semitones === 4;
 }
 
 /** A perfect fourth or an augmented one, in half steps. */

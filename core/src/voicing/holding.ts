@@ -96,7 +96,7 @@ export function stayingFingers(from: Held, to: Held): readonly Finger[] {
  * exact over all ways to hold every shape.
  */
 export function holdsAlong(voicings: readonly Voicing[], instrument: Instrument): readonly Fingering[] {
-  const ways = voicings.map((voicing) => fingerings(voicing.frets, instrument));
+  const ways = voicings.map((voicing) => withoutThumb(fingerings(voicing.frets, instrument)));
   const costs: number[][] = [];
   const from: number[][] = [];
   ways.forEach((options, index) => {
@@ -105,7 +105,8 @@ export function holdsAlong(voicings: readonly Voicing[], instrument: Instrument)
       if (before === undefined) return { cost: fingering.cost, from: 0 };
       const sums = before.map((other, at) => {
         const stays = stayingFingers({ fingering: other, frets: frets(voicings, index - 1) }, { fingering, frets: frets(voicings, index) });
-        return (costs[index - 1]?.[at] as number) + fingering.cost - STAY * stays.length;
+        const guides = guidingFingers(other, fingering) - stays.length;
+        return (costs[index - 1]?.[at] as number) + fingering.cost - STAY * stays.length - GUIDE * guides;
       });
       const cost = Math.min(...sums);
       return { cost, from: sums.indexOf(cost) };
@@ -122,8 +123,20 @@ export function holdsAlong(voicings: readonly Voicing[], instrument: Instrument)
   return chosen;
 }
 
-/** What a finger that stays down is worth against an easier hold. */
+/** What a finger that stays down is worth against an easier hold, and one that slides along its string. */
 const STAY = 1;
+const GUIDE = 0.35;
+
+/** Fingers that are on the same string in both holds. */
+function guidingFingers(from: Fingering, to: Fingering): number {
+  return from.fingers.filter((finger, string) => finger !== null && finger !== 0 && finger === to.fingers[string]).length;
+}
+
+/** The thumb is a way of one's own: nobody is shown it on a sheet where there is another. */
+function withoutThumb(ways: readonly Fingering[]): readonly Fingering[] {
+  const [first] = ways;
+  return ways.filter((way) => way === first || !way.fingers.includes('T'));
+}
 
 function frets(voicings: readonly Voicing[], index: number): Frets {
   return (voicings[index] as Voicing).frets;

@@ -4,6 +4,9 @@ import type { Instrument } from '../fretboard/instrument.ts';
 import { type HarmonizedChord, harmonize } from '../harmony/harmonize.ts';
 import { stackFourths } from '../harmony/quartal.ts';
 import type { Key } from '../key/key.ts';
+import { neighboursOf } from './easier.ts';
+import { gripOf } from './grips.ts';
+import { COMFORTABLE, EASY, innerMutes } from './hand.ts';
 import { findVoicings } from './search.ts';
 import { type Family, positionOf, type Voicing } from './voicing.ts';
 
@@ -14,7 +17,14 @@ export interface KeyShapesWish {
   readonly strings: readonly number[] | null;
   /** Which chord tone is lowest, 0 for the root. */
   readonly inversion: number;
+  /** Triads or sevenths, for families that are played as either. */
+  readonly depth: KeyDepth;
 }
+
+export type KeyDepth = 'triad' | 'seventh';
+
+/** Families that are shapes of triads as well as of sevenths. */
+export const FAMILIES_OF_BOTH: readonly Family[] = ['open', 'barre-6', 'barre-5'];
 
 /** A key's chord and its shape; null when the family has none on these strings. */
 export interface KeyShape {
@@ -25,9 +35,22 @@ export interface KeyShape {
   readonly folded: boolean;
 }
 
-/** Families with four tones are played as sevenths, fourths as stacks of four; the rest as triads. */
-export function chordsOfFamily(key: Key, family: Family): readonly Pick<HarmonizedChord, 'number' | 'chord'>[] {
-  if (family === 'quartal') return stackFourths(key, 'four');
+/** What chords a family is played as. */
+export interface FamilyChords {
+  readonly family: Family;
+  readonly depth: KeyDepth;
+  readonly strings?: readonly number[] | null;
+}
+
+const FIVE_STRINGS = 5;
+
+/** Families with four tones are played as sevenths, fourths as stacks of four, on five strings with a third on top; triads as triads. Open and barre shapes follow the depth. */
+export function chordsOfFamily(
+  key: Key,
+  { family, depth, strings = null }: FamilyChords,
+): readonly Pick<HarmonizedChord, 'number' | 'chord'>[] {
+  if (family === 'quartal') return stackFourths(key, strings?.length === FIVE_STRINGS ? 'five' : 'four');
+  if (FAMILIES_OF_BOTH.includes(family)) return harmonize(key, depth);
   return harmonize(key, family === 'drop-2' || family === 'drop-3' || family === 'shell' ? 'seventh' : 'triad');
 }
 
@@ -35,9 +58,12 @@ export function chordsOfFamily(key: Key, family: Family): readonly Pick<Harmoniz
 export function stringSets(family: Family, strings: number): readonly (readonly number[])[] {
   const run = (size: number) =>
     Array.from({ length: Math.max(0, strings - size + 1) }, (_, skip) => Array.from({ length: size }, (_, step) => strings - skip - step));
-  if (family === 'triad' || family === 'shell') return run(3);
-  if (family === 'spread') return run(4).map(([low, , ...rest]) => [low as number, ...rest]);
-  if (family === 'drop-2' || family === 'quartal') return run(4);
+  const without = (size: number, place: number) => run(size).map((set) => set.filter((_, at) => at !== place));
+  if (family === 'triad') return run(3);
+  if (family === 'shell') return [...run(3), ...without(4, 1)];
+  if (family === 'spread') return [...without(4, 1), ...without(4, 2)];
+  if (family === 'drop-2') return run(4);
+  if (family === 'quartal') return [...run(4), ...run(FIVE_STRINGS)];
   if (family === 'drop-3') return run(5).map(([low, , ...rest]) => [low as number, ...rest]);
   return [];
 }
@@ -48,7 +74,7 @@ export function stringSets(family: Family, strings: number): readonly (readonly 
  */
 export function keyAlongNeck(key: Key, wish: KeyShapesWish, instrument: Instrument): readonly KeyShape[] {
   let before = Number.NEGATIVE_INFINITY;
-  return chordsOfFamily(key, wish.family).map(({ number, chord }) => {
+  return chordsOfFamily(key, wish).map(({ number, chord }) => {
     const all = shapesFor(chord, wish, instrument);
     const lowest = all[0];
     const above = all.find((voicing) => height(voicing) > before);
@@ -65,12 +91,41 @@ const POSITION_FRETS = 5;
  * The key's seven chords without moving the hand: all within five frets from `position` on, any
  * inversion of the family on any strings, the root lowest where it can be.
  */
-export function keyInPosition(key: Key, family: Family, position: number, instrument: Instrument): readonly KeyShape[] {
+export function keyInPosition(
+  key: Key,
+  { family, depth }: Pick<KeyShapesWish, 'family' | 'depth'>,
+  position: number,
+  instrument: Instrument,
+): readonly KeyShape[] {
   const last = position + POSITION_FRETS - 1;
-  return chordsOfFamily(key, family).map(({ number, chord }) => {
+  return chordsOfFamily(key, { family, depth }).map(({ number, chord }) => {
     const { voicings } = findVoicings(chord, instrument, { families: [family], maxFret: Math.min(last, instrument.frets) });
     const inside = voicings.filter(({ frets }) => frets.every((fret) => fret === null || fret >= position));
     return { number, chord, voicing: inside[0] ?? null, folded: false };
+  });
+}
+
+/** A chord of the key by the nut or the capo, with its easier and its fuller forms. */
+export interface OpenKeyShape extends KeyShape {
+  readonly easier: Voicing | null;
+  readonly fuller: Voicing | null;
+}
+
+/** Open chords reach this far above the nut or the capo. */
+const OPEN_FRETS = 4;
+
+/** The key's seven chords as open chords, the root lowest: those that are taught, or lie as easily; null where the instrument has none. */
+export function keyInOpenChords(key: Key, depth: KeyDepth, instrument: Instrument): readonly OpenKeyShape[] {
+  const maxFret = Math.min(instrument.frets, instrument.capo + OPEN_FRETS);
+  return harmonize(key, depth).map(({ number, chord }) => {
+    const { voicings } = findVoicings(chord, instrument, { families: ['open'], maxFret, bassLowest: true });
+    const whole = voicings.filter(
+      ({ omitted, difficulty, frets }) => omitted.length === 0 && difficulty <= COMFORTABLE && innerMutes(frets) === 0,
+    );
+    const taught = voicings.find(({ frets }) => gripOf(frets, instrument.tuning, instrument.capo)?.open === true);
+    const voicing = taught ?? whole.find(({ difficulty, frets }) => difficulty <= EASY && frets.at(-1) !== null) ?? null;
+    const forms = voicing === null ? { easier: null, fuller: null } : neighboursOf(voicing, whole, instrument);
+    return { number, chord, voicing, folded: false, ...forms };
   });
 }
 

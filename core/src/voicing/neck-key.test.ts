@@ -6,11 +6,12 @@ import { keyNotes } from '../key/key.ts';
 import { parseKey } from '../key/key-text.ts';
 import { chroma } from '../pitch/note.ts';
 import { comfortOf, easierByColour, neighboursOf } from './easier.ts';
+import { gripOf } from './grips.ts';
 import { holdsAlong, holdsOf } from './holding.ts';
-import { keyAlongNeck, keyInPosition, movesBetween, shiftBetween, stringSets } from './key-shapes.ts';
+import { type KeyDepth, keyAlongNeck, keyInOpenChords, keyInPosition, movesBetween, shiftBetween, stringSets } from './key-shapes.ts';
 import { leftRinging, nameFrets, newBasses, voiceUp } from './reshape.ts';
 import { findVoicings } from './search.ts';
-import { type Frets, printFrets, type Voicing } from './voicing.ts';
+import { type Family, type Frets, printFrets, type Voicing } from './voicing.ts';
 
 const key = (text: string) => requireValue(parseKey(text));
 const frets = (text: string): Frets =>
@@ -21,7 +22,7 @@ const shape = (symbol: string, written: string): Voicing => all(symbol).find((vo
 
 describe('a key on the neck', () => {
   const along = (home: string, family: 'triad' | 'drop-2' | 'barre-6' | 'drop-3', strings: readonly number[] | null, inversion = 0) =>
-    keyAlongNeck(key(home), { family, strings, inversion }, STANDARD_GUITAR);
+    keyAlongNeck(key(home), { family, strings, inversion, depth: 'triad' }, STANDARD_GUITAR);
 
   test('the triads of G on the top strings go up and double back where the neck runs out', () => {
     const written = along('G', 'triad', [3, 2, 1]).map(
@@ -50,7 +51,7 @@ describe('a key on the neck', () => {
   });
 
   test('in one position nothing leaves the position, and every shape belongs to its chord', () => {
-    for (const { chord, voicing } of keyInPosition(key('A'), 'drop-2', 4, STANDARD_GUITAR)) {
+    for (const { chord, voicing } of keyInPosition(key('A'), { family: 'drop-2', depth: 'seventh' }, 4, STANDARD_GUITAR)) {
       expect(voicing?.chord).toEqual(chord);
       for (const fret of voicing?.frets ?? []) expect(fret === null || (fret >= 4 && fret <= 8)).toBe(true);
     }
@@ -70,6 +71,7 @@ describe('a key on the neck', () => {
   test('string sets are adjacent strings; drop-3 leaves one out above the lowest', () => {
     expect(stringSets('drop-2', 6).map((set) => set.join(''))).toEqual(['6543', '5432', '4321']);
     expect(stringSets('drop-3', 6).map((set) => set.join(''))).toEqual(['6432', '5321']);
+    expect(stringSets('quartal', 6).map((set) => set.join(''))).toEqual(['6543', '5432', '4321', '65432', '54321']);
     expect(stringSets('triad', 7)).toHaveLength(5);
   });
 });
@@ -166,4 +168,86 @@ test('a bass and a seven-string guitar have shapes too', () => {
     const instrument = INSTRUMENTS.find((one) => one.name === name) as Instrument;
     expect(all('Dm7', instrument).length).toBeGreaterThan(5);
   }
+});
+
+describe('a key family by family', () => {
+  const written = (shapes: readonly { readonly voicing: Voicing | null }[]) =>
+    shapes.map(({ voicing }) => voicing && printFrets(voicing.frets));
+  const along = (home: string, family: Family, depth: KeyDepth, strings: readonly number[] | null = null) =>
+    keyAlongNeck(key(home), { family, strings, inversion: 0, depth }, STANDARD_GUITAR);
+
+  test('barre sevenths of G on string 5 are full barres', () => {
+    expect(written(along('G', 'barre-5', 'seventh')).slice(2, 6)).toEqual(['x24232', 'x35453', 'x57575', 'x79787']);
+    expect(written(along('C', 'barre-6', 'seventh'))[4]).toBe('353433');
+  });
+
+  test('what stands in for a diminished barre is a closed shape players know', () => {
+    for (const [home, symbol] of [
+      ['C', 'Bdim'],
+      ['G', 'F#dim'],
+      ['Bb', 'Adim'],
+    ] as const) {
+      expect(along(home, 'barre-5', 'triad')[6]?.voicing).toBeNull();
+      const { instead } = comfortOf('barre-5', all(symbol), STANDARD_GUITAR);
+      expect(instead?.frets).not.toContain(0);
+      expect(gripOf(instead?.frets ?? [], STANDARD_GUITAR.tuning, 0)).toBeDefined();
+    }
+  });
+
+  test('open chords by key, with what has none said so', () => {
+    expect(written(keyInOpenChords(key('G'), 'triad', STANDARD_GUITAR))).toEqual([
+      '320003',
+      'x02210',
+      null,
+      'x32010',
+      'xx0232',
+      '022000',
+      null,
+    ]);
+    expect(written(keyInOpenChords(key('C'), 'seventh', STANDARD_GUITAR)).slice(0, 6)).toEqual([
+      'x32000',
+      'xx0211',
+      '022030',
+      'xx3210',
+      '320001',
+      'x02010',
+    ]);
+    expect(written(keyInOpenChords(key('Ab'), 'triad', STANDARD_GUITAR)).filter((frets) => frets !== null)).toEqual([]);
+    const g = keyInOpenChords(key('G'), 'triad', STANDARD_GUITAR)[0];
+    expect(g?.easier?.difficulty).toBeLessThan(g?.voicing?.difficulty ?? 0);
+  });
+
+  test.each([
+    ['spread', '653'],
+    ['spread', '542'],
+    ['spread', '431'],
+    ['shell', '643'],
+  ] as const)('%s shapes with the root lowest on strings %s', (family, set) => {
+    expect(stringSets(family, 6).map((strings) => strings.join(''))).toContain(set);
+    const shapes = along('C', family, 'triad', [...set].map(Number));
+    for (const { voicing, chord } of shapes) {
+      expect(chroma((voicing?.tones[0] as { note: number }).note)).toBe(chroma(chord.root));
+      expect(voicing?.tones.map(({ string }) => string).join('')).toBe(set);
+    }
+  });
+
+  test('five notes in fourths with a third on top go through the key as one grip, and are no barre', () => {
+    const shapes = along('C', 'quartal', 'triad', [5, 4, 3, 2, 1]);
+    for (const { voicing } of shapes) {
+      expect(voicing?.families).toContain('quartal');
+      expect(voicing?.families.some((family) => family.startsWith('barre'))).toBe(false);
+      const steps = (voicing?.tones ?? []).slice(1).map(({ midi }, index) => midi - (voicing?.tones[index] as { midi: number }).midi);
+      expect(steps.slice(0, 3).every((step) => step === 5 || step === 6)).toBe(true);
+      expect([3, 4]).toContain(steps[3]);
+    }
+  });
+
+  test('every note of every shape is a note of the key', () => {
+    const own = new Set(keyNotes(key('C')).map(chroma));
+    for (const family of ['quartal', 'shell', 'spread', 'drop-2', 'drop-3', 'triad'] as const)
+      for (const strings of stringSets(family, 6))
+        for (const inversion of [0, 1, 2, 3])
+          for (const { voicing } of keyAlongNeck(key('C'), { family, strings, inversion, depth: 'seventh' }, STANDARD_GUITAR))
+            for (const { note } of voicing?.tones ?? []) expect(own.has(chroma(note))).toBe(true);
+  });
 });

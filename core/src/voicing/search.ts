@@ -2,7 +2,7 @@ import type { Chord } from '../chord/chord.ts';
 import type { Instrument } from '../fretboard/instrument.ts';
 import { chroma } from '../pitch/note.ts';
 import { countBits } from './bits.ts';
-import { barreFamily, isFourth, type Shape, type SoundingString, structuralFamilies } from './family.ts';
+import { barreFamily, isFourth, isThird, type Shape, type SoundingString, structuralFamilies } from './family.ts';
 import { usualFingering } from './fingering.ts';
 import { difficultyOf, innerMutes, MOST_INNER_MUTES, pressedSpan, reach, spansHand } from './hand.ts';
 import { bestFirst } from './merit.ts';
@@ -206,9 +206,14 @@ class Search {
     if (sounding === FEWEST_SOUNDING && (heard & ~this.#rules.shell) === 0) return true;
     if (sounding > MOST_QUARTAL) return false;
     let before: number | null = null;
+    let steps = 0;
     for (const spot of this.#held) {
       if (spot === null) continue;
-      if (before !== null && !isFourth(spot.midi - before)) return false;
+      if (before !== null) {
+        steps += 1;
+        const isTop = steps === MOST_QUARTAL - 1;
+        if (!isFourth(spot.midi - before) && !(isTop && isThird(spot.midi - before))) return false;
+      }
       before = spot.midi;
     }
     return true;
@@ -263,7 +268,8 @@ class Search {
     const { heard } = this.#hand;
     const fingering = usualFingering(shape.frets, this.#instrument);
     if (fingering === undefined) return;
-    const barre = barreFamily(shape, fingering.barres);
+    // a stack of fourths with one finger laid over it is a stack all the same
+    const barre = structural.includes('quartal') ? null : barreFamily(shape, fingering.barres);
     const named = [...structural, ...(barre === null ? [] : [barre])];
     const families: readonly [Family, ...Family[]] = named.length === 0 ? ['other'] : (named as [Family, ...Family[]]);
     if (this.#wish.families !== undefined && !families.some((family) => this.#wish.families?.includes(family))) return;

@@ -102,9 +102,11 @@ function tooMany(tones: readonly NamedTone[], usual: readonly string[], strings:
   return [...usual.filter((name) => tones.some(({ formula }) => formula === name)), ...going.slice(0, spare)];
 }
 
+const FOURTHS: readonly string[] = ['4', '#4', 'b11', '11', '#11'];
+
 /** A fourth above the root, which stacks of fourths need and most chords do not have. */
 function borrowedEleventh(chord: Chord, tones: readonly NamedTone[], { families }: Wish): readonly NamedTone[] {
   const eleventh = chord.root - 1;
-  if (families?.includes('quartal') !== true || tones.some((tone) => tone.chroma === chroma(eleventh))) return [];
+  if (families?.includes('quartal') !== true || tones.some(({ formula }) => FOURTHS.includes(formula))) return [];
   return [{ note: eleventh, chroma: chroma(eleventh), formula: '11', place: null }];
 }

@@ -6,7 +6,17 @@ import { chroma, type Note } from '../pitch/note.ts';
 import type { Told } from './told.ts';
 
 const FEWEST = 3;
-const PLACES: Readonly<Record<number, string>> = { 2: 'second', 3: 'third', 4: 'fourth', 5: 'fifth', 6: 'sixth', 7: 'seventh', 9: 'ninth', 11: 'eleventh', 13: 'thirteenth' };
+const PLACES: Readonly<Record<number, string>> = {
+  2: 'second',
+  3: 'third',
+  4: 'fourth',
+  5: 'fifth',
+  6: 'sixth',
+  7: 'seventh',
+  9: 'ninth',
+  11: 'eleventh',
+  13: 'thirteenth',
+};
 
 /**
  * What a bass of its own does: it walks by step through three chords or more, it puts a tone of the chord lowest, or it
@@ -25,7 +35,9 @@ export function bassSentence({ chord, analysis, index, naming }: Told): readonly
 
 /** Which tone of the chord lies in the bass; undefined for none that has a place of its own. */
 function placeOf({ chord }: AnalyzedChord): string | undefined {
-  const tone = formulaTones(chord.formula).find(({ interval }) => chord.bass !== null && chroma(chord.root + interval) === chroma(chord.bass));
+  const tone = formulaTones(chord.formula).find(
+    ({ interval }) => chord.bass !== null && chroma(chord.root + interval) === chroma(chord.bass),
+  );
   if (tone !== undefined) return PLACES[tone.number];
   return chord.bass !== null && mod(chroma(chord.bass) - chroma(chord.root), 12) === 10 ? PLACES[7] : undefined;
 }

@@ -112,7 +112,9 @@ function borrowedSentence(told: Told, name: string): string {
     return `${name} is a Picardy third: ${nameNote(key.tonic + 4, naming.notes)} in place of ${nameNote(key.tonic - 3, naming.notes)} closes the minor song in major.`;
   }
   const outside = outsideText(told);
-  return outside === '' ? `${name} is borrowed from ${sourcesText(told)}.` : `${name} is borrowed: ${outside}, and ${sourcesText(told)} has it.`;
+  return outside === ''
+    ? `${name} is borrowed from ${sourcesText(told)}.`
+    : `${name} is borrowed: ${outside}, and ${sourcesText(told)} has it.`;
 }
 
 // --------------------------------------------------------------------------- chords of the key
@@ -120,7 +122,23 @@ function borrowedSentence(told: Told, name: string): string {
 type OwnRule = (told: Told, name: string) => string | undefined;
 
 /** What a chord of the key may be doing, the most telling first. */
-const OWN_RULES: readonly OwnRule[] = [raisedFifth, colour, opens, sixFour, closes, answers, prepares, plagal, dominant, raised, opensBare, turnsBack, walksOn, shares, falls];
+const OWN_RULES: readonly OwnRule[] = [
+  raisedFifth,
+  colour,
+  opens,
+  sixFour,
+  closes,
+  answers,
+  prepares,
+  plagal,
+  dominant,
+  raised,
+  opensBare,
+  turnsBack,
+  walksOn,
+  shares,
+  falls,
+];
 
 function ownSentence(told: Told, name: string): string {
   for (const rule of OWN_RULES) {
@@ -165,7 +183,9 @@ function opens(told: Told, name: string): string | undefined {
 }
 
 function opensBare({ index, key, chord, naming }: Told, name: string): string | undefined {
-  return index === 0 ? `${name} opens the song away from home, on the ${numberInWords(chord.number, naming)} of ${homeWords(key, naming)}.` : undefined;
+  return index === 0
+    ? `${name} opens the song away from home, on the ${numberInWords(chord.number, naming)} of ${homeWords(key, naming)}.`
+    : undefined;
 }
 
 /** 1 over 5 in front of the 5: the notes above the bass fall into it. */
@@ -208,7 +228,12 @@ function prepares(told: Told, name: string): string | undefined {
   const next = nameChord(after.chord, naming);
   const kept = commonNotes(chord.chord, after.chord);
   const moves = stepsInto(chord.chord, after.chord);
-  const how = kept.length > 0 ? `: ${notesText(kept, naming)} ${kept.length === 1 ? 'stays' : 'stay'}` : moves.length > 0 ? `: ${movesText(moves.slice(0, 2), naming)}` : '';
+  const how =
+    kept.length > 0
+      ? `: ${notesText(kept, naming)} ${kept.length === 1 ? 'stays' : 'stay'}`
+      : moves.length > 0
+        ? `: ${movesText(moves.slice(0, 2), naming)}`
+        : '';
   return `${name} prepares ${next}${how}.`;
 }
 
@@ -401,7 +426,9 @@ function promiseSentence(told: Told): readonly string[] {
     case 'delayed':
       return [`${capital(wanted)} is expected, and comes one chord later.`];
     case 'unresolved':
-      return chord.reading.kind === 'diatonic' && after === null ? ['The phrase stops here, open.'] : [`Nothing answers it: ${wanted} would.`];
+      return chord.reading.kind === 'diatonic' && after === null
+        ? ['The phrase stops here, open.']
+        : [`Nothing answers it: ${wanted} would.`];
   }
 }
 

@@ -4,7 +4,10 @@ import type {
   Family,
   Instrument,
   Key,
+  KeyDepth,
+  KeyShape,
   KeyShapesWish,
+  OpenKeyShape,
   Path,
   PathChord,
   PathLimits,
@@ -49,16 +52,18 @@ export function useColours(voicing: Voicing | null, key: Key, instrument: Instru
 /** Where a key's chords are wanted: up the neck, or in one position. */
 export type KeyPlace =
   | { readonly kind: 'along'; readonly wish: KeyShapesWish }
-  | { readonly kind: 'position'; readonly family: Family; readonly position: number };
+  | { readonly kind: 'position'; readonly family: Family; readonly depth: KeyDepth; readonly position: number }
+  | { readonly kind: 'open'; readonly depth: KeyDepth };
 
 /** The key's seven chords as shapes. */
 export function useKeyShapes(key: Key, place: KeyPlace, instrument: Instrument) {
   return useQuery({
     queryKey: ['key-shapes', key, place, instrument],
-    queryFn: () =>
-      place.kind === 'along'
-        ? engine().along(key, place.wish, instrument)
-        : engine().inPosition(key, place.family, place.position, instrument),
+    queryFn: (): Promise<readonly (KeyShape | OpenKeyShape)[]> => {
+      if (place.kind === 'along') return engine().along(key, place.wish, instrument);
+      if (place.kind === 'open') return engine().openChords(key, place.depth, instrument);
+      return engine().inPosition(key, place.family, place.depth, place.position, instrument);
+    },
     placeholderData: keepPreviousData,
     ...FOREVER,
   });

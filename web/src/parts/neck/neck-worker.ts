@@ -11,12 +11,15 @@ import {
   type HardChord,
   type Instrument,
   type Key,
+  type KeyDepth,
   type KeyShape,
   type KeyShapesWish,
   keyAlongNeck,
+  keyInOpenChords,
   keyInPosition,
   moveKey,
   type Note,
+  type OpenKeyShape,
   type Path,
   type PathChord,
   type PathLimits,
@@ -53,8 +56,11 @@ const worker = {
   along(key: Key, wish: KeyShapesWish, instrument: Instrument): readonly KeyShape[] {
     return keyAlongNeck(key, wish, instrument);
   },
-  inPosition(key: Key, family: Family, position: number, instrument: Instrument): readonly KeyShape[] {
-    return keyInPosition(key, family, position, instrument);
+  inPosition(key: Key, family: Family, depth: KeyDepth, position: number, instrument: Instrument): readonly KeyShape[] {
+    return keyInPosition(key, { family, depth }, position, instrument);
+  },
+  openChords(key: Key, depth: KeyDepth, instrument: Instrument): readonly OpenKeyShape[] {
+    return keyInOpenChords(key, depth, instrument);
   },
   capo(source: string, wish: CapoWish): readonly CapoOption[] {
     return planCapo(readChart(source), wish);

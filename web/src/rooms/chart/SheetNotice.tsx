@@ -55,8 +55,7 @@ export function ChartedNotice({ charted, input }: { readonly charted: SheetInput
       role="status"
       className="sticky bottom-2 z-10 mx-auto mt-2 flex w-fit items-center gap-3 rounded-lg border border-hairline bg-raised px-3 py-1 text-[15px]"
     >
-      In this key that is {chartText(charted.asCharted)}.
-      <Button onClick={input.keepTyped}>Keep {chartText(charted.asTyped)}</Button>
+      In this key that is {chartText(charted.asCharted)}.<Button onClick={input.keepTyped}>Keep {chartText(charted.asTyped)}</Button>
     </p>
   );
 }

@@ -83,7 +83,10 @@ export function closed(typed: string): string {
 
 /** Chart text as it is set in a sentence: `♭6`, `2–7`. */
 export function chartText(text: string): string {
-  return text.replaceAll('-', '–').replace(/b(?=[\d])/g, '♭').replaceAll('#', '♯');
+  return text
+    .replaceAll('-', '–')
+    .replace(/b(?=[\d])/g, '♭')
+    .replaceAll('#', '♯');
 }
 
 /** A new bar, open and empty. */

@@ -1,17 +1,21 @@
 import {
   COMFORTABLE,
   comfortOf,
+  FAMILIES_OF_BOTH,
   FAMILY_NAMES,
   type Family,
+  type Fingering,
   holdsAlong,
   type Instrument,
   inversionWord,
   type Key,
+  type KeyDepth,
   type KeyShape,
   letterView,
   movesBetween,
   moveWords,
   nameKey,
+  type OpenKeyShape,
   printFrets,
   printTuning,
   shapeEvents,
@@ -39,9 +43,16 @@ import { keySteps } from './key-hearing.ts';
 import type { RoomPartProps } from './room-part.ts';
 import { TempoField } from './TempoField.tsx';
 
-const KEY_FAMILIES: readonly Family[] = ['barre-6', 'barre-5', 'triad', 'spread', 'shell', 'drop-2', 'drop-3', 'quartal'];
+const KEY_FAMILIES: readonly Family[] = ['open', 'barre-6', 'barre-5', 'triad', 'spread', 'shell', 'drop-2', 'drop-3', 'quartal'];
+/** Families whose shapes are turned over; in the others the root is lowest. */
+const TURNED: readonly Family[] = ['triad', 'spread', 'drop-2', 'drop-3'];
 const TEMPO = 76;
 const FIELD = 'min-h-11 rounded-lg border border-edge bg-raised px-2 font-semibold';
+
+const DEPTH_CHOICES = [
+  ['triad', 'Triads'],
+  ['seventh', 'Sevenths'],
+] as const;
 
 const PLACE_CHOICES = [
   ['along', 'Up the neck'],
@@ -52,7 +63,7 @@ const PLACE_CHOICES = [
 export function KeyPart({ instrument, naming, labels }: RoomPartProps) {
   const key = keyInForce(useLens());
   const [wish, setWish] = useState<KeyWish>(FIRST_WISH);
-  const { kind, family, set, inversion, position } = wish;
+  const { kind, family, depth, set, inversion, position } = wish;
   const [at, setAt] = useState(0);
   const [sheet, setSheet] = useState(false);
   const [staff, setStaff] = useState(true);
@@ -61,17 +72,22 @@ export function KeyPart({ instrument, naming, labels }: RoomPartProps) {
   const step = usePlayer((state) => state.step);
   const sets = stringSets(family, instrument.tuning.length);
   const strings = sets[Math.min(set, sets.length - 1)] ?? null;
-  const place: KeyPlace = kind === 'along' ? { kind, wish: { family, strings, inversion } } : { kind, family, position };
+  const place: KeyPlace =
+    family === 'open'
+      ? { kind: 'open', depth }
+      : kind === 'along'
+        ? { kind, wish: { family, strings, inversion, depth } }
+        : { kind, family, depth, position };
   const shapes = useKeyShapes(key, place, instrument).data ?? [];
   const held = useMemo(() => heldAlong(shapes, instrument), [shapes, instrument]);
   const current = shapes[playing ? (held[step % held.length]?.at ?? at) : at];
   const next = shapes[(at + 1) % Math.max(1, shapes.length)];
   const name = `${nameKey(key, naming)}: ${FAMILY_NAMES[family].toLowerCase()}`;
-  const study = useKeyStudy({ name, place: kind === 'along' ? 'Up the neck' : `Position ${position}`, held, instrument, naming, key });
+  const study = useKeyStudy({ name, place: placeWords(wish), held, instrument, naming, key });
   const hear = () => (playing ? stop() : void play('key-shapes', keySteps(held.map(({ voicing }) => voicing)), tempo));
   return (
     <div className="flex flex-col gap-3">
-      <KeyNeck current={current} next={playing ? undefined : next} instrument={instrument} naming={naming} labels={labels} />
+      <KeyNeck current={current} held={held} next={playing ? undefined : next} instrument={instrument} naming={naming} labels={labels} />
       <div className="flex flex-wrap items-center gap-3">
         <KeyFields wish={wish} sets={sets} instrument={instrument} onChange={(part) => setWish({ ...wish, ...part })} />
         <span className="ml-auto flex items-center gap-2">
@@ -84,10 +100,23 @@ export function KeyPart({ instrument, naming, labels }: RoomPartProps) {
           </Button>
         </span>
       </div>
-      <KeyShapeList name={name} shapes={shapes} current={current} family={family} onChoose={setAt} {...{ instrument, naming, labels }} />
+      <KeyShapeList
+        name={name}
+        shapes={shapes}
+        held={held}
+        current={current}
+        family={family}
+        onChoose={setAt}
+        {...{ instrument, naming, labels }}
+      />
       {sheet && <StudySheet study={study} staff={staff} onStaff={setStaff} onClose={() => setSheet(false)} />}
     </div>
   );
+}
+
+function placeWords({ kind, family, position }: KeyWish): string {
+  if (family === 'open') return 'Open chords';
+  return kind === 'along' ? 'Up the neck' : `Position ${position}`;
 }
 
 interface KeyStudyWish extends Pick<RoomPartProps, 'instrument' | 'naming'> {
@@ -120,14 +149,16 @@ function useKeyStudy({ name, place, held, instrument, naming, key }: KeyStudyWis
 
 interface KeyShapeListProps extends Pick<RoomPartProps, 'instrument' | 'naming' | 'labels'> {
   readonly name: string;
-  readonly shapes: readonly KeyShape[];
+  readonly shapes: readonly (KeyShape | OpenKeyShape)[];
+  /** How each is held, as the sheet prints it. */
+  readonly held: ReturnType<typeof heldAlong>;
   readonly current: KeyShape | undefined;
   readonly family: KeyWish['family'];
   readonly onChoose: (index: number) => void;
 }
 
 /** The seven shapes side by side; where there is none it is said what comes nearest. */
-function KeyShapeList({ name, shapes, current, family, onChoose, instrument, naming, labels }: KeyShapeListProps) {
+function KeyShapeList({ name, shapes, held, current, family, onChoose, instrument, naming, labels }: KeyShapeListProps) {
   return (
     <ol aria-label={name} className="grid grid-cols-4 gap-2 lg:grid-cols-7">
       {shapes.map((shape, index) => (
@@ -137,6 +168,7 @@ function KeyShapeList({ name, shapes, current, family, onChoose, instrument, nam
           ) : (
             <DiagramCard
               voicing={shape.voicing}
+              fingering={fingeringIn(held, index) ?? shape.voicing.fingering}
               instrument={instrument}
               naming={naming}
               labels={labels}
@@ -153,10 +185,35 @@ function KeyShapeList({ name, shapes, current, family, onChoose, instrument, nam
           {shape.voicing !== null && shape.voicing.difficulty > COMFORTABLE && (
             <p className="mt-1 text-center text-[13px] text-quiet">a hard one</p>
           )}
+          {'easier' in shape && <OtherForms shape={shape} capo={instrument.capo} />}
         </li>
       ))}
     </ol>
   );
+}
+
+/** An open chord's easier and fuller forms, to be heard. */
+function OtherForms({ shape: { easier, fuller }, capo }: { readonly shape: OpenKeyShape; readonly capo: number }) {
+  const forms = [
+    ['easier', easier],
+    ['fuller', fuller],
+  ] as const;
+  return (
+    <p className="mt-1 flex flex-wrap justify-center gap-x-2 text-[13px] text-quiet">
+      {forms.map(
+        ([word, voicing]) =>
+          voicing !== null && (
+            <button key={word} type="button" className="min-h-8 underline" onClick={() => hearShape(voicing)}>
+              {word} {printFrets(voicing.frets, capo)}
+            </button>
+          ),
+      )}
+    </p>
+  );
+}
+
+function fingeringIn(held: ReturnType<typeof heldAlong>, at: number): Fingering | undefined {
+  return held.find((one) => one.at === at)?.fingering;
 }
 
 /** The shapes there are, each held so that the most fingers stay for the next one. */
@@ -196,7 +253,8 @@ function Missing({
         />
       )}
       <p className="mt-1 text-center text-[13px] text-quiet">
-        no comfortable form in this family here{instead === null ? '' : '; the best replacement'}
+        {family === 'open' ? 'no open chord' : 'no comfortable form in this family here'}
+        {instead === null ? '' : '; the best replacement'}
       </p>
     </>
   );
@@ -205,13 +263,15 @@ function Missing({
 interface KeyWish {
   readonly kind: 'along' | 'position';
   readonly family: Family;
+  /** For families of triads and of sevenths. */
+  readonly depth: KeyDepth;
   /** Place of the string set among those of the family. */
   readonly set: number;
   readonly inversion: number;
   readonly position: number;
 }
 
-const FIRST_WISH: KeyWish = { kind: 'along', family: 'drop-2', set: 1, inversion: 0, position: 5 };
+const FIRST_WISH: KeyWish = { kind: 'along', family: 'open', depth: 'triad', set: 0, inversion: 0, position: 5 };
 
 interface KeyFieldsProps {
   readonly wish: KeyWish;
@@ -223,11 +283,11 @@ interface KeyFieldsProps {
 function KeyFields({ wish, sets, instrument, onChange }: KeyFieldsProps) {
   return (
     <>
-      <Choice label="Where" value={wish.kind} options={PLACE_CHOICES} onChange={(kind) => onChange({ kind })} />
+      {wish.family !== 'open' && <Choice label="Where" value={wish.kind} options={PLACE_CHOICES} onChange={(kind) => onChange({ kind })} />}
       <select
         aria-label="Family"
         value={wish.family}
-        onChange={(event) => onChange({ family: event.target.value as Family, set: 0 })}
+        onChange={(event) => onChange({ family: event.target.value as Family, set: 0, inversion: 0 })}
         className={FIELD}
       >
         {KEY_FAMILIES.map((option) => (
@@ -236,7 +296,10 @@ function KeyFields({ wish, sets, instrument, onChange }: KeyFieldsProps) {
           </option>
         ))}
       </select>
-      {wish.kind === 'along' ? (
+      {FAMILIES_OF_BOTH.includes(wish.family) && (
+        <Choice label="Depth" value={wish.depth} options={DEPTH_CHOICES} onChange={(depth) => onChange({ depth })} />
+      )}
+      {wish.family === 'open' ? null : wish.kind === 'along' ? (
         <>
           {sets.length > 0 && (
             <select
@@ -252,18 +315,20 @@ function KeyFields({ wish, sets, instrument, onChange }: KeyFieldsProps) {
               ))}
             </select>
           )}
-          <select
-            aria-label="Lowest note"
-            value={wish.inversion}
-            onChange={(event) => onChange({ inversion: Number(event.target.value) })}
-            className={FIELD}
-          >
-            {[0, 1, 2, 3].map((option) => (
-              <option key={option} value={option}>
-                {inversionWord(option)}
-              </option>
-            ))}
-          </select>
+          {TURNED.includes(wish.family) && (
+            <select
+              aria-label="Lowest note"
+              value={wish.inversion}
+              onChange={(event) => onChange({ inversion: Number(event.target.value) })}
+              className={FIELD}
+            >
+              {[0, 1, 2, 3].map((option) => (
+                <option key={option} value={option}>
+                  {inversionWord(option)}
+                </option>
+              ))}
+            </select>
+          )}
         </>
       ) : (
         <FirstFretField fret={wish.position} instrument={instrument} onFret={(position) => onChange({ position })} />
@@ -274,18 +339,20 @@ function KeyFields({ wish, sets, instrument, onChange }: KeyFieldsProps) {
 
 interface KeyNeckProps extends Pick<RoomPartProps, 'instrument' | 'naming' | 'labels'> {
   readonly current: KeyShape | undefined;
+  readonly held: ReturnType<typeof heldAlong>;
   /** The chord after it, to say what moves. */
   readonly next: KeyShape | undefined;
 }
 
-function KeyNeck({ current, next, instrument, naming, labels }: KeyNeckProps) {
+function KeyNeck({ current, held, next, instrument, naming, labels }: KeyNeckProps) {
   const voicing = current?.voicing ?? null;
+  const fingering = held.find((one) => one.voicing === voicing)?.fingering ?? voicing?.fingering;
   return (
     <RoomNeck
       instrument={instrument}
-      dots={voicing === null ? [] : shapeDots(voicing, voicing.fingering, { labels, naming })}
+      dots={voicing === null || fingering === undefined ? [] : shapeDots(voicing, fingering, { labels, naming })}
       frets={voicing?.frets ?? null}
-      barres={voicing?.fingering.barres ?? []}
+      barres={fingering?.barres ?? []}
     >
       <b className="text-xl">{current === undefined ? '' : symbolText(letterView(current.chord, naming))}</b>
       {voicing !== null && <span>{printFrets(voicing.frets, instrument.capo)}</span>}

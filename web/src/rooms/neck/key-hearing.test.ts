@@ -3,9 +3,11 @@ import { describe, expect, test } from '@jest/globals';
 import { keySteps } from './key-hearing.ts';
 
 const shapesOf = (name: string, family: Family) =>
-  keyAlongNeck(requireValue(parseKey(name)), { family, strings: stringSets(family, 6)[0] ?? null, inversion: 0 }, STANDARD_GUITAR).flatMap(
-    ({ voicing }) => (voicing === null ? [] : [voicing]),
-  );
+  keyAlongNeck(
+    requireValue(parseKey(name)),
+    { family, strings: stringSets(family, 6)[0] ?? null, inversion: 0, depth: 'triad' },
+    STANDARD_GUITAR,
+  ).flatMap(({ voicing }) => (voicing === null ? [] : [voicing]));
 
 describe('a key heard along the neck', () => {
   test.each('C Db D Eb E F F# G Ab A Bb B Am F#m'.split(' '))('%s ends on its 1, above the chord before', (name) => {
