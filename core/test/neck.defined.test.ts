@@ -80,7 +80,7 @@ B natural minor|3|3-5-7 4-5-7 4-5-7 4-6-7 5-7-8 5-7-9
 
 describe('three notes a string', () => {
   test.each(rowsOf(THREE_A_STRING))('%s from fret %s: %s', (home, start, wanted) => {
-    const wish = { layout: 'three-a-string', string: 6, from: key(home).tonic, picking: 'alternate', back: false } as const;
+    const wish = { layout: 'three-a-string', string: 6, from: null, picking: 'alternate', octave: false, back: false } as const;
     const { notes } = scaleRun(key(home), { ...wish, position: Number(start) }, STANDARD_GUITAR);
     const strings = [6, 5, 4, 3, 2, 1].map((string) => notes.filter((note) => note.string === string).map(({ fret }) => fret));
     expect(strings.map((frets) => frets.join('-')).join(' ')).toBe(wanted);
@@ -157,7 +157,7 @@ describe('bass arpeggios with the octave: root under the second finger, the octa
     ['F', 3, 8],
   ])('%s from string %i, fret %i', (root, string, fret) => {
     const place = { kind: 'position', position: fret - 1 } as const;
-    const wish = { place, octave: true, fragment: null, turning: false, picking: 'alternate' } as const;
+    const wish = { place, octave: true, fragment: null, turning: false, back: false, picking: 'alternate' } as const;
     const { notes } = arpeggioRun([requireValue(parseChord(root))], wish, BASS);
     const wanted = [
       [string, fret],

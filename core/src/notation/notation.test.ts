@@ -29,7 +29,7 @@ const draw = (voicing: Voicing, over: { capo?: number; left?: boolean; labels?: 
   );
 const run = scaleRun(
   requireValue(parseKey('G')),
-  { layout: 'position', position: 2, string: 5, from: 1, picking: 'alternate', back: true },
+  { layout: 'position', position: 2, string: 5, from: 1, picking: 'alternate', octave: false, back: true },
   STANDARD_GUITAR,
 );
 const systems = layOutTab(

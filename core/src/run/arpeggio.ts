@@ -20,6 +20,8 @@ export interface ArpeggioWish {
   readonly fragment: Key | null;
   /** Up one chord and down the next; otherwise always up. */
   readonly turning: boolean;
+  /** Each chord up and down again, where they do not turn. */
+  readonly back: boolean;
   readonly picking: Picking;
 }
 
@@ -39,11 +41,26 @@ export function arpeggioRun(chords: readonly Chord[], wish: ArpeggioWish, instru
     const root = rootFor(chord, wish, instrument, before);
     before = root;
     const pitches = inTime(pitchesOf(chord, root, down, { wish, index }));
-    const placed = roomiest(WIDER.map((wider) => placeRun(pitches, placeFor(wish, instrument, wider), instrument)));
+    const single = onePerString(pitches, wish, instrument);
+    const placed = single ?? roomiest(WIDER.map((wider) => placeRun(pitches, placeFor(wish, instrument, wider), instrument)));
     left += pitches.length - placed.length;
     notes.push(...placed.map((note, place) => (place === 0 && index > 0 ? { ...note, shift: shifts(notes.at(-1), note) } : note)));
   });
   return { notes: withStrokes(notes, wish.picking), chords, left };
+}
+
+/** As many notes as strings are named: one on each. Null where that is not so, or the neck has no room. */
+function onePerString(pitches: readonly RunPitch[], { place }: ArpeggioWish, instrument: Instrument): readonly Fingered[] | null {
+  if (place.kind !== 'strings') return null;
+  const heights = [...new Set(pitches.map(({ midi }) => midi))].sort((a, b) => a - b);
+  if (heights.length !== place.strings.length) return null;
+  const stringOf = pitches.map(({ midi }) => place.strings[heights.indexOf(midi)] as number);
+  for (const octave of [0, OCTAVE, -OCTAVE]) {
+    const moved = pitches.map((pitch) => ({ ...pitch, midi: pitch.midi + octave }));
+    const placed = placeRun(moved, { strings: null, window: [instrument.capo, instrument.comfortFret], stringOf }, instrument);
+    if (placed.length === pitches.length) return placed;
+  }
+  return null;
 }
 
 /** By how many frets a position may be left at either end when an arpeggio does not fit it. */
@@ -109,7 +126,8 @@ function pitchesOf(chord: Chord, root: number, down: boolean, { wish, index }: P
   }));
   const top = wish.octave ? [{ midi: root + OCTAVE, note: chord.root, number: '1', chord: index }] : [];
   const whole = [...tones, ...top];
-  const played = down ? [...whole].reverse() : whole;
+  const again = wish.back && !wish.turning ? whole.slice(0, -1).reverse() : [];
+  const played = down ? [...whole].reverse() : [...whole, ...again];
   return wish.fragment === null
     ? played
     : [...played, ...fragment(wish.fragment, played.at(-1) as { midi: number }, { down, index, chord })];

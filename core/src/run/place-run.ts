@@ -21,10 +21,17 @@ interface Stand {
   readonly finger: number;
   /** The fret under the first finger. */
   readonly position: number;
+  /** Whether the first or the last finger stretches by a fret: while it does it has no other fret. */
+  readonly hand: Hand;
   readonly cost: number;
 }
 
+const HANDS = ['closed', 'low', 'high'] as const;
+type Hand = (typeof HANDS)[number];
+
 const COST = {
+  /** Stretching a finger out, or back. */
+  reshape: 0.9,
   stretch: 0.8,
   little: 0.15,
   open: 0.35,
@@ -73,8 +80,9 @@ export function placeRun(pitches: readonly RunPitch[], place: RunPlace, instrume
     chosen.unshift(stages[index]?.stands[at] as Stand);
     at = arrivals[index]?.[at]?.from as number;
   }
-  return chosen.map(({ string, fret, finger, position }, index) => {
-    const shift = index > 0 && chosen[index - 1]?.position !== position;
+  return chosen.map(({ string, fret, finger, position, hand }, index) => {
+    const before = chosen[index - 1];
+    const shift = before !== undefined && (before.position !== position || before.hand !== hand);
     return { ...(stages[index] as { pitch: RunPitch }).pitch, string, fret, finger, shift };
   });
 }
@@ -94,32 +102,30 @@ function standsOf(midi: number, { strings, window }: RunPlace, instrument: Instr
 
 function openStands(string: number, capo: number, window: RunPlace['window']): readonly Stand[] {
   if (window !== null && window[0] > capo + 1) return [];
-  return Array.from({ length: MOST_POSITION }, (_, step) => ({
-    string,
-    fret: capo,
-    finger: 0,
-    position: capo + 1 + step,
-    cost: COST.open,
-  }));
+  return Array.from({ length: MOST_POSITION }, (_, step) =>
+    HANDS.map((hand): Stand => ({ string, fret: capo, finger: 0, position: capo + 1 + step, hand, cost: COST.open })),
+  ).flat();
 }
 
-/** Each finger on the fret it falls on, and first and fourth a fret further out. */
+/** Each finger on the fret it falls on, and first and fourth a fret further out, in every shape of the hand that has it so. */
 function pressedStands(string: number, fret: number, capo: number): readonly Stand[] {
-  const natural = Array.from({ length: FINGERS }, (_, step): Stand => {
+  const stands = Array.from({ length: FINGERS }, (_, step) => {
     const finger = step + 1;
-    return { string, fret, finger, position: fret - step, cost: finger === FINGERS ? COST.little : 0 };
-  });
+    const cost = finger === FINGERS ? COST.little : 0;
+    const hands = HANDS.filter((hand) => !(finger === 1 && hand === 'low') && !(finger === FINGERS && hand === 'high'));
+    return hands.map((hand): Stand => ({ string, fret, finger, position: fret - step, hand, cost }));
+  }).flat();
   const stretched: readonly Stand[] = [
-    { string, fret, finger: 1, position: fret + 1, cost: COST.stretch },
-    { string, fret, finger: FINGERS, position: fret - FINGERS, cost: COST.stretch + COST.little },
+    { string, fret, finger: 1, position: fret + 1, hand: 'low', cost: COST.stretch },
+    { string, fret, finger: FINGERS, position: fret - FINGERS, hand: 'high', cost: COST.stretch + COST.little },
   ];
-  return [...natural, ...stretched].filter(({ position }) => position > capo);
+  return [...stands, ...stretched].filter(({ position }) => position > capo);
 }
 
 function moveCost(from: Stand, to: Stand): number {
   const away = Math.abs(to.position - from.position);
   const strings = Math.abs(to.string - from.string);
-  let cost = away === 0 ? 0 : COST.shift + COST.shiftFret * away;
+  let cost = away > 0 ? COST.shift + COST.shiftFret * away : from.hand !== to.hand ? COST.reshape : 0;
   cost += COST.string * strings + (strings > 1 ? COST.skip * (strings - 1) : 0);
   if (from.finger !== to.finger || to.finger === 0) return cost;
   if (strings === 0) return from.fret === to.fret ? cost : cost + COST.slide;

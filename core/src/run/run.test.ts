@@ -32,6 +32,7 @@ describe('scales on the neck', () => {
     string: 5,
     from: 1,
     picking: 'alternate',
+    octave: false,
     back: false,
     ...over,
   });
@@ -89,6 +90,7 @@ describe('arpeggios', () => {
     octave: false,
     fragment: null,
     turning: true,
+    back: false,
     picking: 'alternate',
     ...over,
   });
@@ -147,7 +149,18 @@ describe('arpeggios', () => {
 
 describe('sweeps', () => {
   test('A minor on the top three strings, two shapes: down, down, down, hammer, pull, up', () => {
-    const run = sweepRun(chord('Am'), { first: [3, 2, 1], second: [3, 2, 1], position: 2 }, STANDARD_GUITAR);
+    const run = sweepRun(
+      [chord('Am')],
+      {
+        sets: [
+          [3, 2, 1],
+          [3, 2, 1],
+        ],
+        position: 2,
+        rooted: false,
+      },
+      STANDARD_GUITAR,
+    );
     expect(places(run)).toBe('3:5 2:5 1:5 1:8 1:5 2:5 3:9 2:10 1:8 1:12 1:8 2:10');
     expect(run.notes.slice(0, 6).map(({ stroke, slur }) => stroke ?? slur)).toEqual(['down', 'down', 'down', 'hammer', 'pull', 'up']);
     expect(run.notes.map(({ shift }) => shift).indexOf(true)).toBe(6);
@@ -155,5 +168,114 @@ describe('sweeps', () => {
   });
 
   test('where the neck has no room there is no run', () =>
-    expect(sweepRun(chord('Am'), { first: [3, 2, 1], second: [3, 2, 1], position: 22 }, STANDARD_GUITAR).notes).toEqual([]));
+    expect(
+      sweepRun(
+        [chord('Am')],
+        {
+          sets: [
+            [3, 2, 1],
+            [3, 2, 1],
+          ],
+          position: 22,
+          rooted: false,
+        },
+        STANDARD_GUITAR,
+      ).notes,
+    ).toEqual([]));
+});
+
+describe('runs as they are practised', () => {
+  const frets = ({ notes }: Run) => notes.map(({ fret }) => fret);
+
+  test.each([
+    ['C', '5 4 3'],
+    ['Am', '4 3 2'],
+    ['F', '3 2 1'],
+  ])('%s on strings %s is one note a string', (symbol, set) => {
+    const strings = set.split(' ').map(Number);
+    const wish = {
+      place: { kind: 'strings', strings },
+      octave: false,
+      fragment: null,
+      turning: false,
+      back: true,
+      picking: 'alternate',
+    } as const;
+    const run = arpeggioRun([chord(symbol)], wish, STANDARD_GUITAR);
+    expect(run.notes.map(({ string }) => string)).toEqual([...strings, ...[...strings].reverse().slice(1)]);
+    expect(run.notes.map(({ number }) => number.replace('b', ''))).toEqual(['1', '3', '5', '3', '1']);
+    expectSound(run, STANDARD_GUITAR);
+  });
+
+  test('three notes a string begin on the note that is asked for', () => {
+    const wish = { layout: 'three-a-string', position: 5, string: 6, picking: 'alternate', octave: false, back: false } as const;
+    for (const from of ['A', 'C', 'E'] as const) {
+      const { root } = chord(from);
+      const run = scaleRun(key('C'), { ...wish, from: root }, STANDARD_GUITAR);
+      expect(run.notes[0]?.note).toBe(root);
+      expect(run.notes[0]?.string).toBe(6);
+      const perString = new Map<number, number>();
+      for (const { string } of run.notes) perString.set(string, (perString.get(string) ?? 0) + 1);
+      expect([...perString.values()].every((count) => count === 3)).toBe(true);
+    }
+  });
+
+  test.each(['position', 'three-a-string', 'one-string'] as const)('%s: to the octave and back', (layout) => {
+    const wish = { layout, position: 2, string: 5, from: 1, picking: 'alternate', octave: true, back: true } as const;
+    const midi = scaleRun(key('G'), wish, STANDARD_GUITAR).notes.map((note) => note.midi);
+    expect(midi).toHaveLength(15);
+    expect(Math.max(...midi) - Math.min(...midi)).toBe(12);
+    expect([midi[0], midi.at(-1)]).toEqual([Math.min(...midi), Math.min(...midi)]);
+  });
+
+  test('while the hand stays, no finger is on two neighbouring frets', () => {
+    for (const home of ['C', 'G', 'Eb', 'F# harmonic minor', 'B', 'Ab melodic minor'])
+      for (const position of [1, 2, 4, 5, 7, 9])
+        for (const layout of ['position', 'three-a-string'] as const) {
+          const wish = { layout, position, string: 5, from: null, picking: 'alternate', octave: false, back: true } as const;
+          let stands = new Map<number, number>();
+          for (const { finger, fret, shift } of scaleRun(key(home), wish, STANDARD_GUITAR).notes) {
+            if (shift) stands = new Map();
+            if (finger !== 0) expect(stands.get(finger) ?? fret).toBe(fret);
+            if (finger !== 0) stands.set(finger, fret);
+          }
+        }
+  });
+
+  test.each([
+    [
+      'two sets of three',
+      [
+        [5, 4, 3],
+        [3, 2, 1],
+      ],
+    ],
+    [
+      'the same set',
+      [
+        [4, 3, 2],
+        [4, 3, 2],
+      ],
+    ],
+    ['one set', [[3, 2, 1]]],
+    ['five strings', [[5, 4, 3, 2, 1]]],
+  ] as const)('sweeps through a key over %s hold in a hand and shift from chord to chord', (_, sets) => {
+    for (const home of ['C', 'A', 'Eb']) {
+      for (const depth of ['triad', 'seventh'] as const) {
+        const chords = harmonize(key(home), depth).map((one) => one.chord);
+        const run = sweepRun(chords, { sets, position: 2, rooted: true }, STANDARD_GUITAR);
+        expectSound(run, STANDARD_GUITAR);
+        expect(run.left).toBe(0);
+        run.notes.forEach((note, index) => {
+          const before = run.notes[index - 1];
+          if (before === undefined || note.shift) return;
+          if (before.string === note.string) expect(Math.abs(before.fret - note.fret)).toBeLessThanOrEqual(4);
+        });
+        const firsts = run.notes.filter(({ chord: at }, index) => run.notes[index - 1]?.chord !== at);
+        expect(firsts.map(({ number }) => number)).toEqual(chords.map(() => '1'));
+        expect(firsts.slice(1).every(({ shift }) => shift)).toBe(true);
+        expect(Math.max(...frets(run))).toBeLessThanOrEqual(STANDARD_GUITAR.frets);
+      }
+    }
+  });
 });

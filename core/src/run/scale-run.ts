@@ -16,9 +16,11 @@ export interface ScaleRunWish {
   readonly position: number;
   /** The string of `one-string`, 1 the thinnest. */
   readonly string: number;
-  /** The note to start from; the tonic for the key itself, a chord's root for its mode. */
-  readonly from: Note;
+  /** The note to start from: the tonic for the key itself, a chord's root for its mode; null for the first note of the scale that the position has. */
+  readonly from: Note | null;
   readonly picking: Picking;
+  /** Whether it ends an octave above its first note. */
+  readonly octave: boolean;
   /** Whether it comes back down. */
   readonly back: boolean;
 }
@@ -27,10 +29,13 @@ const NOTES_A_BEAT = 2;
 /** Four frets under four fingers and one stretch. */
 const POSITION_FRETS = 5;
 const NOTES_A_STRING = 3;
+/** Three notes a string wander up by about so many frets. */
+const ROOM = 8;
 
 /** A scale as a run over the neck, up and, when wished, down again. Empty when the position has no room. */
 export function scaleRun(key: Key, wish: ScaleRunWish, instrument: Instrument): Run {
-  const up = LAYOUTS[wish.layout](key, wish, instrument);
+  const laid = LAYOUTS[wish.layout](key, wish, instrument);
+  const up = wish.octave ? toOctave(laid) : laid;
   if (up.pitches.length === 0) return NO_RUN;
   const there = (sequence: readonly RunPitch[]) => (wish.back ? [...sequence, ...sequence.slice(0, -1).reverse()] : sequence);
   const stringOf = up.strings === null ? undefined : wish.back ? [...up.strings, ...up.strings.slice(0, -1).reverse()] : up.strings;
@@ -38,6 +43,15 @@ export function scaleRun(key: Key, wish: ScaleRunWish, instrument: Instrument): 
   const placed = placeRun(pitches, { strings: null, window: up.window, ...(stringOf === undefined ? {} : { stringOf }) }, instrument);
   return { notes: withStrokes(placed, wish.picking), chords: [], left: pitches.length - placed.length };
 }
+
+/** No further than the octave of the first note. */
+function toOctave({ pitches, window, strings }: Laid): Laid {
+  const last = pitches.findIndex(({ midi }) => midi === (pitches[0]?.midi ?? 0) + OCTAVE);
+  if (last < 0) return { pitches, window, strings };
+  return { pitches: pitches.slice(0, last + 1), window, strings: strings?.slice(0, last + 1) ?? null };
+}
+
+const OCTAVE = 12;
 
 interface Laid {
   readonly pitches: readonly RunPitch[];
@@ -51,12 +65,17 @@ const LAYOUTS: Readonly<Record<ScaleLayout, (key: Key, wish: ScaleRunWish, instr
   'one-string': alongString,
 };
 
-/** From the first note on the lowest string at or above the position, three scale notes on each string. */
-function threeAString(key: Key, { position }: ScaleRunWish, { tuning, capo, frets }: Instrument): Laid {
+/** From the wished first note on the lowest string, where it lies nearest the position, or from the position's first, three scale notes on each string. */
+function threeAString(key: Key, { position, from }: ScaleRunWish, { tuning, capo, frets }: Instrument): Laid {
   const scale = scaleClasses(key);
   const lowest = tuning[0] as number;
   let midi = lowest + Math.max(position, capo);
-  while (!scale.has(midi % 12)) midi += 1;
+  if (from === null) while (!scale.has(midi % 12)) midi += 1;
+  else {
+    const first = lowest + capo + mod(chroma(from) - lowest - capo, OCTAVE);
+    const second = first + OCTAVE;
+    midi = second - midi < midi - first && second - lowest + ROOM <= frets ? second : first;
+  }
   const pitches: RunPitch[] = [];
   const strings: number[] = [];
   tuning.forEach((open, index) => {
@@ -78,7 +97,7 @@ function inPosition(key: Key, { position, from }: ScaleRunWish, { tuning, capo, 
   const high = Math.min(low + POSITION_FRETS - 1, frets);
   const held = new Set(tuning.flatMap((open) => Array.from({ length: high - low + 1 }, (_, step) => open + low + step)));
   const inside = [...held].filter((midi) => scale.has(midi % 12)).sort((a, b) => a - b);
-  const start = inside.findIndex((midi) => midi % 12 === chroma(from));
+  const start = from === null ? 0 : inside.findIndex((midi) => midi % 12 === chroma(from));
   return { pitches: inside.slice(Math.max(0, start)).map((midi) => pitchOf(midi, scale, key)), window: [low, high], strings: null };
 }
 
@@ -86,7 +105,7 @@ function inPosition(key: Key, { position, from }: ScaleRunWish, { tuning, capo, 
 function alongString(key: Key, { string, from }: ScaleRunWish, { tuning, capo, frets }: Instrument): Laid {
   const scale = scaleClasses(key);
   const open = tuning[tuning.length - string] as number;
-  const first = capo + mod(chroma(from) - open - capo, 12);
+  const first = capo + mod(chroma(from ?? key.tonic) - open - capo, 12);
   const pitches: RunPitch[] = [];
   for (let fret = first; fret <= Math.min(first + 12, frets); fret += 1) {
     if (scale.has((open + fret) % 12)) pitches.push(pitchOf(open + fret, scale, key));

@@ -61,7 +61,7 @@ test('arrows go to the nearest dot that way, and stay at the edge', () => {
 
 test('a run marks its places once, by number where there is one root, by name over several chords', () => {
   const key = requireValue(parseKey('G'));
-  const wish = { layout: 'position', position: 2, string: 5, from: 1, picking: 'alternate', back: true } as const;
+  const wish = { layout: 'position', position: 2, string: 5, from: 1, picking: 'alternate', octave: false, back: true } as const;
   const { notes } = scaleRun(key, wish, STANDARD_GUITAR);
   const places = new Set(notes.map(({ string, fret }) => `${string}:${fret}`));
   expect(runDots(notes, 1, look('formula'))).toHaveLength(places.size);

@@ -24,7 +24,7 @@ import { Choice } from '../../ui/Choice.tsx';
 import { Tick } from '../../ui/Tick.tsx';
 import { FirstFretField } from './FirstFretField.tsx';
 import type { RoomPartProps } from './room-part.ts';
-import { COUNT_IN_STEPS, FIRST_PLAN, planRun, type RunKind, type RunPlan, runSteps, SWEEP_SETS } from './run-plan.ts';
+import { COUNT_IN_STEPS, FIRST_PLAN, planRun, type RunKind, type RunPlan, runSteps, type Scope, SWEEP_SETS } from './run-plan.ts';
 import { TempoField } from './TempoField.tsx';
 
 const KINDS: readonly (readonly [RunKind, string])[] = [
@@ -163,7 +163,9 @@ function ScaleFields({ plan, instrument, onChange }: FieldsProps) {
       <Select label="Starts on" value={plan.from} onChange={(value) => onChange({ from: value as RunPlan['from'] })}>
         <option value="key">from the key’s 1</option>
         <option value="chord">from the chord’s root</option>
+        {plan.layout === 'three-a-string' && <option value="position">from the fret</option>}
       </Select>
+      <Tick label="to the octave" on={plan.octave} onTick={(octave) => onChange({ octave })} />
       <Tick label="and back" on={plan.back} onTick={(back) => onChange({ back })} />
       <Slurs plan={plan} onChange={onChange} />
     </>
@@ -175,11 +177,7 @@ function ArpeggioFields({ plan, instrument, onChange }: FieldsProps) {
   const place = plan.strings === null ? -1 : sets.findIndex((set) => set.join() === plan.strings?.join());
   return (
     <>
-      <Select label="Which chords" value={plan.scope} onChange={(value) => onChange({ scope: value as RunPlan['scope'] })}>
-        <option value="chord">this chord</option>
-        <option value="triads">the key’s triads</option>
-        <option value="sevenths">the key’s sevenths</option>
-      </Select>
+      <ScopeField scope={plan.scope} onScope={(scope) => onChange({ scope })} />
       <Select label="Where" value={place} onChange={(value) => onChange({ strings: sets[Number(value)] ?? null })}>
         <option value={-1}>in position</option>
         {sets.map((set, index) => (
@@ -192,6 +190,7 @@ function ArpeggioFields({ plan, instrument, onChange }: FieldsProps) {
         <FirstFretField fret={plan.position} instrument={instrument} onFret={(position) => onChange({ position })} />
       )}
       <Tick label="up one, down the next" on={plan.turning} onTick={(turning) => onChange({ turning })} />
+      {!plan.turning && <Tick label="and back" on={plan.back} onTick={(back) => onChange({ back })} />}
       <Tick label="to the octave" on={plan.octave} onTick={(octave) => onChange({ octave })} />
       <Tick label="with a scale fragment" on={plan.fragment} onTick={(fragment) => onChange({ fragment })} />
       <Slurs plan={plan} onChange={onChange} />
@@ -202,15 +201,27 @@ function ArpeggioFields({ plan, instrument, onChange }: FieldsProps) {
 function SweepFields({ plan, instrument, onChange }: FieldsProps) {
   return (
     <>
+      <ScopeField scope={plan.sweepScope} onScope={(sweepScope) => onChange({ sweepScope })} />
       <Select label="Strings" value={plan.sweep} onChange={(value) => onChange({ sweep: Number(value) })}>
-        {SWEEP_SETS.map(([first, second], index) => (
-          <option key={`${first.join()} ${second.join()}`} value={index}>
-            {first.join(' ')}, then {second.join(' ')}
+        {SWEEP_SETS.map((sets, index) => (
+          <option key={sets.join(' then ')} value={index}>
+            {sets.map((set) => set.join(' ')).join(', then ')}
           </option>
         ))}
       </Select>
+      <Tick label="from the root" on={plan.rooted} onTick={(rooted) => onChange({ rooted })} />
       <FirstFretField fret={plan.position} instrument={instrument} onFret={(position) => onChange({ position })} />
     </>
+  );
+}
+
+function ScopeField({ scope, onScope }: { readonly scope: Scope; readonly onScope: (scope: Scope) => void }) {
+  return (
+    <Select label="Which chords" value={scope} onChange={(value) => onScope(value as Scope)}>
+      <option value="chord">this chord</option>
+      <option value="triads">the key’s triads</option>
+      <option value="sevenths">the key’s sevenths</option>
+    </Select>
   );
 }
 

@@ -20,25 +20,31 @@ import type { PlayStep } from '../../transport/player.ts';
 
 export type RunKind = 'scale' | 'arpeggio' | 'sweep';
 
+export type Scope = 'chord' | 'triads' | 'sevenths';
+
 /** What somebody wants to run through; each kind takes what concerns it. */
 export interface RunPlan {
   readonly kind: RunKind;
   readonly layout: ScaleLayout;
-  /** Whether a scale starts on the key's tonic or on the chord's root. */
-  readonly from: 'key' | 'chord';
+  /** Whether a scale starts on the key's tonic, on the chord's root, or where the position does. */
+  readonly from: 'key' | 'chord' | 'position';
   readonly position: number;
   readonly string: number;
   readonly back: boolean;
   readonly picking: Picking;
   /** One chord, or the key's seven, as triads or sevenths. */
-  readonly scope: 'chord' | 'triads' | 'sevenths';
+  readonly scope: Scope;
+  /** The same for a sweep. */
+  readonly sweepScope: Scope;
   /** Strings of an arpeggio, thickest first; null for a position. */
   readonly strings: readonly number[] | null;
   readonly octave: boolean;
   readonly fragment: boolean;
   readonly turning: boolean;
-  /** Which pair of string sets a sweep goes over. */
+  /** Which string sets a sweep goes over. */
   readonly sweep: number;
+  /** Whether every sweep shape starts on its root. */
+  readonly rooted: boolean;
 }
 
 export const FIRST_PLAN: RunPlan = {
@@ -50,15 +56,17 @@ export const FIRST_PLAN: RunPlan = {
   back: true,
   picking: 'alternate',
   scope: 'sevenths',
+  sweepScope: 'chord',
   strings: null,
   octave: false,
   fragment: false,
   turning: true,
   sweep: 0,
+  rooted: false,
 };
 
-/** Pairs of string sets, the first shape's and the second's. */
-export const SWEEP_SETS: readonly (readonly [readonly number[], readonly number[]])[] = [
+/** String sets that a sweep takes one after the other. */
+export const SWEEP_SETS: readonly (readonly (readonly number[])[])[] = [
   [
     [3, 2, 1],
     [3, 2, 1],
@@ -71,6 +79,8 @@ export const SWEEP_SETS: readonly (readonly [readonly number[], readonly number[
     [5, 4, 3],
     [3, 2, 1],
   ],
+  [[3, 2, 1]],
+  [[5, 4, 3, 2, 1]],
 ];
 
 export interface PlannedRun {
@@ -102,34 +112,46 @@ export function planRun(plan: RunPlan, scene: RunScene): PlannedRun {
 }
 
 function planScale(plan: RunPlan, { chord, key, instrument, naming }: RunScene) {
-  const from = plan.from === 'key' ? key.tonic : chord.root;
-  const over = plan.from === 'key' ? '' : ` from ${nameNote(from, naming.notes)}, over ${nameChord(chord, naming)}`;
+  const from = plan.from === 'chord' ? chord.root : key.tonic;
+  const over = plan.from !== 'chord' ? '' : ` from ${nameNote(from, naming.notes)}, over ${nameChord(chord, naming)}`;
   return {
-    run: scaleRun(key, { ...plan, from }, instrument),
+    run: scaleRun(key, { ...plan, from: plan.from === 'position' ? null : from }, instrument),
     title: `${nameKey(key, naming)}${key.scale === 'major' ? ' major' : ''}${over}`,
     root: from,
   };
 }
 
-function planSweep({ sweep, position }: RunPlan, { chord, instrument, naming }: RunScene) {
-  const [first, second] = SWEEP_SETS[sweep] ?? (SWEEP_SETS[0] as (typeof SWEEP_SETS)[number]);
+function planSweep(plan: RunPlan, { chord, key, instrument, naming }: RunScene) {
+  const { sweep, position, rooted, sweepScope: scope } = plan;
+  const sets = SWEEP_SETS[sweep] ?? (SWEEP_SETS[0] as (typeof SWEEP_SETS)[number]);
+  const one = scope === 'chord';
+  const what = one ? nameChord(chord, naming) : `${nameKey(key, naming)}: ${scope}`;
+  const shapes = sets[0]?.length === FIVE_STRINGS ? 'five-string sweep' : sets.length === 2 ? 'two-shape sweep' : 'sweep';
   return {
-    run: sweepRun(chord, { first, second, position }, instrument),
-    title: `${nameChord(chord, naming)}: two-shape sweep`,
-    root: chord.root,
+    run: sweepRun(chordsOf(scope, chord, key), { sets, position, rooted }, instrument),
+    title: one ? `${what}: ${shapes}` : `${what}, ${shapes}`,
+    root: one ? chord.root : null,
   };
+}
+
+const FIVE_STRINGS = 5;
+
+/** The chord alone, or the key's seven and its first again: a key ends at home. */
+function chordsOf(scope: Scope, chord: Chord, key: Key): readonly Chord[] {
+  if (scope === 'chord') return [chord];
+  const degrees = harmonize(key, scope === 'triads' ? 'triad' : 'seventh').map((degree) => degree.chord);
+  return [...degrees, ...degrees.slice(0, 1)];
 }
 
 function planArpeggio(plan: RunPlan, { chord, key, instrument, naming }: RunScene) {
   const one = plan.scope === 'chord';
-  const degrees = harmonize(key, plan.scope === 'triads' ? 'triad' : 'seventh').map((degree) => degree.chord);
-  // a key ends at home
-  const chords = one ? [chord] : [...degrees, ...degrees.slice(0, 1)];
+  const chords = chordsOf(plan.scope, chord, key);
   const wish: ArpeggioWish = {
     place: plan.strings === null ? { kind: 'position', position: plan.position } : { kind: 'strings', strings: plan.strings },
     octave: plan.octave,
     fragment: plan.fragment ? key : null,
     turning: plan.turning,
+    back: plan.back,
     picking: plan.picking,
   };
   const what = one ? nameChord(chord, naming) : `${nameKey(key, naming)}: ${plan.scope}`;
