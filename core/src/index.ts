@@ -284,6 +284,7 @@ export {
   keyAlongNeck,
   keyInOpenChords,
   keyInPosition,
+  ladderShapes,
   movesBetween,
   type OpenKeyShape,
   type StringMove,

@@ -96,7 +96,10 @@ function shapesDoubled(
 type Doubled = ReadonlySet<number>;
 
 function waysOf(strings: number): readonly Doubled[] {
-  const all = Array.from({ length: 2 ** strings }, (_, bits) => new Set(Array.from({ length: strings }, (__, place) => place).filter((place) => (bits >> place) & 1)));
+  const all = Array.from(
+    { length: 2 ** strings },
+    (_, bits) => new Set(Array.from({ length: strings }, (__, place) => place).filter((place) => (bits >> place) & 1)),
+  );
   const first = [new Set([strings - 1]), new Set([0]), new Set<number>()];
   return [...first, ...all.filter(({ size }) => size > 1).sort((one, other) => one.size - other.size)];
 }
@@ -112,7 +115,9 @@ function shapeFrom(
     if (up.length > tones.length || !isReachable(tones, up, instrument)) continue;
     const there = up.map((string, place) => ({ tone: tones[place] as Tone, string }));
     const whole = [...there, ...there.slice(1, -1).reverse()];
-    const pitches = whole.map(({ tone }, place): RunPitch => ({ ...tone, beats: place === whole.length - 1 ? lastBeats(whole.length) : TRIPLET }));
+    const pitches = whole.map(
+      ({ tone }, place): RunPitch => ({ ...tone, beats: place === whole.length - 1 ? lastBeats(whole.length) : TRIPLET }),
+    );
     const window = [instrument.capo + 1, instrument.frets] as const;
     const placed = placeRun(pitches, { strings: null, window, stringOf: whole.map(({ string }) => string) }, instrument);
     if (placed.length === pitches.length) return placed;

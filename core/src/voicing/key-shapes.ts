@@ -2,8 +2,10 @@ import type { Chord } from '../chord/chord.ts';
 import type { NumberChord } from '../degree/degree.ts';
 import type { Instrument } from '../fretboard/instrument.ts';
 import { type HarmonizedChord, harmonize } from '../harmony/harmonize.ts';
+import { LADDER } from '../harmony/motion.ts';
 import { stackFourths } from '../harmony/quartal.ts';
 import type { Key } from '../key/key.ts';
+import type { Note } from '../pitch/note.ts';
 import { neighboursOf } from './easier.ts';
 import { gripOf } from './grips.ts';
 import { COMFORTABLE, EASY, innerMutes } from './hand.ts';
@@ -129,8 +131,41 @@ export function keyInOpenChords(key: Key, depth: KeyDepth, instrument: Instrumen
   });
 }
 
+/**
+ * The ladder on one root, maj7 → 7 → m7 → m7♭5 → °7, as shapes of a family with four tones: from each to the
+ * next one string moves by a fret and the others stay. Null shapes where the neck has none.
+ */
+export function ladderShapes(root: Note, wish: Omit<KeyShapesWish, 'depth'>, instrument: Instrument): readonly KeyShape[] {
+  const chords = LADDER.map((formula): Chord => ({ root, formula, bass: null }));
+  const rungs = chords.map((chord) => shapesFor(chord, wish, instrument));
+  const ways = (rungs[0] ?? []).map((first) => wayDown(first, rungs));
+  const longest = ways.reduce<readonly Voicing[]>((best, way) => (way.length > best.length ? way : best), []);
+  return chords.map((chord, rung) => ({
+    number: { degree: 0, formula: chord.formula, bass: null },
+    chord,
+    voicing: longest[rung] ?? null,
+    folded: false,
+  }));
+}
+
+/** From a shape down the ladder as far as one moving string leads. */
+function wayDown(first: Voicing, rungs: readonly (readonly Voicing[])[]): readonly Voicing[] {
+  const way = [first];
+  for (const rung of rungs.slice(1)) {
+    const next = rung.find((one) => isOneStep(way.at(-1) as Voicing, one));
+    if (next === undefined) return way;
+    way.push(next);
+  }
+  return way;
+}
+
+function isOneStep(from: Voicing, to: Voicing): boolean {
+  const moves = movesBetween(from, to).filter(({ kind }) => kind !== 'stays');
+  return moves.length === 1 && moves[0]?.kind === 'moves' && Math.abs(moves[0].frets) === 1;
+}
+
 /** The wanted shapes of one chord up the neck, the fullest and then the easiest where several lie at one place, none past the comfortable fret. */
-function shapesFor(chord: Chord, { family, strings, inversion }: KeyShapesWish, instrument: Instrument): readonly Voicing[] {
+function shapesFor(chord: Chord, { family, strings, inversion }: Omit<KeyShapesWish, 'depth'>, instrument: Instrument): readonly Voicing[] {
   const { voicings } = findVoicings(chord, instrument, { families: [family], maxFret: instrument.comfortFret });
   const wanted = voicings.filter((voicing) => voicing.inversion === inversion && (strings === null || isOnStrings(voicing, strings)));
   const places = new Map<number, Voicing>();

@@ -8,7 +8,16 @@ import { chroma } from '../pitch/note.ts';
 import { comfortOf, easierByColour, neighboursOf } from './easier.ts';
 import { gripOf } from './grips.ts';
 import { holdsAlong, holdsOf } from './holding.ts';
-import { type KeyDepth, keyAlongNeck, keyInOpenChords, keyInPosition, movesBetween, shiftBetween, stringSets } from './key-shapes.ts';
+import {
+  type KeyDepth,
+  keyAlongNeck,
+  keyInOpenChords,
+  keyInPosition,
+  ladderShapes,
+  movesBetween,
+  shiftBetween,
+  stringSets,
+} from './key-shapes.ts';
 import { leftRinging, nameFrets, newBasses, voiceUp } from './reshape.ts';
 import { findVoicings } from './search.ts';
 import { type Family, type Frets, printFrets, type Voicing } from './voicing.ts';
@@ -250,4 +259,27 @@ describe('a key family by family', () => {
           for (const { voicing } of keyAlongNeck(key('C'), { family, strings, inversion, depth: 'seventh' }, STANDARD_GUITAR))
             for (const { note } of voicing?.tones ?? []) expect(own.has(chroma(note))).toBe(true);
   });
+});
+
+describe('the ladder on one root', () => {
+  const sets = [
+    ...stringSets('drop-2', 6).map((strings) => ['drop-2', strings] as const),
+    ...stringSets('drop-3', 6).map((strings) => ['drop-3', strings] as const),
+  ];
+  test.each(sets.flatMap(([family, strings]) => [0, 1, 2, 3].map((inversion) => [family, strings.join(' '), inversion] as const)))(
+    '%s on strings %s, inversion %i: one string moves a fret at a time',
+    (family, set, inversion) => {
+      for (const home of ['C', 'F#', 'Bb']) {
+        const shapes = ladderShapes(key(home).tonic, { family, strings: set.split(' ').map(Number), inversion }, STANDARD_GUITAR);
+        expect(shapes.map(({ chord }) => printChord(chord).replace(home, ''))).toEqual(['maj7', '7', 'm7', 'm7b5', 'dim7']);
+        shapes.forEach(({ voicing }, index) => {
+          const before = shapes[index - 1]?.voicing;
+          if (voicing === null || before === undefined || before === null) return;
+          const moved = movesBetween(before, voicing).filter(({ kind }) => kind !== 'stays');
+          expect(moved.map(({ kind, frets: by }) => `${kind} ${by}`)).toEqual(['moves -1']);
+        });
+        expect(shapes.filter(({ voicing }) => voicing !== null).length).toBeGreaterThanOrEqual(4);
+      }
+    },
+  );
 });

@@ -53,7 +53,8 @@ export function useColours(voicing: Voicing | null, key: Key, instrument: Instru
 export type KeyPlace =
   | { readonly kind: 'along'; readonly wish: KeyShapesWish }
   | { readonly kind: 'position'; readonly family: Family; readonly depth: KeyDepth; readonly position: number }
-  | { readonly kind: 'open'; readonly depth: KeyDepth };
+  | { readonly kind: 'open'; readonly depth: KeyDepth }
+  | { readonly kind: 'ladder'; readonly wish: Omit<KeyShapesWish, 'depth'> };
 
 /** The key's seven chords as shapes. */
 export function useKeyShapes(key: Key, place: KeyPlace, instrument: Instrument) {
@@ -61,6 +62,7 @@ export function useKeyShapes(key: Key, place: KeyPlace, instrument: Instrument) 
     queryKey: ['key-shapes', key, place, instrument],
     queryFn: (): Promise<readonly (KeyShape | OpenKeyShape)[]> => {
       if (place.kind === 'along') return engine().along(key, place.wish, instrument);
+      if (place.kind === 'ladder') return engine().ladder(key.tonic, place.wish, instrument);
       if (place.kind === 'open') return engine().openChords(key, place.depth, instrument);
       return engine().inPosition(key, place.family, place.depth, place.position, instrument);
     },

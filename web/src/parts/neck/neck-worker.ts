@@ -17,6 +17,7 @@ import {
   keyAlongNeck,
   keyInOpenChords,
   keyInPosition,
+  ladderShapes,
   moveKey,
   type Note,
   type OpenKeyShape,
@@ -58,6 +59,9 @@ const worker = {
   },
   inPosition(key: Key, family: Family, depth: KeyDepth, position: number, instrument: Instrument): readonly KeyShape[] {
     return keyInPosition(key, { family, depth }, position, instrument);
+  },
+  ladder(root: Note, wish: Omit<KeyShapesWish, 'depth'>, instrument: Instrument): readonly KeyShape[] {
+    return ladderShapes(root, wish, instrument);
   },
   openChords(key: Key, depth: KeyDepth, instrument: Instrument): readonly OpenKeyShape[] {
     return keyInOpenChords(key, depth, instrument);

@@ -57,7 +57,11 @@ const DEPTH_CHOICES = [
 const PLACE_CHOICES = [
   ['along', 'Up the neck'],
   ['position', 'In one position'],
+  ['ladder', 'One root, tone by tone'],
 ] as const;
+
+/** Families with four tones, which go down the ladder on one root. */
+const LADDER_FAMILIES: readonly Family[] = ['drop-2', 'drop-3'];
 
 /** The seven chords of the key as shapes of one family: up the neck, or without moving the hand. */
 export function KeyPart({ instrument, naming, labels }: RoomPartProps) {
@@ -77,7 +81,9 @@ export function KeyPart({ instrument, naming, labels }: RoomPartProps) {
       ? { kind: 'open', depth }
       : kind === 'along'
         ? { kind, wish: { family, strings, inversion, depth } }
-        : { kind, family, depth, position };
+        : kind === 'ladder'
+          ? { kind, wish: { family, strings, inversion } }
+          : { kind, family, depth, position };
   const shapes = useKeyShapes(key, place, instrument).data ?? [];
   const held = useMemo(() => heldAlong(shapes, instrument), [shapes, instrument]);
   const current = shapes[playing ? (held[step % held.length]?.at ?? at) : at];
@@ -116,6 +122,7 @@ export function KeyPart({ instrument, naming, labels }: RoomPartProps) {
 
 function placeWords({ kind, family, position }: KeyWish): string {
   if (family === 'open') return 'Open chords';
+  if (kind === 'ladder') return 'One root, tone by tone';
   return kind === 'along' ? 'Up the neck' : `Position ${position}`;
 }
 
@@ -162,7 +169,7 @@ function KeyShapeList({ name, shapes, held, current, family, onChoose, instrumen
   return (
     <ol aria-label={name} className="grid grid-cols-4 gap-2 lg:grid-cols-7">
       {shapes.map((shape, index) => (
-        <li key={shape.number.degree} className="flex flex-col">
+        <li key={`${shape.number.degree} ${shape.number.formula}`} className="flex flex-col">
           {shape.voicing === null ? (
             <Missing shape={shape} family={family} instrument={instrument} naming={naming} labels={labels} />
           ) : (
@@ -261,7 +268,7 @@ function Missing({
 }
 
 interface KeyWish {
-  readonly kind: 'along' | 'position';
+  readonly kind: 'along' | 'position' | 'ladder';
   readonly family: Family;
   /** For families of triads and of sevenths. */
   readonly depth: KeyDepth;
@@ -280,17 +287,24 @@ interface KeyFieldsProps {
   readonly onChange: (part: Partial<KeyWish>) => void;
 }
 
+/** Down the ladder go families of four tones. */
+function placeChosen(kind: KeyWish['kind'], { family }: KeyWish): Partial<KeyWish> {
+  return kind !== 'ladder' || LADDER_FAMILIES.includes(family) ? { kind } : { kind, family: 'drop-2', set: 1, inversion: 0 };
+}
+
 function KeyFields({ wish, sets, instrument, onChange }: KeyFieldsProps) {
   return (
     <>
-      {wish.family !== 'open' && <Choice label="Where" value={wish.kind} options={PLACE_CHOICES} onChange={(kind) => onChange({ kind })} />}
+      {wish.family !== 'open' && (
+        <Choice label="Where" value={wish.kind} options={PLACE_CHOICES} onChange={(kind) => onChange(placeChosen(kind, wish))} />
+      )}
       <select
         aria-label="Family"
         value={wish.family}
         onChange={(event) => onChange({ family: event.target.value as Family, set: 0, inversion: 0 })}
         className={FIELD}
       >
-        {KEY_FAMILIES.map((option) => (
+        {(wish.kind === 'ladder' ? LADDER_FAMILIES : KEY_FAMILIES).map((option) => (
           <option key={option} value={option}>
             {FAMILY_NAMES[option]}
           </option>
@@ -299,7 +313,7 @@ function KeyFields({ wish, sets, instrument, onChange }: KeyFieldsProps) {
       {FAMILIES_OF_BOTH.includes(wish.family) && (
         <Choice label="Depth" value={wish.depth} options={DEPTH_CHOICES} onChange={(depth) => onChange({ depth })} />
       )}
-      {wish.family === 'open' ? null : wish.kind === 'along' ? (
+      {wish.family === 'open' ? null : wish.kind !== 'position' ? (
         <>
           {sets.length > 0 && (
             <select
