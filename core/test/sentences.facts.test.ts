@@ -7,6 +7,7 @@ import {
   chordNotes,
   chordOnTonic,
   DEFAULT_NAMING,
+  type NumberChord,
   nameChord,
   nameNote,
   numberInWords,
@@ -27,68 +28,74 @@ const notesOf = (chord: Chord) => [...chordNotes(chord), ...(chord.bass === null
 const namesOf = (chord: Chord | undefined) => (chord === undefined ? [] : notesOf(chord).map((note) => nameNote(note, 'english')));
 const NOTE = '[A-G](?:♯|♭|𝄪|𝄫)*';
 
-/** Every fact of a sentence about notes, targets and arrivals, held against the chords. */
-function check(sentence: string, analysis: Analysis, index: number): void {
-  const chordAt = (at: number) => analysis.chords[at]?.chord;
-  const here = chordAt(index) as Chord;
-  const others = analysis.chords.map(({ chord }) => chord);
-  // the next and the last chord that are other ones
-  const isOther = (chord: Chord) => printChord(chord) !== printChord(here);
-  const after = others.slice(index + 1).find(isOther);
-  const before = others.slice(0, index).reverse().find(isOther);
-  const name = nameChord(here, DEFAULT_NAMING);
+/** A chord with the other ones around it, as a sentence about it sees them. */
+interface Told {
+  readonly sentence: string;
+  readonly here: Chord;
+  readonly number: NumberChord;
+  readonly before: Chord | undefined;
+  readonly after: Chord | undefined;
+  /** The next chord on another root. */
+  readonly arrival: Chord | undefined;
+}
 
+function toldAt(sentence: string, analysis: Analysis, index: number): Told {
+  const chords = analysis.chords.map(({ chord }) => chord);
+  const { chord: here, number: value } = analysis.chords[index] as Analysis['chords'][number];
+  const isOther = (chord: Chord) => printChord(chord) !== printChord(here);
+  return {
+    sentence,
+    here,
+    number: value,
+    before: chords.slice(0, index).reverse().find(isOther),
+    after: chords.slice(index + 1).find(isOther),
+    arrival: chords.slice(index + 1).find((chord) => pitch(chord.root) !== pitch(here.root)),
+  };
+}
+
+const pitchNamed = (chord: Chord, name: string) => notesOf(chord).find((note) => nameNote(note, 'english') === name);
+
+/** `B rises to C`: a step from a note of the chord, or of the one before, to a note of the next, or of the chord. */
+function checkMoves({ sentence, here, before, after }: Told): void {
+  if (sentence.includes('in place of')) return;
   for (const [, from = '', verb, to = ''] of sentence.matchAll(new RegExp(`(${NOTE}) (rises|falls) to (${NOTE})(?![\\w(])`, 'gu'))) {
-    const fromBefore = sentence.includes(' after ');
-    const [source, goal] = fromBefore ? [before, here] : [here, after];
-    expect([sentence, namesOf(source).includes(from) || sentence.includes('in place of'), namesOf(goal).includes(to)]).toEqual([
-      sentence,
-      true,
-      true,
-    ]);
-    const [low, high] = [from, to].map((text) =>
-      [...(namesOf(source).includes(text) ? notesOf(source as Chord) : notesOf(goal as Chord))].find(
-        (note) => nameNote(note, 'english') === text,
-      ),
-    );
-    if (low !== undefined && high !== undefined) {
-      const by = (pitch(high) - pitch(low) + 12) % 12;
-      expect([sentence, verb === 'rises' ? by === 1 || by === 2 : by === 11 || by === 10]).toEqual([sentence, true]);
-    }
+    const [source, goal] = sentence.includes(' after ') ? [before, here] : [here, after];
+    const [low, high] = [pitchNamed(source as Chord, from), pitchNamed(goal as Chord, to)];
+    expect([sentence, low !== undefined, high !== undefined]).toEqual([sentence, true, true]);
+    const by = (pitch(high as number) - pitch(low as number) + 12) % 12;
+    expect([sentence, verb === 'rises' ? by === 1 || by === 2 : by === 11 || by === 10]).toEqual([sentence, true]);
   }
-  const holds = new RegExp(`holds (${NOTE}),`, 'u').exec(sentence);
-  if (holds !== null) expect([sentence, namesOf(here)]).toEqual([sentence, expect.arrayContaining([holds[1]])]);
-  const resolves = /It resolves to (\S+?)\./u.exec(sentence);
-  if (resolves !== null) {
-    const goal = others.slice(index + 1).find((chord) => pitch(chord.root) !== pitch(here.root)) as Chord;
-    expect([sentence, nameChord(goal, DEFAULT_NAMING)]).toEqual([sentence, resolves[1]]);
+}
+
+/** `holds B, …`, `: D and F stay.`, `Its third, E, is in the bass`. */
+function checkNotes({ sentence, here, after }: Told): void {
+  const holds = new RegExp(`holds (${NOTE}),`, 'u').exec(sentence)?.[1];
+  if (holds !== undefined) expect([sentence, namesOf(here)]).toEqual([sentence, expect.arrayContaining([holds])]);
+  const stays = new RegExp(`: ((?:${NOTE}(?:, | and )?)+) stays?\\.`, 'u').exec(sentence)?.[1] ?? '';
+  for (const note of stays.split(/, | and /).filter((name) => name !== '')) {
+    const at = pitchNamed(after as Chord, note);
+    expect([sentence, at !== undefined && notesOf(here).map(pitch).includes(pitch(at))]).toEqual([sentence, true]);
   }
-  const stays = new RegExp(`: ((?:${NOTE}(?:, | and )?)+) stays?\\.`, 'u').exec(sentence);
-  for (const note of stays?.[1]?.split(/, | and /) ?? []) {
-    const kept = [here, after].map((chord) => notesOf(chord as Chord).map(pitch));
-    const found = notesOf(here)
-      .concat(notesOf(after as Chord))
-      .find((one) => nameNote(one, 'english') === note) as number;
-    expect([sentence, note, kept.every((pitches) => pitches.includes(pitch(found)))]).toEqual([sentence, note, true]);
-  }
-  const bass = new RegExp(`Its (\\w+), (${NOTE}), is in the bass`, 'u').exec(sentence);
-  if (bass !== null) expect([sentence, nameNote(here.bass as number, 'english')]).toEqual([sentence, bass[2]]);
-  const stranger = new RegExp(`The bass (${NOTE}) is no tone of the chord`, 'u').exec(sentence);
-  if (stranger !== null)
+  const bass = new RegExp(`(?:Its \\w+, |The bass )(${NOTE})(?:, is in| is no)`, 'u').exec(sentence)?.[1];
+  if (bass !== undefined) expect([sentence, nameNote(here.bass as number, 'english')]).toEqual([sentence, bass]);
+  if (sentence.includes('is no tone of the chord'))
     expect([
       sentence,
       chordNotes(here)
         .map(pitch)
         .includes(pitch(here.bass as number)),
     ]).toEqual([sentence, false]);
-  for (const [, note = '', has = ''] of sentence.matchAll(new RegExp(`(${NOTE}) stands where the key has (${NOTE})`, 'gu'))) {
-    expect([sentence, note === has]).toEqual([sentence, false]);
-  }
+}
+
+/** `It resolves to C.`, `Am is the 6–.`, and nothing stands in the place of itself. */
+function checkTargets({ sentence, here, number: value, arrival }: Told): void {
+  const resolves = /It resolves to (\S+?)\./u.exec(sentence)?.[1];
+  if (resolves !== undefined) expect([sentence, nameChord(arrival as Chord, DEFAULT_NAMING)]).toEqual([sentence, resolves]);
   const isThe = /^(\S+) is the ([♭♯]*\d\S*?)\.$/u.exec(sentence);
-  if (isThe !== null) {
-    const value = analysis.chords[index]?.number;
-    expect([sentence, isThe[1], isThe[2]]).toEqual([sentence, name, value === undefined ? '' : numberInWords(value, DEFAULT_NAMING)]);
-  }
+  if (isThe !== null)
+    expect([sentence, isThe[1], isThe[2]]).toEqual([sentence, nameChord(here, DEFAULT_NAMING), numberInWords(value, DEFAULT_NAMING)]);
+  for (const [, note, has] of sentence.matchAll(new RegExp(`(${NOTE}) stands where the key has (${NOTE})`, 'gu')))
+    expect([sentence, note === has]).toEqual([sentence, false]);
 }
 
 function checkAll(analysis: Analysis): void {
@@ -97,7 +104,10 @@ function checkAll(analysis: Analysis): void {
     for (const sentence of sentences) {
       expect(sentence).toMatch(/[.]$/);
       expect(sentence).not.toMatch(/undefined|null|NaN|[♯♭]{3}/);
-      check(sentence, analysis, index);
+      const told = toldAt(sentence, analysis, index);
+      checkMoves(told);
+      checkNotes(told);
+      checkTargets(told);
     }
     const text = sentences.join(' ');
     expect(index >= 2 && text !== '' && text === said[index - 1]?.join(' ') && text === said[index - 2]?.join(' ')).toBe(false);

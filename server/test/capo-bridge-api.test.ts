@@ -72,6 +72,16 @@ describe('/capo', () => {
     expect(at(await plan({ source: '' }), 0)).toMatchObject({ shapes: [], hardest: null });
   });
 
+  test('the relative key names the same chords; another key moves them', async () => {
+    const soundingIn = async (key: string) => {
+      const { body } = await post('/capo', { source: 'Am F C G', key });
+      return body.options[0].shapes.map(({ sounding }: { sounding: string }) => sounding);
+    };
+    expect(await soundingIn('C')).toEqual(['Am', 'F', 'C', 'G']);
+    expect(await soundingIn('Am')).toEqual(['Am', 'F', 'C', 'G']);
+    expect(await soundingIn('D')).toEqual(['Bm', 'G', 'D', 'A']);
+  });
+
   test('what cannot be read is told with its place, and the rest is planned', async () => {
     const { status, body } = await post('/capo', { source: 'key: Bb\n1 4\n5 hello 6-\n' });
     expect(status).toBe(200);

@@ -49,20 +49,28 @@ export function relatedTwo(scene: Scene): Claim | null {
  * dominant's tritone substitute, or the dominant is itself a substitute that slides down. Null
  * when there is none.
  */
-function localTarget({ here, home, after, nextStep, afterThat, blues }: Scene): number | null {
+function localTarget(scene: Scene): number | null {
+  const { here, home, after, nextStep, afterThat } = scene;
   if (here.class !== 'minor' && here.class !== 'half-diminished') return null;
-  if (after === null || nextStep === null || !(after.class === 'dominant' || (after.class === 'suspended' && after.seventh))) return null;
+  if (after === null || nextStep === null || !isFive(after)) return null;
   const fall = (after.root - here.root + 12) % 12;
-  if (fall !== FIFTH_DOWN && fall !== HALF_STEP_DOWN) return null;
-  const backdoor = nextStep === FLAT_SEVEN && afterThat?.root === home.tonic;
-  // a dominant at rest in a blues has no 2
-  if (blues && (nextStep === 0 || nextStep === FIFTH_DOWN) && afterThat?.root !== (after.root + FIFTH_DOWN) % 12) return null;
-  // before the key's own 5 it is no visitor's 2 but a 2 of another colour
-  if (backdoor || nextStep === OWN_FIVE) return null;
+  if ((fall !== FIFTH_DOWN && fall !== HALF_STEP_DOWN) || isBeforeOwn(scene)) return null;
   const slid = (nextStep + HALF_STEP_DOWN) % 12;
   const slides = fall === HALF_STEP_DOWN || afterThat?.root === (after.root + HALF_STEP_DOWN) % 12;
   const target = slides ? slid : (nextStep + FIFTH_DOWN) % 12;
   return isTarget(home, target) ? target : null;
+}
+
+/** A dominant seventh, or one whose third is held back. */
+function isFive({ class: kind, seventh }: ChordFacts): boolean {
+  return kind === 'dominant' || (kind === 'suspended' && seventh);
+}
+
+/** Before the key's own 5 it is no visitor's 2 but a 2 of another colour; the backdoor and a dominant at rest in a blues have none. */
+function isBeforeOwn({ home, after, nextStep, afterThat, blues }: Scene): boolean {
+  if (after === null || nextStep === OWN_FIVE) return true;
+  if (nextStep === FLAT_SEVEN && afterThat?.root === home.tonic) return true;
+  return blues && (nextStep === 0 || nextStep === FIFTH_DOWN) && afterThat?.root !== (after.root + FIFTH_DOWN) % 12;
 }
 
 const HALF_STEP_DOWN = 11;

@@ -110,16 +110,28 @@ function nameOn({ root, formula, respelled, sounding, present }: RootReading, ba
   const inRoot = chroma(bass - root) === 0;
   const tones = inRoot && key === null ? [] : formulaTones(whole);
   const bassTone = inRoot ? 0 : tones.findIndex((tone) => chroma(root + tone.interval - bass) === 0);
-  const placing = present ? (inRoot ? 0 : COST.inverted) : isShellOfDominant(formula) ? COST.missingRootOfDominant : COST.missingRoot;
-  // a thirteenth or an altered ninth is played without its fifth as a rule
-  const fifth = !fifthless || isShellOfDominant(formula) ? 0 : COST.missingFifth;
   const outside = key !== null && !isInside(root, tones, key) ? COST.outsideKey : 0;
   return {
     chord: { root, formula: whole, bass: present && !inRoot ? bassNote(root, tones[bassTone] as Tone, bass) : null },
     inversion: present ? bassTone : null,
     missing: [...(present ? [] : [root]), ...(fifthless ? [root + 1] : [])],
-    cost: qualityCost(whole) + COST.respelled * respelled + placing + outside + fifth,
+    cost: qualityCost(whole) + COST.respelled * respelled + placingCost(formula, { present, inRoot, fifthless }) + outside,
   };
+}
+
+interface Placing {
+  readonly present: boolean;
+  readonly inRoot: boolean;
+  readonly fifthless: boolean;
+}
+
+/** What it costs that the root is not lowest, or not there, and that the fifth is not there. */
+function placingCost(formula: Formula, { present, inRoot, fifthless }: Placing): number {
+  const isShell = isShellOfDominant(formula);
+  // a thirteenth or an altered ninth is played without its fifth as a rule
+  const fifth = fifthless && !isShell ? COST.missingFifth : 0;
+  if (!present) return fifth + (isShell ? COST.missingRootOfDominant : COST.missingRoot);
+  return fifth + (inRoot ? 0 : COST.inverted);
 }
 
 /** Whether the name promises a fifth that does not sound. */

@@ -103,25 +103,10 @@ function readFrame(reading: Reading): Failure | undefined {
 /** Family and extension; answers whether a half-diminished sign was read, undefined for nonsense. */
 function readFamily(reading: Reading): boolean | undefined {
   if (isDigit(reading)) {
-    reading.extension = takeExtension(reading) ?? 'none';
-    // the seventh first: 7M
-    if (reading.extension !== 'none' && reading.extension !== '6' && reading.text[reading.at] === 'M')
-      reading.majorSeventh = take(reading, 'M');
+    readExtensionFirst(reading);
     return false;
   }
-  if (startsMajorParenthesis(reading)) {
-    take(reading, '(');
-    takeMajorSign(reading);
-    reading.majorSeventh = true;
-    reading.extension = takeExtension(reading) ?? '7';
-    return false;
-  }
-  const start = reading.at;
-  if (takeMajorSign(reading)) {
-    reading.majorSeventh = true;
-    reading.extension = takeExtension(reading) ?? (reading.text[start] === '△' ? '7' : 'none');
-    return false;
-  }
+  if (readMajorFamily(reading)) return false;
   if (takeAny(reading, HALF_DIMINISHED_SIGNS)) {
     reading.family = 'minor';
     reading.extension = takeExtension(reading) ?? '7';
@@ -132,6 +117,24 @@ function readFamily(reading: Reading): boolean | undefined {
   if (reading.family !== 'major') readMajorSeventhSign(reading);
   reading.extension = takeExtension(reading) ?? reading.extension;
   return reading.majorSeventh && reading.extension === 'none' ? undefined : false;
+}
+
+/** `7`, `13`, and `7M`: the extension before the sign of its major seventh. */
+function readExtensionFirst(reading: Reading): void {
+  reading.extension = takeExtension(reading) ?? 'none';
+  const mayBeMajor = reading.extension !== 'none' && reading.extension !== '6' && reading.extension !== '69';
+  if (mayBeMajor && reading.text[reading.at] === 'M') reading.majorSeventh = take(reading, 'M');
+}
+
+/** `maj7`, `△`, `(maj7)`; false where no major sign stands. */
+function readMajorFamily(reading: Reading): boolean {
+  const inside = startsMajorParenthesis(reading);
+  if (inside) take(reading, '(');
+  const sign = reading.text[reading.at];
+  if (!takeMajorSign(reading)) return false;
+  reading.majorSeventh = true;
+  reading.extension = takeExtension(reading) ?? (inside || sign === '△' ? '7' : 'none');
+  return true;
 }
 
 /** `C(maj7)`: the seventh alone in its parenthesis. */
@@ -167,16 +170,22 @@ function readDepartures(reading: Reading): Failure | undefined {
   let depth = parenthesesBefore(reading);
   while (reading.at < reading.text.length) {
     const start = reading.at;
-    if (/^\(\s*\)/.test(reading.text.slice(start))) return unknown(reading);
-    if (take(reading, '(')) depth += 1;
-    else if (take(reading, ')')) depth -= 1;
-    else if (!take(reading, ',') && !take(reading, ' ')) {
-      const fault = readDeparture(reading, depth > 0);
-      if (fault !== undefined) return fault;
-    }
+    if (EMPTY_PARENTHESES.test(reading.text.slice(start))) return unknown(reading);
+    const nested = takeParenthesis(reading);
+    depth += nested;
+    const fault = nested !== 0 || take(reading, ',') || take(reading, ' ') ? undefined : readDeparture(reading, depth > 0);
+    if (fault !== undefined) return fault;
     if (depth < 0) return unknown({ ...reading, at: start });
   }
   return depth === 0 ? undefined : unknown({ ...reading, at: reading.text.lastIndexOf('(') });
+}
+
+const EMPTY_PARENTHESES = /^\(\s*\)/;
+
+/** 1 for an opening parenthesis, −1 for a closing one, 0 for anything else. */
+function takeParenthesis(reading: Reading): number {
+  if (take(reading, '(')) return 1;
+  return take(reading, ')') ? -1 : 0;
 }
 
 function parenthesesBefore(reading: Reading): number {
@@ -188,17 +197,15 @@ function readDeparture(reading: Reading, inside: boolean): Failure | undefined {
   const suspension = takePair(reading, SUSPENSIONS);
   if (suspension !== undefined) return suspend(reading, suspension, start);
   if (inside && takeMajorSign(reading)) return majorSeventhOf(reading, start);
-  if (take(reading, 'add') || take(reading, 'Add')) return readAddition(reading, start);
-  if (take(reading, 'omit') || take(reading, 'no')) return readOmission(reading, start);
-  if (take(reading, 'alt.') || take(reading, 'alt')) return readAltered(reading, start);
+  if (takeAny(reading, ['add', 'Add'])) return readAddition(reading, start);
+  if (takeAny(reading, ['omit', 'no'])) return readOmission(reading, start);
+  if (takeAny(reading, ['alt.', 'alt'])) return readAltered(reading, start);
   if (start > 0 && take(reading, 'aug')) return raiseFifth(reading, start);
   if (start > 0 && take(reading, '/')) return readStroke(reading, start);
   if (start === 0 && take(reading, '2')) return add(reading, NINTH);
-  if (inside && reading.extension !== 'none') {
-    const number = ALTERABLE.find((candidate) => candidate !== '5' && take(reading, candidate));
-    if (number !== undefined) return add(reading, findTone(number) as Formula);
-  }
-  return readAlteration(reading, start);
+  const stacked =
+    inside && reading.extension !== 'none' ? STROKED.find((candidate) => candidate !== '6' && take(reading, candidate)) : undefined;
+  return stacked === undefined ? readAlteration(reading, start) : add(reading, findTone(stacked) as Formula);
 }
 
 function suspend(reading: Reading, suspension: Suspension, start: number): Failure | undefined {

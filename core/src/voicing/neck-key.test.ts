@@ -222,7 +222,7 @@ describe('a key family by family', () => {
       'x02010',
     ]);
     expect(written(keyInOpenChords(key('Ab'), 'triad', STANDARD_GUITAR)).filter((frets) => frets !== null)).toEqual([]);
-    const g = keyInOpenChords(key('G'), 'triad', STANDARD_GUITAR)[0];
+    const [g] = keyInOpenChords(key('G'), 'triad', STANDARD_GUITAR);
     expect(g?.easier?.difficulty).toBeLessThan(g?.voicing?.difficulty ?? 0);
   });
 
@@ -235,7 +235,7 @@ describe('a key family by family', () => {
     expect(stringSets(family, 6).map((strings) => strings.join(''))).toContain(set);
     const shapes = along('C', family, 'triad', [...set].map(Number));
     for (const { voicing, chord } of shapes) {
-      expect(chroma((voicing?.tones[0] as { note: number }).note)).toBe(chroma(chord.root));
+      expect(voicing?.tones.slice(0, 1).map(({ note }) => chroma(note))).toEqual([chroma(chord.root)]);
       expect(voicing?.tones.map(({ string }) => string).join('')).toBe(set);
     }
   });
@@ -245,7 +245,8 @@ describe('a key family by family', () => {
     for (const { voicing } of shapes) {
       expect(voicing?.families).toContain('quartal');
       expect(voicing?.families.some((family) => family.startsWith('barre'))).toBe(false);
-      const steps = (voicing?.tones ?? []).slice(1).map(({ midi }, index) => midi - (voicing?.tones[index] as { midi: number }).midi);
+      const heights = (voicing?.tones ?? []).map(({ midi }) => midi);
+      const steps = heights.slice(1).map((midi, index) => midi - (heights[index] as number));
       expect(steps.slice(0, 3).every((step) => step === 5 || step === 6)).toBe(true);
       expect([3, 4]).toContain(steps[3]);
     }
@@ -253,11 +254,12 @@ describe('a key family by family', () => {
 
   test('every note of every shape is a note of the key', () => {
     const own = new Set(keyNotes(key('C')).map(chroma));
-    for (const family of ['quartal', 'shell', 'spread', 'drop-2', 'drop-3', 'triad'] as const)
-      for (const strings of stringSets(family, 6))
-        for (const inversion of [0, 1, 2, 3])
-          for (const { voicing } of keyAlongNeck(key('C'), { family, strings, inversion, depth: 'seventh' }, STANDARD_GUITAR))
-            for (const { note } of voicing?.tones ?? []) expect(own.has(chroma(note))).toBe(true);
+    const families = ['quartal', 'shell', 'spread', 'drop-2', 'drop-3', 'triad'] as const;
+    const places = families.flatMap((family) => stringSets(family, 6).map((strings) => ({ family, strings })));
+    const wishes = places.flatMap((place) => [0, 1, 2, 3].map((inversion) => ({ ...place, inversion, depth: 'seventh' as const })));
+    const heard = wishes.flatMap((wish) => keyAlongNeck(key('C'), wish, STANDARD_GUITAR).flatMap(({ voicing }) => voicing?.tones ?? []));
+    expect(heard.length).toBeGreaterThan(100);
+    expect(heard.filter(({ note }) => !own.has(chroma(note)))).toEqual([]);
   });
 });
 
