@@ -28,6 +28,7 @@ export { type BarreLevel, type CapoOption, type CapoShape, type CapoWish, planCa
 export { type EasierChord, easierChords, type HardChord } from './capo/easier-chords.ts';
 export { type ChordHold, easiestHold } from './capo/hold.ts';
 export { planSetCapos, type SetCapo } from './capo/set-capo.ts';
+export { shapeOverCapo } from './capo/shape-name.ts';
 export {
   type BarChord,
   type BarForm,

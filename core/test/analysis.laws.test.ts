@@ -116,6 +116,45 @@ describe('laws of the analysis', () => {
     );
   });
 
+  test('playing it over and over changes no key', () => {
+    fc.assert(
+      fc.property(progression, fc.integer({ min: 2, max: 4 }), (numbers, times) => {
+        const once = lettersOn(numbers, 0);
+        const [single, again] = [analyzeText(once), analyzeText(Array.from({ length: times }, () => once).join(' '))];
+        const keysOf = ({ keys }: Analysis) => keys.map(({ key }) => `${key.tonic} ${key.scale}`);
+        expect(keysOf(again)).toEqual(keysOf(single));
+        expect(again.regions.map(({ key }) => key.tonic).slice(0, single.regions.length)).toEqual(single.regions.map(({ key }) => key.tonic));
+      }),
+      SEED,
+    );
+  });
+
+  test('numbers stay in far keys, over foreign basses too', () => {
+    const line = '1- 1-/7 b6maj7 2-7b5 57b9 1-/5 b2maj7 57 1-'.split(' ').map(numberOf);
+    const written = line.map(printNumber);
+    for (const tonic of [-8, -7, -6, -5, -1, 0, 3, 6, 7, 8]) {
+      const { chords } = analyzeText(lettersOn(line, tonic), { key: { tonic, scale: 'natural minor' } });
+      expect(chords.map(({ number: value }) => printNumber(value))).toEqual(written);
+    }
+  });
+
+  test('no numeral, note or symbol of an analysis has three accidentals', () => {
+    fc.assert(
+      fc.property(progression, fc.integer({ min: -8, max: 8 }), (numbers, by) => {
+        const { chords, regions } = analyzeText(lettersOn(numbers, by));
+        const text = chords.flatMap(({ chord, number: value, roman, scales }) => [
+          printChord(chord),
+          printNumber(value),
+          roman,
+          ...scales.map(({ tonic: root, scale }) => `${printChord({ root, formula: 0, bass: null })} ${scale}`),
+        ]);
+        expect(text.filter((one) => /bbb|###/.test(one))).toEqual([]);
+        expect(regions.length).toBeGreaterThan(0);
+      }),
+      SEED,
+    );
+  });
+
   test('the same text gives the same answer', () => {
     fc.assert(
       fc.property(fc.string({ maxLength: 60 }), (text) => {

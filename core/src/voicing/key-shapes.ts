@@ -38,7 +38,7 @@ export interface KeyShape {
 }
 
 /** What chords a family is played as. */
-export interface FamilyChords {
+interface FamilyChords {
   readonly family: Family;
   readonly depth: KeyDepth;
   readonly strings?: readonly number[] | null;

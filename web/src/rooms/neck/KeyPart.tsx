@@ -11,7 +11,6 @@ import {
   type Key,
   type KeyDepth,
   type KeyShape,
-  letterView,
   movesBetween,
   moveWords,
   nameKey,
@@ -21,11 +20,11 @@ import {
   shapeEvents,
   shiftBetween,
   stringSets,
-  symbolText,
   type Voicing,
 } from '@aurora/core';
 import { NotebookText, Play, Square } from 'lucide-react';
 import { useMemo, useState } from 'react';
+import { chordTitle } from '../../parts/neck/chord-title.ts';
 import { type KeyPlace, useKeyShapes, useShapes } from '../../parts/neck/neck-engine.ts';
 import { shapeDots } from '../../parts/neck/neck-view.ts';
 import { RoomNeck } from '../../parts/neck/RoomNeck.tsx';
@@ -141,7 +140,7 @@ function useKeyStudy({ name, place, held, instrument, naming, key }: KeyStudyWis
       facts: `${place}. ${instrument.name}, ${printTuning(instrument.tuning)}${instrument.capo > 0 ? `, capo ${instrument.capo}` : ''}.`,
       events: shapeEvents(
         held.map(({ voicing, fingering }) => {
-          const title = symbolText(letterView(voicing.chord, naming));
+          const title = chordTitle(voicing.chord, instrument, naming);
           return { voicing, fingering, name: title, diagram: sheetDiagram(voicing, fingering, instrument, { title, naming }) };
         }),
         4,
@@ -179,7 +178,7 @@ function KeyShapeList({ name, shapes, held, current, family, onChoose, instrumen
               instrument={instrument}
               naming={naming}
               labels={labels}
-              title={symbolText(letterView(shape.chord, naming))}
+              title={chordTitle(shape.chord, instrument, naming)}
               chosen={shape === current}
               large
               onChoose={() => {
@@ -243,7 +242,7 @@ function Missing({
 }: { readonly shape: KeyShape; readonly family: Family } & Pick<RoomPartProps, 'instrument' | 'naming' | 'labels'>) {
   const found = useShapes(shape.chord, instrument, { maxFret: instrument.comfortFret });
   const instead = found.data === undefined ? null : comfortOf(family, found.data.voicings, instrument).instead;
-  const title = symbolText(letterView(shape.chord, naming));
+  const title = chordTitle(shape.chord, instrument, naming);
   return (
     <>
       {instead === null ? (
@@ -368,11 +367,11 @@ function KeyNeck({ current, held, next, instrument, naming, labels }: KeyNeckPro
       frets={voicing?.frets ?? null}
       barres={fingering?.barres ?? []}
     >
-      <b className="text-xl">{current === undefined ? '' : symbolText(letterView(current.chord, naming))}</b>
+      <b className="text-xl">{current === undefined ? '' : chordTitle(current.chord, instrument, naming)}</b>
       {voicing !== null && <span>{printFrets(voicing.frets, instrument.capo)}</span>}
       {voicing !== null && next?.voicing && (
         <span className="text-quiet">
-          to {symbolText(letterView(next.chord, naming))}:{' '}
+          to {chordTitle(next.chord, instrument, naming)}:{' '}
           {moveWords(movesBetween(voicing, next.voicing), shiftBetween(voicing, next.voicing, instrument.capo))}
         </span>
       )}

@@ -7,7 +7,6 @@ import {
   type Instrument,
   type Key,
   keyNotes,
-  letterView,
   type Naming,
   type Path,
   type PathChord,
@@ -16,10 +15,10 @@ import {
   printFrets,
   printTuning,
   shapeEvents,
-  symbolText,
 } from '@aurora/core';
 import { NotebookText, Play, Square } from 'lucide-react';
 import { type ReactNode, useMemo, useState } from 'react';
+import { chordTitle } from '../../parts/neck/chord-title.ts';
 import { shapeDots } from '../../parts/neck/neck-view.ts';
 import { RoomNeck } from '../../parts/neck/RoomNeck.tsx';
 import { hearShape } from '../../parts/neck/use-shape-walk.ts';
@@ -143,7 +142,7 @@ function PathSteps({ steps, holds, source, shown, settledAt, onChoose, instrumen
     <ol aria-label="The path" className="grid grid-cols-[repeat(auto-fill,minmax(104px,1fr))] gap-2">
       {steps.map(({ voicing }, index) => {
         const of = source.chords[index] as SongChord;
-        const title = symbolText(letterView(of.chord, naming));
+        const title = chordTitle(of.chord, instrument, naming);
         return (
           // biome-ignore lint/suspicious/noArrayIndexKey: a chord of a song has no name but its place
           <li key={index} className="flex flex-col">
@@ -190,7 +189,7 @@ function PathNeck({ step, hold, path, instrument, naming, labels }: PathNeckProp
       frets={voicing?.frets ?? null}
       barres={hold?.barres ?? []}
     >
-      <b className="text-xl">{voicing === null ? 'A path through the song' : symbolText(letterView(voicing.chord, naming))}</b>
+      <b className="text-xl">{voicing === null ? 'A path through the song' : chordTitle(voicing.chord, instrument, naming)}</b>
       {voicing !== null && <span>{printFrets(voicing.frets, instrument.capo)}</span>}
       {step !== undefined && <span className="text-quiet">{costWords(step.cost)}</span>}
       {path !== null && <span className="ml-auto font-semibold">movement in all: {oneDecimal(path.total)}</span>}
@@ -271,7 +270,7 @@ function studyOf({ source, steps, holds, total, instrument, naming, key }: Study
   const shapes = steps.flatMap(({ voicing }, index) => {
     if (voicing === null) return [];
     const fingering = holds[index] ?? voicing.fingering;
-    const name = symbolText(letterView(voicing.chord, naming));
+    const name = chordTitle(voicing.chord, instrument, naming);
     return [{ voicing, fingering, name, diagram: sheetDiagram(voicing, fingering, instrument, { title: name, naming }) }];
   });
   return {

@@ -1,16 +1,7 @@
-import {
-  type Instrument,
-  type Key,
-  letterView,
-  printTuning,
-  runEvents,
-  type ScaleLayout,
-  stackedLines,
-  stringSets,
-  symbolText,
-} from '@aurora/core';
+import { type Instrument, type Key, printTuning, runEvents, type ScaleLayout, stackedLines, stringSets } from '@aurora/core';
 import { NotebookText, Play, Square } from 'lucide-react';
 import { type ReactNode, useMemo, useState } from 'react';
+import { chordTitle } from '../../parts/neck/chord-title.ts';
 import { runDots } from '../../parts/neck/neck-view.ts';
 import { RoomNeck } from '../../parts/neck/RoomNeck.tsx';
 import { DrawingView } from '../../parts/paper/DrawingView.tsx';
@@ -103,7 +94,7 @@ function useRunStudy({ title, tempo, run, beatsPerBar, instrument, naming, key }
       facts: `Tempo ${tempo}. ${instrument.name}, ${printTuning(instrument.tuning)}${instrument.capo > 0 ? `, capo ${instrument.capo}` : ''}.`,
       events: runEvents(run, (index) => {
         const of = run.chords[index];
-        return of === undefined ? '' : symbolText(letterView(of, naming));
+        return of === undefined ? '' : chordTitle(of, instrument, naming);
       }),
       beatsPerBar,
       instrument,

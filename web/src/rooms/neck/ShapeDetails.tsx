@@ -7,7 +7,6 @@ import {
   type Instrument,
   type Key,
   leftRinging,
-  letterView,
   type Naming,
   nameChord,
   nameNote,
@@ -15,11 +14,11 @@ import {
   newBasses,
   printFrets,
   type Reshaped,
-  symbolText,
   type Voicing,
   voiceUp,
 } from '@aurora/core';
 import type { ReactNode } from 'react';
+import { chordTitle } from '../../parts/neck/chord-title.ts';
 import { useColours } from '../../parts/neck/neck-engine.ts';
 import { chooseShape, placeName, useNeck } from '../../parts/neck/neck-store.ts';
 import { hearShape, type ShapeWalk } from '../../parts/neck/use-shape-walk.ts';
@@ -99,7 +98,7 @@ function Colours({ voicing, heardIn, instrument, naming }: Omit<ShapeDetailsProp
               hearShape(other);
             }}
           >
-            <b>{symbolText(letterView(other.chord, naming))}</b> {printFrets(other.frets, instrument.capo)}
+            <b>{chordTitle(other.chord, instrument, naming)}</b> {printFrets(other.frets, instrument.capo)}
           </button>{' '}
           {colourWords(added, left)}
         </li>

@@ -10,12 +10,12 @@ import {
   printSvg,
   printTuning,
   shapeEvents,
-  symbolText,
   type Voicing,
   withGlyphs,
 } from '@aurora/core';
 import { FileDown, NotebookText, Volume2 } from 'lucide-react';
 import { useMemo, useState } from 'react';
+import { chordTitle } from '../../parts/neck/chord-title.ts';
 import { useNeck } from '../../parts/neck/neck-store.ts';
 import { shapeDots, toneDots } from '../../parts/neck/neck-view.ts';
 import { RoomNeck } from '../../parts/neck/RoomNeck.tsx';
@@ -38,7 +38,7 @@ export function ShapesPart({ chord, heardIn, instrument, naming, labels, walk }:
   const [sheet, setSheet] = useState(false);
   const [staff, setStaff] = useState(true);
   const { shape, fingering } = walk;
-  const title = symbolText(letterView(chord, naming));
+  const title = chordTitle(chord, instrument, naming);
   const one = show === 'shape' && shape !== null && fingering !== null;
   const dots = one
     ? shapeDots(shape, fingering, { labels, naming })

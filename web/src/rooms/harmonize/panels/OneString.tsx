@@ -44,7 +44,9 @@ export function OneString({ sounding, naming }: PanelProps) {
       </div>
       <p className="text-quiet">
         As it sounds, on a string tuned to {nameNote(plainNote(tuning[tuning.length - Number(string)] as number), naming.notes)}.{' '}
-        {notes.some(({ folded }) => folded) ? 'Dashed notes are taken an octave lower, twelve frets back.' : ''}
+        {notes.some(({ folded }) => folded)
+          ? 'Dashed notes are taken an octave lower, twelve frets back; ↩ says at which fret to go on.'
+          : ''}
       </p>
     </div>
   );
@@ -117,6 +119,11 @@ function StringNote({ one: { note, degree, fret, folded, step }, next, x, naming
       {next !== undefined && next.fret > fret && (
         <text x={(at + x(next.fret)) / 2} y={14} textAnchor="middle" fontSize={13} fontWeight={700} fill="var(--quiet)">
           {nameStep(step, naming.steps)}
+        </text>
+      )}
+      {next !== undefined && next.fret <= fret && (
+        <text x={at} y={14} textAnchor="middle" fontSize={13} fontWeight={700} fill="var(--quiet)">
+          {nameStep(step, naming.steps)} ↩ {next.fret}
         </text>
       )}
       {root ? (
