@@ -123,7 +123,9 @@ describe('laws of the analysis', () => {
         const [single, again] = [analyzeText(once), analyzeText(Array.from({ length: times }, () => once).join(' '))];
         const keysOf = ({ keys }: Analysis) => keys.map(({ key }) => `${key.tonic} ${key.scale}`);
         expect(keysOf(again)).toEqual(keysOf(single));
-        expect(again.regions.map(({ key }) => key.tonic).slice(0, single.regions.length)).toEqual(single.regions.map(({ key }) => key.tonic));
+        expect(again.regions.map(({ key }) => key.tonic).slice(0, single.regions.length)).toEqual(
+          single.regions.map(({ key }) => key.tonic),
+        );
       }),
       SEED,
     );

@@ -241,7 +241,10 @@ describe('no text makes the reader throw or hang', () => {
 });
 
 describe('letters in every key', () => {
-  const KEYS = [...'C G D A E B F# C# F Bb Eb Ab Db Gb Cb'.split(' '), ...'Am Em Bm F#m C#m G#m D#m A#m Dm Gm Cm Fm Bbm Ebm Abm'.split(' ')];
+  const KEYS = [
+    ...'C G D A E B F# C# F Bb Eb Ab Db Gb Cb'.split(' '),
+    ...'Am Em Bm F#m C#m G#m D#m A#m Dm Gm Cm Fm Bbm Ebm Abm'.split(' '),
+  ];
   const NUMBERS = '1 1maj7 2-7 3- 4 57 6- 7-7b5 b2maj7 b3 4- b6 b77 #1o7 #4-7b5 2-7/4 5/7 1/3 17 27 37 67 b5 #4o7 1-maj7 4-6'.split(' ');
 
   test.each(KEYS)('rendered and read back in %s the numbers are the same', (key) => {

@@ -1,10 +1,10 @@
 import {
   analyze,
-  isMinorScale,
   type CapoOption,
   type ChartReading,
   capoWords,
   DEFAULT_NAMING,
+  isMinorScale,
   type Key,
   type Progression,
   parseKey,

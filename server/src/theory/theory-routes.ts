@@ -62,7 +62,9 @@ export function theoryRoutes(): Router {
     const { notes, key } = bodyOf(request, chordIdentifyRequest);
     const read = notes.map((note, index) => required(parseNote(note), `notes.${index}`));
     const heardIn = key === undefined ? null : requiredKey(key, 'key');
-    const answer: ChordIdentifyAnswer = { candidates: identify(read, heardIn).map((candidate, place) => describeCandidate(candidate, place, read[0] as number)) };
+    const answer: ChordIdentifyAnswer = {
+      candidates: identify(read, heardIn).map((candidate, place) => describeCandidate(candidate, place, read[0] as number)),
+    };
     response.json(answer);
   });
 
