@@ -121,6 +121,11 @@ export const KEYS_IN_SONGS: readonly string[] = [
   '[Verse]\nF#m Bm C#7 F#m F#m Bm C#7 F#m\n[Chorus]\nA D E A A D E A | F#m@0 A@8',
   '[Verse]\nEm C Am B7 Em C Am B7\n[Chorus]\nG D C D7 G D C D7 G | Em@0 G@8',
   '[Verse]\nC Am F G C Am F G7 C\n[Bridge]\nAm E7 Am Dm Am E7 Am\n[Verse 2]\nC Am F G C F G7 C | C@0 Am@9 C@16',
+  '[Verse]\nAm F C G\nAm F C G\n[Chorus]\nC G Am F\nC G Am F\n[Last]\nD A Bm G\nD A Bm G D | Am@0 C@8 D@16',
+  '[Verse]\nEm C G D\nEm C G D\n[Chorus]\nG D Em C\nG D Em C | Em@0 G@8',
+  'Am D7 G C F#m7b5 B7 Em | Em',
+  'C G D A E C G D A E | E',
+  'Em7 A7 Dm7 G7 Cmaj7 Fmaj7 Bm7b5 E7 Am7 D7 Dm7 G7 Cmaj7 | C',
   // visits: a relative that is only passed through
   'Am Dm G C F Dm E7 Am | Am',
   'Am Dm E7 Am C G Am E7 Am | Am',

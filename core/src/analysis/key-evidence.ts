@@ -70,6 +70,8 @@ export function isRelativeCadence({ tonic, mode }: Home, round: readonly ChordFa
 }
 
 const FIFTH_DOWN = 5;
+const FIFTH_UP = 7;
+const FLAT_SEVEN = 10;
 
 /** A chord that pulls on by a fifth, having been fallen into by one from a chord that had fallen itself: a link of a chain. */
 function isLink(round: readonly ChordFacts[], index: number): boolean {
@@ -103,7 +105,14 @@ export function endingOn(home: Home, round: readonly ChordFacts[]): Ending {
   if (!isTonicChord(home, last)) return 'elsewhere';
   if (round.length === 1 || round[0]?.root === last.root || (closesInto(home, before, last) && !isLink(round, round.length - 1)))
     return 'closed';
-  return mod(before.root - home.tonic, 12) === FIFTH_DOWN ? 'plagal' : 'plain';
+  const step = mod(before.root - home.tonic, 12);
+  // one 4 before another: C G D A E comes to rest by fourths down all the way
+  if (step === FIFTH_DOWN) return [-2, -3].every((place) => isFourthDown(round, place)) ? 'closed' : 'plagal';
+  return step === FLAT_SEVEN && before.class === 'dominant' ? 'plagal' : 'plain';
+}
+
+function isFourthDown(round: readonly ChordFacts[], place: number): boolean {
+  return mod(at(round, place).root - at(round, place - 1).root, 12) === FIFTH_UP;
 }
 
 /** Whether the song opens on a ii–V that arrives at the home's 1. */

@@ -43,6 +43,8 @@ const LEAD_IN_GAIN = 0.05;
 const IN_LOOP_COST = 3;
 const LEAD_IN = 2;
 const CADENCE_GAIN = 0.5;
+/** A section that opens on the tonic. */
+const SECTION_GAIN = 0.8;
 /** In minor, what a cadence into the relative major costs, by a plain triad and by a seventh. */
 const RELATIVE_TRIAD_COST = 0.5;
 const RELATIVE_SEVENTH_COST = 0.9;
@@ -61,7 +63,7 @@ const BANNED = 1000;
 export function findRegions(question: RegionQuestion): readonly HomeRegion[] {
   const { chords, candidates, given, settled } = question;
   if (chords.length === 0) return [];
-  const costs = candidates.map((candidate) => pathCosts(chords, candidate));
+  const costs = candidates.map((candidate) => pathCosts(question, candidate));
   settled.homes.forEach((home, index) => {
     if (home === null) return;
     candidates.forEach((candidate, row) => {
@@ -87,11 +89,11 @@ export function findRegions(question: RegionQuestion): readonly HomeRegion[] {
 
 /** What a way through the song costs in all: its chords in their keys and every change of key. */
 export function wayCost(question: RegionQuestion, regions: readonly HomeRegion[]): number {
-  const { chords, candidates } = question;
+  const { candidates } = question;
   const entrance = entranceCosts(question);
   let sum = 0;
   regions.forEach(({ candidate, from, to }, order) => {
-    const costs = pathCosts(chords, candidate);
+    const costs = pathCosts(question, candidate);
     for (let index = from; index <= to; index += 1) sum += costs[index] as number;
     const before = regions[order - 1];
     if (before !== undefined) sum += entrance(from, candidates.indexOf(candidate), candidates.indexOf(before.candidate));
@@ -100,9 +102,10 @@ export function wayCost(question: RegionQuestion, regions: readonly HomeRegion[]
 }
 
 /** What each chord costs on the way: a little less where a cadence closes, much less where the song opens or ends on the tonic. */
-function pathCosts(chords: readonly ChordFacts[], { home, costs, opening, ending }: KeyCandidate): number[] {
+function pathCosts({ chords, opensSection }: RegionQuestion, { home, costs, opening, ending }: KeyCandidate): number[] {
   const own = costs.map((cost, index) => {
     if (index === 0) return cost;
+    if (opensSection[index] === true && isTonicChord(home, chords[index] as ChordFacts)) return cost - SECTION_GAIN;
     if (isCadenceInto(home, chords, index)) return cost - CADENCE_GAIN;
     if (!isRelativeCadence(home, chords, index)) return cost;
     return cost + (chords[index - 1]?.class === 'major' ? RELATIVE_TRIAD_COST : RELATIVE_SEVENTH_COST);
@@ -267,19 +270,30 @@ function isConfirmed(question: RegionQuestion, region: HomeRegion, regions: read
   const { chords } = question;
   const { candidate, from, to, confirmedAt } = region;
   if (regions.some((other) => other.to < from && other.candidate === candidate)) return true;
-  if (confirmedAt === null || to - from + 1 < FEWEST_CHORDS) return false;
   const before = regions[regions.indexOf(region) - 1] as HomeRegion;
   const { home } = before.candidate;
-  if (isRelative(home, candidate.home)) return isRelativeConfirmed(question, region);
+  if (to - from + 1 < FEWEST_CHORDS) return false;
+  if (isRelative(home, candidate.home)) return isRelativeConfirmed(question, region, before);
+  if (confirmedAt === null) return false;
   if (opensInto(candidate.home, chords.slice(from, to + 1)) && !isTarget(home, stepOf(home, candidate.home.tonic))) return true;
   const tonics = chords.slice(from, to + 1).filter((facts) => facts.class !== 'dominant' && isTonicChord(candidate.home, facts)).length;
   return to - confirmedAt >= STAYS || tonics >= STAYS;
 }
 
-/** The relative key shares its notes with the one before: it takes two cadences, or one where a section opens or the song ends on its tonic. */
-function isRelativeConfirmed({ chords, opensSection }: RegionQuestion, { candidate, from, to }: HomeRegion): boolean {
+/**
+ * The relative key shares its notes with the one before, which must have been there: it takes two cadences, or one where a
+ * section opens or the song ends on its tonic, or a section that opens on its tonic, comes back to it and never closes into the other.
+ */
+function isRelativeConfirmed({ chords, opensSection }: RegionQuestion, { candidate, from, to }: HomeRegion, before: HomeRegion): boolean {
+  const stretch = chords.slice(from, to + 1);
+  const tonicsOf = ({ home }: KeyCandidate, among: readonly ChordFacts[]) => among.filter((facts) => isTonicChord(home, facts)).length;
+  if (before.to - before.from + 1 < FEWEST_CHORDS || tonicsOf(before.candidate, chords.slice(before.from, before.to + 1)) === 0)
+    return false;
   const inside = Array.from({ length: to - from }, (_, order) => from + 1 + order);
   const cadences = inside.filter((index) => isCadenceInto(candidate.home, chords, index)).length;
   const ends = to === chords.length - 1 && to - from > FEWEST_CHORDS && isTonicChord(candidate.home, chords[to] as ChordFacts);
-  return cadences >= STAYS || (cadences > 0 && (opensSection[from] === true || ends));
+  if (cadences >= STAYS || (cadences > 0 && (opensSection[from] === true || ends))) return true;
+  const opens = opensSection[from] === true && isTonicChord(candidate.home, chords[from] as ChordFacts);
+  const closesAway = inside.some((index) => isCadenceInto(before.candidate.home, chords, index));
+  return opens && !closesAway && tonicsOf(candidate, stretch) >= STAYS;
 }
