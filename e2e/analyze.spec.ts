@@ -16,7 +16,7 @@ test('chords are typed, and read at once: key, numbers, readings and why', async
   await expect(chord(page, 1)).toHaveAttribute('aria-label', /^3 7, C sharp 7, secondary dominant, deceptive/);
   await chord(page, 1).click();
   await expect(why(page)).toContainText('is the dominant of F♯m');
-  await expect(why(page)).toContainText('The ear is promised');
+  await expect(why(page)).toContainText('The ear expects F♯m');
   await page.keyboard.press('ArrowRight');
   await page.keyboard.press('ArrowRight');
   await expect(chord(page, 3)).toBeFocused();

@@ -129,7 +129,20 @@ test('a chord outside the key is told from one inside', async ({ page }) => {
   await page.locator('[data-place="8.0"]').click();
   await expect(why).toContainText('C stands where the key has C♯');
   await page.locator('[data-place="4.0"]').click();
-  await expect(why).toContainText('it belongs to D major');
+  await expect(why).toContainText('C♯ rises to D');
+});
+
+test('letters on a raised degree are written as the lowered one, said in place, and taken back by one press', async ({ page }) => {
+  await newSong(page);
+  await writeChart(page, 'title: Letters\nkey: Ab\n\n1 4\n');
+  await page.locator('[data-place="0.0"]').click();
+  await page.keyboard.press('E');
+  await expect(page.getByText('in this key that is ♭6')).toBeVisible();
+  await page.keyboard.press('Enter');
+  await expect(page.getByLabel('Chart text')).toContainText('b6 4');
+  await page.getByRole('button', { name: 'Keep ♯5' }).click();
+  await expect(page.getByLabel('Chart text')).toContainText('#5 4');
+  await expect(page.getByRole('button', { name: 'Keep ♯5' })).toHaveCount(0);
 });
 
 test('undo in the text takes a change back, and that is saved too', async ({ page }) => {
