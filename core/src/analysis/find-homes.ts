@@ -132,15 +132,25 @@ const SURE = 6;
 const SCALE_SIZE = 7;
 
 /**
- * Whether a stretch can bring a key at all: it is transposed, or something before it was. A short one whose notes, with
- * those of its model, fit in one scale is a figure within a key.
+ * Whether a stretch can bring a key at all: it is transposed, or something before it was. A short one that falls by fifths
+ * is a sequence, and one whose notes, with those of its model, fit in one scale is a figure within a key.
  */
 function mayMove(chords: readonly ChordFacts[], { from, to, source, shift, changes }: Echo, { starts }: Settled): boolean {
   if (shift === 0) return starts.length > 0;
   if (changes >= SURE) return true;
+  if (isSequence(chords.slice(from, to + 1))) return false;
   const both = [...chords.slice(from, to + 1), ...chords.slice(source, source + to - from + 1)];
   const pitches = both.reduce((mask, facts) => mask | facts.mask, 0);
   return [...pitches.toString(2)].filter((bit) => bit === '1').length > SCALE_SIZE;
+}
+
+const FIFTH_DOWN = 5;
+
+function isSequence(stretch: readonly ChordFacts[]): boolean {
+  return stretch.every(({ root }, index) => {
+    const before = stretch[index - 1]?.root;
+    return before === undefined || before === root || (root - before + 12) % 12 === FIFTH_DOWN;
+  });
 }
 
 /** For every chord of the stretch, the chord it repeats: chords that are held longer repeat the same one. */

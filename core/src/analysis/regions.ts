@@ -124,22 +124,26 @@ function entranceCosts({
   loops,
 }: RegionQuestion): (index: number, to: number, from: number) => number {
   const relatives = relativesAmong(candidates);
-  const brought = settled.starts.length === 0 ? [] : candidates.map(({ home }) => broughtCosts(settled, home));
-  const inLoop = chords.map(() => 0);
-  for (const { from, to } of loops) inLoop.fill(IN_LOOP_COST, from + 1, Math.max(from + 1, to + 1 - LEAD_IN));
+  const brought = settled.starts.length === 0 ? null : candidates.map(({ home }) => broughtCosts(settled, home));
+  const border = chords.map((_, index) => (opensSection[index] === true ? -BORDER_GAIN : 0));
+  for (const { from, to } of loops) for (let index = from + 1; index < to + 1 - LEAD_IN; index += 1) border[index] = IN_LOOP_COST;
   return (index, to, from) => {
-    const held = brought[to]?.[index];
+    const held = brought?.[to]?.[index];
     if (held !== undefined) return held;
-    const distance = (relatives[to] === from ? RELATIVE_COST : MODULATION_COST) + (inLoop[index] as number);
-    return opensSection[index] === true ? distance - BORDER_GAIN : distance;
+    return (relatives[to] === from ? RELATIVE_COST : MODULATION_COST) + (border[index] as number);
   };
 }
 
 /** Indexed as the chords: what it costs to come into a home that is settled there, or soon is; undefined where it is not. */
 function broughtCosts({ homes, starts }: Settled, home: Home): readonly (number | undefined)[] {
+  // a stretch has one home value for all its chords: each is compared once
+  const known = new Map<Home, boolean>();
   const isSettled = (index: number) => {
-    const one = homes[index];
-    return one !== null && one !== undefined && isSameHome(one, home);
+    const one = homes[index] ?? null;
+    if (one === null) return false;
+    const same = known.get(one) ?? isSameHome(one, home);
+    known.set(one, same);
+    return same;
   };
   const costs: (number | undefined)[] = homes.map((_, index) => (isSettled(index) ? HELD_COST : undefined));
   for (const from of starts) {

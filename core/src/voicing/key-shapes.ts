@@ -8,7 +8,7 @@ import type { Key } from '../key/key.ts';
 import type { Note } from '../pitch/note.ts';
 import { neighboursOf } from './easier.ts';
 import { gripOf } from './grips.ts';
-import { COMFORTABLE, EASY, innerMutes } from './hand.ts';
+import { COMFORTABLE, innerMutes } from './hand.ts';
 import { findVoicings } from './search.ts';
 import { type Family, positionOf, type Voicing } from './voicing.ts';
 
@@ -116,7 +116,7 @@ export interface OpenKeyShape extends KeyShape {
 /** Open chords reach this far above the nut or the capo. */
 const OPEN_FRETS = 4;
 
-/** The key's seven chords as open chords, the root lowest: those that are taught, or lie as easily; null where the instrument has none. */
+/** The key's seven chords as the open chords that are taught, the root lowest; null where there is none. */
 export function keyInOpenChords(key: Key, depth: KeyDepth, instrument: Instrument): readonly OpenKeyShape[] {
   const maxFret = Math.min(instrument.frets, instrument.capo + OPEN_FRETS);
   return harmonize(key, depth).map(({ number, chord }) => {
@@ -125,7 +125,7 @@ export function keyInOpenChords(key: Key, depth: KeyDepth, instrument: Instrumen
       ({ omitted, difficulty, frets }) => omitted.length === 0 && difficulty <= COMFORTABLE && innerMutes(frets) === 0,
     );
     const taught = voicings.find(({ frets }) => gripOf(frets, instrument.tuning, instrument.capo)?.open === true);
-    const voicing = taught ?? whole.find(({ difficulty, frets }) => difficulty <= EASY && frets.at(-1) !== null) ?? null;
+    const voicing = taught ?? null;
     const forms = voicing === null ? { easier: null, fuller: null } : neighboursOf(voicing, whole, instrument);
     return { number, chord, voicing, folded: false, ...forms };
   });

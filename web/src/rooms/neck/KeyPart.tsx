@@ -241,7 +241,9 @@ function Missing({
   labels,
 }: { readonly shape: KeyShape; readonly family: Family } & Pick<RoomPartProps, 'instrument' | 'naming' | 'labels'>) {
   const found = useShapes(shape.chord, instrument, { maxFret: instrument.comfortFret });
-  const instead = found.data === undefined ? null : comfortOf(family, found.data.voicings, instrument).instead;
+  const shapes = found.data?.voicings ?? [];
+  // where there is no open chord the usual grip stands in
+  const instead = family === 'open' ? (shapes[0] ?? null) : comfortOf(family, shapes, instrument).instead;
   const title = chordTitle(shape.chord, instrument, naming);
   return (
     <>
