@@ -23,7 +23,7 @@ export function parseChord(text: string): Result<Chord> {
   if (/^[Hh]/.test(text)) return failure({ code: 'chord-german', text }, 0, 1);
   const root = scanNote(text);
   if ('ok' in root) return root.fault.code === 'note-letter' ? failure({ code: 'token-unreadable', text }, 0, text.length) : root;
-  const slash = /\d\/(?:6|9|11|13)$/.test(text) ? -1 : slashIndex(text);
+  const slash = !text.includes('/') || /\d\/(?:6|9|11|13)$/.test(text) ? -1 : slashIndex(text);
   const end = slash < 0 ? text.length : slash;
   const formula = parseQuality(sixNine(text.slice(root.end, end)), root.end);
   if (!formula.ok) return formula;
@@ -43,7 +43,7 @@ function parseBass(text: string, start: number): Result<Note> {
 
 /** `6/9` written without its slash, which is no bass. */
 export function sixNine(quality: string): string {
-  return quality.replace('6/9', '69');
+  return quality.includes('/') ? quality.replace('6/9', '69') : quality;
 }
 
 /** The chord in letters, in one plain spelling unless a school is given: `Ebm7b5`, `D/F#`. */

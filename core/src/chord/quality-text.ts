@@ -21,8 +21,11 @@ const SIGNS: Readonly<Record<string, string>> = Object.fromEntries(
   // one character for one, so that places stay places
   [...'−–♭♯°ºØ∆Δ^⁰¹²³⁴⁵⁶⁷⁸⁹⁺⁻⁽⁾ᵃᵇᵈᵉᵍⁱʲᵐⁿᵒˢᵘ'].map((sign, place) => [sign, [...'--b#ooø△△△0123456789+-()abdegijmnosu'][place] as string]),
 );
+/** Text without any of the signs: all of ASCII but the caret. */
+const PLAIN = /^[ -\]_-~]*$/;
 const SIGN = new RegExp(`[${Object.keys(SIGNS).join('').replace('^', '\\^')}]`, 'gu');
 
+const MAJOR_BEGINS = 'mM△j';
 const MAJOR_SIGNS = ['maj', 'Maj', 'MAJ', '△', 'j'];
 const FAMILY_SIGNS: readonly (readonly [string, Family])[] = [
   ['min', 'minor'],
@@ -70,7 +73,7 @@ const NUMBERED: Readonly<Record<string, Formula>> = {
  */
 export function parseQuality(text: string, offset = 0): Result<Formula> {
   if (text === '') return success(TRIAD);
-  const plain = text.replace(SIGN, (sign) => SIGNS[sign] as string);
+  const plain = PLAIN.test(text) ? text : text.replace(SIGN, (sign) => SIGNS[sign] as string);
   if (plain === '5') return success(POWER);
   if (plain === 'alt') return success(ALTERED_FORMULA);
   const reading: Reading = { text: plain, at: 0, family: 'major', extension: 'none', majorSeventh: false, implied: 0, formula: 0 };
@@ -139,6 +142,7 @@ function readMajorFamily(reading: Reading): boolean {
 
 /** `C(maj7)`: the seventh alone in its parenthesis. */
 function startsMajorParenthesis({ text, at }: Reading): boolean {
+  if (text[at] !== '(') return false;
   return /^\((?:maj|Maj|MAJ|ma|MA|M|j|△)(?:7|9|11|13)\)/.test(text.slice(at)) || /^\(△\)/.test(text.slice(at));
 }
 
@@ -157,6 +161,8 @@ function readMajorSeventhSign(reading: Reading): void {
 
 /** `ma` counts only before a number: `madd9` is a minor chord. */
 function takeMajorSign(reading: Reading): boolean {
+  const first = reading.text[reading.at];
+  if (first === undefined || !MAJOR_BEGINS.includes(first)) return false;
   if (takeAny(reading, MAJOR_SIGNS)) return true;
   if (/^(?:ma|MA)\d/.test(reading.text.slice(reading.at, reading.at + 3))) return takeAny(reading, ['ma', 'MA']);
   return !reading.text.startsWith('MI', reading.at) && take(reading, 'M');
@@ -170,9 +176,9 @@ function readDepartures(reading: Reading): Failure | undefined {
   let depth = parenthesesBefore(reading);
   while (reading.at < reading.text.length) {
     const start = reading.at;
-    if (EMPTY_PARENTHESES.test(reading.text.slice(start))) return unknown(reading);
     const nested = takeParenthesis(reading);
     depth += nested;
+    if (nested > 0 && EMPTY_PARENTHESES.test(reading.text.slice(start))) return unknown({ ...reading, at: start });
     const fault = nested !== 0 || take(reading, ',') || take(reading, ' ') ? undefined : readDeparture(reading, depth > 0);
     if (fault !== undefined) return fault;
     if (depth < 0) return unknown({ ...reading, at: start });
@@ -194,17 +200,30 @@ function parenthesesBefore(reading: Reading): number {
 
 function readDeparture(reading: Reading, inside: boolean): Failure | undefined {
   const start = reading.at;
-  const suspension = takePair(reading, SUSPENSIONS);
+  const first = reading.text[start];
+  // most departures are alterations
+  if (first === 'b' || first === '#') return readAlteration(reading, start);
+  const suspension = first === 's' ? takePair(reading, SUSPENSIONS) : undefined;
   if (suspension !== undefined) return suspend(reading, suspension, start);
   if (inside && takeMajorSign(reading)) return majorSeventhOf(reading, start);
-  if (takeAny(reading, ['add', 'Add'])) return readAddition(reading, start);
-  if (takeAny(reading, ['omit', 'no'])) return readOmission(reading, start);
-  if (takeAny(reading, ['alt.', 'alt'])) return readAltered(reading, start);
+  const worded = WORDS.find(([words]) => takeAny(reading, words));
+  if (worded !== undefined) return worded[1](reading, start);
+  return readSigned(reading, start, inside);
+}
+
+/** Departures that begin with a word. */
+const WORDS: readonly (readonly [readonly string[], (reading: Reading, start: number) => Failure | undefined])[] = [
+  [['add', 'Add'], readAddition],
+  [['omit', 'no'], readOmission],
+  [['alt.', 'alt'], readAltered],
+];
+
+function readSigned(reading: Reading, start: number, inside: boolean): Failure | undefined {
   if (start > 0 && take(reading, 'aug')) return raiseFifth(reading, start);
   if (start > 0 && take(reading, '/')) return readStroke(reading, start);
   if (start === 0 && take(reading, '2')) return add(reading, NINTH);
-  const stacked =
-    inside && reading.extension !== 'none' ? STROKED.find((candidate) => candidate !== '6' && take(reading, candidate)) : undefined;
+  const mayStack = inside && reading.extension !== 'none';
+  const stacked = mayStack ? STROKED.find((candidate) => candidate !== '6' && take(reading, candidate)) : undefined;
   return stacked === undefined ? readAlteration(reading, start) : add(reading, findTone(stacked) as Formula);
 }
 
