@@ -220,8 +220,17 @@ function localPart(index: number, heard: Heard): LocalPart | null {
   return scene.here.class === 'dominant' ? null : { part: 'one', target };
 }
 
+/** 1 over 5 in front of the 5 holds it back and belongs to it: a cadential six-four. */
+function isSixFour({ here, home, step, nextStep }: Scene): boolean {
+  return step === 0 && nextStep === FIVE && stepOf(home, here.bass) === FIVE && !here.foreignBass;
+}
+
+const FIVE = 7;
+
 /** What the chord does: by its degree at home, by what it points at away from it. */
-function functionOf({ kind }: Claim, { step, home, here }: Scene): HarmonicFunction | 'other' {
+function functionOf({ kind }: Claim, scene: Scene): HarmonicFunction | 'other' {
+  const { step, home, here } = scene;
+  if (kind === 'diatonic' && isSixFour(scene)) return 'dominant';
   switch (kind) {
     case 'secondary-dominant':
     case 'secondary-leading-tone':

@@ -43,14 +43,15 @@ export function printRoman(chord: NumberChord, inversions: Inversions = 'figures
 }
 
 const MINOR_SEVENTH = -2;
+const MAJOR_SEVENTH = 5;
 
 /**
  * The figures of an inverted triad or seventh chord; undefined for other chords and for a foreign
- * bass. A triad over its ♭7 is a seventh chord in its last inversion.
+ * bass. A triad over its ♭7 or 7 is a seventh chord in its last inversion.
  */
 function figuresOf({ degree, formula, bass }: NumberChord): string | undefined {
   const tones = formulaTones(formula);
-  if (tones.length === 3 && bass === degree + MINOR_SEVENTH) return SEVENTH_FIGURES[7];
+  if (tones.length === 3 && (bass === degree + MINOR_SEVENTH || bass === degree + MAJOR_SEVENTH)) return SEVENTH_FIGURES[7];
   const lowest = tones.find(({ interval }) => degree + interval === bass)?.number;
   const seventh = tones.some(({ number }) => number === 7);
   if (lowest === undefined || tones.length !== (seventh ? 4 : 3)) return undefined;

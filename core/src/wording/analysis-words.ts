@@ -181,7 +181,6 @@ export function patternWords({ kind, tonic, minor, round }: Pattern, naming: Nam
 
 /** What else the rules say of a chord: the runner-up is never hidden. */
 export function runnerUpWords({ reading, others }: AnalyzedChord): string {
-  if (others.length === 0) return '';
   const close = (cost: number) => (cost - reading.cost < CLOSE ? ', close behind' : '');
   return `It could also be ${others.map(({ kind, cost }) => `${READING_NAMES[kind]}${close(cost)}`).join(', or ')}.`;
 }

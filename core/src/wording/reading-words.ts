@@ -192,7 +192,7 @@ function opensBare({ index, key, chord, naming }: Told, name: string): string | 
 function sixFour(told: Told, name: string): string | undefined {
   const { chord, after, key, naming } = told;
   const overFive = chord.chord.bass !== null && chroma(chord.chord.bass) === chroma(key.tonic + 1);
-  if (!overFive || !isTonic(told, chord) || after === null || stepOf(told, after) !== 7) return undefined;
+  if (!overFive || stepOf(told, chord) !== 0 || after === null || stepOf(told, after) !== 7) return undefined;
   const falls = stepsInto(chord.chord, after.chord).filter(({ by }) => by < 0);
   return `${name} holds back ${nameChord(after.chord, naming)}: over the same bass ${movesText(falls, naming)} (a cadential six-four).`;
 }
@@ -223,8 +223,9 @@ function answers(told: Told, name: string): string | undefined {
 /** A 2 or 4 in front of the 5. */
 function prepares(told: Told, name: string): string | undefined {
   const { chord, after, naming } = told;
-  if (chord.function !== 'subdominant' || after === null || after.region !== chord.region || stepOf(told, after) !== 7) return undefined;
-  if (after.function !== 'dominant') return undefined;
+  if (chord.function !== 'subdominant' || after === null || after.region !== chord.region) return undefined;
+  // the 5, or 1 over 5 that holds it back
+  if (after.function !== 'dominant' || ![7, 0].includes(stepOf(told, after))) return undefined;
   const next = nameChord(after.chord, naming);
   const kept = commonNotes(chord.chord, after.chord);
   const moves = stepsInto(chord.chord, after.chord);

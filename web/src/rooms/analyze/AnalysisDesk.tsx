@@ -270,7 +270,7 @@ function useSelected(analysis: Analysis, index: number, scale: ChordScale | null
         : {
             chord: chord.chord,
             heardIn: region.key,
-            why: [...readingWords(analysis, index, naming), runnerUpWords(chord)],
+            why: [...readingWords(analysis, index, naming), ...(chord.others.length > 0 ? [runnerUpWords(chord)] : [])],
             ...(scale === null ? {} : { scale: { tonic: scale.tonic, scale: scale.scale } }),
           },
     );

@@ -29,7 +29,7 @@ export function ReadingPart(props: AnalyzePartProps) {
     <div className="grid gap-x-8 gap-y-4 lg:grid-cols-2">
       <div className="flex flex-col gap-2">
         <p className="text-[17px] font-semibold">{readingLabel(chord) ?? READING_NAMES.diatonic}</p>
-        <p className="text-[15px] text-quiet">{runnerUpWords(chord)}</p>
+        {chord.others.length > 0 && <p className="text-[15px] text-quiet">{runnerUpWords(chord)}</p>}
         {without !== undefined && (
           <p className="text-[15px]">
             Without the optional chords it is {withArticle(READING_NAMES[without.reading.kind])}
