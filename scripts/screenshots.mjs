@@ -82,7 +82,8 @@ const PICTURES = [
     path: '/neck?key=G',
     act: async (page) => {
       await page.getByRole('tab', { name: 'Key' }).click();
-      await page.getByRole('radio', { name: 'Formula' }).click();
+      await page.getByRole('radio', { name: 'Fingers' }).click();
+      await page.getByRole('radio', { name: 'Sevenths' }).click();
       await page.getByRole('button', { name: /^Em7/ }).click();
     },
   },
