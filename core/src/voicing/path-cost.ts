@@ -1,4 +1,5 @@
 import type { Instrument } from '../fretboard/instrument.ts';
+import { gripOf } from './grips.ts';
 import { type Family, positionOf, type Voicing } from './voicing.ts';
 
 /** What a player asks of a path. */
@@ -60,7 +61,11 @@ const WEIGHT = {
   /** Per point of difficulty, and per tone left out. */
   difficulty: 0.3,
   omitted: 0.4,
+  /** An open or barre shape that nobody is taught. */
+  untaught: 3,
 } as const;
+
+const STRUMMED: readonly Family[] = ['open', 'barre-6', 'barre-5'];
 
 export function standingOf(voicing: Voicing, instrument: Instrument): Standing {
   const position = positionOf(voicing.frets, instrument.capo);
@@ -69,9 +74,19 @@ export function standingOf(voicing: Voicing, instrument: Instrument): Standing {
     position: position === instrument.capo ? null : position,
     top: Math.max(...voicing.tones.map(({ midi }) => midi)),
     classes: voicing.tones.reduce((bits, { midi }) => bits | (1 << (midi % 12)), 0),
-    shape: WEIGHT.difficulty * voicing.difficulty + WEIGHT.omitted * voicing.omitted.length,
+    shape:
+      WEIGHT.difficulty * voicing.difficulty +
+      WEIGHT.omitted * voicing.omitted.length +
+      (isTaught(voicing, instrument) ? 0 : WEIGHT.untaught),
   };
 }
+
+function isTaught({ families, frets }: Voicing, { tuning, capo }: Instrument): boolean {
+  return !STRUMMED.includes(families[0]) || tuning.length < GUITAR_STRINGS || gripOf(frets, tuning, capo) !== undefined;
+}
+
+/** Fewer strings have no grips that are taught. */
+const GUITAR_STRINGS = 6;
 
 /** What going from one shape to the next costs; the first shape of a path costs only itself. */
 export function costOf(from: Standing | null, to: Standing, limits: PathLimits): StepCost {
