@@ -39,10 +39,20 @@ export function openingOf(song: SongFacts, length: number): SongFacts {
  */
 export function findHomes(song: SongFacts, given: Home | null, opensSection: readonly boolean[]): FoundHomes {
   let found = homesWithout(song, given, opensSection);
-  for (const echo of findEchoes(song.chords)) {
+  for (const echo of longest(findEchoes(song.chords))) {
     if (mayMove(song.chords, echo, found.question.settled)) found = withMoved(found, song, given, echo) ?? found;
   }
   return found;
+}
+
+/** No song moves more often; what is longer than any song must still be read at once. */
+const MOST_ECHOES = 16;
+
+/** The longest echoes, from left to right. */
+function longest(echoes: readonly Echo[]): readonly Echo[] {
+  if (echoes.length <= MOST_ECHOES) return echoes;
+  const kept = [...echoes].sort((a, b) => b.changes - a.changes).slice(0, MOST_ECHOES);
+  return kept.sort((a, b) => a.from - b.from);
 }
 
 /** The homes of a song in which nothing is taken to have moved. */
