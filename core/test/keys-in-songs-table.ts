@@ -145,5 +145,6 @@ export const KEYS_IN_SONGS: readonly string[] = [
   'C F G C F G D G A D G A D | C@0 D@6',
   'E A B A E A B A F Bb C Bb F Bb C Bb E A B A | E@0 F@8 E@16',
   'Em C G D Em C G D B7 F#m D A E F#m D A E | Em@0 F#m@9',
+  'C Am C Am D Bm D Bm | C@0 D@4',
   'G Em C D G Em C D A F#m D E A F#m D E B G#m E F# B | G@0 A@8 B@16',
 ];

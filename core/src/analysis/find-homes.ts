@@ -132,23 +132,27 @@ function leads(home: Home, facts: ChordFacts): boolean {
  * believed by itself, and what comes back as it was the most.
  */
 function believed({ changes, shift }: Echo): number {
-  const moved = changes < 5 ? 0.6 * (changes - 5) : 0.9 * (changes - 5);
+  const moved = SHORT[changes] ?? 0.9 * (changes - 5);
   return shift === 0 ? moved + COMES_BACK : moved;
 }
 
+const SHORT: Readonly<Record<number, number>> = { 3: -1.2, 4: -0.5 };
 const COMES_BACK = 3;
 
 const SURE = 6;
+const FEWEST = 3;
 const SCALE_SIZE = 7;
 
 /**
  * Whether a stretch can bring a key at all: it is transposed, or something before it was. A short one that falls by fifths
- * is a sequence, and one whose notes, with those of its model, fit in one scale is a figure within a key.
+ * is a sequence, and one of three chords whose notes, with those of its model, fit in one scale is a figure within a key.
  */
 function mayMove(chords: readonly ChordFacts[], { from, to, source, shift, changes }: Echo, { starts }: Settled): boolean {
   if (shift === 0) return starts.length > 0;
   if (changes >= SURE) return true;
   if (isSequence(chords.slice(from, to + 1))) return false;
+  if (changes > FEWEST) return true;
+
   const both = [...chords.slice(from, to + 1), ...chords.slice(source, source + to - from + 1)];
   const pitches = both.reduce((mask, facts) => mask | facts.mask, 0);
   return [...pitches.toString(2)].filter((bit) => bit === '1').length > SCALE_SIZE;

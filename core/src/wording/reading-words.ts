@@ -3,7 +3,6 @@ import { type Chord, chordNotes } from '../chord/chord.ts';
 import { formulaOf, holdsAll, holdsAny } from '../chord/formula.ts';
 import { chordOnTonic, type NumberChord } from '../degree/degree.ts';
 import { mod } from '../fault.ts';
-
 import { printScale } from '../key/key-text.ts';
 import { numberInWords } from '../naming/in-words.ts';
 import { DEFAULT_NAMING, type Naming, nameChord, nameNote } from '../naming/naming.ts';
