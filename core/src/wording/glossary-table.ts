@@ -293,6 +293,24 @@ export const GLOSSARY_TABLE: readonly GlossaryEntry[] = [
     example: '{57} {1}.',
   },
   {
+    term: 'Picardy third',
+    also: ['Picardy cadence'],
+    sentence: 'A major 1 at the end of a song in minor.',
+    example: '{4-} {57} {1}.',
+  },
+  {
+    term: 'cadential six-four',
+    also: ['six-four', '1 over 5'],
+    sentence: 'The 1 over the bass of the 5, which holds the 5 back and falls into it.',
+    example: '{1/5} {57} {1}.',
+  },
+  {
+    term: 'walking bass',
+    also: ['bass line', 'descending bass'],
+    sentence: 'Basses that move by step under the chords, by inversions and passing notes.',
+    example: '{1} {5/7} {6-} {1/5} {4}.',
+  },
+  {
     term: 'modulation',
     also: ['key change', 'pivot'],
     sentence: 'The home moves to another key and a cadence there confirms it; a pivot is a chord of both keys.',
