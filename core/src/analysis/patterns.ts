@@ -95,11 +95,17 @@ function turnarounds(question: PatternQuestion): readonly Found[] {
 function cadences(question: PatternQuestion): readonly Found[] {
   return question.chords.flatMap((here, index) => {
     const next = question.chords[index + 1];
-    const kind = next === undefined ? undefined : cadenceOf(here, next);
+    const found = next === undefined ? undefined : cadenceOf(here, next);
+    // where a loop goes on from its 5 every time nobody is deceived
+    const kind = found === 'deceptive-cadence' && isLooped(question, index) ? undefined : found;
     const closing = kind === undefined || next === undefined ? [] : [pattern(kind, next.tonic, index, index + 1, next.home.mode.minor)];
     const stops = stopsOnFive(here) ? [pattern('half-cadence', here.tonic, Math.max(0, index - 1), index, here.home.mode.minor)] : [];
     return [...closing, ...stops];
   });
+}
+
+function isLooped({ loops }: PatternQuestion, index: number): boolean {
+  return loops.some(({ from, to }) => index >= from && index <= to);
 }
 
 function cadenceOf({ facts }: PatternChord, next: PatternChord): PatternKind | undefined {
