@@ -108,6 +108,16 @@ test('the key up the neck and in one position, heard and on a study sheet with s
   test.setTimeout(90_000);
   await openNeck(page, '?key=G');
   await page.keyboard.press('2');
+  // a beginner sees the open chords first, and what there is none of
+  const open = page.getByRole('list', { name: 'G: open' });
+  await expect(open.getByRole('listitem')).toHaveCount(7);
+  await expect(open.getByRole('button', { name: /easier 32000x/ })).toBeVisible();
+  await expect(open).toContainText('no open chord; the best replacement');
+  await page.getByLabel('Family').selectOption('drop-2');
+  await page.getByRole('radio', { name: 'One root, tone by tone' }).click();
+  await expect(page.getByRole('list', { name: 'G: drop-2' }).getByRole('listitem')).toHaveCount(5);
+  await expect(page.getByText(/^to G7: Strings 6 5 3 stay, string 4 down 1 fret/)).toBeVisible();
+  await page.getByRole('radio', { name: 'Up the neck' }).click();
   await page.getByLabel('Family').selectOption('barre-6');
   const chords = page.getByRole('list', { name: /^G: barre/ });
   await expect(chords.getByRole('listitem')).toHaveCount(7);
@@ -186,7 +196,11 @@ test('runs: scale, arpeggios and sweep as tab, with a staff, played with a click
   await expect(page.getByRole('img', { name: 'G: sevenths, note by note, as tab' })).toBeVisible();
   await page.getByRole('radio', { name: 'Sweep' }).click();
   await expect(page.getByRole('img', { name: 'G: two-shape sweep, as tab' })).toBeVisible();
-  await page.getByLabel('First fret').fill('15');
+  await page.getByLabel('Which chords').selectOption('triads');
+  await page.getByLabel('Strings').selectOption({ label: '5 4 3 2 1' });
+  await page.getByLabel('from the root').check();
+  await expect(page.getByRole('img', { name: 'G: triads, five-string sweep, as tab' })).toBeVisible();
+  await page.getByLabel('First fret').fill('5');
   await page.getByRole('button', { name: 'Play with a click' }).click();
   await expect(page.getByRole('button', { name: 'Stop' })).toBeVisible();
   await page.getByRole('button', { name: 'Stop' }).click();
