@@ -55,7 +55,8 @@ export function ChartedNotice({ charted, input }: { readonly charted: SheetInput
       role="status"
       className="sticky bottom-2 z-10 mx-auto mt-2 flex w-fit items-center gap-3 rounded-lg border border-hairline bg-raised px-3 py-1 text-[15px]"
     >
-      In this key that is {chartText(charted.asCharted)}.<Button onClick={input.keepTyped}>Keep {chartText(charted.asTyped)}</Button>
+      Written as {chartText(charted.asCharted)}, as the key has it.
+      <Button onClick={input.keepTyped}>Keep {chartText(charted.asTyped)}</Button>
     </p>
   );
 }

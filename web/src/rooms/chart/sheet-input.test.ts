@@ -278,6 +278,18 @@ describe('letters on a raised degree', () => {
     expect(sheet.input.get().charted).toBeNull();
   });
 
+  test('it is said until the next step, or until it is undone', () => {
+    const sheet = sheetOn('key: Ab\n\n1 4 5\n');
+    sheet.input.select(0, 0);
+    press(sheet, 'E');
+    sheet.input.select(2, 0);
+    expect(sheet.input.get().charted).toMatchObject({ asTyped: '#5', asCharted: 'b6' });
+    sheet.input.select(1, 0);
+    expect(sheet.input.get().charted).toBeNull();
+    press(sheet, 'E Enter Ctrl+z');
+    expect([numbers(sheet), sheet.input.get().charted]).toEqual(['b6 | 4 | 5', null]);
+  });
+
   test('numbers, and letters that are no major chord, are left alone', () => {
     const sheet = sheetOn('key: Ab\n\n1 4\n');
     sheet.input.select(0, 0);

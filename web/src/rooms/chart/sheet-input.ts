@@ -100,14 +100,16 @@ export class SheetInput implements KeyedSheet {
 
   /** A bar pressed with a finger: what was being typed is written first, and stays open where it cannot be read. */
   readonly select = (bar: number, chord: number, reach = false): void => {
+    const said = this.#saidAlready();
     if (!this.finish()) return;
     const reaches = reach || this.#state.reaching;
-    this.#put({ selection: reaches ? reachTo(this.selection, bar) : choose(bar, chord), reaching: false });
+    this.#put({ selection: reaches ? reachTo(this.selection, bar) : choose(bar, chord), reaching: false, ...said });
   };
 
   /** Chooses by key or from elsewhere on the desk; what was being typed is written first. */
   readonly choose = (selection: BarSelection | null): void => {
-    if (this.finish()) this.#put({ selection, focus: this.#state.focus + 1 });
+    const said = this.#saidAlready();
+    if (this.finish()) this.#put({ selection, focus: this.#state.focus + 1, ...said });
   };
   readonly reach = (reaching: boolean): void => this.#put({ reaching });
   readonly walk = (step: 1 | -1): void => {
@@ -249,6 +251,11 @@ export class SheetInput implements KeyedSheet {
     return chartedLetters(this.#document.chart(), { bar, isNew, typed: this.meant(typing), lettersFrom: this.#reading.lettersFrom(bar) });
   };
 
+  /** What was said of the last bar written is forgotten by the next step; what is only now being typed is said first. */
+  #saidAlready(): Partial<SheetInputState> {
+    return this.#state.typing === null ? { charted: null } : {};
+  }
+
   /** Writes the degrees as they were typed after all. */
   readonly keepTyped = (): void => {
     const { charted } = this.#state;
@@ -362,6 +369,7 @@ export class SheetInput implements KeyedSheet {
       this.#typing({ text: was, caret: was.length, whole: was !== '', fresh: was === '', fault: null });
       return;
     }
+    this.#put({ charted: null });
     step();
     const { typing } = this.#state;
     if (typing !== null && this.bars > 0) this.open(Math.min(typing.bar, this.bars - (typing.isNew ? 0 : 1)));

@@ -95,7 +95,7 @@ export function KeyPart({ instrument, naming, labels }: RoomPartProps) {
       <KeyNeck current={current} held={held} next={playing ? undefined : next} instrument={instrument} naming={naming} labels={labels} />
       <div className="flex flex-wrap items-center gap-3">
         <KeyFields wish={wish} sets={sets} instrument={instrument} onChange={(part) => setWish({ ...wish, ...part })} />
-        <span className="ml-auto flex items-center gap-2">
+        <span className="ml-auto flex flex-wrap items-center gap-2">
           <TempoField tempo={tempo} onTempo={setTempo} />
           <Button onClick={hear} disabled={held.length === 0}>
             {playing ? <Square size={17} /> : <Play size={17} />} {playing ? 'Stop' : 'Hear them'}
