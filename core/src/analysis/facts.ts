@@ -94,3 +94,13 @@ export function canPull(facts: ChordFacts): boolean {
   if (facts.class === 'dominant' || facts.class === 'augmented') return true;
   return facts.class === 'major' && !facts.seventh;
 }
+
+/** A 5 whose third waits: suspended, with its ♭7. */
+export function isSuspendedFive({ class: kind, seventh }: ChordFacts): boolean {
+  return kind === 'suspended' && seventh;
+}
+
+/** A dominant seventh, or one whose third waits. */
+export function isFive(facts: ChordFacts): boolean {
+  return facts.class === 'dominant' || isSuspendedFive(facts);
+}

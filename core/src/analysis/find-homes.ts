@@ -1,6 +1,5 @@
-import { type ChordFacts, canPull } from './facts.ts';
+import { type ChordFacts, canPull, isSuspendedFive } from './facts.ts';
 import { type Home, isSameHome, stepOf } from './home.ts';
-import { isSuspendedDominant } from './key-evidence.ts';
 import { costBook, judgeHome, type KeyCandidate, rankHomes, type SongFacts } from './key-finding.ts';
 import { findLoops, periodOf } from './loops.ts';
 import { type Echo, findEchoes } from './moved.ts';
@@ -117,7 +116,7 @@ function leadInto({ chords, loops, settled }: RegionQuestion, from: number, home
 function leads(home: Home, facts: ChordFacts): boolean {
   switch (stepOf(home, facts.root)) {
     case 7:
-      return canPull(facts) || isSuspendedDominant(facts);
+      return canPull(facts) || isSuspendedFive(facts);
     case 11:
       return facts.class === 'diminished' || facts.class === 'half-diminished';
     case 2:

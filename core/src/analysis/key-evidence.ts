@@ -1,6 +1,6 @@
 import { mod } from '../fault.ts';
 import type { ChordFacts } from './facts.ts';
-import { canPull } from './facts.ts';
+import { canPull, isFive, isSuspendedFive } from './facts.ts';
 import type { Home } from './home.ts';
 
 /** What speaks for or against a key, apart from the chords one by one. */
@@ -66,7 +66,7 @@ export function isRelativeCadence({ tonic, mode }: Home, round: readonly ChordFa
   if (!mode.minor) return false;
   const [from, to] = [at(round, index - 1), round[index] as ChordFacts];
   if (mod(from.root - tonic, 12) !== RELATIVE_FIVE || mod(to.root - tonic, 12) !== RELATIVE_ONE) return false;
-  return (canPull(from) || isSuspendedDominant(from)) && to.class === 'major' && !isOnCircle(round, index);
+  return (canPull(from) || isSuspendedFive(from)) && to.class === 'major' && !isOnCircle(round, index);
 }
 
 const FIFTH_DOWN = 5;
@@ -86,15 +86,6 @@ function isOnCircle(round: readonly ChordFacts[], index: number): boolean {
 
 function at(round: readonly ChordFacts[], index: number): ChordFacts {
   return round[mod(index, round.length)] as ChordFacts;
-}
-
-/** A 5 whose third waits: suspended, with its ♭7. */
-export function isSuspendedDominant({ class: kind, seventh }: ChordFacts): boolean {
-  return kind === 'suspended' && seventh;
-}
-
-function isFive(facts: ChordFacts): boolean {
-  return facts.class === 'dominant' || isSuspendedDominant(facts);
 }
 
 /** How much the last chord rests on the home: it came by its 5 or comes round to the first chord's root, came from its 4, or just stops there. */

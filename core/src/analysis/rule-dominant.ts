@@ -1,4 +1,4 @@
-import { type ChordFacts, canPull } from './facts.ts';
+import { type ChordFacts, canPull, isFive } from './facts.ts';
 import { isTarget } from './home.ts';
 import { promiseCost, promiseTo, resolutionTo } from './promise.ts';
 import type { Claim } from './reading.ts';
@@ -59,11 +59,6 @@ function localTarget(scene: Scene): number | null {
   const slides = fall === HALF_STEP_DOWN || afterThat?.root === (after.root + HALF_STEP_DOWN) % 12;
   const target = slides ? slid : (nextStep + FIFTH_DOWN) % 12;
   return isTarget(home, target) ? target : null;
-}
-
-/** A dominant seventh, or one whose third is held back. */
-function isFive({ class: kind, seventh }: ChordFacts): boolean {
-  return kind === 'dominant' || (kind === 'suspended' && seventh);
 }
 
 /** Before the key's own 5 it is no visitor's 2 but a 2 of another colour; the backdoor and a dominant at rest in a blues have none. */

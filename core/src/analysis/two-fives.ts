@@ -1,5 +1,5 @@
 import { mod } from '../fault.ts';
-import type { ChordFacts } from './facts.ts';
+import { type ChordFacts, isFive } from './facts.ts';
 
 /** A ii–V wherever it stands, with the chord it arrives at. Indices count chords. */
 export interface TwoFive {
@@ -36,7 +36,7 @@ function twoFiveAt(chords: readonly ChordFacts[], index: number, at: number): Tw
   const goal = fall === FALL ? mod(five.root + FALL, 12) : mod(five.root + HALF_STEP_DOWN, 12);
   const end = lastOfSame(chords, at);
   const one = chords[end + 1]?.root === goal ? end + 1 : null;
-  const pulls = chords.slice(at, end + 1).some((facts) => facts.class === 'dominant' || (facts.class === 'suspended' && facts.seventh));
+  const pulls = chords.slice(at, end + 1).some(isFive);
   const dominant = pulls || (fall === FALL && one !== null && five.class === 'major');
   if (!dominant || (fall !== FALL && fall !== HALF_STEP_DOWN)) return undefined;
   const arrival = one === null ? undefined : chords[one]?.class;
