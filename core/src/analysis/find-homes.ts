@@ -151,7 +151,6 @@ function mayMove(chords: readonly ChordFacts[], { from, to, source, shift, chang
   if (changes >= SURE) return true;
   if (isSequence(chords.slice(from, to + 1))) return false;
   if (changes > FEWEST) return true;
-
   const both = [...chords.slice(from, to + 1), ...chords.slice(source, source + to - from + 1)];
   const pitches = both.reduce((mask, facts) => mask | facts.mask, 0);
   return [...pitches.toString(2)].filter((bit) => bit === '1').length > SCALE_SIZE;
