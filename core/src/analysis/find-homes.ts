@@ -13,7 +13,7 @@ export interface FoundHomes {
   readonly regions: readonly HomeRegion[];
   /** What was asked to find them, and what that way through the song costs. */
   readonly question: RegionQuestion;
-  readonly cost: number;
+  readonly cost: () => number;
 }
 
 /** A progression as a song to be judged: one round of it. */
@@ -64,7 +64,7 @@ function homesWithout(song: SongFacts, given: Home | null, opensSection: readonl
 
 function wayThrough(question: RegionQuestion): FoundHomes {
   const regions = findRegions(question);
-  return { candidates: question.candidates, regions, question, cost: wayCost(question, regions) };
+  return { candidates: question.candidates, regions, question, cost: () => wayCost(question, regions) };
 }
 
 const UNSETTLED: Settled = { homes: [], starts: [] };
@@ -88,7 +88,7 @@ function withMoved(found: FoundHomes, song: SongFacts, given: Home | null, echo:
   const fixed = chords.slice(0, echo.from).map((_, index) => (index < echo.from - lead ? homeAt(index) : null));
   const moved: Settled = { homes: [...fixed, ...homes], starts: [...settled.starts, echo.from] };
   const way = wayThrough({ ...found.question, candidates: withHomes(found.candidates, song, moved.homes), settled: moved });
-  return way.cost < found.cost + believed(echo) ? way : undefined;
+  return way.cost() < found.cost() + believed(echo) ? way : undefined;
 }
 
 /** The candidates, and the homes that only a part of the song is in: they are none for the whole. */

@@ -173,17 +173,16 @@ function cheapestPath(question: RegionQuestion, costs: readonly (readonly number
   const cameFrom: Int16Array[] = [];
   for (let index = 1; index < chords.length; index += 1) {
     const cheapest = leastOf(totals);
+    const least = totals[cheapest] as number;
     const next = new Float64Array(totals.length);
     const back = new Int16Array(totals.length);
     for (let key = 0; key < totals.length; key += 1) {
-      let [from, least] = [key, totals[key] as number];
-      const fromCheapest = (totals[cheapest] as number) + entrance(index, key, cheapest);
-      if (cheapest !== key && fromCheapest < least) [from, least] = [cheapest, fromCheapest];
-      const relative = relatives[key] as number;
-      const fromRelative = relative < 0 ? Number.POSITIVE_INFINITY : (totals[relative] as number) + entrance(index, key, relative);
-      if (fromRelative < least) [from, least] = [relative, fromRelative];
+      const stay = totals[key] as number;
+      // nothing is entered for less than the cheapest way so far
+      const [from, cost] =
+        stay > least ? bestWayIn({ totals, entrance, index, key }, stay, [cheapest, relatives[key] as number]) : [key, stay];
       back[key] = from;
-      next[key] = least + (costs[key]?.[index] as number);
+      next[key] = cost + (costs[key]?.[index] as number);
     }
     totals = next;
     cameFrom.push(back);
@@ -195,6 +194,24 @@ function cheapestPath(question: RegionQuestion, costs: readonly (readonly number
     path.push(key);
   }
   return path.reverse().map((at) => candidates[at] as KeyCandidate);
+}
+
+interface Step {
+  readonly totals: Float64Array;
+  readonly entrance: ReturnType<typeof entranceCosts>;
+  readonly index: number;
+  readonly key: number;
+}
+
+/** Where a key is come into from at a chord, and what that costs in all: from itself, or from one of the others. */
+function bestWayIn({ totals, entrance, index, key }: Step, stay: number, others: readonly number[]): readonly [from: number, cost: number] {
+  let [from, cost] = [key, stay];
+  for (const other of others) {
+    if (other < 0) continue;
+    const entering = (totals[other] as number) + entrance(index, key, other);
+    if (entering < cost) [from, cost] = [other, entering];
+  }
+  return [from, cost];
 }
 
 function leastOf(totals: Float64Array): number {
