@@ -79,7 +79,6 @@ export const NO_SYMBOLS: readonly (readonly [text: string, place: number])[] = [
   ['C( )', 1],
   ['H7', 0],
   ['c7', 0],
-  ['Cmaj', -1],
   ['Cx', 1],
   ['C7q', 2],
   ['C7(b9', 2],
