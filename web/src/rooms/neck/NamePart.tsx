@@ -17,6 +17,7 @@ import { Plus, Undo2, Volume2, X } from 'lucide-react';
 import { useState } from 'react';
 import { useParams } from 'react-router';
 import { useSong } from '../../api/songs.ts';
+import { chordTitle } from '../../parts/neck/chord-title.ts';
 import { tapDots } from '../../parts/neck/neck-view.ts';
 import { RoomNeck } from '../../parts/neck/RoomNeck.tsx';
 import { useSongEdit } from '../../parts/song/use-song-edit.ts';
@@ -83,7 +84,7 @@ export function NamePart({ instrument, naming, walk }: RoomPartProps) {
               )}
             </>
           ) : (
-            <Names names={likely(names)} naming={naming} onAdd={add} />
+            <Names names={likely(names)} naming={naming} instrument={instrument} onAdd={add} />
           )}
         </div>
       </section>
@@ -118,9 +119,11 @@ function TapActions({ sounding, canUndo, onUndo, onClear }: TapActionsProps) {
 function Names({
   names,
   naming,
+  instrument,
   onAdd,
 }: {
   readonly names: readonly ChordCandidate[];
+  readonly instrument: RoomPartProps['instrument'];
   readonly naming: RoomPartProps['naming'];
   readonly onAdd: (chord: Chord) => void;
 }) {
@@ -131,7 +134,7 @@ function Names({
       <ol className="flex flex-col gap-1">
         {names.map(({ chord, missing }, index) => (
           <li key={`${chord.root} ${chord.formula} ${chord.bass}`} className="flex min-h-12 items-center gap-4 border-b border-hairline">
-            <b className={`music-glyph ${index === 0 ? 'text-3xl' : 'text-xl'}`}>{nameChord(chord, naming)}</b>
+            <b className={`music-glyph ${index === 0 ? 'text-3xl' : 'text-xl'}`}>{chordTitle(chord, instrument, naming)}</b>
             {missing.length > 0 && (
               <span className="text-quiet">without {missing.map((note) => nameNote(note, naming.notes)).join(' and ')}</span>
             )}

@@ -8,7 +8,6 @@ import {
   type Key,
   leftRinging,
   type Naming,
-  nameChord,
   nameNote,
   neighboursOf,
   newBasses,
@@ -166,7 +165,7 @@ function Changes({
       {named.map(({ frets, string, note, name }) => (
         <li key={frets.join()}>
           {nameNote(note, naming.notes)} on string {string}:{' '}
-          <b className="music-glyph">{name === null ? '' : nameChord(name.chord, naming)}</b>{' '}
+          <b className="music-glyph">{name === null ? '' : chordTitle(name.chord, { capo }, naming)}</b>{' '}
           <span className="text-quiet">{printFrets(frets, capo)}</span>
         </li>
       ))}

@@ -15,7 +15,7 @@ import {
 } from '@aurora/core';
 import { FileDown, NotebookText, Volume2 } from 'lucide-react';
 import { useMemo, useState } from 'react';
-import { chordTitle } from '../../parts/neck/chord-title.ts';
+import { chordTitle, shapeTitle } from '../../parts/neck/chord-title.ts';
 import { useNeck } from '../../parts/neck/neck-store.ts';
 import { shapeDots, toneDots } from '../../parts/neck/neck-view.ts';
 import { RoomNeck } from '../../parts/neck/RoomNeck.tsx';
@@ -39,6 +39,7 @@ export function ShapesPart({ chord, heardIn, instrument, naming, labels, walk }:
   const [staff, setStaff] = useState(true);
   const { shape, fingering } = walk;
   const title = chordTitle(chord, instrument, naming);
+  const overCapo = shapeTitle(chord, instrument, naming);
   const one = show === 'shape' && shape !== null && fingering !== null;
   const dots = one
     ? shapeDots(shape, fingering, { labels, naming })
@@ -48,6 +49,7 @@ export function ShapesPart({ chord, heardIn, instrument, naming, labels, walk }:
     <div className="flex flex-col gap-3">
       <RoomNeck instrument={instrument} dots={dots} frets={one ? shape.frets : null} barres={one ? fingering.barres : []} sideways={!one}>
         <LetterSymbol view={letterView(chord, naming)} className="text-3xl leading-none font-bold" />
+        {overCapo !== null && <b className="music-glyph">= {overCapo}</b>}
         {one ? (
           <ShapeFacts
             shape={shape}

@@ -38,3 +38,13 @@ test.each(['C', 'G', 'Eb', 'F#m', 'Bb'])('arpeggios over the whole key of %s com
     }
   }
 });
+
+test('over a capo a run is named with the shape its player thinks of', () => {
+  const scene = {
+    chord: requireValue(parseChord('D')),
+    key: requireValue(parseKey('D')),
+    instrument: { ...STANDARD_GUITAR, capo: 2 },
+    naming: DEFAULT_NAMING,
+  };
+  expect(planRun({ ...FIRST_PLAN, kind: 'sweep', position: 5 }, scene).title).toBe('D = C shape: two-shape sweep');
+});

@@ -6,7 +6,6 @@ import {
   type Instrument,
   type Key,
   type Naming,
-  nameChord,
   nameKey,
   nameNote,
   type Picking,
@@ -16,6 +15,7 @@ import {
   scaleRun,
   sweepRun,
 } from '@aurora/core';
+import { chordTitle } from '../../parts/neck/chord-title.ts';
 import type { PlayStep } from '../../transport/player.ts';
 
 export type RunKind = 'scale' | 'arpeggio' | 'sweep';
@@ -113,7 +113,7 @@ export function planRun(plan: RunPlan, scene: RunScene): PlannedRun {
 
 function planScale(plan: RunPlan, { chord, key, instrument, naming }: RunScene) {
   const from = plan.from === 'chord' ? chord.root : key.tonic;
-  const over = plan.from !== 'chord' ? '' : ` from ${nameNote(from, naming.notes)}, over ${nameChord(chord, naming)}`;
+  const over = plan.from !== 'chord' ? '' : ` from ${nameNote(from, naming.notes)}, over ${chordTitle(chord, instrument, naming)}`;
   return {
     run: scaleRun(key, { ...plan, from: plan.from === 'position' ? null : from }, instrument),
     title: `${nameKey(key, naming)}${key.scale === 'major' ? ' major' : ''}${over}`,
@@ -125,7 +125,7 @@ function planSweep(plan: RunPlan, { chord, key, instrument, naming }: RunScene) 
   const { sweep, position, rooted, sweepScope: scope } = plan;
   const sets = SWEEP_SETS[sweep] ?? (SWEEP_SETS[0] as (typeof SWEEP_SETS)[number]);
   const one = scope === 'chord';
-  const what = one ? nameChord(chord, naming) : `${nameKey(key, naming)}: ${scope}`;
+  const what = one ? chordTitle(chord, instrument, naming) : `${nameKey(key, naming)}: ${scope}`;
   const shapes = sets[0]?.length === FIVE_STRINGS ? 'five-string sweep' : sets.length === 2 ? 'two-shape sweep' : 'sweep';
   return {
     run: sweepRun(chordsOf(scope, chord, key), { sets, position, rooted }, instrument),
@@ -154,7 +154,7 @@ function planArpeggio(plan: RunPlan, { chord, key, instrument, naming }: RunScen
     back: plan.back,
     picking: plan.picking,
   };
-  const what = one ? nameChord(chord, naming) : `${nameKey(key, naming)}: ${plan.scope}`;
+  const what = one ? chordTitle(chord, instrument, naming) : `${nameKey(key, naming)}: ${plan.scope}`;
   return { run: arpeggioRun(chords, wish, instrument), title: `${what}, note by note`, root: one ? chord.root : null };
 }
 
