@@ -26,7 +26,7 @@ export function PartsPage() {
     <main className="grid gap-8 p-6 xl:grid-cols-2">
       {(['paper', 'night'] as const).map((ground) => (
         <div key={ground} data-theme={ground} className="grid content-start gap-6 rounded-2xl border border-edge bg-ground p-5 text-ink">
-          <h1 className="text-2xl font-bold">{ground === 'paper' ? 'Paper' : 'Night'}</h1>
+          <h1 className="text-head font-bold">{ground === 'paper' ? 'Paper' : 'Night'}</h1>
           <Parts />
         </div>
       ))}
@@ -70,7 +70,7 @@ function Parts() {
 function Part({ name, children }: { readonly name: string; readonly children: ReactNode }) {
   return (
     <section aria-label={name} className="rounded-xl border border-hairline bg-sheet p-3">
-      <h2 className="mb-2 text-sm font-semibold text-quiet">{name}</h2>
+      <h2 className="mb-2 text-fine font-semibold text-quiet">{name}</h2>
       {children}
     </section>
   );

@@ -51,7 +51,7 @@ export function WrittenSheet({
         />
       )}
       {withText && (
-        <pre data-testid="text" className="px-6 text-[13px] text-quiet">
+        <pre data-testid="text" className="px-6 text-fine text-quiet">
           {text()}
         </pre>
       )}

@@ -21,7 +21,7 @@ interface CommandMenuProps {
 }
 
 const GROUP =
-  '[&_[cmdk-group-heading]]:px-3 [&_[cmdk-group-heading]]:pt-3 [&_[cmdk-group-heading]]:pb-1 [&_[cmdk-group-heading]]:text-sm [&_[cmdk-group-heading]]:font-semibold [&_[cmdk-group-heading]]:text-quiet';
+  '[&_[cmdk-group-heading]]:px-3 [&_[cmdk-group-heading]]:pt-3 [&_[cmdk-group-heading]]:pb-1 [&_[cmdk-group-heading]]:text-fine [&_[cmdk-group-heading]]:font-semibold [&_[cmdk-group-heading]]:text-quiet';
 
 const EVERY_SONG: ShelfWish = { find: '', pattern: '', tag: null, sort: 'title', archived: false };
 
@@ -52,7 +52,7 @@ export function CommandMenu({ open, onOpenChange, songId }: CommandMenuProps) {
         value={sought}
         onValueChange={setSought}
         placeholder="A song, a key, a reader, a room"
-        className="w-full border-b border-hairline bg-transparent px-5 py-4 text-lg outline-none placeholder:text-quiet"
+        className="w-full border-b border-hairline bg-transparent px-5 py-4 text-lead outline-none placeholder:text-quiet"
       />
       <Command.List className="max-h-[56vh] overflow-auto p-2">
         <Command.Empty className="px-3 py-6 text-quiet">{isWhole ? 'Nothing by that name.' : 'Looking through the songs…'}</Command.Empty>
@@ -89,7 +89,7 @@ function Item({ id, names, onChoose, children }: ItemProps) {
       value={id}
       keywords={[...names]}
       onSelect={onChoose}
-      className="flex min-h-11 items-center justify-between gap-4 rounded-lg px-3 text-[15px] data-[selected=true]:bg-wash"
+      className="flex min-h-11 items-center justify-between gap-4 rounded-lg px-3 text-base data-[selected=true]:bg-wash"
     >
       {children}
     </Command.Item>

@@ -53,7 +53,7 @@ export function Companions({ shown, children }: { readonly shown: boolean; reado
 function SoundFault() {
   const fault = usePlayer((state) => state.fault);
   return fault === null ? null : (
-    <p role="status" className="border-t border-hairline bg-wash px-5 py-2 text-[15px]">
+    <p role="status" className="border-t border-hairline bg-wash px-5 py-2 text-base">
       {fault}
     </p>
   );

@@ -31,8 +31,8 @@ export function GlossarySheet({ open, onOpenChange, wanted, tonic, naming }: Glo
           const { term, also, sentence, example } = explainTerm(entry, tonic, naming);
           return (
             <div key={term}>
-              <dt className="text-lg font-bold">
-                {term} <span className="music-glyph text-[15px] font-normal text-quiet">{also.join(', ')}</span>
+              <dt className="text-lead font-bold">
+                {term} <span className="music-glyph text-base font-normal text-quiet">{also.join(', ')}</span>
               </dt>
               <dd>
                 {sentence} <span className="music-glyph block text-accent">{example}</span>

@@ -18,7 +18,7 @@ export function KeyChoice({ current, scaleIsFree }: KeyChoiceProps) {
   const isFree = scaleIsFree || (isEmpty && rehome !== null);
   return (
     <>
-      {isEmpty && rehome !== null && <p className="mb-3 text-[15px] text-quiet">The key of this song. Nothing is written yet.</p>}
+      {isEmpty && rehome !== null && <p className="mb-3 text-base text-quiet">The key of this song. Nothing is written yet.</p>}
       <TonicGrid current={current} />
       <FurtherKeys current={current} scaleIsFree={isFree} onChoose={setKey} />
       <NewHome />
@@ -36,7 +36,7 @@ function TonicGrid({ current }: { readonly current: Key }) {
           type="button"
           aria-pressed={key.tonic === current.tonic}
           onClick={() => setKey(key)}
-          className="music-glyph min-h-12 rounded-lg border border-hairline text-lg font-bold hover:border-accent aria-pressed:border-accent aria-pressed:bg-accent aria-pressed:text-on-accent"
+          className="music-glyph min-h-12 rounded-lg border border-hairline text-lead font-bold hover:border-accent aria-pressed:border-accent aria-pressed:bg-accent aria-pressed:text-on-accent"
         >
           <Glyphs text={nameNote(key.tonic, naming.notes)} />
         </button>
@@ -75,10 +75,10 @@ function NewHome() {
 function Way({ title, means, onPress }: { readonly title: string; readonly means: string; readonly onPress: () => void }) {
   return (
     <button type="button" onClick={onPress} className="rounded-lg border border-hairline px-3 py-2 text-left hover:border-accent">
-      <b className="music-glyph block text-[15px]">
+      <b className="music-glyph block text-base">
         <Glyphs text={title} />
       </b>
-      <span className="music-glyph text-[13px] text-quiet">
+      <span className="music-glyph text-fine text-quiet">
         <Glyphs text={means} />
       </span>
     </button>

@@ -27,11 +27,11 @@ export function KeyLens({ scaleIsFree }: { readonly scaleIsFree: boolean }) {
       </Hint>
       <Popover.Root>
         <Popover.Trigger className="flex min-h-11 flex-col items-center rounded-lg px-2 leading-none hover:bg-wash">
-          <span className="music-glyph text-xs font-semibold whitespace-nowrap text-quiet" data-testid="key-role">
+          <span className="music-glyph text-fine font-semibold whitespace-nowrap text-quiet" data-testid="key-role">
             {seen !== null && home !== null ? <Glyphs text={`home ${home} · seen in`} /> : home !== null ? 'Home key' : 'Key'}
           </span>
           <span className="mt-1 flex items-center gap-1 whitespace-nowrap">
-            <span className="music-glyph text-2xl font-bold" data-testid="key-in-force">
+            <span className="music-glyph text-head font-bold" data-testid="key-in-force">
               <Glyphs text={nameKey(key, naming)} />
             </span>
             <ChevronDown size={16} aria-hidden="true" className="text-quiet" />

@@ -17,7 +17,7 @@ const SHEETS = [
   ['keys', 'Keys', 'Every key', '?', Keyboard],
 ] as const;
 
-const ENTRY = 'flex w-full flex-col items-center gap-1 rounded-xl px-1 py-2.5 text-[13px] font-semibold';
+const ENTRY = 'flex w-full flex-col items-center gap-1 rounded-xl px-1 py-2.5 text-fine font-semibold';
 
 /** The way from room to room. */
 export function Rail({ songId, theme, onTheme }: RailProps) {

@@ -18,11 +18,11 @@ export function ReaderLens() {
       aria-label={`Reader: ${state.reader.label}`}
       className="flex min-h-11 flex-col items-start rounded-lg border border-edge bg-raised px-3 py-1 text-left leading-tight hover:border-accent"
     >
-      <span className="flex items-center gap-1 text-[15px] font-semibold whitespace-nowrap">
+      <span className="flex items-center gap-1 text-base font-semibold whitespace-nowrap">
         {state.reader.label}
         <ChevronDown size={16} aria-hidden="true" className="text-quiet" />
       </span>
-      <span className="music-glyph text-[13px] font-medium whitespace-nowrap text-quiet" data-testid="reader-note">
+      <span className="music-glyph text-fine font-medium whitespace-nowrap text-quiet" data-testid="reader-note">
         <Glyphs text={note ?? 'reads what sounds'} />
       </span>
     </button>

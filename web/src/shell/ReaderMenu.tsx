@@ -16,7 +16,7 @@ export function ReaderMenu({ trigger }: { readonly trigger: ReactElement }) {
     <OpenedMenu trigger={trigger} className="z-50 max-h-[70vh] w-64 overflow-auto rounded-2xl border border-edge bg-raised p-2">
       {GROUPS.filter((group) => choices.some((choice) => choice.group === group)).map((group) => (
         <DropdownMenu.RadioGroup key={group} value={reader.id} onValueChange={setReader}>
-          <DropdownMenu.Label className="px-3 pt-2 pb-1 text-sm font-semibold text-quiet">{group}</DropdownMenu.Label>
+          <DropdownMenu.Label className="px-3 pt-2 pb-1 text-fine font-semibold text-quiet">{group}</DropdownMenu.Label>
           {choices
             .filter((choice) => choice.group === group)
             .map((choice) => (
@@ -32,7 +32,7 @@ function ReaderItem({ choice: { id, label, member } }: { readonly choice: Reader
   return (
     <DropdownMenu.RadioItem
       value={id}
-      className="flex min-h-10 cursor-pointer items-center justify-between rounded-lg px-3 text-[15px] data-[highlighted]:bg-wash"
+      className="flex min-h-10 cursor-pointer items-center justify-between rounded-lg px-3 text-base data-[highlighted]:bg-wash"
     >
       <span>
         {member === null ? label : member.name}

@@ -9,7 +9,7 @@ export function RoomFault() {
     <main className="h-full bg-ground">
       <Notice title="This room did not open" action={<Button onClick={() => window.location.reload()}>Open it again</Button>}>
         <p>Your songs are safe. Opening the page again usually helps.</p>
-        <p className="mt-2 text-sm">{error instanceof Error ? error.message : ''}</p>
+        <p className="mt-2 text-fine">{error instanceof Error ? error.message : ''}</p>
       </Notice>
     </main>
   );

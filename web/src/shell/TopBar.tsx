@@ -18,8 +18,8 @@ export function TopBar({ title, subtitle, scaleIsFree, volume, onVolume }: TopBa
   return (
     <header className="flex flex-wrap items-center gap-x-5 gap-y-2 border-b border-hairline bg-sheet px-5 py-2.5">
       <div className="mr-auto min-w-0">
-        <h1 className="truncate font-numeral text-[22px] leading-tight font-bold">{title}</h1>
-        <div className="flex gap-2 text-sm text-quiet">{subtitle}</div>
+        <h1 className="truncate font-numeral text-head leading-tight font-bold">{title}</h1>
+        <div className="flex gap-2 text-fine text-quiet">{subtitle}</div>
       </div>
       <KeyLens scaleIsFree={scaleIsFree} />
       <ReaderLens />

@@ -24,7 +24,7 @@ export function AnsweringField({ label, value, placeholder, fault, onChange }: A
         className="min-h-11 w-full rounded-lg border border-edge bg-raised px-3 placeholder:text-quiet aria-invalid:border-alarm"
       />
       {fault !== null && (
-        <p id={faultId} role="alert" className="mt-1 text-sm font-semibold text-alarm">
+        <p id={faultId} role="alert" className="mt-1 text-fine font-semibold text-alarm">
           {fault}
         </p>
       )}

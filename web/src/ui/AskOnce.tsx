@@ -21,8 +21,8 @@ export function AskOnce({ title, children, yes, no, onYes, trigger }: AskOncePro
       <AlertDialog.Portal>
         <AlertDialog.Overlay className="fixed inset-0 z-40 bg-black/45" />
         <AlertDialog.Content className="fixed top-1/2 left-1/2 z-50 w-[min(30rem,94vw)] -translate-x-1/2 -translate-y-1/2 rounded-2xl border border-edge bg-raised p-7">
-          <AlertDialog.Title className="font-numeral text-2xl font-bold">{title}</AlertDialog.Title>
-          <AlertDialog.Description className="mt-2 text-[16px] text-quiet">{children}</AlertDialog.Description>
+          <AlertDialog.Title className="font-numeral text-head font-bold">{title}</AlertDialog.Title>
+          <AlertDialog.Description className="mt-2 text-base text-quiet">{children}</AlertDialog.Description>
           <div className="mt-5 flex justify-end gap-3">
             <AlertDialog.Cancel asChild>
               <Button>{no}</Button>

@@ -12,7 +12,7 @@ interface ButtonProps extends ButtonHTMLAttributes<HTMLButtonElement> {
 
 /** How a button looks, for a link that leads on like one. */
 export function buttonLook(look: keyof typeof LOOKS): string {
-  return `inline-flex min-h-11 items-center justify-center gap-2 rounded-lg border px-3.5 text-[15px] font-semibold transition-colors ${LOOKS[look]}`;
+  return `inline-flex min-h-11 items-center justify-center gap-2 rounded-lg border px-3.5 text-base font-semibold transition-colors ${LOOKS[look]}`;
 }
 
 /** A button big enough for a finger. */

@@ -11,7 +11,7 @@ export function MenuItem({ onPress, children }: MenuItemProps) {
   return (
     <DropdownMenu.Item
       onSelect={onPress}
-      className="flex min-h-11 cursor-pointer items-center gap-3 rounded-lg px-3 text-[15px] data-highlighted:bg-wash data-highlighted:outline-none"
+      className="flex min-h-11 cursor-pointer items-center gap-3 rounded-lg px-3 text-base data-highlighted:bg-wash data-highlighted:outline-none"
     >
       {children}
     </DropdownMenu.Item>

@@ -23,7 +23,7 @@ export function NumberField({ label, value, min, max, placeholder, onChange }: N
   });
   const wrong = isWrong(read(text));
   return (
-    <label className="flex flex-col gap-1 text-sm font-semibold text-quiet">
+    <label className="flex flex-col gap-1 text-fine font-semibold text-quiet">
       {label}
       <input
         inputMode="numeric"
@@ -34,10 +34,10 @@ export function NumberField({ label, value, min, max, placeholder, onChange }: N
         onChange={(event) => setText(event.target.value)}
         onBlur={take}
         onKeyDown={(event) => event.key === 'Enter' && take()}
-        className="min-h-11 w-full rounded-lg border border-edge bg-raised px-3 text-[16px] font-medium text-ink placeholder:text-quiet aria-invalid:border-alarm"
+        className="min-h-11 w-full rounded-lg border border-edge bg-raised px-3 text-base font-medium text-ink placeholder:text-quiet aria-invalid:border-alarm"
       />
       {wrong && (
-        <span id={faultId} role="alert" className="text-sm text-alarm">
+        <span id={faultId} role="alert" className="text-fine text-alarm">
           {min} to {max}
         </span>
       )}

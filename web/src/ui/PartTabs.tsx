@@ -24,10 +24,10 @@ export function PartTabs<Name extends string>({ label, parts, open, onOpen, onFo
           <Tabs.Trigger
             key={name}
             value={name}
-            className="min-h-11 border-b-[3px] border-transparent px-2.5 text-[15px] max-sm:px-2 font-semibold text-quiet hover:text-ink data-[state=active]:border-accent data-[state=active]:text-ink"
+            className="min-h-11 border-b-[3px] border-transparent px-2.5 text-base max-sm:px-2 font-semibold text-quiet hover:text-ink data-[state=active]:border-accent data-[state=active]:text-ink"
           >
             {text}
-            <span aria-hidden="true" className="ml-1 align-super text-[11px] text-quiet max-sm:hidden">
+            <span aria-hidden="true" className="ml-1 align-super text-fine text-quiet max-sm:hidden">
               {place + 1}
             </span>
           </Tabs.Trigger>

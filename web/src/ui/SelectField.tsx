@@ -1,3 +1,5 @@
+import { Select } from './Select.tsx';
+
 interface SelectFieldProps<Value extends string> {
   readonly label: string;
   readonly value: Value;
@@ -9,19 +11,15 @@ interface SelectFieldProps<Value extends string> {
 /** One of a few, under its label. */
 export function SelectField<Value extends string>({ label, value, options, onChange, className = '' }: SelectFieldProps<Value>) {
   return (
-    <label className="flex flex-col gap-1 text-sm font-semibold text-quiet">
+    <label className="flex flex-col gap-1 text-fine font-semibold text-quiet">
       {label}
-      <select
-        value={value}
-        onChange={(event) => onChange(event.target.value as Value)}
-        className={`min-h-11 rounded-lg border border-edge bg-raised px-2 text-[16px] font-medium text-ink ${className}`}
-      >
+      <Select value={value} onChange={(event) => onChange(event.target.value as Value)} className={className}>
         {options.map(([id, words]) => (
           <option key={id} value={id}>
             {words}
           </option>
         ))}
-      </select>
+      </Select>
     </label>
   );
 }

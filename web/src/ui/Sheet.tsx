@@ -20,7 +20,7 @@ export function Sheet({ title, open, onOpenChange, children }: SheetProps) {
           className="fixed top-1/2 left-1/2 z-50 flex max-h-[88vh] w-[min(56rem,94vw)] -translate-x-1/2 -translate-y-1/2 flex-col rounded-2xl border border-edge bg-raised p-7"
         >
           <div className="mb-4 flex items-center justify-between">
-            <Dialog.Title className="font-numeral text-2xl font-bold">{title}</Dialog.Title>
+            <Dialog.Title className="font-numeral text-head font-bold">{title}</Dialog.Title>
             <Dialog.Close aria-label="Close" className="grid size-11 place-items-center rounded-lg hover:bg-wash">
               <X size={22} />
             </Dialog.Close>

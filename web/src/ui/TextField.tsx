@@ -14,7 +14,7 @@ interface TextFieldProps {
 export function TextField({ label, value, placeholder = '', most, onChange, className = '' }: TextFieldProps) {
   const { text, setText, take } = useTyped(value, onChange);
   return (
-    <label className={`flex flex-col gap-1 text-sm font-semibold text-quiet ${className}`}>
+    <label className={`flex flex-col gap-1 text-fine font-semibold text-quiet ${className}`}>
       {label}
       <input
         value={text}
@@ -23,7 +23,7 @@ export function TextField({ label, value, placeholder = '', most, onChange, clas
         onChange={(event) => setText(event.target.value)}
         onBlur={take}
         onKeyDown={(event) => event.key === 'Enter' && take()}
-        className="min-h-11 w-full rounded-lg border border-edge bg-raised px-3 text-[16px] font-medium text-ink placeholder:text-quiet"
+        className="min-h-11 w-full rounded-lg border border-edge bg-raised px-3 text-base font-medium text-ink placeholder:text-quiet"
       />
     </label>
   );

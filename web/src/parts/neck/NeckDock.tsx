@@ -20,6 +20,7 @@ import { usePlaying } from '../../session/playing.ts';
 import { neckPath } from '../../session/rooms.ts';
 import { Choice } from '../../ui/Choice.tsx';
 import { Hint } from '../../ui/Hint.tsx';
+import { Select } from '../../ui/Select.tsx';
 import { LetterSymbol } from '../notation/ChordSymbol.tsx';
 import { NeckBoard } from './NeckBoard.tsx';
 import { useNeck } from './neck-store.ts';
@@ -98,7 +99,7 @@ function DockHead({ onFold, children }: { readonly onFold: () => void; readonly 
   const search = useLensSearch();
   return (
     <div className="flex items-center gap-1">
-      <h2 className="min-w-0 flex-1 text-[13px] leading-snug font-medium text-quiet">{children}</h2>
+      <h2 className="min-w-0 flex-1 text-fine leading-snug font-medium text-quiet">{children}</h2>
       <Hint text="Open the neck" keys="N">
         <Link
           to={{ pathname: neckPath(songId), search }}
@@ -142,16 +143,16 @@ function DockChoice({ show, hasScale, labels, onLabels }: DockChoiceProps) {
           <label className="sr-only" htmlFor="neck-labels">
             What the dots show
           </label>
-          <select
+          <Select
             id="neck-labels"
             value={labels}
             onChange={(event) => onLabels(event.target.value as NeckLabels)}
-            className="min-h-11 min-w-0 flex-1 rounded-lg border border-edge bg-raised px-1 text-[14px] font-semibold"
+            className="min-w-0 flex-1"
           >
             <option value="notes">Notes</option>
             <option value="formula">Formula</option>
             {show === 'shape' && <option value="fingers">Fingers</option>}
-          </select>
+          </Select>
         </>
       )}
     </div>
@@ -202,7 +203,7 @@ function ScaleStepper({
           <ChevronLeft size={19} />
         </button>
       </Hint>
-      <span role="status" className="flex-1 text-center text-[13px] leading-tight font-semibold">
+      <span role="status" className="flex-1 text-center text-fine leading-tight font-semibold">
         {nameNote(scale.tonic, naming.notes)} {chordScaleName(scale.scale)}
         <span className="block font-medium text-quiet">
           frets {position.from} to {position.from + SCALE_FRETS}
@@ -235,7 +236,7 @@ function DockTitle({
   const { shape } = walk;
   return (
     <>
-      <LetterSymbol view={letterView(chord, naming)} className="mr-2 text-2xl leading-tight font-bold text-ink" />
+      <LetterSymbol view={letterView(chord, naming)} className="mr-2 text-head leading-tight font-bold text-ink" />
       {shown && shape !== null ? (
         <span className="whitespace-nowrap">
           {printFrets(shape.frets, capo)} · {difficultyWord(shape.difficulty)}
@@ -258,7 +259,7 @@ function ShapeStepper({ walk }: { readonly walk: ShapeWalk }) {
           <ChevronLeft size={19} />
         </button>
       </Hint>
-      <span role="status" className="min-w-[4.6rem] text-center text-[13px] leading-tight font-semibold">
+      <span role="status" className="min-w-[4.6rem] text-center text-fine leading-tight font-semibold">
         {left.length === 0 ? (walk.busy ? 'looking…' : 'none') : `${at + 1} of ${left.length}`}
         {shape !== null && <span className="block font-medium text-quiet">{inversionWord(shape.inversion)}</span>}
       </span>
@@ -270,12 +271,12 @@ function ShapeStepper({ walk }: { readonly walk: ShapeWalk }) {
       <label className="sr-only" htmlFor="dock-family">
         Family
       </label>
-      <select
+      <Select
         id="dock-family"
         value={family ?? ''}
         title={inversion === null ? 'Family (f)' : `Family (f); only ${inversionWord(inversion)} (i)`}
         onChange={(event) => useNeck.setState({ family: event.target.value === '' ? null : (event.target.value as Family) })}
-        className="min-h-10 min-w-0 flex-1 rounded-lg border border-edge bg-raised px-1 text-[14px] font-semibold"
+        className="min-w-0 flex-1"
       >
         <option value="">All shapes</option>
         {walk.families.map(([name, count]) => (
@@ -283,7 +284,7 @@ function ShapeStepper({ walk }: { readonly walk: ShapeWalk }) {
             {FAMILY_NAMES[name]} ({count})
           </option>
         ))}
-      </select>
+      </Select>
     </div>
   );
 }

@@ -1,5 +1,6 @@
 import { isSpellable, type Key, printScale, type ScaleName, simplestKey } from '@aurora/core';
 import { COMMON_SCALES, FURTHER_SCALES } from '../../session/key-view.ts';
+import { Select } from '../../ui/Select.tsx';
 import { KeyInput } from './KeyInput.tsx';
 
 interface FurtherKeysProps {
@@ -24,14 +25,9 @@ export function FurtherKeys({ current, scaleIsFree, onChoose }: FurtherKeysProps
 function ScaleChoice({ current, onChoose }: { readonly current: Key; readonly onChoose: (key: Key) => void }) {
   const choose = (scale: ScaleName) => onChoose(withScale(current, scale));
   return (
-    <label className="mt-4 flex items-center justify-between gap-3 text-[15px] font-semibold">
+    <label className="mt-4 flex items-center justify-between gap-3 text-base font-semibold">
       Scale
-      <select
-        aria-label="Scale"
-        value={current.scale}
-        onChange={(event) => choose(event.target.value as ScaleName)}
-        className="min-h-11 flex-1 rounded-lg border border-edge bg-sheet px-2"
-      >
+      <Select aria-label="Scale" value={current.scale} onChange={(event) => choose(event.target.value as ScaleName)} className="flex-1">
         <optgroup label="Most songs">
           {COMMON_SCALES.map((scale) => (
             <option key={scale} value={scale}>
@@ -46,7 +42,7 @@ function ScaleChoice({ current, onChoose }: { readonly current: Key; readonly on
             </option>
           ))}
         </optgroup>
-      </select>
+      </Select>
     </label>
   );
 }

@@ -15,12 +15,12 @@ export function ShapeChip({ shape: { shape, sounding, hold }, naming, brief = fa
     <li
       className={`flex min-w-11 flex-col rounded-md border px-2 py-0.5 leading-tight ${hold.open ? 'border-transparent bg-wash' : 'border-edge'}`}
     >
-      <b className="font-numeral text-lg">
+      <b className="font-numeral text-lead">
         <Glyphs text={held} />
         <span className="sr-only">{hold.open ? ', open' : ', closed'}</span>
       </b>
       {held !== heard && !brief && (
-        <span className="text-[13px] text-quiet">
+        <span className="text-fine text-quiet">
           sounds <Glyphs text={heard} />
         </span>
       )}

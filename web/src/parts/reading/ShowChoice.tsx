@@ -1,4 +1,5 @@
 import type { ChordShow } from '@aurora/core';
+import { Select } from '../../ui/Select.tsx';
 
 /** What a chart shows of each chord, in words. */
 export const SHOWS: readonly (readonly [ChordShow, string])[] = [
@@ -19,17 +20,13 @@ export function ShowChoice({ show, shows, onShow }: ShowChoiceProps) {
   return (
     <label className="flex items-center">
       <span className="sr-only">What the chart shows</span>
-      <select
-        value={show}
-        onChange={(event) => onShow(event.target.value as ChordShow)}
-        className="min-h-11 rounded-lg border border-edge bg-raised px-2 text-[15px] font-semibold"
-      >
+      <Select value={show} onChange={(event) => onShow(event.target.value as ChordShow)}>
         {shows.map(([value, label]) => (
           <option key={value} value={value}>
             {label}
           </option>
         ))}
-      </select>
+      </Select>
     </label>
   );
 }

@@ -54,8 +54,8 @@ function nameOf({ name, isHead }: ChartClash): string {
 function Text({ label, text }: { readonly label: string; readonly text: string | null }) {
   return (
     <figure className="min-w-0">
-      <figcaption className="text-[13px] font-semibold text-quiet">{label}</figcaption>
-      <pre className="overflow-auto rounded border border-hairline bg-sheet p-2 font-text text-[13px] whitespace-pre-wrap">
+      <figcaption className="text-fine font-semibold text-quiet">{label}</figcaption>
+      <pre className="overflow-auto rounded border border-hairline bg-sheet p-2 font-text text-fine whitespace-pre-wrap">
         {text ?? 'taken out'}
       </pre>
     </figure>

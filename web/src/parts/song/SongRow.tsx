@@ -12,14 +12,14 @@ export function SongRow({ song }: { readonly song: SongSummary }) {
   return (
     <span className="grid grid-cols-[5.5rem_minmax(0,1.1fr)_minmax(0,1.3fr)_4.5rem] items-center gap-4 max-md:grid-cols-[4.5rem_1fr]">
       <span className="music-glyph leading-tight">
-        <span className="text-[26px] font-bold">
+        <span className="text-head font-bold">
           <Glyphs text={tonic} />
         </span>
-        {scale !== '' && <span className="block text-[13px] text-quiet">{scale}</span>}
+        {scale !== '' && <span className="block text-fine text-quiet">{scale}</span>}
       </span>
       <span className="min-w-0">
-        <span className="block truncate text-lg font-semibold">{song.title || 'Song without a title'}</span>
-        <span className="block truncate text-sm text-quiet">
+        <span className="block truncate text-lead font-semibold">{song.title || 'Song without a title'}</span>
+        <span className="block truncate text-fine text-quiet">
           {song.by}
           {song.tags.length > 0 && <span className="text-accent"> · {song.tags.join(', ')}</span>}
         </span>
@@ -28,7 +28,7 @@ export function SongRow({ song }: { readonly song: SongSummary }) {
       <span className="grid grid-cols-4 gap-2 max-md:hidden" aria-hidden="true">
         {song.opening.map((bar, index) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: bars have no name but their place
-          <span key={index} className="flex min-h-9 items-center gap-2 overflow-hidden border-l-2 border-edge pl-2.5 text-xl font-bold">
+          <span key={index} className="flex min-h-9 items-center gap-2 overflow-hidden border-l-2 border-edge pl-2.5 text-lead font-bold">
             {openingBar(bar, naming).map((view, place) => (
               // biome-ignore lint/suspicious/noArrayIndexKey: chords have no name but their place
               <ChordSymbol key={place} view={view} />
@@ -36,8 +36,8 @@ export function SongRow({ song }: { readonly song: SongSummary }) {
           </span>
         ))}
       </span>
-      <span className="text-right text-sm leading-tight text-quiet max-md:hidden">
-        {song.tempo !== null && <span className="block text-[17px] font-semibold text-ink">{song.tempo}</span>}
+      <span className="text-right text-fine leading-tight text-quiet max-md:hidden">
+        {song.tempo !== null && <span className="block text-base font-semibold text-ink">{song.tempo}</span>}
         {song.bars} bars
       </span>
     </span>

@@ -37,7 +37,7 @@ export function WhyPanel({ selection, reader, naming, onHear, onFold }: WhyPanel
       className="flex w-[292px] shrink-0 flex-col overflow-auto border-l border-hairline bg-sheet px-5 py-4 relative max-lg:max-h-[226px] max-lg:w-auto max-lg:py-3 max-lg:border-t max-lg:border-l-0"
     >
       <div className="mb-2 flex items-center justify-between max-lg:absolute max-lg:top-1 max-lg:right-2 max-lg:mb-0">
-        <h2 className="text-sm font-semibold text-quiet max-lg:sr-only">Why</h2>
+        <h2 className="text-fine font-semibold text-quiet max-lg:sr-only">Why</h2>
         <Hint text="Fold the why away" keys="w">
           <button
             type="button"
@@ -73,8 +73,8 @@ function WhyChord({
     <div className="max-lg:grid max-lg:grid-cols-[auto_15rem_1fr] max-lg:gap-x-8">
       <div>
         <div className="flex items-end gap-3">
-          <ChordSymbol view={numberView(numberChord(chord, key.tonic), naming)} className="text-[56px] font-bold max-lg:text-[40px]" />
-          <LetterSymbol view={letterView(chord, naming)} className="pb-1 text-2xl font-bold" />
+          <ChordSymbol view={numberView(numberChord(chord, key.tonic), naming)} className="text-great font-bold max-lg:text-numeral" />
+          <LetterSymbol view={letterView(chord, naming)} className="pb-1 text-head font-bold" />
         </div>
         {written.root !== chord.root && (
           <p className="mt-1 font-semibold text-quiet">
@@ -82,7 +82,7 @@ function WhyChord({
             <span className="music-glyph text-ink">{symbolText(letterView(written, naming))}</span>
           </p>
         )}
-        <p className="mt-1 text-sm text-quiet">in {keyWords(key, naming)}</p>
+        <p className="mt-1 text-fine text-quiet">in {keyWords(key, naming)}</p>
         <Hint text="Hear it" keys="Space">
           <Button className="mt-3" onClick={onHear}>
             <Volume2 size={18} aria-hidden="true" /> Hear it
@@ -90,7 +90,7 @@ function WhyChord({
         </Hint>
       </div>
       <ToneTable chord={chord} heardIn={key} naming={naming} />
-      <div className="mt-4 max-w-[34rem] space-y-2 text-[15px] leading-relaxed max-lg:mt-0 max-lg:pr-8">
+      <div className="mt-4 max-w-[34rem] space-y-2 text-base leading-relaxed max-lg:mt-0 max-lg:pr-8">
         {(why ?? whyWords(chord, key, naming)).map((sentence) => (
           <p key={sentence}>{sentence}</p>
         ))}
@@ -101,8 +101,8 @@ function WhyChord({
 
 function ToneTable({ chord, heardIn, naming }: Selection & { readonly naming: Naming }) {
   return (
-    <table className="mt-4 w-full text-left text-[15px] max-lg:mt-0 max-lg:self-start">
-      <thead className="text-[13px] text-quiet">
+    <table className="mt-4 w-full text-left text-base max-lg:mt-0 max-lg:self-start">
+      <thead className="text-fine text-quiet">
         <tr>
           <th className="pb-1 font-semibold">
             <Word term="formula">Chord</Word>
@@ -122,7 +122,7 @@ function ToneTable({ chord, heardIn, naming }: Selection & { readonly naming: Na
             </td>
             <td className="music-glyph py-1">
               {printScaleNumber(degree, 'glyph')}
-              {keyHas !== null && <span className="ml-2 text-[13px] font-semibold">outside</span>}
+              {keyHas !== null && <span className="ml-2 text-fine font-semibold">outside</span>}
             </td>
           </tr>
         ))}

@@ -283,7 +283,7 @@ function Unread({ analysis }: { readonly analysis: Analysis }) {
   const { unread } = analysis.progression;
   if (unread.length === 0) return null;
   return (
-    <section aria-label="Not read" className="rounded-lg border border-alarm px-3 py-2 text-[15px]">
+    <section aria-label="Not read" className="rounded-lg border border-alarm px-3 py-2 text-base">
       <ul>
         {unread.slice(0, MOST_UNREAD).map(({ text, problem }) => (
           <li key={`${problem.at.line} ${problem.at.column}`}>
@@ -300,7 +300,7 @@ const MOST_UNREAD = 4;
 
 function Empty({ songId }: { readonly songId: string | undefined }) {
   return (
-    <p className="max-w-xl py-6 text-lg leading-relaxed text-quiet">
+    <p className="max-w-xl py-6 text-lead leading-relaxed text-quiet">
       {songId === undefined ? (
         'Write the chords of a song as you hear them. Here you see its key, its numbers, and why each chord works.'
       ) : (

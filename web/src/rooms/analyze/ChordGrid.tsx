@@ -17,7 +17,7 @@ export function ChordGrid({ rows, selected, marked, onSelect }: ChordGridProps) 
     <section aria-label="Chords" className="flex flex-col">
       {rows.map(({ section, bars }) => (
         <div key={bars[0]?.bar ?? 0}>
-          {section !== null && <h3 className="pt-2 font-numeral text-[15px] font-bold text-accent">{section}</h3>}
+          {section !== null && <h3 className="pt-2 font-numeral text-base font-bold text-accent">{section}</h3>}
           <div className="grid grid-cols-4 max-md:grid-cols-2">
             {bars.map(({ bar, chords }) => (
               <div key={bar} className="flex min-w-0 border-l-2 border-edge pt-1 pb-1.5 pl-1">
@@ -63,22 +63,22 @@ function Cell({ chord, crowded, chosen, marked, onSelect }: CellProps) {
         className={`flex min-w-0 flex-1 scroll-my-16 flex-col items-start rounded-md ${crowded ? 'px-0.5' : 'px-1.5'} pt-0.5 pb-1 text-left hover:bg-wash aria-pressed:bg-wash aria-pressed:shadow-[inset_0_-3px_0_var(--accent)] ${marked ? 'bg-wash' : ''}`}
       >
         <span aria-hidden="true" className="flex h-[34px] items-end gap-1.5">
-          <ChordSymbol view={number} className={`font-bold ${crowded ? 'text-[23px]' : 'text-[30px]'}`} />
+          <ChordSymbol view={number} className={`font-bold ${crowded ? 'text-head' : 'text-figure'}`} />
           {optional && <span className="text-quiet">( )</span>}
           {!crowded && <FunctionSign role={role} />}
         </span>
         <span aria-hidden="true" className="flex flex-wrap items-baseline gap-x-2">
-          <LetterSymbol view={letter} className="text-[16px] font-semibold" />
-          {sounding !== null && <span className="music-glyph text-[13px] text-quiet">= {symbolText(sounding)}</span>}
+          <LetterSymbol view={letter} className="text-base font-semibold" />
+          {sounding !== null && <span className="music-glyph text-fine text-quiet">= {symbolText(sounding)}</span>}
           {romans.map((roman, place) => (
             // biome-ignore lint/suspicious/noArrayIndexKey: the two hearings have no name but their place
-            <span key={place} className={`music-glyph text-[15px] ${place === 0 ? 'text-quiet' : 'text-accent'}`}>
+            <span key={place} className={`music-glyph text-base ${place === 0 ? 'text-quiet' : 'text-accent'}`}>
               <Glyphs text={roman} />
             </span>
           ))}
         </span>
         {(crowded || newKey !== null || reading !== null) && (
-          <span aria-hidden="true" className={`mt-0.5 leading-tight font-semibold ${crowded ? 'text-[11.5px]' : 'text-[13px]'}`}>
+          <span aria-hidden="true" className={`mt-0.5 leading-tight font-semibold ${crowded ? 'text-fine' : 'text-fine'}`}>
             {crowded && <FunctionSign role={role} />}
             {newKey !== null && <span className="mr-1.5 text-accent">in {newKey}</span>}
             {reading !== null && (

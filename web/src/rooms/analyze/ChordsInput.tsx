@@ -23,14 +23,14 @@ export function ChordsInput({ text, onWrite }: { readonly text: string; readonly
           spellCheck={false}
           onChange={(event) => onWrite(event.target.value)}
           placeholder="Type or paste chords, in letters or numbers: Eb Cm | F7 Bb7"
-          className="music-glyph min-h-[4.2rem] flex-1 resize-y rounded-xl border border-edge bg-raised px-4 py-2.5 text-xl font-semibold placeholder:font-text placeholder:text-[17px] placeholder:font-normal placeholder:text-quiet"
+          className="music-glyph min-h-[4.2rem] flex-1 resize-y rounded-xl border border-edge bg-raised px-4 py-2.5 text-lead font-semibold placeholder:font-text placeholder:text-base placeholder:font-normal placeholder:text-quiet"
         />
         <Button aria-pressed={tapping} onClick={() => setTapping(!tapping)} className="aria-pressed:border-accent aria-pressed:bg-wash">
           <Hand size={17} aria-hidden="true" /> Tap a chord
         </Button>
       </div>
       {text.trim() === '' && (
-        <p className="flex flex-wrap items-center gap-2 text-[15px] text-quiet">
+        <p className="flex flex-wrap items-center gap-2 text-base text-quiet">
           Or try
           {EXAMPLES.map((example) => (
             <Button key={example} look="bare" onClick={() => onWrite(example)}>
@@ -46,7 +46,7 @@ export function ChordsInput({ text, onWrite }: { readonly text: string; readonly
           onAdd={(chord) => onWrite(`${text}${text === '' || /\s$/.test(text) ? '' : ' '}${printChord(chord)}`)}
         />
       )}
-      {!letters && text.trim() !== '' && <p className="text-[14px] text-quiet">Numbers without a key are read in C.</p>}
+      {!letters && text.trim() !== '' && <p className="text-fine text-quiet">Numbers without a key are read in C.</p>}
     </div>
   );
 }

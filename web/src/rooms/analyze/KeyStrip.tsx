@@ -28,7 +28,7 @@ export function KeyStrip({ analysis, naming, hearing, pinned, onHearing, onPin }
   return (
     <section aria-label="Key" className="flex flex-wrap items-center gap-x-6 gap-y-1">
       <div className="min-w-0 flex-1">
-        <h2 className="font-numeral text-[26px] leading-tight font-bold">
+        <h2 className="font-numeral text-head leading-tight font-bold">
           {best === undefined ? 'No key yet' : `In ${homeWords(best.key, naming)}`}
           {lead === 'two-homes' && others[0] !== undefined && (
             <span className="font-normal text-quiet"> or {homeWords(others[0].key, naming)}</span>
@@ -41,7 +41,7 @@ export function KeyStrip({ analysis, naming, hearing, pinned, onHearing, onPin }
             <PinOff size={17} aria-hidden="true" /> Let the chords decide
           </Button>
         )}
-        {others.length > 0 && <span className="text-[14px] text-quiet">or hear it in</span>}
+        {others.length > 0 && <span className="text-fine text-quiet">or hear it in</span>}
         {others.slice(0, 2).map(({ key, score, reasons }) => (
           <Hint key={homeWords(key)} text={`${score} of 100. ${evidence({ reasons })}`}>
             <Button aria-label={`Hear it in ${homeWords(key, naming)}`} onClick={() => onPin(key)}>
@@ -52,11 +52,11 @@ export function KeyStrip({ analysis, naming, hearing, pinned, onHearing, onPin }
         <Choice label="Hearing" value={hearing} options={HEARINGS} onChange={onHearing} />
       </div>
       <div className="w-full">
-        <p className="text-[15px] text-quiet">
+        <p className="text-base text-quiet">
           {leadWords(lead)} {best === undefined ? '' : evidence(best)}
         </p>
         {regions.length > 1 && (
-          <ol aria-label="Keys on the way" className="mt-1 text-[15px]">
+          <ol aria-label="Keys on the way" className="mt-1 text-base">
             {regions.slice(1).map((region, place) => (
               <li key={region.from}>{regionWords(region, regions[place]?.key ?? null, chords, naming)}</li>
             ))}

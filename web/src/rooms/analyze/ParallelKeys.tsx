@@ -16,11 +16,11 @@ export function ParallelKeys({ chord, home, naming }: ParallelKeysProps) {
     : 'triad';
   return (
     <table className="mt-1 w-full text-center">
-      <caption className="pb-1 text-left text-[15px] text-quiet">Both keys written out</caption>
+      <caption className="pb-1 text-left text-base text-quiet">Both keys written out</caption>
       <tbody>
         {[home, { tonic: home.tonic, scale: source }].map((key) => (
           <tr key={key.scale} className="border-t border-hairline">
-            <th scope="row" className="py-1 pr-2 text-left text-[14px] font-semibold">
+            <th scope="row" className="py-1 pr-2 text-left text-fine font-semibold">
               {keyWords(key, naming)}
             </th>
             {harmonize(key, depth).map((own) => {
@@ -28,10 +28,10 @@ export function ParallelKeys({ chord, home, naming }: ParallelKeysProps) {
               return (
                 <td
                   key={own.number.degree}
-                  className={`music-glyph px-1 py-1 text-[14px] ${here ? 'rounded-md bg-wash font-bold text-outside outline-2 outline-dashed outline-outside' : ''}`}
+                  className={`music-glyph px-1 py-1 text-fine ${here ? 'rounded-md bg-wash font-bold text-outside outline-2 outline-dashed outline-outside' : ''}`}
                 >
                   <Glyphs text={nameRoman(own.number, { ...naming, degrees: 'roman' })} />
-                  <span className="block text-[13px]">{nameChord(own.chord, naming)}</span>
+                  <span className="block text-fine">{nameChord(own.chord, naming)}</span>
                   {here && <span className="sr-only">, where the chord comes from</span>}
                 </td>
               );

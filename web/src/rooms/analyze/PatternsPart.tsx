@@ -29,8 +29,8 @@ export function PatternsPart(props: AnalyzePartProps) {
                 className="flex min-h-11 w-full flex-wrap items-baseline gap-x-3 border-b border-hairline px-1 py-1.5 text-left hover:bg-wash"
               >
                 <b>{patternWords(pattern, naming)}</b>
-                <span className="music-glyph text-[15px] text-quiet">{chordsOf(pattern, props)}</span>
-                <span className="ml-auto text-[14px] text-quiet">{placeOf(pattern, props)}</span>
+                <span className="music-glyph text-base text-quiet">{chordsOf(pattern, props)}</span>
+                <span className="ml-auto text-fine text-quiet">{placeOf(pattern, props)}</span>
               </button>
             </li>
           ))}
@@ -81,7 +81,7 @@ function Alike({ songId, has }: { readonly songId: string; readonly has: boolean
             <Link to={`/songs/${id}/analyze`} className="font-bold text-accent underline">
               {title || 'Song without a title'}
             </Link>
-            <span className="text-[14px] text-quiet">
+            <span className="text-fine text-quiet">
               in <Glyphs text={keyWordsOf(key, naming)} />,{' '}
               {rounds.length === 1 ? 'one round in common' : `${rounds.length} rounds in common`}
             </span>

@@ -16,6 +16,7 @@ import { useEffect, useId, useState } from 'react';
 import { readingLabel } from '../../parts/analysis/analysis-view.ts';
 import { AnsweringField } from '../../ui/AnsweringField.tsx';
 import { Button } from '../../ui/Button.tsx';
+import { Select } from '../../ui/Select.tsx';
 import type { AnalyzePartProps } from './analyze-part.ts';
 import { ParallelKeys } from './ParallelKeys.tsx';
 
@@ -28,10 +29,10 @@ export function ReadingPart(props: AnalyzePartProps) {
   return (
     <div className="grid gap-x-8 gap-y-4 lg:grid-cols-2">
       <div className="flex flex-col gap-2">
-        <p className="text-[17px] font-semibold">{readingLabel(chord) ?? READING_NAMES.diatonic}</p>
-        {chord.others.length > 0 && <p className="text-[15px] text-quiet">{runnerUpWords(chord)}</p>}
+        <p className="text-base font-semibold">{readingLabel(chord) ?? READING_NAMES.diatonic}</p>
+        {chord.others.length > 0 && <p className="text-base text-quiet">{runnerUpWords(chord)}</p>}
         {without !== undefined && (
-          <p className="text-[15px]">
+          <p className="text-base">
             Without the optional chords it is {withArticle(READING_NAMES[without.reading.kind])}
             {without.reading.resolution === undefined ? '' : `, ${without.reading.resolution}`}.
           </p>
@@ -64,22 +65,17 @@ function YourWord({ chord, analysis, index, source, onWrite }: AnalyzePartProps 
         onWrite(sayReading(source, analysis.progression, index, { reading: kind, note }));
       }}
     >
-      <label htmlFor={ids.kind} className="text-sm font-semibold text-quiet">
+      <label htmlFor={ids.kind} className="text-fine font-semibold text-quiet">
         You hear it as
       </label>
-      <select
-        id={ids.kind}
-        value={kind}
-        onChange={(event) => setKind(event.target.value as ReadingKind)}
-        className="min-h-11 rounded-lg border border-edge bg-raised px-2 font-semibold"
-      >
+      <Select id={ids.kind} value={kind} onChange={(event) => setKind(event.target.value as ReadingKind)}>
         {READING_KINDS.map((name) => (
           <option key={name} value={name}>
             {READING_NAMES[name]}
           </option>
         ))}
-      </select>
-      <label htmlFor={ids.note} className="text-sm font-semibold text-quiet">
+      </Select>
+      <label htmlFor={ids.note} className="text-fine font-semibold text-quiet">
         Your note
       </label>
       <input
@@ -167,7 +163,7 @@ function BarField({
   readonly onChange: (value: number) => void;
 }) {
   return (
-    <label className="flex items-center gap-2 text-[15px] text-quiet">
+    <label className="flex items-center gap-2 text-base text-quiet">
       {label}
       <input
         type="number"

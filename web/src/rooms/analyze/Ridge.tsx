@@ -27,7 +27,7 @@ export function Ridge({ data, selected, regions, onGo, children }: RidgeProps) {
       <div aria-hidden="true" className="h-[136px]">
         <RidgePicture data={data} selected={selected} regions={regions} onGo={onGo} />
       </div>
-      <figcaption className="flex items-center gap-x-2 pr-1 pb-1 pl-3 text-[14px] text-quiet">
+      <figcaption className="flex items-center gap-x-2 pr-1 pb-1 pl-3 text-fine text-quiet">
         <span className="min-w-0 flex-1">
           <Word term="ridge">The ridge</Word>. {ridgeWords(data)}
           <span className="sr-only"> Heights above home, chord by chord: {ridgeList(data)}.</span>

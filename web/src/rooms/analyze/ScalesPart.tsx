@@ -21,15 +21,15 @@ export function ScalesPart({ analysis, index, naming, scale, onScale, melody, on
               onClick={() => onScale(one)}
               className="flex min-h-11 w-full flex-wrap items-baseline gap-x-3 rounded-lg border-b border-hairline px-2 py-1.5 text-left hover:bg-wash aria-pressed:bg-wash aria-pressed:shadow-[inset_3px_0_0_var(--accent)]"
             >
-              <b className="music-glyph text-[18px]">
+              <b className="music-glyph text-lead">
                 {nameNote(one.tonic, naming.notes)} {chordScaleName(one.scale)}
               </b>
-              <span className="music-glyph text-[15px] text-quiet">
+              <span className="music-glyph text-base text-quiet">
                 {chordScaleIntervals(one.scale)
                   .map((interval) => nameNote(one.tonic + interval, naming.notes))
                   .join(' ')}
               </span>
-              <span className="w-full text-[14px] text-quiet">{scaleWords(one, naming)}</span>
+              <span className="w-full text-fine text-quiet">{scaleWords(one, naming)}</span>
             </button>
           </li>
         ))}
@@ -46,7 +46,7 @@ export function ScalesPart({ analysis, index, naming, scale, onScale, melody, on
             onMelody(note.ok ? note.value : null);
           }}
         />
-        <p className="text-[14px] text-quiet">
+        <p className="text-fine text-quiet">
           {melody === null ? 'A note that the melody holds rules scales out.' : `Only scales with ${nameNote(melody, naming.notes)}.`}
         </p>
       </div>

@@ -41,8 +41,8 @@ export function WhatIfPart({ analysis, index, source, naming, onWrite, onHear }:
           return (
             // biome-ignore lint/suspicious/noArrayIndexKey: a suggestion has no name but its place
             <li key={place} className="flex min-h-12 flex-wrap items-center gap-x-4 border-b border-hairline py-1">
-              <b className="music-glyph min-w-40 text-xl whitespace-pre">{names}</b>
-              <span className="flex-1 text-[15px] text-quiet">{KIND_WORDS[kind]}</span>
+              <b className="music-glyph min-w-40 text-lead whitespace-pre">{names}</b>
+              <span className="flex-1 text-base text-quiet">{KIND_WORDS[kind]}</span>
               <Button look="bare" aria-label={`Hear ${names} in its place`} onClick={() => onHear(`after ${place}`, around(chords))}>
                 <Play size={17} aria-hidden="true" /> Hear
               </Button>

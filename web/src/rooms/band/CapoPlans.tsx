@@ -31,14 +31,14 @@ export function CapoPlans({ tonight }: { readonly tonight: Tonight }) {
   return (
     <div className="mt-4 flex flex-col items-start gap-2 border-t border-hairline pt-3">
       <h3 className="font-semibold">Capos for the whole set</h3>
-      <p className="text-[14px] text-quiet">The fewest moves, with shapes about as easy as they can be in every song.</p>
+      <p className="text-fine text-quiet">The fewest moves, with shapes about as easy as they can be in every song.</p>
       {members.map((member) => (
         <Button key={member.id} onClick={() => void plan(member)}>
           <Wand2 size={17} aria-hidden="true" /> Plan {member.name}’s capo
         </Button>
       ))}
       {told !== null && (
-        <p role="status" className="text-[15px]">
+        <p role="status" className="text-base">
           {told}
         </p>
       )}

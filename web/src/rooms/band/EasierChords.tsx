@@ -8,6 +8,7 @@ import { Glyphs } from '../../parts/notation/Glyphs.tsx';
 import { useNaming, useReader } from '../../session/lens.ts';
 import { play } from '../../transport/player.ts';
 import { Button } from '../../ui/Button.tsx';
+import { Select } from '../../ui/Select.tsx';
 import { capoWishOf } from './capo-wish.ts';
 
 interface EasierChordsProps {
@@ -28,23 +29,18 @@ export function EasierChords({ song, sounding, guitars, capoOf }: EasierChordsPr
   return (
     <section aria-label="Easier chords" className="border-t border-edge pt-3">
       <div className="flex flex-wrap items-end gap-4">
-        <h2 className="min-h-11 content-center font-numeral text-xl font-bold">Easier for one player</h2>
-        <label className="flex items-center gap-2 text-[15px]">
+        <h2 className="min-h-11 content-center font-numeral text-lead font-bold">Easier for one player</h2>
+        <label className="flex items-center gap-2 text-base">
           for
-          <select
-            aria-label="Easier for"
-            value={player.id}
-            onChange={(event) => setId(event.target.value)}
-            className="min-h-11 rounded-lg border border-edge bg-raised px-2 text-[16px] font-medium"
-          >
+          <Select aria-label="Easier for" value={player.id} onChange={(event) => setId(event.target.value)}>
             {guitars.map((one) => (
               <option key={one.id} value={one.id}>
                 {one.name}
               </option>
             ))}
-          </select>
+          </Select>
         </label>
-        <p className="min-h-11 content-center text-[14px] text-quiet">
+        <p className="min-h-11 content-center text-fine text-quiet">
           The others hear it, and can say no. Only {player.name}’s part changes.
         </p>
       </div>
@@ -84,7 +80,7 @@ function HardChords({ song, sounding, player, fret, swaps, onSwap }: HardChordsP
   const where = fret === 0 ? 'without a capo' : `with the capo at ${fret}`;
   if (hard.data.length === 0)
     return (
-      <p className="py-2 text-[15px]">
+      <p className="py-2 text-base">
         Every chord lies open for {player.name} {where}.
       </p>
     );
@@ -98,10 +94,10 @@ function HardChords({ song, sounding, player, fret, swaps, onSwap }: HardChordsP
             className="grid grid-cols-[9rem_1fr] items-start gap-x-4 border-t border-hairline py-2"
           >
             <span className="leading-tight">
-              <b className="music-glyph font-numeral text-2xl">
+              <b className="music-glyph font-numeral text-head">
                 <Glyphs text={nameChord(chord.shape, naming)} />
               </b>
-              <span className="block text-[14px] text-quiet">
+              <span className="block text-fine text-quiet">
                 closed, sounds <Glyphs text={nameChord(chord.sounding, naming)} />
               </span>
             </span>
@@ -115,7 +111,7 @@ function HardChords({ song, sounding, player, fret, swaps, onSwap }: HardChordsP
                   onTake={(take) => onSwap(chord, take ? printNumber(colour.number) : null, '')}
                 />
               ))}
-              {chord.colours.length === 0 && <span className="text-[15px] text-quiet">nothing easier with notes of the key</span>}
+              {chord.colours.length === 0 && <span className="text-base text-quiet">nothing easier with notes of the key</span>}
               {swap !== undefined && <Refusal swap={swap} player={player} onRefuse={(by) => onSwap(chord, swap.instead, by)} />}
             </span>
           </li>
@@ -160,8 +156,8 @@ function ColourChoice({ hard, colour, taken, onTake }: ColourChoiceProps) {
         <b className="music-glyph">
           <Glyphs text={name} />
         </b>{' '}
-        <span className="text-[13px] text-quiet">{printFrets(colour.voicing.frets)}</span>
-        <span className="block text-[13px] text-quiet">
+        <span className="text-fine text-quiet">{printFrets(colour.voicing.frets)}</span>
+        <span className="block text-fine text-quiet">
           <Glyphs text={colourWords(colour.added, colour.left)} />
         </span>
       </button>
@@ -190,7 +186,7 @@ function Refusal({
   const reader = useReader();
   if (swap.refusedBy !== '')
     return (
-      <span className="flex items-center gap-2 text-[15px] text-alarm">
+      <span className="flex items-center gap-2 text-base text-alarm">
         {swap.refusedBy} would rather hear it as written, so it is.
         <Button look="bare" onClick={() => onRefuse('')}>
           Allow it

@@ -23,7 +23,7 @@ export function EntryDetails({ tonight, at, onGone }: EntryDetailsProps) {
   if (one === undefined || stored === undefined)
     return (
       <aside aria-label="Tonight" className="rounded-2xl border border-hairline p-4">
-        <p className="text-[15px] text-quiet">
+        <p className="text-base text-quiet">
           Choose a song to say in which key it goes tonight, who has a capo where, and who counts in. The song itself stays as it is.
         </p>
         <CapoPlans tonight={tonight} />
@@ -38,7 +38,7 @@ export function EntryDetails({ tonight, at, onGone }: EntryDetailsProps) {
   return (
     <aside aria-label={`${one.name} tonight`} className="flex flex-col gap-3 rounded-2xl border border-hairline p-4">
       <div className="flex items-center gap-2">
-        <h2 className="min-w-0 flex-1 truncate font-numeral text-xl font-bold">{one.name}</h2>
+        <h2 className="min-w-0 flex-1 truncate font-numeral text-lead font-bold">{one.name}</h2>
         <Button look="bare" aria-label={`Take ${one.name} out of the set`} onClick={remove}>
           <Trash2 size={18} />
         </Button>

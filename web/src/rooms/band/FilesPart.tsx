@@ -21,13 +21,13 @@ export function FilesPart() {
   return (
     <div className="grid items-start gap-x-10 gap-y-8 lg:grid-cols-2">
       <section aria-labelledby="files-in">
-        <h2 id="files-in" className="mb-3 font-numeral text-xl font-bold">
+        <h2 id="files-in" className="mb-3 font-numeral text-lead font-bold">
           Bring in
         </h2>
         <ImportFiles />
       </section>
       <section aria-labelledby="files-out" className="flex flex-col gap-5">
-        <h2 id="files-out" className="font-numeral text-xl font-bold">
+        <h2 id="files-out" className="font-numeral text-lead font-bold">
           Take out
         </h2>
         <ExportAll />
@@ -43,12 +43,12 @@ export function FilesPart() {
         </div>
         {song !== undefined && (
           <div className="flex flex-col gap-2">
-            <p className="text-[15px] text-quiet">A PDF for every player: “{song.title || 'Song without a title'}” in its own key.</p>
+            <p className="text-base text-quiet">A PDF for every player: “{song.title || 'Song without a title'}” in its own key.</p>
             <PackButton wish={{ of: 'song', songId: song.id, key: null, paper: 'A4' }} />
           </div>
         )}
         <div className="flex flex-col items-start gap-2 border-t border-hairline pt-4">
-          <p className="text-[15px]">
+          <p className="text-base">
             Everything the band has, every version of every song included, in one open file. Bring it in here again, or on another machine.
           </p>
           <a href={`${at}/backup.json`} download className={buttonLook('plain')}>

@@ -57,7 +57,7 @@ export function GuitarsPart() {
           guitars={guitars.filter(({ id }) => id !== first.id)}
           onChange={(id) => setIds([ids[0], id])}
         />
-        <p className="min-h-11 content-center text-[15px] text-quiet">
+        <p className="min-h-11 content-center text-base text-quiet">
           A boxed chord is held closed. It sounds in <b className="music-glyph text-ink">{nameKey(key, lens.naming)}</b>
         </p>
       </div>
@@ -108,7 +108,7 @@ function Pairs({ source, tonic, first, second, onTake }: PairsProps) {
           <span className="flex flex-col items-end gap-1 max-md:items-start">
             {onTake !== null && <Button onClick={() => onTake(pair)}>Take it tonight</Button>}
           </span>
-          <p className="col-span-full text-[14px] text-quiet">
+          <p className="col-span-full text-fine text-quiet">
             <Glyphs text={pairWords(pair, naming)} />
           </p>
         </li>
@@ -122,8 +122,8 @@ function Side({ member, option }: { readonly member: Member; readonly option: Ca
   return (
     <div className="min-w-0">
       <p className="flex items-baseline gap-2">
-        <b className="font-numeral text-xl">{member.name}</b>
-        <span className="text-[15px] text-quiet">{option.fret === 0 ? 'no capo' : `capo ${option.fret}`}</span>
+        <b className="font-numeral text-lead">{member.name}</b>
+        <span className="text-base text-quiet">{option.fret === 0 ? 'no capo' : `capo ${option.fret}`}</span>
       </p>
       <ul aria-label={`${member.name}’s shapes`} className="mt-1 flex flex-wrap gap-1.5">
         {option.shapes.map((shape) => (

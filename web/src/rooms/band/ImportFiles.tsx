@@ -9,6 +9,7 @@ import { useNaming } from '../../session/lens.ts';
 import { useTonight } from '../../session/tonight-store.ts';
 import { AskOnce } from '../../ui/AskOnce.tsx';
 import { Button } from '../../ui/Button.tsx';
+import { Tick } from '../../ui/Tick.tsx';
 import { WorkLine } from './WorkLine.tsx';
 
 const ENDINGS = '.musicxml,.xml,.mxl,.mid,.midi,.abc,.txt,.csv,.json';
@@ -83,7 +84,7 @@ function DropFile({ onFile }: { readonly onFile: (file: File | undefined) => voi
           event.target.value = '';
         }}
       />
-      <p className="text-[15px] text-quiet">
+      <p className="text-base text-quiet">
         or drop it here: MusicXML, MIDI, ABC, chords over lyrics, a song index or set as CSV, a backup. Nothing is taken in before you have
         seen it.
       </p>
@@ -132,12 +133,10 @@ function Preview({ preview, name, onTake, onLeave }: PreviewProps) {
   if (preview.kind === 'set')
     return (
       <section aria-label={`What ${name} would become`} className="flex flex-col items-start gap-3">
-        <p className="text-[16px]">
+        <p className="text-base">
           A set “{preview.name}” with {preview.entries} {preview.entries === 1 ? 'entry' : 'entries'}.
         </p>
-        {preview.missing.length > 0 && (
-          <p className="text-[15px] text-alarm">Not on the shelf, so left out: {preview.missing.join(', ')}.</p>
-        )}
+        {preview.missing.length > 0 && <p className="text-base text-alarm">Not on the shelf, so left out: {preview.missing.join(', ')}.</p>}
         <Answer onLeave={onLeave}>
           <Button look="strong" disabled={preview.entries === 0} onClick={() => onTake()}>
             Make the set
@@ -147,11 +146,11 @@ function Preview({ preview, name, onTake, onLeave }: PreviewProps) {
     );
   return (
     <section aria-label={`What ${name} would become`} className="flex flex-col items-start gap-3">
-      <p className="text-[16px]">
+      <p className="text-base">
         A backup of <b>{preview.band}</b>, made {new Date(preview.savedAt).toLocaleString()}: {preview.songs} songs in {preview.versions}{' '}
         versions, {preview.members} players, {preview.sets} sets.
       </p>
-      <p className="text-[15px] text-quiet">
+      <p className="text-base text-quiet">
         It goes in place of everything that is here now. Back the band up first if you may want that again.
       </p>
       <Answer onLeave={onLeave}>
@@ -203,22 +202,27 @@ function SongsPreview({ preview: { songs, format }, onTake, onLeave }: SongsPrev
   const take = () => onTake(left.size === 0 ? undefined : songs.flatMap((_, index) => (left.has(index) ? [] : [index])));
   return (
     <section aria-label="What the file would become" className="flex flex-col gap-3">
-      <p className="text-[15px] text-quiet">
+      <p className="text-base text-quiet">
         {format}, {songs.length === 1 ? 'one song' : `${songs.length} songs`}
       </p>
       <ul className="flex flex-col gap-3">
         {songs.slice(0, MOST_SHOWN).map((song, index) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: songs of a file may have one title; their place tells them apart
           <li key={index} className="rounded-xl border border-hairline p-3">
-            <label className="flex items-center gap-3">
-              <input type="checkbox" checked={!left.has(index)} onChange={() => turn(index)} className="size-5 accent-accent" />
-              <b className="text-[18px]">{song.title || 'Song without a title'}</b>
-              <span className="text-[15px] text-quiet">
-                <Glyphs text={keyWordsOf(song.key, naming)} />, {song.bars === 1 ? '1 bar' : `${song.bars} bars`}
-              </span>
-            </label>
+            <Tick
+              on={!left.has(index)}
+              onTick={() => turn(index)}
+              label={
+                <>
+                  <b className="text-lead">{song.title || 'Song without a title'}</b>{' '}
+                  <span className="text-base text-quiet">
+                    <Glyphs text={keyWordsOf(song.key, naming)} />, {song.bars === 1 ? '1 bar' : `${song.bars} bars`}
+                  </span>
+                </>
+              }
+            />
             {[...song.losses, ...song.problems].length > 0 && (
-              <ul aria-label="What got lost" className="mt-1 list-disc pl-9 text-[14px]">
+              <ul aria-label="What got lost" className="mt-1 list-disc pl-9 text-fine">
                 {song.losses.map((words) => (
                   <li key={words}>{words}</li>
                 ))}
@@ -230,7 +234,7 @@ function SongsPreview({ preview: { songs, format }, onTake, onLeave }: SongsPrev
               </ul>
             )}
             {songs.length <= 5 && (
-              <pre className="mt-2 max-h-72 overflow-auto rounded-lg bg-sheet p-3 text-[14px] leading-snug whitespace-pre-wrap">
+              <pre className="mt-2 max-h-72 overflow-auto rounded-lg bg-sheet p-3 text-fine leading-snug whitespace-pre-wrap">
                 {song.source
                   .split('\n')
                   .slice(0, songs.length === 1 ? undefined : TEXT_LINES)
@@ -240,7 +244,7 @@ function SongsPreview({ preview: { songs, format }, onTake, onLeave }: SongsPrev
           </li>
         ))}
       </ul>
-      {songs.length > MOST_SHOWN && <p className="text-[15px] text-quiet">and {songs.length - MOST_SHOWN} more, which are taken too</p>}
+      {songs.length > MOST_SHOWN && <p className="text-base text-quiet">and {songs.length - MOST_SHOWN} more, which are taken too</p>}
       <Answer onLeave={onLeave}>
         <Button look="strong" disabled={count === 0} onClick={take}>
           {count === 1 ? 'Put it on the shelf' : `Put ${count} songs on the shelf`}

@@ -37,7 +37,7 @@ export function JoinLine({ tonight, at }: { readonly tonight: Tonight; readonly 
       {join.kind === 'bridge' && <span aria-hidden="true" className="-my-1 mr-2 h-9 w-[3px] rounded bg-accent" />}
       <Popover.Root>
         <Popover.Trigger asChild>
-          <Button look="bare" className={`min-h-8! px-2! py-0! text-[14px]! ${join.kind === 'gap' ? 'text-quiet' : 'text-accent'}`}>
+          <Button look="bare" className={`min-h-8! px-2! py-0! text-fine! ${join.kind === 'gap' ? 'text-quiet' : 'text-accent'}`}>
             {join.kind === 'gap' ? 'then a stop' : <StraightOn taken={taken} />}
           </Button>
         </Popover.Trigger>
@@ -84,7 +84,7 @@ function Ways({ ends, bridges, taken, stops, onTake }: WaysProps) {
   const naming = useNaming();
   return (
     <>
-      <p className="px-2 pb-2 text-[15px] text-quiet">
+      <p className="px-2 pb-2 text-base text-quiet">
         From <Glyphs text={nameChord(ends.from.chord, naming)} /> to <Glyphs text={nameChord(ends.to.chord, naming)} />, the smoothest
         first. What you choose is written into the parts as a bar.
       </p>
@@ -148,15 +148,15 @@ function BridgeRow({ bridge, ends: { from, to }, naming, taken, onTake }: Bridge
         className="min-w-0 flex-1 rounded-lg border border-hairline px-3 py-2 text-left hover:border-accent aria-pressed:border-accent aria-pressed:bg-wash"
       >
         <span className="flex items-baseline gap-2">
-          <b className="music-glyph font-numeral text-xl">
+          <b className="music-glyph font-numeral text-lead">
             <Glyphs text={chords.length === 0 ? '–' : chordsOf(bridge, naming)} />
           </b>
           <span className="font-semibold">{BRIDGE_NAMES[kind]}</span>
-          <span className="ml-auto text-[14px] whitespace-nowrap text-quiet">
+          <span className="ml-auto text-fine whitespace-nowrap text-quiet">
             {beats === 0 ? 'no beats' : `${beats} beats`} · smooth {smoothness}
           </span>
         </span>
-        <span className="mt-0.5 block text-[14px] text-quiet">
+        <span className="mt-0.5 block text-fine text-quiet">
           <Glyphs text={bridgeWords(bridge, from, to, naming)} />
         </span>
       </button>

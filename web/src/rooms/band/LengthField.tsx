@@ -31,7 +31,7 @@ export function LengthField({
         onChange={take}
       />
       {fault && (
-        <p role="alert" className="text-sm font-semibold text-alarm">
+        <p role="alert" className="text-fine font-semibold text-alarm">
           Minutes and seconds, such as 3:30
         </p>
       )}

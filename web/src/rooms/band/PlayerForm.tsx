@@ -129,7 +129,7 @@ function ReadingFields({ reads, onReads }: ReadingFieldsProps) {
 function Group({ title, children }: { readonly title: string; readonly children: ReactNode }) {
   return (
     <fieldset className="flex flex-wrap items-end gap-x-4 gap-y-3 border-t border-hairline pt-3">
-      <legend className="pr-3 font-numeral text-lg font-bold">{title}</legend>
+      <legend className="pr-3 font-numeral text-lead font-bold">{title}</legend>
       {children}
     </fieldset>
   );
@@ -162,7 +162,7 @@ function GuitarFields({ member, onReads }: { readonly member: Member; readonly o
           onChange={(maxCapo) => onReads({ maxCapo: maxCapo ?? 7 })}
         />
       </div>
-      <p className="min-h-11 content-center text-[15px]">
+      <p className="min-h-11 content-center text-base">
         {instrument.name}, {printTuning(instrument.tuning)}{' '}
         <Link to={{ pathname: neckPath(undefined), search }} className="font-semibold text-accent underline">
           Strings and tuning

@@ -36,7 +36,7 @@ export function PlayersPart() {
         <NewPlayer onJoin={join} />
       </div>
       {chosen === undefined ? (
-        <p className="text-lg text-quiet">
+        <p className="text-lead text-quiet">
           Add the people you play with. Everything on screen and on paper can then be read as each of them.
         </p>
       ) : (
@@ -56,8 +56,8 @@ function PlayerLine({ member, chosen, onChoose }: { readonly member: Member; rea
       onClick={onChoose}
       className="w-full rounded-xl px-4 py-2 text-left hover:bg-wash aria-pressed:bg-wash aria-pressed:shadow-[inset_3px_0_0_var(--accent)]"
     >
-      <span className="block text-[19px] leading-tight font-bold">{member.name}</span>
-      <span className="block text-[15px] text-quiet">
+      <span className="block text-lead leading-tight font-bold">{member.name}</span>
+      <span className="block text-base text-quiet">
         {member.plays}
         {note !== null && (
           <>

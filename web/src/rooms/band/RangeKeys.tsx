@@ -53,7 +53,7 @@ export function RangeKeys({ range, onRange }: RangeKeysProps) {
               const next = step < 0 ? event.currentTarget.previousElementSibling : event.currentTarget.nextElementSibling;
               (next as HTMLElement | null)?.focus();
             }}
-            className={`min-w-6 flex-1 border-r border-hairline text-[11px] last:border-r-0 ${end ? 'bg-accent text-on-accent' : groundOf(midi, range)}`}
+            className={`min-w-6 flex-1 border-r border-hairline text-fine last:border-r-0 ${end ? 'bg-accent text-on-accent' : groundOf(midi, range)}`}
           >
             {midi % 12 === 0 ? <span className="block pt-8">{pitchName(midi)}</span> : ''}
           </button>

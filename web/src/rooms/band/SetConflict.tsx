@@ -22,7 +22,7 @@ export function SetConflict({ tonight: { desk, state } }: { readonly tonight: To
   const open = clashes.filter(({ id }) => choices[id] === undefined).length;
   const keep = () => desk.settle(clashes.flatMap(({ clash, id }) => (choices[id] === 'theirs' ? [clash] : [])));
   return (
-    <section aria-label="Saved elsewhere" className="rounded-xl border border-alarm px-4 py-3 text-[15px]">
+    <section aria-label="Saved elsewhere" className="rounded-xl border border-alarm px-4 py-3 text-base">
       <p role="alert" className="font-semibold">
         This was changed here and elsewhere. Both are kept; say which one holds. Everything else is put together already.
       </p>

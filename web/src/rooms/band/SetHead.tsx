@@ -7,6 +7,7 @@ import type { Tonight } from '../../document/use-evening.ts';
 import { useTonight } from '../../session/tonight-store.ts';
 import { AskOnce } from '../../ui/AskOnce.tsx';
 import { Button } from '../../ui/Button.tsx';
+import { Select } from '../../ui/Select.tsx';
 import { sayFault } from '../../ui/say.ts';
 import { TextField } from '../../ui/TextField.tsx';
 
@@ -24,11 +25,11 @@ export function SetHead({ tonight, onNew }: { readonly tonight: Tonight; readonl
   const facts = [end === null ? startsAt : `${startsAt} to ${end}`, place].filter((fact) => fact !== '');
   return (
     <div className="flex flex-wrap items-center gap-x-3">
-      <select
+      <Select
         aria-label="Which set"
         value={setId}
         onChange={(event) => (event.target.value === '' ? onNew() : open(event.target.value))}
-        className="-ml-1.5 min-h-11 max-w-[calc(100%-3.5rem)] cursor-pointer truncate rounded-lg border border-transparent bg-transparent px-1 text-[22px] font-bold max-sm:text-[19px] hover:border-edge"
+        className="-ml-1.5 max-w-[calc(100%-3.5rem)] border-transparent! bg-transparent! pl-1.5! text-head! font-bold! hover:border-edge!"
       >
         {sets.map((set) => (
           <option key={set.id} value={set.id}>
@@ -36,9 +37,9 @@ export function SetHead({ tonight, onNew }: { readonly tonight: Tonight; readonl
           </option>
         ))}
         <option value="">New set…</option>
-      </select>
+      </Select>
       <SetFacts key={setId} tonight={tonight} />
-      <p className="text-[15px]" data-testid="set-length">
+      <p className="text-base" data-testid="set-length">
         <b>{lengthWords(times)}</b>
         <span className="text-quiet">{facts.map((fact) => `  ·  ${fact}`)}</span>
       </p>
@@ -61,7 +62,7 @@ function SavedLine({ state: { status, isKept } }: { readonly state: SetDeskState
       role="status"
       data-testid="set-state"
       data-status={status.kind}
-      className={`text-[15px] ${bad ? 'font-semibold text-alarm' : 'text-quiet'}`}
+      className={`text-base ${bad ? 'font-semibold text-alarm' : 'text-quiet'}`}
     >
       {status.kind === 'away' || status.kind === 'refused' ? status.why : SAYS[status.kind]}
       {!isKept && ' This device has no room for a copy: stay here until it is saved.'}
@@ -90,13 +91,13 @@ function SetFacts({ tonight }: { readonly tonight: Tonight }) {
           <TextField label="Name" value={name} most={MOST_NAME} onChange={(next) => desk.change((body) => ({ ...body, name: next }))} />
           <TextField label="Where" value={place} most={80} onChange={(next) => desk.change((body) => ({ ...body, place: next }))} />
           <div className="flex items-end justify-between gap-3">
-            <label className="flex flex-col gap-1 text-sm font-semibold text-quiet">
+            <label className="flex flex-col gap-1 text-fine font-semibold text-quiet">
               Begins
               <input
                 type="time"
                 value={startsAt}
                 onChange={(event) => desk.change((body) => ({ ...body, startsAt: event.target.value }))}
-                className="min-h-11 rounded-lg border border-edge bg-raised px-3 text-[16px] font-medium text-ink"
+                className="min-h-11 rounded-lg border border-edge bg-raised px-3 text-base font-medium text-ink"
               />
             </label>
             <CopySet tonight={tonight} />

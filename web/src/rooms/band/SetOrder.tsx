@@ -120,7 +120,7 @@ function SetRow({ tonight, at, number, chosen, onChoose, onKeyDown }: SetRowProp
           onKeyDown={onKeyDown}
           className="flex min-h-14 min-w-0 flex-1 items-center gap-3 rounded-r-xl py-1.5 pr-3 text-left"
         >
-          <span className="w-14 shrink-0 text-right text-[15px] text-quiet max-sm:hidden">{begins}</span>
+          <span className="w-14 shrink-0 text-right text-base text-quiet max-sm:hidden">{begins}</span>
           {one.song === null ? (
             <BreakWords name={one.name} seconds={time.seconds} />
           ) : (
@@ -160,21 +160,21 @@ function SongWords({ tonight, at, number, begins }: SongWordsProps) {
   const ridge = state.songs.find(({ id }) => id === one.song?.songId)?.ridge ?? [];
   return (
     <>
-      <span className="w-7 shrink-0 text-right font-numeral text-2xl font-bold text-quiet">{number}</span>
+      <span className="w-7 shrink-0 text-right font-numeral text-head font-bold text-quiet">{number}</span>
       <span className="min-w-0 flex-1">
-        <span className="block truncate text-[19px] leading-tight font-bold">{one.name}</span>
-        <span className="block truncate text-[14px] text-quiet">
+        <span className="block truncate text-lead leading-tight font-bold">{one.name}</span>
+        <span className="block truncate text-fine text-quiet">
           <span className="sm:hidden">{begins} </span>
           {facts.filter((fact) => fact !== '').join('  ·  ')}
         </span>
       </span>
       <RidgeStrip heights={ridge} thin className="h-6 w-24 shrink-0 max-sm:hidden" />
       <span className="w-20 shrink-0 text-right leading-none max-sm:w-14">
-        <b className="music-glyph font-numeral text-[30px]">
+        <b className="music-glyph font-numeral text-figure">
           <Glyphs text={nameKey(key, naming)} />
         </b>
         {key.tonic !== home.tonic && (
-          <span className="block text-[13px] text-quiet">
+          <span className="block text-fine text-quiet">
             home <Glyphs text={nameKey(home, naming)} />
           </span>
         )}

@@ -72,7 +72,7 @@ export function SingerPart() {
       </div>
       <RangeKeys key={song.id} range={range} onRange={setRange} />
       {range === null || singing.length === 0 ? (
-        <p className="text-lg text-quiet">{range === null ? NO_RANGE : 'Say who sings.'}</p>
+        <p className="text-lead text-quiet">{range === null ? NO_RANGE : 'Say who sings.'}</p>
       ) : (
         <Keys
           home={reading.head.key}
@@ -168,7 +168,7 @@ function RangeField({ range, home, onRange }: RangeFieldProps) {
         onChange={take}
       />
       {fault !== null && (
-        <p role="alert" className="mt-1 max-w-96 text-sm font-semibold text-alarm">
+        <p role="alert" className="mt-1 max-w-96 text-fine font-semibold text-alarm">
           {fault}
         </p>
       )}
@@ -251,10 +251,10 @@ function KeyRow({ one, home, singers, lowest, highest, isNow, hasHorns, onChoose
       className={`grid grid-cols-[4.5rem_1fr_8.5rem] items-center gap-x-4 border-t border-hairline py-1.5 ${fit === 'outside' ? 'text-quiet' : ''}`}
     >
       <span className="leading-tight">
-        <b className="music-glyph font-numeral text-3xl">
+        <b className="music-glyph font-numeral text-figure">
           <Glyphs text={nameKey(key, naming)} />
         </b>
-        {key.tonic === home.tonic && <span className="block text-[12px] text-quiet">home</span>}
+        {key.tonic === home.tonic && <span className="block text-fine text-quiet">home</span>}
       </span>
       <div className="min-w-0">
         {sung.map((range, index) => (
@@ -267,7 +267,7 @@ function KeyRow({ one, home, singers, lowest, highest, isNow, hasHorns, onChoose
             highest={highest}
           />
         ))}
-        <p className="text-[14px] text-quiet">
+        <p className="text-fine text-quiet">
           {sung.length === 1 && sung[0] !== undefined ? <Glyphs text={sungWords(sung[0], key, naming)} /> : FIT_WORDS[fit]}
           {guitar !== null && ` On the guitars ${guitar} of 100.`}
           {hasHorns && ` For the horns ${accidentals === 1 ? '1 accidental' : `${accidentals} accidentals`}.`}

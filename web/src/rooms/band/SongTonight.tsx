@@ -84,7 +84,7 @@ function KeyTonight({ song, onKey }: KeyTonightProps) {
       <Button aria-label="Down a half step" className="px-3!" onClick={() => onKey(moveKey(song.key, -1).tonic)}>
         <Minus size={18} />
       </Button>
-      <b className="music-glyph min-w-16 text-center font-numeral text-3xl" data-testid="tonights-key">
+      <b className="music-glyph min-w-16 text-center font-numeral text-figure" data-testid="tonights-key">
         <Glyphs text={nameKey(song.key, naming)} />
       </b>
       <Button aria-label="Up a half step" className="px-3!" onClick={() => onKey(moveKey(song.key, 1).tonic)}>

@@ -123,7 +123,7 @@ function Warnings({ tonight: { warnings, evening } }: { readonly tonight: Tonigh
       {warnings.map((warning) => {
         const words = setWarningWords(warning, titleOf, nameOf, naming);
         return (
-          <li key={words} className="flex items-center gap-2.5 text-[15px]">
+          <li key={words} className="flex items-center gap-2.5 text-base">
             <AlertTriangle size={17} aria-hidden="true" className="shrink-0 text-alarm" />
             <span>
               <Glyphs text={words} />

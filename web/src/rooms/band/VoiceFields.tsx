@@ -42,7 +42,7 @@ export function VoiceFields({ voice, onVoice }: VoiceFieldsProps) {
             className="w-36"
             onChange={(text) => change(text, (possible) => ({ ...voice, possible }))}
           />
-          <p className="min-h-11 content-center text-[14px] text-quiet">
+          <p className="min-h-11 content-center text-fine text-quiet">
             Lowest and highest note, middle C is C4. Sing only what does not hurt.
           </p>
         </>

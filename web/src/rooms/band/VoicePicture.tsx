@@ -28,7 +28,7 @@ export function VoicePicture({ name, voice, sung: { melody, fit }, lowest, highe
         className={`absolute inset-y-2.5 rounded-full ${fit === 'comfortable' ? 'bg-accent' : fit === 'possible' ? 'bg-subdominant' : 'bg-dominant'}`}
         style={wide({ low: from, high: to })}
       />
-      {name !== '' && <span className="absolute top-0 left-0 text-[12px] text-quiet">{name}</span>}
+      {name !== '' && <span className="absolute top-0 left-0 text-fine text-quiet">{name}</span>}
     </div>
   );
 }

@@ -28,7 +28,7 @@ export function WorkLine({ work: { state, fault, file, stop }, what, fetch }: Wo
           value={state.done}
           className="h-2.5 w-44 overflow-hidden rounded-full accent-accent"
         />
-        <span className="text-[15px] text-quiet">
+        <span className="text-base text-quiet">
           {what}: {state.done} of {state.total}
         </span>
         <Button look="bare" onClick={stop}>
@@ -43,7 +43,7 @@ export function WorkLine({ work: { state, fault, file, stop }, what, fetch }: Wo
           <Download size={17} aria-hidden="true" /> {fetch}
         </a>
       )}
-      <span className={state.state === 'failed' ? 'font-semibold text-alarm' : 'text-[15px] text-quiet'}>{state.says}</span>
+      <span className={state.state === 'failed' ? 'font-semibold text-alarm' : 'text-base text-quiet'}>{state.says}</span>
     </span>
   );
 }

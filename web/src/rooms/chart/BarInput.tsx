@@ -31,11 +31,11 @@ export function BarInput({ typing, input }: { readonly typing: Typing; readonly 
         autoComplete="off"
         onChange={({ target }) => input.field(target.value, target.selectionStart ?? target.value.length)}
         onSelect={({ currentTarget }) => followCaret(currentTarget, input)}
-        className="w-full min-w-0 rounded-md border-2 border-accent bg-sheet px-2 py-1 font-numeral text-2xl font-bold"
+        className="w-full min-w-0 rounded-md border-2 border-accent bg-sheet px-2 py-1 font-numeral text-head font-bold"
       />
       <p
         role={fault === null ? undefined : 'alert'}
-        className={`mt-1 text-[13px] leading-tight ${fault === null ? 'text-quiet' : 'font-semibold text-alarm'}`}
+        className={`mt-1 text-fine leading-tight ${fault === null ? 'text-quiet' : 'font-semibold text-alarm'}`}
       >
         {fault === null ? hintOf(typing, input) : faultWords(fault)}
       </p>

@@ -34,7 +34,7 @@ function OwnChords() {
       aria-label="A digit alone writes the key’s own chord"
       onPointerDown={(event) => event.preventDefault()}
       onClick={() => setOwnChords(!ownChords)}
-      className="music-glyph ml-auto flex min-h-10 items-center gap-2 rounded-lg border border-edge bg-raised px-2.5 text-[15px] font-semibold hover:border-accent aria-pressed:border-accent aria-pressed:bg-wash"
+      className="music-glyph ml-auto flex min-h-10 items-center gap-2 rounded-lg border border-edge bg-raised px-2.5 text-base font-semibold hover:border-accent aria-pressed:border-accent aria-pressed:bg-wash"
     >
       {ownChords ? '2 writes 2–' : '2 writes 2'}
     </button>
@@ -56,10 +56,10 @@ function Pad({ shows, says, hint = '', onPress }: PadProps) {
       onPointerDown={(event) => event.preventDefault()}
       onClick={onPress}
       aria-label={says}
-      className="music-glyph flex min-h-10 min-w-10 items-center justify-center gap-1 rounded-lg border border-edge bg-raised px-1.5 text-[16px] font-bold hover:border-accent"
+      className="music-glyph flex min-h-10 min-w-10 items-center justify-center gap-1 rounded-lg border border-edge bg-raised px-1.5 text-base font-bold hover:border-accent"
     >
       {shows}
-      {hint !== '' && <span className="text-[11px] font-normal text-quiet">{hint}</span>}
+      {hint !== '' && <span className="text-fine font-normal text-quiet">{hint}</span>}
     </button>
   );
 }

@@ -43,11 +43,11 @@ export function BarToolbar({ input, selection, rewriting, reaching, onPaste, onC
         <Redo2 size={18} />
       </Tool>
       {count === 0 ? (
-        <span className="px-3 text-[15px] text-quiet">Choose a bar and type: digits are degrees.</span>
+        <span className="px-3 text-base text-quiet">Choose a bar and type: digits are degrees.</span>
       ) : (
         <ChosenTools input={input} head={selection?.head ?? 0} reaching={reaching} onChanges={onChanges} />
       )}
-      <span className="mr-auto text-sm font-semibold text-quiet">{count > 1 ? `${count} bars` : ''}</span>
+      <span className="mr-auto text-fine font-semibold text-quiet">{count > 1 ? `${count} bars` : ''}</span>
       <Tool text="Paste chords from anywhere" keys="Ctrl V" onPress={onPaste}>
         <ClipboardPaste size={18} />
       </Tool>
@@ -157,7 +157,7 @@ function Tool({ text, keys, disabled = false, onPress, children }: ToolProps) {
         // the sheet keeps the focus, so that a key may follow a press
         onPointerDown={(event) => event.preventDefault()}
         onClick={onPress}
-        className="min-w-9 px-1.5! text-[15px]"
+        className="min-w-9 px-1.5! text-base"
       >
         {children}
       </Button>
@@ -180,7 +180,7 @@ function Menu({ label, items, shortcut }: MenuProps) {
   return (
     <DropdownMenu.Root open={open} onOpenChange={setOpen}>
       <DropdownMenu.Trigger asChild>
-        <Button look="bare" className="gap-0.5 px-1! text-[15px]">
+        <Button look="bare" className="gap-0.5 px-1! text-base">
           {label} <ChevronDown size={12} aria-hidden="true" />
         </Button>
       </DropdownMenu.Trigger>

@@ -41,7 +41,7 @@ export function CapoSheet({ text, sounding, onClose }: CapoSheetProps) {
     <Sheet title="Where to put a capo" open onOpenChange={(is) => !is && onClose()}>
       <div className="flex flex-wrap items-center gap-x-5 gap-y-2">
         <Choice label="What the player holds" value={level} options={BARRE_LEVELS} onChange={setLevel} />
-        <p className="text-[15px] text-quiet">
+        <p className="text-base text-quiet">
           The kindest fret first, for {player === null ? '' : `${player.name}’s `}
           {instrument.name}. A boxed chord is held closed.
         </p>
@@ -77,7 +77,7 @@ function FretRow({ option, naming, isRead, onRead }: FretRowProps) {
   const { fret, shapes } = option;
   return (
     <li className="grid grid-cols-[2.5rem_1fr] items-center gap-x-4 gap-y-2 border-t sm:grid-cols-[3.5rem_1fr_auto] border-hairline py-3">
-      <span className="text-center font-numeral text-4xl font-bold" aria-hidden="true">
+      <span className="text-center font-numeral text-figure font-bold" aria-hidden="true">
         {fret}
       </span>
       <div className="min-w-0">
@@ -86,7 +86,7 @@ function FretRow({ option, naming, isRead, onRead }: FretRowProps) {
             <ShapeChip key={`${shape.shape.root} ${shape.shape.formula} ${shape.shape.bass}`} shape={shape} naming={naming} />
           ))}
         </ul>
-        <p className="mt-1 text-[15px] text-quiet">
+        <p className="mt-1 text-base text-quiet">
           <Glyphs text={capoWords(option, naming)} />
         </p>
       </div>

@@ -39,7 +39,7 @@ export function ChartSheet({ sheet, reading, sections, turn, ...inner }: SheetPr
   return (
     <DndContext {...context}>
       <article ref={article} aria-label="Chart" className="px-6 py-4">
-        <p className="mb-3 text-[15px] text-quiet">{sheetFacts(reading).join('  ·  ')}</p>
+        <p className="mb-3 text-base text-quiet">{sheetFacts(reading).join('  ·  ')}</p>
         {sheet.sections.map((section, place) => (
           <SheetSection
             // biome-ignore lint/suspicious/noArrayIndexKey: sections may share a name; their place tells them apart

@@ -15,17 +15,17 @@ const MOST_LISTED = 40;
 /** What to look at before the chart reaches the band: what the text gets wrong, and what may not be meant. Each is a press away. */
 export function ChecksList({ text, problems, findings, onProblem, onFinding, onFix }: ChecksListProps) {
   const count = problems.length + findings.length;
-  if (count === 0) return <p className="px-4 py-3 text-[15px] text-quiet">Nothing to look at: the chart is ready for the band.</p>;
+  if (count === 0) return <p className="px-4 py-3 text-base text-quiet">Nothing to look at: the chart is ready for the band.</p>;
   return (
     <section aria-label="Problems">
-      <h3 className="px-4 pt-2 text-sm font-semibold text-quiet">{count === 1 ? '1 place to look at' : `${count} places to look at`}</h3>
+      <h3 className="px-4 pt-2 text-fine font-semibold text-quiet">{count === 1 ? '1 place to look at' : `${count} places to look at`}</h3>
       <ul>
         {problems.slice(0, MOST_LISTED).map((problem) => (
           <li key={`${problem.fault.code} ${problem.at.line} ${problem.at.column}`} className="flex items-start">
             <button
               type="button"
               onClick={() => onProblem(problem)}
-              className="flex min-h-10 flex-1 gap-2 px-4 py-2 text-left text-[14px] leading-snug hover:bg-wash"
+              className="flex min-h-10 flex-1 gap-2 px-4 py-2 text-left text-fine leading-snug hover:bg-wash"
             >
               <span className={`shrink-0 font-semibold ${problem.severity === 'error' ? 'text-alarm' : 'text-quiet'}`}>
                 line {problem.at.line}
@@ -40,7 +40,7 @@ export function ChecksList({ text, problems, findings, onProblem, onFinding, onF
             <button
               type="button"
               onClick={() => onFinding(finding)}
-              className="music-glyph flex min-h-10 w-full gap-2 px-4 py-2 text-left text-[14px] leading-snug hover:bg-wash"
+              className="music-glyph flex min-h-10 w-full gap-2 px-4 py-2 text-left text-fine leading-snug hover:bg-wash"
             >
               <span className={`shrink-0 font-semibold ${finding.code === 'chord-unexplained' ? 'text-alarm' : 'text-quiet'}`}>
                 bar {finding.bar + 1}
@@ -58,7 +58,7 @@ function Fix({ problem, text, onFix }: { readonly problem: Problem; readonly tex
   const fix = quickFix(problem, text);
   if (fix === undefined) return null;
   return (
-    <Button look="bare" className="mt-0.5 mr-1 shrink-0 px-2 text-[14px] text-accent" onClick={() => onFix(fix)}>
+    <Button look="bare" className="mt-0.5 mr-1 shrink-0 px-2 text-fine text-accent" onClick={() => onFix(fix)}>
       Write {fix.write.trim().slice(0, 16)}
     </Button>
   );

@@ -17,7 +17,7 @@ export function Comparison({ before, after }: { readonly before: string; readonl
       <div className="max-h-72 overflow-auto">
         {parts.map(({ name, wasCalled, changes }) => (
           <section key={changes.map(nameOf).join()} aria-label={name || 'The beginning'} className="mb-2">
-            <h4 className="text-[14px] font-semibold">
+            <h4 className="text-fine font-semibold">
               {name || 'The beginning'}
               {wasCalled !== null && <span className="font-normal text-quiet"> was {wasCalled || 'without a name'}</span>}
               {changes.every(({ kind }) => kind === 'same') && <span className="font-normal text-quiet"> as it is</span>}
@@ -60,7 +60,7 @@ function ChangedBar({ change, old, now }: ChangedBarProps) {
   return (
     <span
       title={SAID[change.kind]}
-      className={`music-glyph block min-h-9 rounded-md border px-1.5 py-1 text-[14px] font-bold ${looks[change.kind]}`}
+      className={`music-glyph block min-h-9 rounded-md border px-1.5 py-1 text-fine font-bold ${looks[change.kind]}`}
     >
       <span className="sr-only">{SAID[change.kind]}: </span>
       {was !== null &&

@@ -42,7 +42,7 @@ export function ExportSheet({ text, sounding, onClose }: ExportSheetProps) {
             onChange={setFormat}
           />
         </div>
-        <p className="text-[16px]">
+        <p className="text-base">
           {use}
           {sounding !== null && format !== 'chart' && (
             <>
@@ -59,11 +59,11 @@ export function ExportSheet({ text, sounding, onClose }: ExportSheetProps) {
         {data !== undefined && (
           <>
             {data.losses.length === 0 ? (
-              <p className="text-[15px] text-quiet">Nothing gets lost.</p>
+              <p className="text-base text-quiet">Nothing gets lost.</p>
             ) : (
               <div>
                 <h3 className="font-semibold">What this format does not hold</h3>
-                <ul aria-label="What gets lost" className="mt-1 list-disc pl-5 text-[15px]">
+                <ul aria-label="What gets lost" className="mt-1 list-disc pl-5 text-base">
                   {data.losses.map(({ message }) => (
                     <li key={message}>{message}</li>
                   ))}

@@ -8,7 +8,7 @@ export function NumberingChoice({ text, onRenumber }: { readonly text: string; r
   if (key.scale === 'major') return null;
   const isTonic = numbering === 'tonic';
   return (
-    <p className="flex flex-wrap items-center gap-2 border-t border-hairline px-4 py-1 text-[15px]">
+    <p className="flex flex-wrap items-center gap-2 border-t border-hairline px-4 py-1 text-base">
       {isTonic ? 'Numbered from the minor tonic.' : 'Numbered from the relative major.'}
       <Button look="bare" className="text-accent" onClick={() => onRenumber(isTonic ? 'relative' : 'tonic')}>
         {isTonic ? 'Number it from the relative major' : 'Number it from the minor tonic'}

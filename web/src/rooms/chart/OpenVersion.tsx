@@ -65,7 +65,7 @@ function Sections({ source, text, onWrite }: Pick<OpenVersionProps, 'text' | 'on
           return (
             <li key={at.line} className="flex min-h-11 flex-wrap items-center gap-2 border-b border-hairline py-1">
               <b className="min-w-24">{name || 'no name'}</b>
-              <span className="flex-1 text-[14px] text-quiet">{count === 1 ? 'one bar' : `${count} bars`}</span>
+              <span className="flex-1 text-fine text-quiet">{count === 1 ? 'one bar' : `${count} bars`}</span>
               {same >= 0 && copy !== sectionText(now, same) && (
                 <Button onClick={() => onWrite(replaceSection(now, same, copy))}>In place of {name}</Button>
               )}

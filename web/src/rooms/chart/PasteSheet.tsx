@@ -45,7 +45,7 @@ export function PasteSheet({ pasted, chart, lettersFrom, behind, onEdit, onWrite
     <Sheet title={isNew ? 'Paste a song' : 'Paste chords'} open onOpenChange={(open) => !open && onClose()}>
       <div className="grid gap-4 md:grid-cols-2">
         <div className="flex flex-col gap-2">
-          <label htmlFor={id} className="text-sm font-semibold text-quiet">
+          <label htmlFor={id} className="text-fine font-semibold text-quiet">
             Letters or numbers, with or without bar lines, over lyrics or alone
           </label>
           <textarea
@@ -55,7 +55,7 @@ export function PasteSheet({ pasted, chart, lettersFrom, behind, onEdit, onWrite
             spellCheck={false}
             onChange={(event) => setTyped(event.target.value)}
             placeholder={'Verse\nG        Em\nSalt on the window'}
-            className="min-h-60 rounded-xl border border-edge bg-sheet p-3 font-text text-[16px] whitespace-pre placeholder:text-quiet"
+            className="min-h-60 rounded-xl border border-edge bg-sheet p-3 font-text text-base whitespace-pre placeholder:text-quiet"
           />
         </div>
         {song === undefined ? (
@@ -96,10 +96,10 @@ function Song({ song, chart, onSet }: SongProps) {
   };
   return (
     <div className="flex flex-col items-start gap-3">
-      <p role="status" className="music-glyph text-[17px]">
+      <p role="status" className="music-glyph text-base">
         Found: <b>{<Glyphs text={found.join(', ')} />}</b>.
       </p>
-      <pre className="max-h-72 w-full overflow-auto rounded-xl border border-hairline p-3 font-text text-[15px] whitespace-pre-wrap">
+      <pre className="max-h-72 w-full overflow-auto rounded-xl border border-hairline p-3 font-text text-base whitespace-pre-wrap">
         {source}
       </pre>
       <Button look="strong" onClick={set}>
@@ -137,17 +137,17 @@ function Lines({ typed, tonic, where, onPut }: LinesProps) {
   return (
     <div>
       <Choice label="Where there are no bar lines" value={share} options={SHARES} onChange={setShare} />
-      <h3 className="mt-2 text-sm font-semibold text-quiet">What it becomes</h3>
+      <h3 className="mt-2 text-fine font-semibold text-quiet">What it becomes</h3>
       <ol aria-label="What it becomes" className="mt-2 max-h-80 overflow-auto rounded-xl border border-hairline">
         {lines.map((line, index) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: lines have no name but their place
           <li key={index} className="grid min-h-8 grid-cols-[4.5rem_1fr] gap-2 border-b border-hairline px-3 py-1 last:border-b-0">
-            <span className="text-[13px] text-quiet">{KINDS[line.kind]}</span>
+            <span className="text-fine text-quiet">{KINDS[line.kind]}</span>
             <span className={`music-glyph ${line.kind === 'chords' ? 'font-bold' : ''}`}>{line.text}</span>
           </li>
         ))}
       </ol>
-      <p className="mt-2 text-[15px]">
+      <p className="mt-2 text-base">
         {bars.length === 0 ? 'No bars yet.' : `${bars.length === 1 ? 'One bar' : `${bars.length} bars`}, put ${where}.`}
         {problems.some(({ severity }) => severity === 'error') && ' What cannot be read is kept and marked.'}
       </p>

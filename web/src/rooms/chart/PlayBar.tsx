@@ -4,6 +4,7 @@ import { Popover } from 'radix-ui';
 import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Choice.tsx';
 import { Hint } from '../../ui/Hint.tsx';
+import { Select } from '../../ui/Select.tsx';
 import { Tick } from '../../ui/Tick.tsx';
 import type { SongPlay, Sounds } from './use-song-play.ts';
 
@@ -28,8 +29,8 @@ export function PlayBar({ play, reading }: { readonly play: SongPlay; readonly r
       <Popover.Root>
         <Popover.Trigger asChild>
           <Button look="bare" aria-label={`Tempo ${play.tempo}, and how it is played`} className="flex-col gap-0 px-2! leading-tight">
-            <span className="text-[17px]">{play.tempo}</span>
-            <span aria-live="off" className="text-[12px] font-normal whitespace-nowrap text-quiet">
+            <span className="text-base">{play.tempo}</span>
+            <span aria-live="off" className="text-fine font-normal whitespace-nowrap text-quiet">
               {play.said || 'tempo'}
             </span>
           </Button>
@@ -71,12 +72,12 @@ function HowPlayed({ play, reading }: { readonly play: SongPlay; readonly readin
       <Tick label="Click" on={play.click} onTick={play.setClick} />
       <Tick label="Count in one bar" on={play.countIn} onTick={play.setCountIn} />
       <Choice label="What sounds" value={play.sounds} options={SOUNDS} onChange={play.setSounds} />
-      <label className="mt-3 flex items-center gap-2 text-[15px]">
+      <label className="mt-3 flex items-center gap-2 text-base">
         Round and round
-        <select
+        <Select
           value={play.loop ?? ''}
           onChange={({ target }) => play.setLoop(target.value === '' ? null : Number(target.value))}
-          className="min-h-11 flex-1 rounded-lg border border-edge bg-sheet px-2 font-semibold"
+          className="flex-1"
         >
           <option value="">nothing</option>
           {parts.map(({ section, from, count }, index) => (
@@ -84,7 +85,7 @@ function HowPlayed({ play, reading }: { readonly play: SongPlay; readonly readin
               {reading.sections[section ?? -1]?.name ?? 'the beginning'}, {count} bars
             </option>
           ))}
-        </select>
+        </Select>
       </label>
     </>
   );
@@ -104,7 +105,7 @@ function Tempo({ play }: { readonly play: SongPlay }) {
           max={300}
           value={play.tempo}
           onChange={({ target }) => target.validity.valid && target.value !== '' && play.setTempo(target.valueAsNumber)}
-          className="min-h-11 w-full rounded-lg border border-edge bg-sheet px-2 text-center text-xl font-bold"
+          className="min-h-11 w-full rounded-lg border border-edge bg-sheet px-2 text-center text-lead font-bold"
         />
       </label>
       <Button aria-label="Faster" onClick={() => play.setTempo(play.tempo + STEP)}>

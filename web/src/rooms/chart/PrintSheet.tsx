@@ -57,7 +57,7 @@ export function PrintSheet({ reading, sounding, onClose }: PrintSheetProps) {
       {kind !== 'form' && <ShowChoice show={show} shows={SHOWS} onShow={setShow} />}
       <Tick label="Words" on={words} onTick={setWords} />
       <Tick label="Large type" on={large} onTick={setLarge} />
-      <span className="text-[15px] text-quiet">{pages.length === 1 ? 'one page' : `${pages.length} pages`}</span>
+      <span className="text-base text-quiet">{pages.length === 1 ? 'one page' : `${pages.length} pages`}</span>
     </PagesSheet>
   );
 }

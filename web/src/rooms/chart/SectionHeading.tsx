@@ -37,7 +37,7 @@ export function SectionHeading({
         <Popover.Root open={open} onOpenChange={setOpen}>
           <Popover.Trigger
             aria-label={`Section ${name}, change it`}
-            className="min-h-9 rounded-md bg-wash px-2.5 font-numeral text-lg font-bold text-accent hover:outline-2 hover:outline-accent"
+            className="min-h-9 rounded-md bg-wash px-2.5 font-numeral text-lead font-bold text-accent hover:outline-2 hover:outline-accent"
           >
             {name || 'no name'}
           </Popover.Trigger>
@@ -79,10 +79,10 @@ export function SectionHeading({
             </Popover.Content>
           </Popover.Portal>
         </Popover.Root>
-        {section.times > 1 && <span className="text-lg font-bold">×{section.times}</span>}
+        {section.times > 1 && <span className="text-lead font-bold">×{section.times}</span>}
       </h2>
-      {section.remark !== null && <span className="text-[15px] text-quiet">{section.remark}</span>}
-      <span className="text-[13px] text-quiet">{playedWords(section.played)}</span>
+      {section.remark !== null && <span className="text-base text-quiet">{section.remark}</span>}
+      <span className="text-fine text-quiet">{playedWords(section.played)}</span>
     </div>
   );
 }
@@ -114,7 +114,7 @@ function HeadingForm({ section, onDone }: HeadingFormProps) {
       }}
     >
       <div className="grid grid-cols-[1fr_5.5rem] gap-2">
-        <label htmlFor={ids.name} className="text-sm font-semibold text-quiet">
+        <label htmlFor={ids.name} className="text-fine font-semibold text-quiet">
           Section
           <input
             id={ids.name}
@@ -123,7 +123,7 @@ function HeadingForm({ section, onDone }: HeadingFormProps) {
             className={`${field} text-base font-bold text-ink`}
           />
         </label>
-        <label htmlFor={ids.times} className="text-sm font-semibold text-quiet">
+        <label htmlFor={ids.times} className="text-fine font-semibold text-quiet">
           Times
           <input
             id={ids.times}
@@ -135,7 +135,7 @@ function HeadingForm({ section, onDone }: HeadingFormProps) {
           />
         </label>
       </div>
-      <label htmlFor={ids.remark} className="text-sm font-semibold text-quiet">
+      <label htmlFor={ids.remark} className="text-fine font-semibold text-quiet">
         Remark
         <input
           id={ids.remark}
@@ -145,7 +145,7 @@ function HeadingForm({ section, onDone }: HeadingFormProps) {
           className={`${field} text-base text-ink placeholder:text-quiet`}
         />
       </label>
-      {!isCount && <p className="text-sm font-semibold text-alarm">A section is played 1 to 99 times.</p>}
+      {!isCount && <p className="text-fine font-semibold text-alarm">A section is played 1 to 99 times.</p>}
       <Button type="submit" look="strong" disabled={!isCount || name.trim() === ''}>
         Done
       </Button>

@@ -43,7 +43,7 @@ export const SheetBarCell = memo(function SheetBarCell({ bar, last, chosen, chor
         <AgainButton bar={bar} pressed={chord !== null} {...look} />
       )}
       {bar.remarks.map(({ to, text }) => (
-        <p key={`${to} ${text}`} className="mt-1 text-[13px] leading-tight font-medium text-quiet">
+        <p key={`${to} ${text}`} className="mt-1 text-fine leading-tight font-medium text-quiet">
           {to !== null && <b className="text-ink">{to}: </b>}
           {text}
         </p>
@@ -102,7 +102,7 @@ function BarOver({ bar }: { readonly bar: BarCell }) {
   if (ending === null && signs.length === 0 && heading === '' && end === '') return null;
   return (
     <div
-      className={`absolute inset-x-0 top-0 flex h-5 items-center gap-1.5 pr-1.5 text-[13px] font-bold text-accent ${bar.opensRepeat ? 'pl-4' : 'pl-1.5'}`}
+      className={`absolute inset-x-0 top-0 flex h-5 items-center gap-1.5 pr-1.5 text-fine font-bold text-accent ${bar.opensRepeat ? 'pl-4' : 'pl-1.5'}`}
     >
       {ending !== null && (
         <span
@@ -146,20 +146,20 @@ function ChordOfSheet({ chord, bar, place, pressed, turn, layer, onSelect, onWri
           <BeatDots beats={chord.beats} />
         </span>
       )}
-      <MarkedChord chord={chord} size={crowd <= 1 ? 'text-[42px]' : crowd === 2 ? 'text-[32px]' : 'text-[24px]'} />
+      <MarkedChord chord={chord} size={crowd <= 1 ? 'text-numeral' : crowd === 2 ? 'text-figure' : 'text-head'} />
       {(chord.under !== null || chord.sounding !== null) && (
         <span
           aria-hidden="true"
           className={`${turn ? 'letters-slide' : 'letters-slide-again'} mt-0.5 flex flex-wrap items-baseline gap-x-1.5`}
         >
           {chord.under !== null && (
-            <LetterSymbol view={chord.under} className={crowd > 2 ? 'text-[15px] font-semibold' : 'text-[17px] font-semibold'} />
+            <LetterSymbol view={chord.under} className={crowd > 2 ? 'text-base font-semibold' : 'text-base font-semibold'} />
           )}
-          {chord.sounding !== null && <span className="music-glyph text-[13px] text-quiet">= {symbolText(chord.sounding)}</span>}
+          {chord.sounding !== null && <span className="music-glyph text-fine text-quiet">= {symbolText(chord.sounding)}</span>}
         </span>
       )}
       {over?.lines.map((line) => (
-        <span key={line} className="music-glyph mt-0.5 text-[13px] leading-tight font-medium text-quiet">
+        <span key={line} className="music-glyph mt-0.5 text-fine leading-tight font-medium text-quiet">
           {line}
         </span>
       ))}
@@ -172,16 +172,16 @@ function MarkedChord({ chord: { main, marks }, size }: { readonly chord: ChordCe
   return (
     <span aria-hidden="true" className="flex items-center">
       {marks.push && <PushMark />}
-      {marks.optional && <span className="mr-0.5 text-2xl text-quiet">(</span>}
+      {marks.optional && <span className="mr-0.5 text-head text-quiet">(</span>}
       <span className={`relative ${marks.ring ? 'mx-4 mb-2' : ''}`}>
         {marks.ring && <Diamond />}
         {main === null ? (
-          <span className="font-numeral text-2xl font-bold">N.C.</span>
+          <span className="font-numeral text-head font-bold">N.C.</span>
         ) : (
           <ChordSymbol view={main} className={`relative font-bold ${size}`} />
         )}
       </span>
-      {marks.optional && <span className="ml-0.5 text-2xl text-quiet">)</span>}
+      {marks.optional && <span className="ml-0.5 text-head text-quiet">)</span>}
       {marks.stop && <StopMark />}
     </span>
   );

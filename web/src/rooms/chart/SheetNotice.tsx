@@ -36,7 +36,7 @@ export function EmptyChart({ typing, input, onPaste }: EmptyChartProps) {
           <BarInput key={typing.bar} typing={typing} input={input} />
         )}
       </div>
-      <p className="mt-4 max-w-xl text-[16px] text-quiet">
+      <p className="mt-4 max-w-xl text-base text-quiet">
         One chord a bar, as a number: <b>1</b>, <b>4</b>, <b>6</b> and a minus for minor. Tab goes on to the next bar. Letters work too;
         they are read in the key over the chart.
       </p>
@@ -53,7 +53,7 @@ export function ChartedNotice({ charted, input }: { readonly charted: SheetInput
   return (
     <p
       role="status"
-      className="sticky bottom-2 z-10 mx-auto mt-2 flex w-fit items-center gap-3 rounded-lg border border-hairline bg-raised px-3 py-1 text-[15px]"
+      className="sticky bottom-2 z-10 mx-auto mt-2 flex w-fit items-center gap-3 rounded-lg border border-hairline bg-raised px-3 py-1 text-base"
     >
       Written as {chartText(charted.asCharted)}, as the key has it.
       <Button onClick={input.keepTyped}>Keep {chartText(charted.asTyped)}</Button>

@@ -47,7 +47,7 @@ export const SheetRow = memo(function SheetRow({ name, row, isLast, bars, typing
       </div>
       {row.words.map((words, verse) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: two verses may say the same
-        <p key={verse} className="px-3 pb-1 text-[15px] text-quiet italic">
+        <p key={verse} className="px-3 pb-1 text-base text-quiet italic">
           {words}
         </p>
       ))}

@@ -24,7 +24,7 @@ export function TextPane({ text, problems, rewriting, onEnter, onLeave, handle, 
   return (
     <div className="flex w-[280px] shrink-0 flex-col border-r border-hairline bg-raised max-lg:h-[32%] max-lg:w-auto max-lg:border-t max-lg:border-r-0">
       <div className="flex items-center justify-between border-b border-hairline py-1 pr-1 pl-4">
-        <h2 className="text-sm font-semibold text-quiet">Text</h2>
+        <h2 className="text-fine font-semibold text-quiet">Text</h2>
         <Button look="bare" onClick={() => setWriting(false)}>
           Fold
         </Button>

@@ -80,7 +80,7 @@ function Save({ version: { name, by, savedAt, changes, revision }, isOpen, onOpe
       <span className={`line-clamp-3 leading-snug ${name === null ? 'font-semibold' : ''}`}>
         <Glyphs text={sentence(said)} />
       </span>
-      <span className="text-[13px] text-quiet">{by === null ? when : `${by}, ${when}`}</span>
+      <span className="text-fine text-quiet">{by === null ? when : `${by}, ${when}`}</span>
     </button>
   );
 }

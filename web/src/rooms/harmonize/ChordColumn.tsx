@@ -32,15 +32,15 @@ export function ChordColumn({ view, selected, sounding, rise, compact, onSelect,
         {!compact && <Stack view={view} />}
         <ChordSymbol
           view={view.numeral}
-          className={`${compact ? 'h-9' : 'mt-1.5 h-12'} items-end font-bold ${compact ? 'text-[30px] max-lg:text-[24px]' : numeralSize(view.numeral.raised)}`}
+          className={`${compact ? 'h-9' : 'mt-1.5 h-12'} items-end font-bold ${compact ? 'text-figure max-lg:text-head' : numeralSize(view.numeral.raised)}`}
         />
         <LetterSymbol
           view={view.letter}
-          className={`mt-1 font-bold ${symbolText(view.letter).length > 9 ? 'text-[13px] max-lg:text-[10px]' : 'text-[19px] max-lg:text-[15px]'}`}
+          className={`mt-1 font-bold ${symbolText(view.letter).length > 9 ? 'text-fine max-lg:text-fine' : 'text-lead max-lg:text-base'}`}
         />
-        {view.sounding !== null && <span className="music-glyph text-[13px] text-quiet">= {symbolText(view.sounding)}</span>}
+        {view.sounding !== null && <span className="music-glyph text-fine text-quiet">= {symbolText(view.sounding)}</span>}
         {!compact && (
-          <span className="pb-0.5 text-center text-[13px] leading-tight whitespace-nowrap text-quiet max-lg:hidden">
+          <span className="pb-0.5 text-center text-fine leading-tight whitespace-nowrap text-quiet max-lg:hidden">
             {view.quality.replace('half-diminished', 'half-dim.').replace('seventh', '7th')}
           </span>
         )}
@@ -63,26 +63,26 @@ export function ChordColumn({ view, selected, sounding, rise, compact, onSelect,
 
 /** Long qualities need room beside their numeral. */
 function numeralSize(raised: string): string {
-  if (raised.length > 8) return 'text-[24px] max-lg:text-[17px]';
-  return raised.length > 2 ? 'text-[38px] max-lg:text-[26px]' : 'text-[42px] max-lg:text-[34px]';
+  if (raised.length > 8) return 'text-head max-lg:text-base';
+  return raised.length > 2 ? 'text-numeral max-lg:text-head' : 'text-numeral max-lg:text-figure';
 }
 
 /** Tones from the root up, each tied to the scale number it comes from, thirds named between them. */
 function Stack({ view }: { readonly view: ColumnView }) {
   return (
-    <ol className="grid w-full max-w-[112px] grid-cols-[1fr_auto_1fr] items-center gap-x-1.5 text-[15px] leading-[20px]" aria-hidden="true">
+    <ol className="grid w-full max-w-[112px] grid-cols-[1fr_auto_1fr] items-center gap-x-1.5 text-base leading-[20px]" aria-hidden="true">
       {view.tones.map(({ formula, note, degree, below }) => (
         <li key={formula} className="contents">
           <span className="music-glyph text-right text-quiet">{formula}</span>
-          <span className="music-glyph w-8 text-center text-[17px] font-bold">
+          <span className="music-glyph w-8 text-center text-base font-bold">
             <Glyphs text={note} />
           </span>
-          <span className="music-glyph text-[13px] text-quiet" title="scale number">
+          <span className="music-glyph text-fine text-quiet" title="scale number">
             {degree}
           </span>
           {below !== null && (
             <span
-              className={`col-start-2 text-center text-[11px] leading-[11px] font-semibold ${below === 'A4' ? 'text-dominant' : 'text-quiet'}`}
+              className={`col-start-2 text-center text-fine leading-[11px] font-semibold ${below === 'A4' ? 'text-dominant' : 'text-quiet'}`}
             >
               {below}
             </span>

@@ -12,6 +12,7 @@ import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Choice.tsx';
 import { Hint } from '../../ui/Hint.tsx';
 import { PartTabs } from '../../ui/PartTabs.tsx';
+import { Select } from '../../ui/Select.tsx';
 import { BUILD_CHOICES, type Build, type BuildName, buildName, buildOf, deepen, nextBuild } from './depth.ts';
 import { type ColumnView, columnsOf } from './harmonize-view.ts';
 import { ProgressionTray } from './ProgressionTray.tsx';
@@ -116,18 +117,13 @@ function KeyTools({ written, build, onBuild, onDeepen, onHear }: KeyToolsProps) 
   return (
     <div className="flex items-center gap-3 max-lg:flex-wrap">
       <ScaleRuler scale={written} naming={naming} />
-      <select
-        aria-label="Chords built of"
-        value={buildName(build)}
-        onChange={(event) => onBuild(buildOf(event.target.value as BuildName))}
-        className="min-h-11 rounded-lg border border-edge bg-raised px-2 font-semibold"
-      >
+      <Select aria-label="Chords built of" value={buildName(build)} onChange={(event) => onBuild(buildOf(event.target.value as BuildName))}>
         {BUILD_CHOICES.map(([name, label]) => (
           <option key={name} value={name}>
             {label}
           </option>
         ))}
-      </select>
+      </Select>
       <Hint text="This degree alone a third deeper" keys="T">
         <Button onClick={onDeepen} disabled={build.kind === 'fourths'} aria-label="This degree alone a third deeper">
           <Layers size={18} />

@@ -47,9 +47,7 @@ export function ProgressionTray({ sounding, written, naming }: { readonly soundi
         </Button>
       </div>
       {bars.length === 0 ? (
-        <p className="mt-3 text-[15px] text-quiet">
-          Press + under a chord, or write numbers or letters here, to gather the bars of a song.
-        </p>
+        <p className="mt-3 text-base text-quiet">Press + under a chord, or write numbers or letters here, to gather the bars of a song.</p>
       ) : (
         <ol aria-label="Bars" className="mt-3 flex flex-wrap gap-y-2">
           {bars.map((bar, index) => (
@@ -112,8 +110,8 @@ function Bar({ text, written, naming }: { readonly text: string; readonly writte
       {chordsOf(text).map((number, index) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: chords have no name but their place
         <span key={index} className="flex flex-col">
-          <span className="music-glyph text-2xl font-bold">{symbolText(numberView(number, naming))}</span>
-          <LetterSymbol view={letterView(chordOnTonic(number, written.tonic), naming)} className="text-[15px] text-quiet" />
+          <span className="music-glyph text-head font-bold">{symbolText(numberView(number, naming))}</span>
+          <LetterSymbol view={letterView(chordOnTonic(number, written.tonic), naming)} className="text-base text-quiet" />
         </span>
       ))}
     </span>

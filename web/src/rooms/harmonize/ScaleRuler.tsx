@@ -20,15 +20,15 @@ export function ScaleRuler({ scale, naming }: { readonly scale: Key; readonly na
           return (
             <div key={at}>
               <div className="absolute flex -translate-x-1/2 flex-col items-center" style={{ left: `${at * 100}%` }}>
-                <span className="music-glyph text-lg leading-6 font-bold">
+                <span className="music-glyph text-lead leading-6 font-bold">
                   <Glyphs text={note} />
                 </span>
                 <span className={`mt-[1px] block h-3 w-[3px] ${degree === '1' ? 'bg-accent' : 'bg-ink'}`} />
-                <span className="music-glyph mt-0.5 text-[15px] font-semibold text-quiet">{degree}</span>
+                <span className="music-glyph mt-0.5 text-base font-semibold text-quiet">{degree}</span>
               </div>
               {step !== '' && (
                 <span
-                  className={`absolute top-[34px] -translate-x-1/2 text-[13px] font-semibold ${step === 'W' || step === 'T' ? 'text-quiet' : 'text-dominant'}`}
+                  className={`absolute top-[34px] -translate-x-1/2 text-fine font-semibold ${step === 'W' || step === 'T' ? 'text-quiet' : 'text-dominant'}`}
                   style={{ left: `${((at + next) / 2) * 100}%` }}
                 >
                   {step}

@@ -36,7 +36,7 @@ export function Stage({ columns, index, compact, playing, onSelect, onAdd }: Sta
           />
         ))}
       </div>
-      <div className="grid grid-cols-7 gap-2 pt-1 text-center text-[13px] font-semibold max-md:gap-1">
+      <div className="grid grid-cols-7 gap-2 pt-1 text-center text-fine font-semibold max-md:gap-1">
         {columns.map(({ number, function: role }) => (
           <span key={number.degree} className={FUNCTION_TEXT[role]}>
             <Word term="function">{role}</Word>

@@ -15,6 +15,7 @@ import { RoomNeck } from '../../parts/neck/RoomNeck.tsx';
 import { usePlaying } from '../../session/playing.ts';
 import { AnsweringField } from '../../ui/AnsweringField.tsx';
 import { Choice } from '../../ui/Choice.tsx';
+import { Select } from '../../ui/Select.tsx';
 import type { RoomPartProps } from './room-part.ts';
 
 const FIELD = 'min-h-11 w-full rounded-lg border border-edge bg-raised px-3 font-semibold';
@@ -34,7 +35,7 @@ export function InstrumentPart({ instrument }: RoomPartProps) {
   return (
     <div className="flex flex-col gap-4">
       <RoomNeck instrument={instrument} dots={[]}>
-        <b className="text-xl">{instrument.name}</b>
+        <b className="text-lead">{instrument.name}</b>
         <span>{printTuning(instrument.tuning)}</span>
         <span>{instrument.frets} frets</span>
         <span className="text-quiet">
@@ -74,13 +75,13 @@ function WhoPlays() {
   const { members, player, sitDown } = usePlaying();
   return (
     <Row label="Who plays here">
-      <select value={player?.id ?? ''} onChange={(event) => sitDown(event.target.value)} className={FIELD}>
+      <Select value={player?.id ?? ''} onChange={(event) => sitDown(event.target.value)}>
         {members.map(({ id, name, plays }) => (
           <option key={id} value={id}>
             {name}, {plays}
           </option>
         ))}
-      </select>
+      </Select>
     </Row>
   );
 }
@@ -95,13 +96,12 @@ function Preset({ instrument, onChange }: SetUpProps) {
   const preset = INSTRUMENTS.find(({ name }) => name === instrument.name);
   return (
     <Row label="Instrument">
-      <select
+      <Select
         value={preset?.name ?? ''}
         onChange={(event) => {
           const chosen = INSTRUMENTS.find(({ name }) => name === event.target.value);
           if (chosen !== undefined) onChange({ ...chosen, leftHanded: instrument.leftHanded });
         }}
-        className={FIELD}
       >
         {preset === undefined && <option value="">{instrument.name}</option>}
         {INSTRUMENTS.map(({ name }) => (
@@ -109,7 +109,7 @@ function Preset({ instrument, onChange }: SetUpProps) {
             {name}
           </option>
         ))}
-      </select>
+      </Select>
     </Row>
   );
 }
@@ -178,7 +178,7 @@ function TuningRow({ instrument, onChange }: { readonly instrument: Instrument; 
       />
       {read.ok &&
         tuningOddities(read.value).map((oddity) => (
-          <p key={oddity.strings.join()} className="mt-1 text-sm text-quiet">
+          <p key={oddity.strings.join()} className="mt-1 text-fine text-quiet">
             {oddityWords(oddity)}
           </p>
         ))}
@@ -223,7 +223,7 @@ function NumberRow({ label, value, range: [low, high], onChange }: NumberRowProp
         />
       </Row>
       {typed !== null && (
-        <span role="alert" className="text-sm font-semibold text-alarm">
+        <span role="alert" className="text-fine font-semibold text-alarm">
           {low} to {high}
         </span>
       )}

@@ -36,6 +36,7 @@ import { keyInForce } from '../../session/lens-store.ts';
 import { play, stop, usePlayer } from '../../transport/player.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Choice.tsx';
+import { Select } from '../../ui/Select.tsx';
 import { DiagramCard } from './DiagramCard.tsx';
 import { FirstFretField } from './FirstFretField.tsx';
 import { keySteps } from './key-hearing.ts';
@@ -46,7 +47,6 @@ const KEY_FAMILIES: readonly Family[] = ['open', 'barre-6', 'barre-5', 'triad', 
 /** Families whose shapes are turned over; in the others the root is lowest. */
 const TURNED: readonly Family[] = ['triad', 'spread', 'drop-2', 'drop-3'];
 const TEMPO = 76;
-const FIELD = 'min-h-11 rounded-lg border border-edge bg-raised px-2 font-semibold';
 
 const DEPTH_CHOICES = [
   ['triad', 'Triads'],
@@ -187,9 +187,9 @@ function KeyShapeList({ name, shapes, held, current, family, onChoose, instrumen
               }}
             />
           )}
-          {shape.folded && <p className="mt-1 text-center text-[13px] text-quiet">the neck runs out: an octave back</p>}
+          {shape.folded && <p className="mt-1 text-center text-fine text-quiet">the neck runs out: an octave back</p>}
           {shape.voicing !== null && shape.voicing.difficulty > COMFORTABLE && (
-            <p className="mt-1 text-center text-[13px] text-quiet">a hard one</p>
+            <p className="mt-1 text-center text-fine text-quiet">a hard one</p>
           )}
           {'easier' in shape && <OtherForms shape={shape} capo={instrument.capo} />}
         </li>
@@ -205,7 +205,7 @@ function OtherForms({ shape: { easier, fuller }, capo }: { readonly shape: OpenK
     ['fuller', fuller],
   ] as const;
   return (
-    <p className="mt-1 flex flex-wrap justify-center gap-x-2 text-[13px] text-quiet">
+    <p className="mt-1 flex flex-wrap justify-center gap-x-2 text-fine text-quiet">
       {forms.map(
         ([word, voicing]) =>
           voicing !== null && (
@@ -260,7 +260,7 @@ function Missing({
           onChoose={() => hearShape(instead)}
         />
       )}
-      <p className="mt-1 text-center text-[13px] text-quiet">
+      <p className="mt-1 text-center text-fine text-quiet">
         {family === 'open' ? 'no open chord' : 'no comfortable form in this family here'}
         {instead === null ? '' : '; the best replacement'}
       </p>
@@ -299,50 +299,47 @@ function KeyFields({ wish, sets, instrument, onChange }: KeyFieldsProps) {
       {wish.family !== 'open' && (
         <Choice label="Where" value={wish.kind} options={PLACE_CHOICES} onChange={(kind) => onChange(placeChosen(kind, wish))} />
       )}
-      <select
+      <Select
         aria-label="Family"
         value={wish.family}
         onChange={(event) => onChange({ family: event.target.value as Family, set: 0, inversion: 0 })}
-        className={FIELD}
       >
         {(wish.kind === 'ladder' ? LADDER_FAMILIES : KEY_FAMILIES).map((option) => (
           <option key={option} value={option}>
             {FAMILY_NAMES[option]}
           </option>
         ))}
-      </select>
+      </Select>
       {FAMILIES_OF_BOTH.includes(wish.family) && (
         <Choice label="Depth" value={wish.depth} options={DEPTH_CHOICES} onChange={(depth) => onChange({ depth })} />
       )}
       {wish.family === 'open' ? null : wish.kind !== 'position' ? (
         <>
           {sets.length > 0 && (
-            <select
+            <Select
               aria-label="Strings"
               value={Math.min(wish.set, sets.length - 1)}
               onChange={(event) => onChange({ set: Number(event.target.value) })}
-              className={FIELD}
             >
               {sets.map((option, index) => (
                 <option key={option.join()} value={index}>
                   strings {option.join(' ')}
                 </option>
               ))}
-            </select>
+            </Select>
           )}
           {TURNED.includes(wish.family) && (
-            <select
+            <Select
               aria-label="Lowest note"
               value={wish.inversion}
               onChange={(event) => onChange({ inversion: Number(event.target.value) })}
-              className={FIELD}
             >
               {[0, 1, 2, 3].map((option) => (
                 <option key={option} value={option}>
                   {inversionWord(option)}
                 </option>
               ))}
-            </select>
+            </Select>
           )}
         </>
       ) : (
@@ -369,7 +366,7 @@ function KeyNeck({ current, held, next, instrument, naming, labels }: KeyNeckPro
       frets={voicing?.frets ?? null}
       barres={fingering?.barres ?? []}
     >
-      <b className="text-xl">{current === undefined ? '' : chordTitle(current.chord, instrument, naming)}</b>
+      <b className="text-lead">{current === undefined ? '' : chordTitle(current.chord, instrument, naming)}</b>
       {voicing !== null && <span>{printFrets(voicing.frets, instrument.capo)}</span>}
       {voicing !== null && next?.voicing && (
         <span className="text-quiet">

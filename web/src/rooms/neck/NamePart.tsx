@@ -134,7 +134,7 @@ function Names({
       <ol className="flex flex-col gap-1">
         {names.map(({ chord, missing }, index) => (
           <li key={`${chord.root} ${chord.formula} ${chord.bass}`} className="flex min-h-12 items-center gap-4 border-b border-hairline">
-            <b className={`music-glyph ${index === 0 ? 'text-3xl' : 'text-xl'}`}>{chordTitle(chord, instrument, naming)}</b>
+            <b className={`music-glyph ${index === 0 ? 'text-figure' : 'text-lead'}`}>{chordTitle(chord, instrument, naming)}</b>
             {missing.length > 0 && (
               <span className="text-quiet">without {missing.map((note) => nameNote(note, naming.notes)).join(' and ')}</span>
             )}

@@ -65,7 +65,7 @@ export function NeckRoom() {
         {NEEDS_CHORD.includes(part) ? (
           <ChordChooser sounding={sounding} chord={chord} naming={lens.naming} />
         ) : (
-          <h2 className="font-numeral text-xl font-bold">{HEADINGS[part]}</h2>
+          <h2 className="font-numeral text-lead font-bold">{HEADINGS[part]}</h2>
         )}
         <div className="ml-auto">
           <Choice

@@ -1,5 +1,7 @@
-import type { Family, Instrument, PathLimits } from '@aurora/core';
+import { difficultyWord, type Family, type Instrument, type PathLimits } from '@aurora/core';
 import { Choice } from '../../ui/Choice.tsx';
+import { Select } from '../../ui/Select.tsx';
+import { Slider } from '../../ui/Slider.tsx';
 import { Tick } from '../../ui/Tick.tsx';
 
 interface PathLimitsFormProps {
@@ -46,29 +48,29 @@ export function PathLimitsForm({ limits, instrument, onChange }: PathLimitsFormP
       <legend className="sr-only">Limits of the path</legend>
       <label className={ROW}>
         Shapes
-        <select value={group} onChange={(event) => change({ families: GROUPS[Number(event.target.value)]?.[1] ?? null })} className={FIELD}>
+        <Select value={group} onChange={(event) => change({ families: GROUPS[Number(event.target.value)]?.[1] ?? null })}>
           {GROUPS.map(([label], index) => (
             <option key={label} value={index}>
               {label}
             </option>
           ))}
-        </select>
+        </Select>
       </label>
       <FretRange limits={limits} frets={instrument.frets} onChange={change} />
-      <label className={ROW}>
+      <span className={ROW}>
         Hardest
-        <input
-          type="range"
+        <Slider
+          label="Hardest"
           min={2}
           max={10}
           step={0.5}
           value={limits.mostDifficult}
-          aria-valuetext={`${limits.mostDifficult} of 10`}
-          onChange={(event) => change({ mostDifficult: Number(event.target.value) })}
-          className="w-24 accent-accent"
+          said={`${difficultyWord(limits.mostDifficult)}, ${limits.mostDifficult} of 10`}
+          onChange={(mostDifficult) => change({ mostDifficult })}
+          className="w-24"
         />
-        <span className="w-7 font-semibold">{limits.mostDifficult}</span>
-      </label>
+        <span className="w-16 font-semibold">{difficultyWord(limits.mostDifficult)}</span>
+      </span>
       <span className={ROW}>
         Top note
         <Choice label="Top note" value={limits.top} options={TOPS} onChange={(top) => change({ top })} />

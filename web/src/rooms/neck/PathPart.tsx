@@ -163,7 +163,7 @@ function PathSteps({ steps, holds, source, shown, settledAt, onChoose, instrumen
                 }}
               />
             )}
-            <span className="text-center text-[12px] text-quiet">
+            <span className="text-center text-fine text-quiet">
               bar {of.bar}
               {settledAt(index).locked === null ? '' : ', kept'}
             </span>
@@ -189,7 +189,7 @@ function PathNeck({ step, hold, path, instrument, naming, labels }: PathNeckProp
       frets={voicing?.frets ?? null}
       barres={hold?.barres ?? []}
     >
-      <b className="text-xl">{voicing === null ? 'A path through the song' : chordTitle(voicing.chord, instrument, naming)}</b>
+      <b className="text-lead">{voicing === null ? 'A path through the song' : chordTitle(voicing.chord, instrument, naming)}</b>
       {voicing !== null && <span>{printFrets(voicing.frets, instrument.capo)}</span>}
       {step !== undefined && <span className="text-quiet">{costWords(step.cost)}</span>}
       {path !== null && <span className="ml-auto font-semibold">movement in all: {oneDecimal(path.total)}</span>}
@@ -222,7 +222,7 @@ function NothingFits({ title, chosen, onChoose }: { readonly title: string; read
   return (
     <button type="button" onClick={onChoose} className="rounded-xl border border-dashed border-alarm p-3 text-center" aria-pressed={chosen}>
       <b>{title}</b>
-      <span className="block text-[13px]">nothing fits: widen the frets, the shapes or the difficulty</span>
+      <span className="block text-fine">nothing fits: widen the frets, the shapes or the difficulty</span>
     </button>
   );
 }

@@ -12,6 +12,7 @@ import { keyInForce } from '../../session/lens-store.ts';
 import { play, stop, usePlayer } from '../../transport/player.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Choice.tsx';
+import { Select } from '../../ui/Select.tsx';
 import { Tick } from '../../ui/Tick.tsx';
 import { FirstFretField } from './FirstFretField.tsx';
 import type { RoomPartProps } from './room-part.ts';
@@ -24,7 +25,6 @@ const KINDS: readonly (readonly [RunKind, string])[] = [
   ['sweep', 'Sweep'],
 ];
 const SCREEN_WIDTH = 860;
-const FIELD = 'min-h-11 rounded-lg border border-edge bg-raised px-2 font-semibold';
 
 /** Scales, arpeggios and sweeps as tab and staff, on the neck, with a click, and on paper. */
 export function RunsPart({ chord, instrument, naming, labels }: RoomPartProps) {
@@ -46,7 +46,7 @@ export function RunsPart({ chord, instrument, naming, labels }: RoomPartProps) {
   return (
     <div className="flex flex-col gap-3">
       <RoomNeck instrument={instrument} dots={runDots(run.notes, root, { labels, naming })} sounding={sounding}>
-        <b className="text-xl">{title}</b>
+        <b className="text-lead">{title}</b>
         {run.notes.length > 0 && <span>{run.notes.length} notes</span>}
       </RoomNeck>
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
@@ -70,7 +70,7 @@ export function RunsPart({ chord, instrument, naming, labels }: RoomPartProps) {
         </Button>
         {waiting && <span role="status">Fetching the staff…</span>}
         {failed && <span role="alert">The staff could not be fetched.</span>}
-        <p className="ml-auto text-sm text-quiet">Start slow and loose. Stop when something hurts.</p>
+        <p className="ml-auto text-fine text-quiet">Start slow and loose. Stop when something hurts.</p>
       </div>
       <RunTab none={run.notes.length === 0} title={title} lines={lines} instrument={instrument} />
       {run.left > 0 && <p>{run.left} notes have no place on this neck and are left out.</p>}
@@ -140,22 +140,22 @@ function ScaleFields({ plan, instrument, onChange }: FieldsProps) {
     <>
       <Choice label="How it lies" value={plan.layout} options={LAYOUTS} onChange={(layout) => onChange({ layout })} />
       {plan.layout === 'one-string' ? (
-        <Select label="String" value={plan.string} onChange={(value) => onChange({ string: Number(value) })}>
+        <Pick label="String" value={plan.string} onChange={(value) => onChange({ string: Number(value) })}>
           {instrument.tuning.map((_, index) => (
             // biome-ignore lint/suspicious/noArrayIndexKey: strings are counted
             <option key={index} value={index + 1}>
               string {index + 1}
             </option>
           ))}
-        </Select>
+        </Pick>
       ) : (
         <FirstFretField fret={plan.position} instrument={instrument} onFret={(position) => onChange({ position })} />
       )}
-      <Select label="Starts on" value={plan.from} onChange={(value) => onChange({ from: value as RunPlan['from'] })}>
+      <Pick label="Starts on" value={plan.from} onChange={(value) => onChange({ from: value as RunPlan['from'] })}>
         <option value="key">from the key’s 1</option>
         <option value="chord">from the chord’s root</option>
         {plan.layout === 'three-a-string' && <option value="position">from the fret</option>}
-      </Select>
+      </Pick>
       <Tick label="to the octave" on={plan.octave} onTick={(octave) => onChange({ octave })} />
       <Tick label="and back" on={plan.back} onTick={(back) => onChange({ back })} />
       <Slurs plan={plan} onChange={onChange} />
@@ -169,14 +169,14 @@ function ArpeggioFields({ plan, instrument, onChange }: FieldsProps) {
   return (
     <>
       <ScopeField scope={plan.scope} onScope={(scope) => onChange({ scope })} />
-      <Select label="Where" value={place} onChange={(value) => onChange({ strings: sets[Number(value)] ?? null })}>
+      <Pick label="Where" value={place} onChange={(value) => onChange({ strings: sets[Number(value)] ?? null })}>
         <option value={-1}>in position</option>
         {sets.map((set, index) => (
           <option key={set.join()} value={index}>
             strings {set.join(' ')}
           </option>
         ))}
-      </Select>
+      </Pick>
       {plan.strings === null && (
         <FirstFretField fret={plan.position} instrument={instrument} onFret={(position) => onChange({ position })} />
       )}
@@ -193,13 +193,13 @@ function SweepFields({ plan, instrument, onChange }: FieldsProps) {
   return (
     <>
       <ScopeField scope={plan.sweepScope} onScope={(sweepScope) => onChange({ sweepScope })} />
-      <Select label="Strings" value={plan.sweep} onChange={(value) => onChange({ sweep: Number(value) })}>
+      <Pick label="Strings" value={plan.sweep} onChange={(value) => onChange({ sweep: Number(value) })}>
         {SWEEP_SETS.map((sets, index) => (
           <option key={sets.join(' then ')} value={index}>
             {sets.map((set) => set.join(' ')).join(', then ')}
           </option>
         ))}
-      </Select>
+      </Pick>
       <Tick label="from the root" on={plan.rooted} onTick={(rooted) => onChange({ rooted })} />
       <FirstFretField fret={plan.position} instrument={instrument} onFret={(position) => onChange({ position })} />
     </>
@@ -208,11 +208,11 @@ function SweepFields({ plan, instrument, onChange }: FieldsProps) {
 
 function ScopeField({ scope, onScope }: { readonly scope: Scope; readonly onScope: (scope: Scope) => void }) {
   return (
-    <Select label="Which chords" value={scope} onChange={(value) => onScope(value as Scope)}>
+    <Pick label="Which chords" value={scope} onChange={(value) => onScope(value as Scope)}>
       <option value="chord">this chord</option>
       <option value="triads">the key’s triads</option>
       <option value="sevenths">the key’s sevenths</option>
-    </Select>
+    </Pick>
   );
 }
 
@@ -222,17 +222,17 @@ function Slurs({ plan, onChange }: Pick<FieldsProps, 'plan' | 'onChange'>) {
   );
 }
 
-interface SelectProps {
+interface PickProps {
   readonly label: string;
   readonly value: string | number;
   readonly onChange: (value: string) => void;
   readonly children: ReactNode;
 }
 
-function Select({ label, value, onChange, children }: SelectProps) {
+function Pick({ label, value, onChange, children }: PickProps) {
   return (
-    <select aria-label={label} value={value} onChange={(event) => onChange(event.target.value)} className={FIELD}>
+    <Select aria-label={label} value={value} onChange={(event) => onChange(event.target.value)}>
       {children}
-    </select>
+    </Select>
   );
 }

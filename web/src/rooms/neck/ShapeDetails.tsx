@@ -37,7 +37,7 @@ export function ShapeDetails({ voicing, heardIn, instrument, naming, walk }: Sha
   const { family } = useNeck();
   const comfort = family === null ? null : comfortOf(family, walk.all, instrument);
   return (
-    <aside aria-label="About this shape" className="rounded-xl border border-hairline bg-sheet px-4 py-3 text-[15px]">
+    <aside aria-label="About this shape" className="rounded-xl border border-hairline bg-sheet px-4 py-3 text-base">
       {comfort !== null && !comfort.comfortable && (
         <p className="mb-3 rounded-lg bg-wash px-3 py-2">
           {FAMILY_NAMES[comfort.family]}: no comfortable form with the root lowest on these strings.
@@ -119,7 +119,7 @@ function Pick({ frets, capo, onPick }: { readonly frets: Voicing['frets']; reado
 function Group({ title, children }: { readonly title: string; readonly children: ReactNode }) {
   return (
     <section className="mb-3">
-      <h3 className="mb-0.5 text-sm font-semibold text-quiet">{title}</h3>
+      <h3 className="mb-0.5 text-fine font-semibold text-quiet">{title}</h3>
       <ul className="leading-snug">{children}</ul>
     </section>
   );

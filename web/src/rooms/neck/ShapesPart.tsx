@@ -25,6 +25,8 @@ import { StudySheet } from '../../parts/paper/StudySheet.tsx';
 import { fileName, saveFile } from '../../parts/paper/save-file.ts';
 import { sheetDiagram } from '../../parts/paper/sheet-diagram.ts';
 import { Button } from '../../ui/Button.tsx';
+import { Chip } from '../../ui/Chip.tsx';
+import { Select } from '../../ui/Select.tsx';
 import { Tick } from '../../ui/Tick.tsx';
 import { DiagramCard } from './DiagramCard.tsx';
 import type { RoomPartProps } from './room-part.ts';
@@ -48,7 +50,7 @@ export function ShapesPart({ chord, heardIn, instrument, naming, labels, walk }:
   return (
     <div className="flex flex-col gap-3">
       <RoomNeck instrument={instrument} dots={dots} frets={one ? shape.frets : null} barres={one ? fingering.barres : []} sideways={!one}>
-        <LetterSymbol view={letterView(chord, naming)} className="text-3xl leading-none font-bold" />
+        <LetterSymbol view={letterView(chord, naming)} className="text-figure leading-none font-bold" />
         {overCapo !== null && <b className="music-glyph">= {overCapo}</b>}
         {one ? (
           <ShapeFacts
@@ -198,32 +200,23 @@ function sheetShapes(left: readonly Voicing[], chosen: Voicing | null): readonly
 
 function Filters({ walk }: Pick<RoomPartProps, 'walk'>) {
   const { family, inversion, without } = useNeck();
-  const chip =
-    'min-h-11 rounded-full border border-edge bg-raised px-3.5 text-[15px] font-semibold aria-pressed:border-accent aria-pressed:bg-accent aria-pressed:text-on-accent';
   return (
     <div className="flex flex-wrap items-center gap-x-6 gap-y-2">
       <div role="group" aria-label="Family" className="flex flex-wrap gap-1.5">
-        <button type="button" className={chip} aria-pressed={family === null} onClick={() => useNeck.setState({ family: null })}>
+        <Chip on={family === null} onClick={() => useNeck.setState({ family: null })}>
           All <span className="ml-1 font-normal">{walk.all.length}</span>
-        </button>
+        </Chip>
         {walk.families.map(([name, count]) => (
-          <button
-            key={name}
-            type="button"
-            className={chip}
-            aria-pressed={family === name}
-            onClick={() => useNeck.setState({ family: name })}
-          >
+          <Chip key={name} on={family === name} onClick={() => useNeck.setState({ family: name })}>
             {FAMILY_NAMES[name]} <span className="ml-1 font-normal">{count}</span>
-          </button>
+          </Chip>
         ))}
       </div>
       <label className="flex items-center gap-2">
         Lowest note
-        <select
+        <Select
           value={inversion ?? ''}
           onChange={(event) => useNeck.setState({ inversion: event.target.value === '' ? null : Number(event.target.value) })}
-          className="min-h-11 rounded-lg border border-edge bg-raised px-2 font-semibold"
         >
           <option value="">any</option>
           {walk.inversions.map((place) => (
@@ -231,7 +224,7 @@ function Filters({ walk }: Pick<RoomPartProps, 'walk'>) {
               {inversionWord(place)}
             </option>
           ))}
-        </select>
+        </Select>
       </label>
       {(['root', 'fifth'] as const).map((tone) => (
         <Tick

@@ -11,6 +11,7 @@ import {
 } from '@aurora/core';
 import { Lock, LockOpen } from 'lucide-react';
 import { Button } from '../../ui/Button.tsx';
+import { Select } from '../../ui/Select.tsx';
 import { DiagramCard } from './DiagramCard.tsx';
 import type { RoomPartProps } from './room-part.ts';
 
@@ -58,7 +59,7 @@ export function StepDetails({ step, before, next, holds, settled, onSettle, inst
         )}
       </div>
       {voicing !== null && <Holds voicing={voicing} next={next} held={heldNow} instrument={instrument} />}
-      {alternatives.length > 0 && <h3 className="text-sm font-semibold text-quiet">Instead, and how much more the whole path moves</h3>}
+      {alternatives.length > 0 && <h3 className="text-fine font-semibold text-quiet">Instead, and how much more the whole path moves</h3>}
       <div className="mt-1 flex flex-wrap gap-2">
         {alternatives.map(({ voicing: other, extra }) => (
           <div key={other.frets.join()} className="flex flex-col items-center">
@@ -69,7 +70,7 @@ export function StepDetails({ step, before, next, holds, settled, onSettle, inst
               labels={labels}
               onChoose={() => onSettle({ locked: other.frets })}
             />
-            <span className="text-[13px] text-quiet">+{Math.round(extra * 10) / 10}</span>
+            <span className="text-fine text-quiet">+{Math.round(extra * 10) / 10}</span>
           </div>
         ))}
       </div>
@@ -89,7 +90,7 @@ function Holds({
   readonly held: Fingering | null;
 } & Pick<StepDetailsProps, 'instrument'>) {
   return (
-    <ul aria-label="Fingers" className="mb-3 text-[15px]">
+    <ul aria-label="Fingers" className="mb-3 text-base">
       {holdsOf(voicing, instrument, next).map(({ fingering, reasons }) => {
         const taken = fingering.fingers.join() === held?.fingers.join();
         return (
@@ -115,10 +116,9 @@ function MelodyNote({
   return (
     <label className="flex items-center gap-2">
       Note on top
-      <select
+      <Select
         value={settled.melody ?? ''}
         onChange={(event) => onSettle({ melody: event.target.value === '' ? null : Number(event.target.value) })}
-        className="min-h-11 rounded-lg border border-edge bg-raised px-2 font-semibold"
       >
         <option value="">any</option>
         {notes.map((note) => (
@@ -126,7 +126,7 @@ function MelodyNote({
             {nameNote(note, naming.notes)}
           </option>
         ))}
-      </select>
+      </Select>
     </label>
   );
 }

@@ -4,7 +4,9 @@ import { Link, useNavigate } from 'react-router';
 import { type ShelfWish, useAddSong, useBand, useShelf, useTags } from '../../api/songs.ts';
 import { NEW_SONG } from '../../parts/song/shelf-view.ts';
 import { Button, buttonLook } from '../../ui/Button.tsx';
+import { Chip } from '../../ui/Chip.tsx';
 import { Notice } from '../../ui/Notice.tsx';
+import { Select } from '../../ui/Select.tsx';
 import { sayFault } from '../../ui/say.ts';
 import { ShelfRow } from './ShelfRow.tsx';
 import { usePatternFault } from './use-pattern-fault.ts';
@@ -66,7 +68,7 @@ function Find({ wish, fault, onAsk }: AskProps & { readonly fault: string | null
           onChange={(pattern) => onAsk({ pattern })}
         />
         {fault !== null && (
-          <p role="status" className="mt-1 text-sm text-quiet">
+          <p role="status" className="mt-1 text-fine text-quiet">
             {fault}
           </p>
         )}
@@ -85,17 +87,13 @@ function Narrow({ wish, onAsk }: AskProps) {
     <div className="mb-3 flex flex-wrap items-center gap-1.5">
       <label>
         <span className="sr-only">Sort</span>
-        <select
-          value={wish.sort}
-          onChange={(event) => onAsk({ sort: event.target.value as ShelfWish['sort'] })}
-          className="min-h-11 rounded-lg border border-edge bg-raised px-2 text-[15px] font-semibold"
-        >
+        <Select value={wish.sort} onChange={(event) => onAsk({ sort: event.target.value as ShelfWish['sort'] })}>
           {SORTS.map(([value, label]) => (
             <option key={value} value={value}>
               {label}
             </option>
           ))}
-        </select>
+        </Select>
       </label>
       <Tags chosen={wish.tag} onChoose={(tag) => onAsk({ tag })} />
       <Button
@@ -179,15 +177,9 @@ function Tags({ chosen, onChoose }: { readonly chosen: string | null; readonly o
   return (
     <>
       {tags.map(({ tag, songs }) => (
-        <Button
-          key={tag}
-          look="bare"
-          aria-pressed={chosen === tag}
-          className="border-hairline px-3 text-quiet aria-pressed:border-accent aria-pressed:bg-wash aria-pressed:text-ink"
-          onClick={() => onChoose(chosen === tag ? null : tag)}
-        >
-          {tag} <span className="text-[13px] font-normal">{songs}</span>
-        </Button>
+        <Chip key={tag} on={chosen === tag} onClick={() => onChoose(chosen === tag ? null : tag)}>
+          {tag} <span className="font-normal">{songs}</span>
+        </Chip>
       ))}
     </>
   );

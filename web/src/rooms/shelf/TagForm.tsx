@@ -21,7 +21,7 @@ export function TagForm({ title, tags, onDone }: TagFormProps) {
       }}
       onKeyDown={(event) => event.key === 'Escape' && onDone(null)}
     >
-      <label htmlFor={id} className="text-sm font-semibold text-quiet">
+      <label htmlFor={id} className="text-fine font-semibold text-quiet">
         Tags of {title}
       </label>
       <input

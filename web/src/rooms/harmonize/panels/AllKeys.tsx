@@ -106,7 +106,7 @@ function Circle({ keys, here, way, naming }: KeysProps & { readonly way: 'fifths
 /** Every key with its seven chords; pressed, it is read. */
 function KeyTable({ keys, here, build, naming }: KeysProps & Pick<PanelProps, 'build'>) {
   return (
-    <table className="mt-2 w-full text-left text-[14px] max-lg:min-w-[600px]">
+    <table className="mt-2 w-full text-left text-fine max-lg:min-w-[600px]">
       <tbody>
         {keys.map((key, index) => (
           <tr key={key.tonic} className={`border-t border-hairline ${index === here ? 'bg-wash' : ''}`}>
@@ -114,7 +114,7 @@ function KeyTable({ keys, here, build, naming }: KeysProps & Pick<PanelProps, 'b
               <button
                 type="button"
                 onClick={() => setKey(key)}
-                className="music-glyph min-h-11 min-w-10 rounded px-1 text-left text-lg font-bold hover:text-accent"
+                className="music-glyph min-h-11 min-w-10 rounded px-1 text-left text-lead font-bold hover:text-accent"
               >
                 <Glyphs text={nameNote(key.tonic, naming.notes)} />
               </button>

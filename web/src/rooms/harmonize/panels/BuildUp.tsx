@@ -4,6 +4,8 @@ import { useState } from 'react';
 import { Glyphs } from '../../../parts/notation/Glyphs.tsx';
 import { type PlayStep, play, stop, usePlayer } from '../../../transport/player.ts';
 import { Button } from '../../../ui/Button.tsx';
+import { Slider } from '../../../ui/Slider.tsx';
+import { Tick } from '../../../ui/Tick.tsx';
 import { growingOrder } from './growing-order.ts';
 import type { PanelProps } from './panel.ts';
 
@@ -27,32 +29,21 @@ export function BuildUp({ sounding, written, naming }: PanelProps) {
         <Button look="strong" onClick={() => (on ? stop() : void play('build-up', steps, tempo))}>
           {on ? <Square size={17} /> : <Play size={17} />} {on ? 'Stop' : 'Start'}
         </Button>
-        <label className="flex items-center gap-2">
+        <span className="flex items-center gap-3">
           Tempo
-          <input
-            type="range"
-            min={SLOWEST}
-            max={FASTEST}
-            step={4}
-            value={tempo}
-            onChange={(event) => setTempo(Number(event.target.value))}
-            className="h-11 w-40 accent-accent"
-          />
-          <b className="w-9">{tempo}</b>
-        </label>
-        <label className="flex min-h-11 items-center gap-2">
-          <input type="checkbox" checked={aloud} onChange={(event) => setAloud(event.target.checked)} className="size-5 accent-accent" />
-          Show what to say
-        </label>
+          <Slider label="Tempo" min={SLOWEST} max={FASTEST} step={4} value={tempo} said={`${tempo} bpm`} onChange={setTempo} />
+          <b className="w-20">{tempo} bpm</b>
+        </span>
+        <Tick label="Show what to say" on={aloud} onTick={setAloud} />
       </div>
       <ol className="mt-4 grid grid-cols-8 text-center" aria-label="The scale">
         {[...intervals, 0].map((interval, place) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: the tonic stands twice
           <li key={place} className={`rounded-xl py-3 ${now === place ? 'bg-accent text-on-accent' : ''}`}>
-            <span className="music-glyph block text-4xl font-bold">
+            <span className="music-glyph block text-figure font-bold">
               {aloud || !on ? <Glyphs text={printScaleNumber(interval, 'glyph')} /> : '·'}
             </span>
-            <span className="music-glyph text-xl">
+            <span className="music-glyph text-lead">
               {aloud || !on ? <Glyphs text={nameNote(written.tonic + interval, naming.notes)} /> : ' '}
             </span>
           </li>

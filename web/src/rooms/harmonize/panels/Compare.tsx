@@ -17,6 +17,7 @@ import { useState } from 'react';
 import { Word } from '../../../parts/glossary/Word.tsx';
 import { Glyphs } from '../../../parts/notation/Glyphs.tsx';
 import { KeyInput } from '../../../parts/reading/KeyInput.tsx';
+import { Select } from '../../../ui/Select.tsx';
 import type { PanelProps } from './panel.ts';
 
 const RELATIVE: Partial<Record<ScaleName, { readonly semitones: number; readonly scale: ScaleName }>> = {
@@ -38,14 +39,13 @@ export function Compare({ written, naming, build }: PanelProps) {
     <div>
       <div className="mb-3 flex flex-wrap items-center gap-3">
         <b className="music-glyph">{nameKey(written, naming)}</b> beside
-        <select
+        <Select
           aria-label="The other scale"
           value={scale}
           onChange={(event) => {
             setTyped(null);
             setScale(event.target.value as ScaleName | 'relative');
           }}
-          className="min-h-11 rounded-lg border border-edge bg-raised px-2"
         >
           {relative !== undefined && <option value="relative">its relative, {nameKey(otherKey(written, 'relative'), naming)}</option>}
           {SCALE_NAMES.map((name) => (
@@ -53,7 +53,7 @@ export function Compare({ written, naming, build }: PanelProps) {
               {printScale(name, 'glyph')}
             </option>
           ))}
-        </select>
+        </Select>
         <Word term="relative keys">relative or parallel?</Word>
         <KeyInput label="Or any other key" onKey={setTyped} />
         <span role="status">{changedWords(changed, naming)}</span>
@@ -81,14 +81,14 @@ function BothScales({ first, second, chords, naming }: BothScalesProps) {
             <th className="music-glyph py-2 pr-3 font-semibold">{nameKey(side === 'first' ? first : second, naming)}</th>
             {chords.map((chord) => (
               <td key={chord.first.chord.root} className={`py-2 pr-2 ${chord.changes.length > 0 ? 'font-bold' : 'text-quiet'}`}>
-                <span className="music-glyph text-lg">
+                <span className="music-glyph text-lead">
                   <Glyphs text={nameChord(chord[side].chord, naming)} />
                 </span>
               </td>
             ))}
           </tr>
         ))}
-        <tr className="border-t border-hairline align-top text-[13px]">
+        <tr className="border-t border-hairline align-top text-fine">
           <th className="py-2 pr-3 font-semibold text-quiet">what changes</th>
           {chords.map((chord) => (
             <td key={chord.first.chord.root} className="music-glyph py-2 pr-2 leading-snug">

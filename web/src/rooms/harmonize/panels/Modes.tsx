@@ -17,7 +17,7 @@ export function Modes({ written, sounding, naming, columns, index }: PanelProps)
   useEffect(() => stopDrone, []);
   return (
     <table className="w-full text-left">
-      <thead className="text-[13px] text-quiet">
+      <thead className="text-fine text-quiet">
         <tr>
           <th className="pb-1 font-semibold">Chord</th>
           <th className="pb-1 font-semibold">

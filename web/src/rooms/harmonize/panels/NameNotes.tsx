@@ -49,7 +49,7 @@ function Names({ candidates, naming }: { readonly candidates: readonly ChordCand
       <ol className="flex flex-wrap gap-x-6 gap-y-1">
         {candidates.slice(0, MOST_SHOWN).map(({ chord, missing }) => (
           <li key={`${chord.root} ${chord.formula}`}>
-            <b className="music-glyph text-lg">{nameChord(chord, naming)}</b>
+            <b className="music-glyph text-lead">{nameChord(chord, naming)}</b>
             {missing.length > 0 && (
               <span className="ml-1 text-quiet">without {missing.map((note) => nameNote(note, naming.notes)).join(' and ')}</span>
             )}

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { neckGeometry } from '../../../parts/neck/neck-view.ts';
 import { usePlaying } from '../../../session/playing.ts';
 import { Choice } from '../../../ui/Choice.tsx';
+import { Select } from '../../../ui/Select.tsx';
 import type { PanelProps } from './panel.ts';
 
 const LINE = 44;
@@ -28,15 +29,11 @@ export function OneString({ sounding, naming }: PanelProps) {
         />
         <label className="flex items-center gap-2">
           Last fret
-          <select
-            value={last}
-            onChange={(event) => setLast(Number(event.target.value))}
-            className="min-h-11 rounded-lg border border-edge bg-raised px-2"
-          >
+          <Select value={last} onChange={(event) => setLast(Number(event.target.value))}>
             {Array.from({ length: LAST_FRET - FEWEST + 1 }, (_, step) => FEWEST + step).map((fret) => (
               <option key={fret}>{fret}</option>
             ))}
-          </select>
+          </Select>
         </label>
       </div>
       <div className="overflow-x-auto">

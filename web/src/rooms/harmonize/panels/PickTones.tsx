@@ -23,12 +23,12 @@ export function PickTones({ written, index, naming }: { readonly written: Key; r
             className="music-glyph min-h-11 min-w-12 rounded-lg border border-edge bg-raised px-2 leading-tight aria-pressed:border-accent aria-pressed:bg-accent aria-pressed:text-on-accent"
           >
             <b>{withGlyphs(tone.formula)}</b>
-            <span className="block text-[13px]">{nameNote(tone.note, naming.notes)}</span>
+            <span className="block text-fine">{nameNote(tone.note, naming.notes)}</span>
           </button>
         ))}
       </div>
       <p role="status" className="mt-2">
-        <b className="music-glyph text-xl">{nameChord({ root: stack.chord.root, formula, bass: null }, naming)}</b>{' '}
+        <b className="music-glyph text-lead">{nameChord({ root: stack.chord.root, formula, bass: null }, naming)}</b>{' '}
         <span className="text-quiet">{qualityName(formula)}</span>
       </p>
     </div>

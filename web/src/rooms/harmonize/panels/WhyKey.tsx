@@ -94,7 +94,7 @@ function SkipPicture({
       <tbody>
         {(['scale', 'note', 'chord'] as const).map((row) => (
           <tr key={row}>
-            <th className="pr-2 text-left text-[13px] font-semibold text-quiet">
+            <th className="pr-2 text-left text-fine font-semibold text-quiet">
               {{ scale: 'scale number', note: 'note', chord: 'in the chord' }[row]}
             </th>
             {Array.from({ length: span }, (_, step) => {
@@ -143,13 +143,11 @@ function ThirdsPicture({ naming, root, formula }: { readonly naming: Naming; rea
               <span className="ml-1 font-normal text-quiet">{withGlyphs(tone.name)}</span>
             </span>
             {next !== undefined && (
-              <span
-                className={`mr-1 block rounded px-1 py-0.5 text-[13px] font-semibold ${frets === 4 ? 'bg-wash' : 'border border-edge'}`}
-              >
+              <span className={`mr-1 block rounded px-1 py-0.5 text-fine font-semibold ${frets === 4 ? 'bg-wash' : 'border border-edge'}`}>
                 {frets === 4 ? 'M3' : frets === 3 ? 'm3' : ''} {frets} frets
               </span>
             )}
-            <span className="text-[13px] text-quiet">+{semitonesAbove(tone)}</span>
+            <span className="text-fine text-quiet">+{semitonesAbove(tone)}</span>
           </li>
         );
       })}
