@@ -17,9 +17,9 @@ export { romanUnder } from './analysis/applied-roman.ts';
 export type { ChordScale } from './analysis/chord-scales.ts';
 export { type Override, sayReading, sayRegion, takeBack } from './analysis/override-text.ts';
 export type { Pattern, PatternKind } from './analysis/pattern.ts';
+export { heightsOver, type RidgeRole, type RidgeSection, type RidgeSpan, type SongProfile, songProfile } from './analysis/profile.ts';
 export { READING_KINDS, type Reading, type ReadingKind, type Resolution } from './analysis/reading.ts';
 export { replaceChord } from './analysis/replace-chord.ts';
-export type { RidgePoint } from './analysis/ridge.ts';
 export { changesOf, changesSought, roundsOf } from './analysis/rounds.ts';
 export { type WhatIf, type WhatIfKind, whatIf } from './analysis/what-if.ts';
 export { type Bridge, type BridgeEnd, type BridgeKind, findBridges, homeOfChord } from './bridge/bridge.ts';
@@ -209,6 +209,7 @@ export {
   projectChart,
 } from './part/projection.ts';
 export { cueNames, lensOn, type PartReader, partPages, type TonightSong } from './part/reader-part.ts';
+export { isFolded, playedLines, type StandLine, standPages, writtenLines } from './part/stand-lines.ts';
 export { accidentals, chroma, isEnharmonic, letterStep, type Note, plainNote, simplest } from './pitch/note.ts';
 export { type AccidentalStyle, parseNote, printAccidentals, printNote, withGlyphs } from './pitch/note-text.ts';
 export { type PitchRange, parsePitch, parseRange, pitchOf } from './pitch/pitch-text.ts';

@@ -93,10 +93,12 @@ describe('songs over HTTP', () => {
 describe('preferences over HTTP', () => {
   test('are read and changed in part', async () => {
     const path = `/bands/${db.bandId}/preferences`;
-    expect((await api(path, 'PATCH', { theme: 'night' })).body).toMatchObject({ theme: 'night', showNeck: true });
-    expect((await api(path)).body.theme).toBe('night');
-    expect((await api(path, 'PATCH', { volume: 11 })).status).toBe(422);
-    expect((await api('/bands/00000000-0000-4000-8000-000000000000/preferences', 'PATCH', { theme: 'night' })).status).toBe(404);
+    const { naming } = (await api(path)).body as { naming: object };
+    const german = { ...naming, notes: 'german' };
+    expect((await api(path, 'PATCH', { naming: german })).body).toEqual({ naming: german });
+    expect((await api(path)).body).toEqual({ naming: german });
+    expect((await api(path, 'PATCH', { naming: { ...naming, notes: 'klingon' } })).status).toBe(422);
+    expect((await api('/bands/00000000-0000-4000-8000-000000000000/preferences', 'PATCH', { naming })).status).toBe(404);
   });
 });
 

@@ -9,6 +9,7 @@ const lazyChart = async () => ({ Component: (await import('./rooms/chart/ChartRo
 const lazyStand = async () => ({ Component: (await import('./rooms/stand/StandRoom.tsx')).StandRoom });
 const lazyBand = async () => ({ Component: (await import('./rooms/band/BandRoom.tsx')).BandRoom });
 const lazySetStand = async () => ({ Component: (await import('./rooms/stand/SetStand.tsx')).SetStand });
+const lazySettings = async () => ({ Component: (await import('./rooms/settings/SettingsRoom.tsx')).SettingsRoom });
 const lazyNeck = async () => ({ Component: (await import('./rooms/neck/NeckRoom.tsx')).NeckRoom });
 
 /** The parts in their states, for who builds them; a built application has no such page. */
@@ -31,6 +32,7 @@ export const router = createBrowserRouter([
       { path: 'band/stand', lazy: lazySetStand },
       { path: 'band/:part?', lazy: lazyBand },
       { path: 'neck', lazy: lazyNeck },
+      { path: 'settings', lazy: lazySettings },
       { path: 'songs/:songId', element: <Navigate to="chart" replace /> },
       { path: 'songs/:songId/harmonize', lazy: lazyHarmonize },
       { path: 'songs/:songId/analyze', lazy: lazyAnalyze },

@@ -16,7 +16,7 @@ const songHead = {
   /** The first bars as numbers, one string a bar. */
   opening: z.array(z.string()),
   /** How far its chords stand from home, from first to last, at most 120 of them. */
-  ridge: z.array(z.number()),
+  ridge: z.array(z.number()).describe('heights above home at equal steps of the song’s time'),
   /** Words the band sorts its songs by. */
   tags: z.array(z.string()),
   archived: z.boolean(),
@@ -116,31 +116,18 @@ export const naming = z.object({
   spelling: z.enum(NAMING_SCHOOLS.spelling).default('proper'),
 });
 
-/** What the interface remembers for the band, whatever the machine it is opened on. */
+/** What a band agrees on, whatever the machine it is opened on. */
 export const preferences = z
   .object({
-    theme: z.enum(['paper', 'night']),
-    showNeck: z.boolean(),
-    showWhy: z.boolean(),
-    neckLabels: z.enum(['notes', 'formula', 'fingers']),
-    /** Loudness of the sound, 0 to 1. */
-    volume: z.number().min(0).max(1),
-    /** Whether chords are struck at once or note by note. */
-    strum: z.enum(['strum', 'arpeggio']),
+    /** What things are called; theme, sound and what is folded away are the device's own. */
     naming,
   })
   .meta({ id: 'Preferences' });
 /** Any of them; those left out stay as they are. */
 export const preferencesChange = preferences.partial().meta({ id: 'PreferencesChange' });
 
-/** How a band finds the interface before it has changed anything. Sound starts low. */
+/** What a band has agreed on before it has changed anything. */
 export const DEFAULT_PREFERENCES: z.infer<typeof preferences> = {
-  theme: 'paper',
-  showNeck: true,
-  showWhy: true,
-  neckLabels: 'notes',
-  volume: 0.3,
-  strum: 'strum',
   naming: {
     majorSeventh: 'maj7',
     minorSeventh: 'm7',

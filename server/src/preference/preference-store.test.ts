@@ -10,25 +10,28 @@ beforeAll(async () => {
 });
 afterAll(() => db.close());
 
-test('a band starts with the defaults, and sound starts low', async () => {
+const german = { ...DEFAULT_PREFERENCES.naming, notes: 'german' } as const;
+
+test('a band starts with the defaults', async () => {
   expect(await readPreferences(db.pool, db.bandId)).toEqual(DEFAULT_PREFERENCES);
-  expect(DEFAULT_PREFERENCES.volume).toBeLessThan(0.5);
 });
 
 test('what is set stays, the rest is as it was, and no other band sees it', async () => {
   const other = await addBand(db.pool, 'Neighbours');
-  await changePreferences(db.pool, db.bandId, { theme: 'night', volume: 0.8 });
-  await changePreferences(db.pool, db.bandId, { volume: 0.2 });
-  expect(await readPreferences(db.pool, db.bandId)).toEqual({ ...DEFAULT_PREFERENCES, theme: 'night', volume: 0.2 });
+  await changePreferences(db.pool, db.bandId, { naming: german });
+  await changePreferences(db.pool, db.bandId, {});
+  expect(await readPreferences(db.pool, db.bandId)).toEqual({ naming: german });
   expect(await readPreferences(db.pool, other)).toEqual(DEFAULT_PREFERENCES);
 });
 
 test('a stored value that no longer fits counts as unset', async () => {
   const band = await addBand(db.pool, 'Old settings');
-  await db.pool.query("insert into preference (band_id, name, value) values ($1, 'theme', '\"plaid\"'), ($1, 'gone', '1')", [band]);
+  await db.pool.query("insert into preference (band_id, name, value) values ($1, 'naming', '\"plaid\"'), ($1, 'theme', '\"night\"')", [
+    band,
+  ]);
   expect(await readPreferences(db.pool, band)).toEqual(DEFAULT_PREFERENCES);
 });
 
 test('there are no preferences of a band that is not there', async () => {
-  expect(await changePreferences(db.pool, '00000000-0000-4000-8000-000000000000', { theme: 'night' })).toBeUndefined();
+  expect(await changePreferences(db.pool, '00000000-0000-4000-8000-000000000000', { naming: german })).toBeUndefined();
 });

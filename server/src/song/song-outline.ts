@@ -1,4 +1,15 @@
-import { analyze, changesOf, type Progression, printBar, printKey, printNumber, readProgression, roundsOf } from '@aurora/core';
+import {
+  analyze,
+  changesOf,
+  heightsOver,
+  type Progression,
+  printBar,
+  printKey,
+  printNumber,
+  readProgression,
+  roundsOf,
+  songProfile,
+} from '@aurora/core';
 
 /** What a shelf shows and finds of a song, worked out from its chart at each save. */
 export interface SongOutline {
@@ -37,8 +48,6 @@ export function outlineOf(source: string): SongOutline {
 
 function profileOf(progression: Progression): Pick<SongOutline, 'ridge' | 'rounds' | 'changes'> {
   if (progression.chords.length > MOST_OUTLINED) return { ridge: [], rounds: [], changes: '' };
-  const heights = analyze(progression).ridge.map(({ ground, height }) => ground + height);
-  const step = Math.max(1, heights.length / MOST_POINTS);
-  const ridge = Array.from({ length: Math.min(heights.length, MOST_POINTS) }, (_, index) => heights[Math.floor(index * step)] as number);
+  const ridge = heightsOver(songProfile(analyze(progression)), MOST_POINTS);
   return { ridge, rounds: roundsOf(progression), changes: changesOf(progression) };
 }

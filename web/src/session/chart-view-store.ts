@@ -4,12 +4,9 @@ import { persist } from 'zustand/middleware';
 
 interface ChartViewState {
   readonly show: ChordShow;
-  /** Whether the text stands beside the sheet. */
-  readonly writing: boolean;
   /** Whether a digit alone writes the key's own chord: 2 in a major key is 2–. */
   readonly ownChords: boolean;
   readonly setShow: (show: ChordShow) => void;
-  readonly setWriting: (writing: boolean) => void;
   readonly setOwnChords: (ownChords: boolean) => void;
 }
 
@@ -18,10 +15,8 @@ export const useChartView = create<ChartViewState>()(
   persist(
     (set) => ({
       show: 'both',
-      writing: true,
       ownChords: false,
       setShow: (show) => set({ show }),
-      setWriting: (writing) => set({ writing }),
       setOwnChords: (ownChords) => set({ ownChords }),
     }),
     { name: 'aurora-chart-view' },

@@ -3,7 +3,7 @@ import { create } from 'zustand';
 /** Which sheet lies over the room. */
 export type OpenSheet =
   | { readonly kind: 'keys' }
-  | { readonly kind: 'names' }
+  | { readonly kind: 'commands' }
   | { readonly kind: 'glossary'; readonly wanted: string }
   | null;
 

@@ -1,6 +1,6 @@
 import { useEffect, useRef } from 'react';
 
-/** What each key does, by its name (`[`, `ArrowLeft`, `Ctrl+k`). */
+/** What each key does, by its name (`[`, `ArrowLeft`, `Ctrl+k`, `Alt+2`). */
 export type KeyMap = Readonly<Record<string, (event: KeyboardEvent) => void>>;
 
 /** Listens for single keys, except while somebody writes, or a dialog or a menu is open. */
@@ -11,10 +11,10 @@ export function useShortcuts(keys: KeyMap): void {
   });
   useEffect(() => {
     const listen = (event: KeyboardEvent) => {
-      const name = `${event.ctrlKey || event.metaKey ? 'Ctrl+' : ''}${event.key}`;
+      const name = nameOf(event);
       const action = current.current[name];
-      if (action === undefined || event.defaultPrevented || event.altKey) return;
-      if (!name.startsWith('Ctrl+') && isBusy(event.target)) return;
+      if (action === undefined || event.defaultPrevented) return;
+      if (!/^(Ctrl|Alt)\+/.test(name) && isBusy(event.target)) return;
       if (needsItself(event)) return;
       event.preventDefault();
       action(event);
@@ -22,6 +22,20 @@ export function useShortcuts(keys: KeyMap): void {
     window.addEventListener('keydown', listen);
     return () => window.removeEventListener('keydown', listen);
   }, []);
+}
+
+/** With Alt the key itself counts, whatever sign it makes on this keyboard. */
+function nameOf({ altKey, ctrlKey, metaKey, shiftKey, code, key }: KeyboardEvent): string {
+  if (altKey) return `Alt+${shiftKey ? 'Shift+' : ''}${/^Digit\d$/.test(code) ? code.slice(-1) : key}`;
+  return `${ctrlKey || metaKey ? 'Ctrl+' : ''}${key}`;
+}
+
+/** The keys of a room's parts: Alt and the digit of each, in order. */
+export function partKeys<Name extends string>(
+  parts: readonly (readonly [name: Name, label: string])[],
+  open: (name: Name) => void,
+): KeyMap {
+  return Object.fromEntries(parts.map(([name], place) => [`Alt+${place + 1}`, () => open(name)]));
 }
 
 function isBusy(target: EventTarget | null): boolean {

@@ -1,50 +1,46 @@
-import { chordMidi } from '@aurora/core';
-import { lazy, type ReactNode, Suspense } from 'react';
-import { usePreferences } from '../api/preferences.ts';
+import { type ReactNode, useEffect } from 'react';
+import { useLocation } from 'react-router';
+import { foldsOf, setFolds, useDevice } from '../session/device-store.ts';
+import { lowerHand } from '../session/hand-store.ts';
 import { useLens } from '../session/lens.ts';
-import { play, usePlayer } from '../transport/player.ts';
-import { Button } from '../ui/Button.tsx';
+import { roomAt } from '../session/rooms.ts';
+import { usePhone } from '../session/use-media.ts';
+import { usePlayer } from '../transport/player.ts';
+import { HandSheet } from './HandSheet.tsx';
+import { NeckLine } from './NeckLine.tsx';
+import { SidePanel } from './SidePanel.tsx';
 
-const NeckDock = lazy(async () => ({ default: (await import('../parts/neck/NeckDock.tsx')).NeckDock }));
-const WhyPanel = lazy(async () => ({ default: (await import('../parts/why/WhyPanel.tsx')).WhyPanel }));
+interface CompanionsProps {
+  readonly shown: boolean;
+  /** What goes with the page over the room: on a phone the title and the tools. */
+  readonly head: ReactNode;
+  readonly children: ReactNode;
+}
 
-const CHORD_BEATS = 3;
-const CHORD_TEMPO = 80;
-
-/** The room with its companions: the why beside it, the neck under it. */
-export function Companions({ shown, children }: { readonly shown: boolean; readonly children: ReactNode }) {
-  const { preferences, change } = usePreferences();
-  const { selection, reader, naming } = useLens();
-  const hear = () => selection !== null && void play('selection', [{ midi: chordMidi(selection.chord), beats: CHORD_BEATS }], CHORD_TEMPO);
+/** The room with its companions: the why or the text beside it, the neck under it; on a phone all of them in a half sheet over it. */
+export function Companions({ shown, head, children }: CompanionsProps) {
+  const { pathname } = useLocation();
+  const room = roomAt(pathname);
+  const isPhone = usePhone();
+  const folds = useDevice((state) => foldsOf(state, room));
+  const { selection } = useLens();
+  // biome-ignore lint/correctness/useExhaustiveDependencies: what was raised over one room does not lie over the next
+  useEffect(lowerHand, [pathname]);
+  const beside = shown && !isPhone;
   return (
     <>
-      <div className="flex min-h-0 flex-1 max-lg:flex-col">
-        <main className="min-h-0 min-w-0 flex-1 overflow-auto">{children}</main>
-        {shown && preferences.showWhy && (
-          <Suspense>
-            <WhyPanel
-              selection={selection}
-              reader={reader.reader}
-              naming={naming}
-              onHear={hear}
-              onFold={() => change({ showWhy: false })}
-            />
-          </Suspense>
-        )}
+      <div className="flex min-h-0 flex-1 max-lg:flex-col flat:block">
+        <main className="relative min-h-0 min-w-0 flex-1 overflow-auto flat:overflow-visible">
+          {head}
+          {children}
+        </main>
+        {beside && folds.side !== null && <SidePanel room={room} side={folds.side} />}
       </div>
       <SoundFault />
-      {shown && preferences.showNeck && (
-        <Suspense>
-          <NeckDock
-            chord={selection?.chord ?? null}
-            scale={selection?.scale ?? null}
-            naming={naming}
-            labels={preferences.neckLabels}
-            onLabels={(neckLabels) => change({ neckLabels })}
-            onFold={() => change({ showNeck: false })}
-          />
-        </Suspense>
+      {beside && (
+        <NeckLine risen={folds.neck} side={folds.side} chord={selection?.chord ?? null} onFolds={(next) => setFolds(room, next)} />
       )}
+      {shown && isPhone && <HandSheet hidesItself={room === 'Chart'} />}
     </>
   );
 }
@@ -56,26 +52,5 @@ function SoundFault() {
     <p role="status" className="border-t border-hairline bg-wash px-5 py-2 text-base">
       {fault}
     </p>
-  );
-}
-
-/** The way back to what is folded away. */
-export function Folded() {
-  const { preferences, change } = usePreferences();
-  const { showWhy, showNeck } = preferences;
-  if (showWhy && showNeck) return null;
-  return (
-    <div className="flex justify-end gap-2 border-t border-hairline bg-sheet px-4 py-1">
-      {!showWhy && (
-        <Button look="bare" onClick={() => change({ showWhy: true })}>
-          Show the why
-        </Button>
-      )}
-      {!showNeck && (
-        <Button look="bare" onClick={() => change({ showNeck: true })}>
-          Show the neck
-        </Button>
-      )}
-    </div>
   );
 }

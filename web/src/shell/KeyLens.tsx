@@ -1,5 +1,5 @@
-import { nameKey } from '@aurora/core';
-import { ChevronDown, Minus, Plus, RotateCcw } from 'lucide-react';
+import { type Key, nameKey } from '@aurora/core';
+import { ArrowDown, ArrowUp, RotateCcw } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { lazy, Suspense } from 'react';
 import { Glyphs } from '../parts/notation/Glyphs.tsx';
@@ -11,34 +11,44 @@ import { Hint } from '../ui/Hint.tsx';
 // what keys there are is only asked where somebody looks for one
 const KeyChoice = lazy(async () => ({ default: (await import('./KeyChoice.tsx')).KeyChoice }));
 
-const STEP = 'grid size-11 place-items-center rounded-lg border border-edge bg-raised hover:border-accent';
+const STEP = 'grid size-11 shrink-0 place-items-center rounded-lg border border-edge bg-raised hover:border-accent disabled:opacity-45';
 
-/** The key everything is read in, one press away from the next one; away from home it says so. */
-export function KeyLens({ scaleIsFree }: { readonly scaleIsFree: boolean }) {
+interface KeyLensProps {
+  readonly scaleIsFree: boolean;
+  /** Whether no one key goes for what is seen. */
+  readonly rests?: boolean;
+}
+
+/**
+ * The key everything is read in, one press away from the next one; away from home it says so. Every
+ * button keeps its place whatever the key is called: two presses are two half steps.
+ */
+export function KeyLens({ scaleIsFree, rests = false }: KeyLensProps) {
   const { key: seen, homeKey, naming } = useLens();
   const key = keyInForce({ key: seen, homeKey });
   const home = homeKey === null ? null : nameKey(homeKey, naming);
+  const away = seen !== null && home !== null;
   return (
-    <div role="group" aria-label="Key" className="flex items-center gap-2">
+    <div role="group" aria-label="Key" className="flex items-center gap-1.5 phone:gap-0.5">
       <Hint text="Down a half step" keys="[">
-        <button type="button" aria-label="Key down a half step" className={STEP} onClick={() => setKey(stepKey(key, -1))}>
-          <Minus size={20} />
+        <button type="button" aria-label="Key down a half step" className={STEP} disabled={rests} onClick={() => setKey(stepKey(key, -1))}>
+          <ArrowDown size={20} />
         </button>
       </Hint>
       <Popover.Root>
-        <Popover.Trigger className="flex min-h-11 flex-col items-center rounded-lg px-2 leading-none hover:bg-wash">
-          <span className="music-glyph text-fine font-semibold whitespace-nowrap text-quiet" data-testid="key-role">
-            {seen !== null && home !== null ? <Glyphs text={`home ${home} · seen in`} /> : home !== null ? 'Home key' : 'Key'}
-          </span>
-          <span className="mt-1 flex items-center gap-1 whitespace-nowrap">
-            <span className="music-glyph text-head font-bold" data-testid="key-in-force">
-              <Glyphs text={nameKey(key, naming)} />
-            </span>
-            <ChevronDown size={16} aria-hidden="true" className="text-quiet" />
-          </span>
+        <Popover.Trigger
+          disabled={rests}
+          className="flex h-11 w-36 shrink-0 flex-col items-center justify-center rounded-lg border border-edge bg-raised leading-none hover:border-accent disabled:opacity-45 phone:w-22"
+        >
+          <KeyField seen={away ? key : null} shown={key} home={home} rests={rests} />
         </Popover.Trigger>
         <Popover.Portal>
-          <Popover.Content sideOffset={8} aria-label="Choose a key" className="z-50 w-[21rem] rounded-2xl border border-edge bg-raised p-4">
+          <Popover.Content
+            sideOffset={8}
+            collisionPadding={8}
+            aria-label="Choose a key"
+            className="z-50 max-h-(--radix-popover-content-available-height) w-[min(21rem,96vw)] overflow-auto rounded-2xl border border-edge bg-raised p-4"
+          >
             <Suspense fallback={<div className="min-h-72" />}>
               <KeyChoice current={key} scaleIsFree={scaleIsFree} />
             </Suspense>
@@ -46,17 +56,43 @@ export function KeyLens({ scaleIsFree }: { readonly scaleIsFree: boolean }) {
         </Popover.Portal>
       </Popover.Root>
       <Hint text="Up a half step" keys="]">
-        <button type="button" aria-label="Key up a half step" className={STEP} onClick={() => setKey(stepKey(key, 1))}>
-          <Plus size={20} />
+        <button type="button" aria-label="Key up a half step" className={STEP} disabled={rests} onClick={() => setKey(stepKey(key, 1))}>
+          <ArrowUp size={20} />
         </button>
       </Hint>
-      {seen !== null && home !== null && (
-        <Hint text={`Back to ${home}`} keys="\">
-          <button type="button" aria-label={`Back to the home key ${home}`} className={STEP} onClick={() => setKey(null)}>
-            <RotateCcw size={18} />
-          </button>
-        </Hint>
-      )}
+      <Hint text={away ? `Back to ${home}` : 'Back to the home key'} keys="\">
+        <button
+          type="button"
+          aria-label={away ? `Back to the home key ${home}` : 'Back to the home key'}
+          className={`${STEP} ${away ? 'text-accent' : 'invisible'}`}
+          disabled={!away || rests}
+          onClick={() => setKey(null)}
+        >
+          <RotateCcw size={18} />
+        </button>
+      </Hint>
     </div>
+  );
+}
+
+interface KeyFieldProps {
+  /** The key that is seen, away from home. */
+  readonly seen: Key | null;
+  readonly shown: Key;
+  readonly home: string | null;
+  readonly rests: boolean;
+}
+
+function KeyField({ seen, shown, home, rests }: KeyFieldProps) {
+  const { naming } = useLens();
+  return (
+    <>
+      <span className="music-glyph max-w-full truncate px-1 text-fine leading-tight whitespace-nowrap text-quiet" data-testid="key-role">
+        {seen !== null && home !== null ? <Glyphs text={`home ${home}`} /> : home !== null ? 'Home key' : 'Key'}
+      </span>
+      <span className="music-glyph max-w-full truncate px-1 text-lead leading-tight font-bold" data-testid="key-in-force">
+        {rests ? '–' : <Glyphs text={nameKey(shown, naming)} />}
+      </span>
+    </>
   );
 }

@@ -1,25 +1,43 @@
-import { Volume2 } from 'lucide-react';
-import { Slider } from 'radix-ui';
-import { setVolume } from '../transport/player.ts';
+import { Volume1, Volume2, VolumeX } from 'lucide-react';
+import { Popover } from 'radix-ui';
+import { setDevice, useDevice } from '../session/device-store.ts';
+import { Hint } from '../ui/Hint.tsx';
+import { Slider } from '../ui/Slider.tsx';
 
-/** Loudness starts low and is remembered. */
-export function Loudness({ volume, onVolume }: { readonly volume: number; readonly onVolume: (volume: number) => void }) {
+const LOUD = 0.5;
+
+/** Loudness, a press away; it starts low and is the device's own. */
+export function Loudness() {
+  const volume = useDevice((state) => state.volume);
+  const Icon = volume === 0 ? VolumeX : volume < LOUD ? Volume1 : Volume2;
   return (
-    <div className="flex items-center gap-2 max-lg:hidden">
-      <Volume2 size={18} aria-hidden="true" className="text-quiet" />
-      <Slider.Root
-        value={[volume]}
-        max={1}
-        step={0.05}
-        onValueChange={([wanted = 0]) => setVolume(wanted)}
-        onValueCommit={([wanted = 0]) => onVolume(wanted)}
-        className="relative flex h-11 w-24 touch-none items-center"
-      >
-        <Slider.Track className="relative h-1.5 grow rounded-full bg-hairline">
-          <Slider.Range className="absolute h-full rounded-full bg-accent" />
-        </Slider.Track>
-        <Slider.Thumb aria-label="Loudness" className="block size-5 rounded-full border-2 border-accent bg-raised" />
-      </Slider.Root>
-    </div>
+    <Popover.Root>
+      <Hint text="Loudness">
+        <Popover.Trigger aria-label="Loudness" className="grid size-11 place-items-center rounded-lg text-quiet hover:bg-wash">
+          <Icon size={20} />
+        </Popover.Trigger>
+      </Hint>
+      <Popover.Portal>
+        <Popover.Content sideOffset={6} aria-label="Loudness" className="z-50 rounded-xl border border-edge bg-raised px-4 py-1 shadow-lg">
+          <LoudnessSlider />
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  );
+}
+
+/** How loud everything sounds. */
+export function LoudnessSlider() {
+  const volume = useDevice((state) => state.volume);
+  return (
+    <Slider
+      label="Loudness"
+      value={volume}
+      min={0}
+      max={1}
+      step={0.05}
+      said={`${Math.round(volume * 100)} of 100`}
+      onChange={(wanted) => setDevice({ volume: wanted })}
+    />
   );
 }

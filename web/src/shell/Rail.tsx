@@ -1,68 +1,56 @@
-import { BookOpenText, Keyboard, Languages, MoonStar, Sun } from 'lucide-react';
+import { CircleQuestionMark, Settings } from 'lucide-react';
 import { Link, useLocation } from 'react-router';
 import { useLensSearch } from '../session/lens.ts';
-import { rooms } from '../session/rooms.ts';
+import { isIn, rooms } from '../session/rooms.ts';
 import { openSheet } from '../session/sheet-store.ts';
 import { Hint } from '../ui/Hint.tsx';
 
-interface RailProps {
-  readonly songId: string | undefined;
-  readonly theme: 'paper' | 'night';
-  readonly onTheme: () => void;
-}
+const ENTRY =
+  'flex w-full min-w-0 flex-1 flex-col items-center justify-center gap-0.5 rounded-xl px-0.5 py-1.5 text-fine font-semibold md:flex-none md:py-2 phone:min-h-12 phone:gap-0 phone:py-1 phone:leading-none';
+const HERE = 'bg-raised text-accent shadow-[inset_3px_0_0_var(--accent)] phone:shadow-[inset_0_3px_0_var(--accent)]';
 
-const SHEETS = [
-  ['names', 'Names', 'What things are called', 'm', Languages],
-  ['glossary', 'Words', 'Words of the trade', 'g', BookOpenText],
-  ['keys', 'Keys', 'Every key', '?', Keyboard],
-] as const;
-
-const ENTRY = 'flex w-full flex-col items-center gap-1 rounded-xl px-1 py-2.5 text-fine font-semibold';
-
-/** The way from room to room. */
-export function Rail({ songId, theme, onTheme }: RailProps) {
+/** The way from room to room: at the left, and on a phone at the foot. */
+export function Rail({ songId }: { readonly songId: string | undefined }) {
   const { pathname } = useLocation();
   const search = useLensSearch();
   return (
     <nav
       aria-label="Rooms"
-      className="flex w-[92px] shrink-0 flex-col items-center gap-1.5 border-r border-hairline px-2 py-3 max-md:w-[76px]"
-      style={{ background: 'var(--sky)' }}
+      className="z-20 flex w-[84px] shrink-0 flex-col items-center gap-1 overflow-y-auto border-r border-hairline bg-sky px-1.5 py-2 phone:order-last phone:w-full phone:flex-row phone:gap-0 phone:overflow-x-auto phone:border-t phone:border-r-0 phone:px-1 phone:py-0.5 lying:order-first lying:w-[76px] lying:flex-col lying:border-t-0 lying:border-r"
     >
       <RidgeMark />
-      {rooms(songId).map(({ name, path, icon: Icon }) => {
-        const here = path === '/' ? pathname === '/' : pathname.startsWith(path);
+      {rooms(songId).map((room) => {
+        const { name, path, icon: Icon } = room;
+        const here = isIn(room, pathname);
         return (
           <Link
             key={name}
             to={{ pathname: path, search }}
             aria-current={here ? 'page' : undefined}
-            className={`${ENTRY} ${here ? 'bg-raised text-accent shadow-[inset_3px_0_0_var(--accent)]' : 'text-quiet hover:text-ink'}`}
+            className={`${ENTRY} ${here ? HERE : 'text-quiet hover:text-ink'}`}
           >
-            <Icon size={23} strokeWidth={1.9} aria-hidden="true" />
+            <Icon size={22} strokeWidth={1.9} aria-hidden="true" className="shrink-0" />
             {name}
           </Link>
         );
       })}
-      <div className="mt-auto flex w-full flex-col">
-        <Hint text={theme === 'paper' ? 'Night' : 'Paper'} keys="d">
-          <button type="button" onClick={onTheme} className={`${ENTRY} text-quiet hover:text-ink`}>
-            {theme === 'paper' ? <MoonStar size={21} aria-hidden="true" /> : <Sun size={21} aria-hidden="true" />}
-            {theme === 'paper' ? 'Night' : 'Paper'}
+      <div className="mt-auto flex w-full flex-col phone:hidden">
+        <Hint text="Shortcuts and glossary" keys="?">
+          <button type="button" onClick={() => openSheet({ kind: 'keys' })} className={`${ENTRY} text-quiet hover:text-ink`}>
+            <CircleQuestionMark size={21} aria-hidden="true" />
+            Help
           </button>
         </Hint>
-        {SHEETS.map(([kind, name, hint, keys, Icon]) => (
-          <Hint key={kind} text={hint} keys={keys}>
-            <button
-              type="button"
-              onClick={() => openSheet(kind === 'glossary' ? { kind, wanted: '' } : { kind })}
-              className={`${ENTRY} text-quiet hover:text-ink`}
-            >
-              <Icon size={21} aria-hidden="true" />
-              {name}
-            </button>
-          </Hint>
-        ))}
+        <Hint text="Notation, instrument, sound, theme" keys=",">
+          <Link
+            to={{ pathname: '/settings', search }}
+            aria-current={pathname === '/settings' ? 'page' : undefined}
+            className={`${ENTRY} ${pathname === '/settings' ? HERE : 'text-quiet hover:text-ink'}`}
+          >
+            <Settings size={21} aria-hidden="true" />
+            Settings
+          </Link>
+        </Hint>
       </div>
     </nav>
   );
@@ -71,7 +59,7 @@ export function Rail({ songId, theme, onTheme }: RailProps) {
 /** The product's sign: a ridge over flat ground. */
 function RidgeMark() {
   return (
-    <svg viewBox="0 0 60 30" role="img" aria-label="Aurora Ridge" className="mb-3 w-14 text-accent">
+    <svg viewBox="0 0 60 30" role="img" aria-label="Aurora Ridge" className="mb-2 w-12 shrink-0 text-accent phone:hidden">
       <path
         d="M2 26h11l8-11 8 7L41 4l17 22"
         fill="none"

@@ -16,13 +16,17 @@ export function ReaderLens() {
     <button
       type="button"
       aria-label={`Reader: ${state.reader.label}`}
-      className="flex min-h-11 flex-col items-start rounded-lg border border-edge bg-raised px-3 py-1 text-left leading-tight hover:border-accent"
+      className="flex h-11 min-w-0 flex-col items-start justify-center rounded-lg border border-edge bg-raised px-3 text-left leading-tight hover:border-accent phone:max-w-28 phone:shrink-0 phone:px-1.5"
     >
-      <span className="flex items-center gap-1 text-base font-semibold whitespace-nowrap">
-        {state.reader.label}
+      <span className="flex max-w-full items-center gap-1 text-base leading-tight font-semibold whitespace-nowrap">
+        <span className="truncate phone:hidden">{state.reader.label}</span>
+        <span className="hidden truncate phone:inline">{state.reader.short}</span>
         <ChevronDown size={16} aria-hidden="true" className="text-quiet" />
       </span>
-      <span className="music-glyph text-fine font-medium whitespace-nowrap text-quiet" data-testid="reader-note">
+      <span
+        className="music-glyph max-w-full truncate text-fine leading-tight font-medium whitespace-nowrap text-quiet phone:sr-only"
+        data-testid="reader-note"
+      >
         <Glyphs text={note ?? 'reads what sounds'} />
       </span>
     </button>

@@ -1,68 +1,62 @@
 import { chordMidi } from '@aurora/core';
-import { lazy, type ReactNode, Suspense, useEffect, useState } from 'react';
+import { lazy, type ReactNode, Suspense, useEffect } from 'react';
 import { Outlet, useLocation, useNavigate, useParams } from 'react-router';
-import { usePreferences } from '../api/preferences.ts';
 import { useBand, useSong } from '../api/songs.ts';
+import { foldsOf, setFolds, useDevice } from '../session/device-store.ts';
 import { FOURTH, stepKey } from '../session/key-view.ts';
 import { useLens } from '../session/lens.ts';
 import { keyNow, lensSearchNow, setKey } from '../session/lens-store.ts';
-import { neckPath, roomAt } from '../session/rooms.ts';
+import { useOpened } from '../session/opened.ts';
+import { hasCompanions, neckPath, roomAt, rooms } from '../session/rooms.ts';
 import { openSheet } from '../session/sheet-store.ts';
+import { usePhone } from '../session/use-media.ts';
 import { useShortcuts } from '../session/use-shortcuts.ts';
+import { useTheme, useThemeOnPage } from '../session/use-theme.ts';
 import { play, setStrum, setVolume } from '../transport/player.ts';
-import { Companions, Folded } from './Companions.tsx';
-import { OpenSheet } from './OpenSheet.tsx';
+import { Companions } from './Companions.tsx';
+import { loadCommandMenu, OpenSheet } from './OpenSheet.tsx';
 import { Rail } from './Rail.tsx';
-import { TopBar } from './TopBar.tsx';
+import { PageHead, TopBar } from './TopBar.tsx';
 
 // the shelf, which opens first, needs none of these
 const SaveState = lazy(async () => ({ default: (await import('./SaveState.tsx')).SaveState }));
-const loadCommandMenu = () => import('./CommandMenu.tsx');
-const CommandMenu = lazy(async () => ({ default: (await loadCommandMenu()).CommandMenu }));
 
 const COMMANDS_MS = 800;
 const CHORD_BEATS = 3;
 const CHORD_TEMPO = 80;
 
-/** What stands around every room: the rail, the lenses, the neck and the why. */
+/** What stands around every room: the way to the others, the lenses, the neck and the why. */
 export function Shell() {
+  const { pathname } = useLocation();
+  useSound();
+  // on the stand there is the chart and nothing else
+  return pathname.endsWith('/stand') ? <Outlet /> : <House />;
+}
+
+function House() {
   const { songId } = useParams();
   const { pathname } = useLocation();
-  const { preferences, change } = usePreferences();
-  const { menuOpen, setMenuOpen } = useShellKeys(songId);
   const names = useNames(songId, pathname);
-  useAppearance();
-  // on the stand there is the chart and nothing else
-  if (pathname.endsWith('/stand')) return <Outlet />;
-  // the shelf and the band have no one chord to look at, and the neck's own room is the neck
-  const companions = pathname !== '/' && !pathname.endsWith('/neck') && !/\/band(\/|$)/.test(pathname);
-  const saved = songId === undefined ? names.band : <SavedSong songId={songId} />;
+  const isPhone = usePhone();
+  const { home } = useOpened();
+  useShellKeys(songId);
+  useThemeOnPage(useTheme().theme);
+  const subtitle = songId === undefined ? names.band : <SavedSong songId={songId} />;
   return (
-    <div className="flex h-full">
-      <Rail
-        songId={songId}
-        theme={preferences.theme}
-        onTheme={() => change({ theme: preferences.theme === 'paper' ? 'night' : 'paper' })}
-      />
-      <div className="flex min-w-0 flex-1 flex-col">
+    <div className="flex h-full phone:flex-col lying:flex-row flat:h-auto flat:min-h-full">
+      <Rail songId={songId} />
+      <div className="flex min-h-0 min-w-0 flex-1 flex-col flat:block">
         <TopBar
           title={names.title}
-          subtitle={saved}
+          subtitle={subtitle}
           scaleIsFree={songId === undefined}
-          volume={preferences.volume}
-          onVolume={(volume) => change({ volume })}
+          keyRests={/\/band(\/|$)/.test(pathname) && home === null}
         />
-        <Companions shown={companions}>
+        <Companions shown={hasCompanions(pathname)} head={isPhone ? <PageHead title={names.title} subtitle={subtitle} /> : null}>
           <Outlet />
         </Companions>
-        {companions && <Folded />}
       </div>
-      <OpenSheet onNaming={(next) => change({ naming: next })} />
-      {menuOpen && (
-        <Suspense>
-          <CommandMenu open={menuOpen} onOpenChange={setMenuOpen} songId={songId} />
-        </Suspense>
-      )}
+      <OpenSheet songId={songId} />
     </div>
   );
 }
@@ -76,34 +70,40 @@ function SavedSong({ songId }: { readonly songId: string }): ReactNode {
 }
 
 /** The keys that work everywhere. */
-function useShellKeys(songId: string | undefined) {
+function useShellKeys(songId: string | undefined): void {
   const navigate = useNavigate();
-  const { preferences, change } = usePreferences();
+  const { pathname } = useLocation();
   const { selection } = useLens();
-  const [menuOpen, setMenuOpen] = useState(false);
+  const { turn } = useTheme();
+  const room = roomAt(pathname);
   useEffect(() => {
     // fetched while nobody waits, so that the first letters typed after Ctrl-K are not lost
     const timer = window.setTimeout(() => void loadCommandMenu(), COMMANDS_MS);
     return () => window.clearTimeout(timer);
   }, []);
   const step = (semitones: number) => () => setKey(stepKey(keyNow(), semitones));
+  const go = (path: string) => void navigate({ pathname: path, search: lensSearchNow() });
+  const fold = (change: 'why' | 'neck') => () => {
+    const folds = foldsOf(useDevice.getState(), room);
+    setFolds(room, change === 'neck' ? { neck: !folds.neck } : { side: folds.side === 'why' ? null : 'why' });
+  };
   useShortcuts({
-    'Ctrl+k': () => setMenuOpen(true),
+    'Ctrl+k': () => openSheet({ kind: 'commands' }),
     '?': () => openSheet({ kind: 'keys' }),
-    m: () => openSheet({ kind: 'names' }),
     g: () => openSheet({ kind: 'glossary', wanted: '' }),
+    ',': () => go('/settings'),
     '[': step(-1),
     ']': step(1),
     '{': step(-FOURTH),
     '}': step(FOURTH),
     '\\': () => setKey(null),
     ' ': () => selection !== null && void play('selection', [{ midi: chordMidi(selection.chord), beats: CHORD_BEATS }], CHORD_TEMPO),
-    n: () => change({ showNeck: !preferences.showNeck }),
-    N: () => void navigate({ pathname: neckPath(songId), search: lensSearchNow() }),
-    w: () => change({ showWhy: !preferences.showWhy }),
-    d: () => change({ theme: preferences.theme === 'paper' ? 'night' : 'paper' }),
+    n: fold('neck'),
+    N: () => go(neckPath(songId)),
+    w: fold('why'),
+    d: turn,
+    ...Object.fromEntries(rooms(songId).map(({ path }, place) => [`Alt+Shift+${place + 1}`, () => go(path)])),
   });
-  return { menuOpen, setMenuOpen };
 }
 
 /** The open song's name, the band's, and both with the room in the page's own title. */
@@ -118,12 +118,9 @@ function useNames(songId: string | undefined, pathname: string): { readonly titl
   return { title, band };
 }
 
-/** The page's theme and its sound are as the band likes them. */
-function useAppearance(): void {
-  const { theme, volume, strum } = usePreferences().preferences;
-  useEffect(() => {
-    document.documentElement.dataset.theme = theme;
-  }, [theme]);
+/** Everything sounds as this device likes it. */
+function useSound(): void {
+  const { volume, strum } = useDevice();
   useEffect(() => setVolume(volume), [volume]);
   useEffect(() => setStrum(strum), [strum]);
 }

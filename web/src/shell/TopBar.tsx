@@ -1,31 +1,77 @@
+import { Ellipsis } from 'lucide-react';
 import { lazy, type ReactNode, Suspense } from 'react';
+import { usePhone } from '../session/use-media.ts';
+import { LaterMenu } from '../ui/LaterMenu.tsx';
+import { SlotPlace } from '../ui/Slot.tsx';
 import { KeyLens } from './KeyLens.tsx';
 import { ReaderLens } from './ReaderLens.tsx';
 
 // nothing sounds before the page is there
 const Loudness = lazy(async () => ({ default: (await import('./Loudness.tsx')).Loudness }));
+const PhoneMenu = lazy(async () => ({ default: (await import('./PhoneMenu.tsx')).PhoneMenu }));
 
 interface TopBarProps {
   readonly title: string;
+  /** Under the title: whose it is, or whether it is saved. */
   readonly subtitle: ReactNode;
   readonly scaleIsFree: boolean;
-  readonly volume: number;
-  readonly onVolume: (volume: number) => void;
+  /** Whether one key goes for all that is seen; in the band it does only with an entry chosen. */
+  readonly keyRests: boolean;
 }
 
-/** What is open, and the two lenses it is seen through. */
-export function TopBar({ title, subtitle, scaleIsFree, volume, onVolume }: TopBarProps) {
+/** What is open, what may be done with it, and the two lenses it is seen through: one line. On a phone the lenses alone. */
+export function TopBar({ title, subtitle, scaleIsFree, keyRests }: TopBarProps) {
+  const isPhone = usePhone();
+  if (isPhone) {
+    return (
+      <header className="flex h-12 shrink-0 items-center gap-1 border-b border-hairline bg-sheet px-1">
+        <KeyLens scaleIsFree={scaleIsFree} rests={keyRests} />
+        <span className="mx-auto" />
+        <ReaderLens />
+        <LaterMenu
+          trigger={
+            <button type="button" aria-label="Settings and help" className="grid size-11 shrink-0 place-items-center rounded-lg">
+              <Ellipsis size={20} />
+            </button>
+          }
+          menu={PhoneMenu}
+          more={NOTHING}
+        />
+      </header>
+    );
+  }
   return (
-    <header className="flex flex-wrap items-center gap-x-5 gap-y-2 border-b border-hairline bg-sheet px-5 py-2.5">
-      <div className="mr-auto min-w-0">
-        <h1 className="truncate font-numeral text-head leading-tight font-bold">{title}</h1>
-        <div className="flex gap-2 text-fine text-quiet">{subtitle}</div>
+    <header className="flex min-h-13 flex-wrap items-center gap-x-3 gap-y-1 border-b border-hairline bg-sheet px-4 py-1">
+      <Title title={title} subtitle={subtitle} />
+      <SlotPlace name="tools" className="flex min-w-0 items-center gap-1 max-lg:order-last max-lg:w-full" />
+      <div className="ml-auto flex items-center gap-3">
+        <KeyLens scaleIsFree={scaleIsFree} rests={keyRests} />
+        <ReaderLens />
+        <Suspense>
+          <Loudness />
+        </Suspense>
       </div>
-      <KeyLens scaleIsFree={scaleIsFree} />
-      <ReaderLens />
-      <Suspense>
-        <Loudness volume={volume} onVolume={onVolume} />
-      </Suspense>
     </header>
   );
 }
+
+/** On a phone the title and the tools go with the page. */
+export function PageHead({ title, subtitle }: Pick<TopBarProps, 'title' | 'subtitle'>) {
+  return (
+    <div className="flex flex-wrap items-center gap-x-2 px-3 pt-1">
+      <Title title={title} subtitle={subtitle} />
+      <SlotPlace name="tools" className="ml-auto flex min-w-0 flex-wrap items-center" />
+    </div>
+  );
+}
+
+function Title({ title, subtitle }: Pick<TopBarProps, 'title' | 'subtitle'>) {
+  return (
+    <div className="min-w-0 max-w-64 py-0.5">
+      <h1 className="truncate font-numeral text-lead leading-tight font-bold">{title}</h1>
+      <div className="flex gap-2 truncate text-fine text-quiet">{subtitle}</div>
+    </div>
+  );
+}
+
+const NOTHING = {};

@@ -1,7 +1,8 @@
 import { ChevronDown } from 'lucide-react';
 import { Tabs } from 'radix-ui';
-import type { ReactNode } from 'react';
+import { type ReactNode, useEffect, useState } from 'react';
 import { Button } from './Button.tsx';
+import { KeyCap } from './Hint.tsx';
 
 interface PartTabsProps<Name extends string> {
   readonly label: string;
@@ -15,21 +16,27 @@ interface PartTabsProps<Name extends string> {
   readonly children: ReactNode;
 }
 
-/** Parts of a room, one open at a time; the digit that opens each stands beside its name. */
+/** Parts of a room, one open at a time; while Alt is held, the digit that opens each stands over its name. */
 export function PartTabs<Name extends string>({ label, parts, open, onOpen, onFold, children }: PartTabsProps<Name>) {
+  const capped = useAltHeld();
   return (
     <Tabs.Root value={open ?? ''} onValueChange={(name) => onOpen(name as Name)} className="relative flex min-h-0 flex-col">
-      <Tabs.List aria-label={label} className={`flex flex-wrap gap-x-1 ${open === null ? '' : 'border-b border-edge'}`}>
+      <Tabs.List
+        aria-label={label}
+        className={`flex gap-x-1 overflow-x-auto ${onFold === undefined ? '' : 'pr-11'} ${open === null ? '' : 'border-b border-edge'}`}
+      >
         {parts.map(([name, text], place) => (
           <Tabs.Trigger
             key={name}
             value={name}
-            className="min-h-11 border-b-[3px] border-transparent px-2.5 text-base max-sm:px-2 font-semibold text-quiet hover:text-ink data-[state=active]:border-accent data-[state=active]:text-ink"
+            className="relative min-h-11 shrink-0 border-b-[3px] border-transparent px-2.5 text-base font-semibold whitespace-nowrap text-quiet hover:text-ink data-[state=active]:border-accent data-[state=active]:text-ink"
           >
             {text}
-            <span aria-hidden="true" className="ml-1 align-super text-fine text-quiet max-sm:hidden">
-              {place + 1}
-            </span>
+            {capped && (
+              <span aria-hidden="true" className="absolute -top-1 right-0">
+                <KeyCap keys={String(place + 1)} />
+              </span>
+            )}
           </Tabs.Trigger>
         ))}
       </Tabs.List>
@@ -45,4 +52,22 @@ export function PartTabs<Name extends string>({ label, parts, open, onOpen, onFo
       )}
     </Tabs.Root>
   );
+}
+
+/** Whether Alt is held down just now. */
+function useAltHeld(): boolean {
+  const [held, setHeld] = useState(false);
+  useEffect(() => {
+    const listen = (event: KeyboardEvent) => setHeld(event.type === 'keydown' && event.key === 'Alt' ? true : event.altKey);
+    const leave = () => setHeld(false);
+    window.addEventListener('keydown', listen);
+    window.addEventListener('keyup', listen);
+    window.addEventListener('blur', leave);
+    return () => {
+      window.removeEventListener('keydown', listen);
+      window.removeEventListener('keyup', listen);
+      window.removeEventListener('blur', leave);
+    };
+  }, []);
+  return held;
 }

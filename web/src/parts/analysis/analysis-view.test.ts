@@ -1,6 +1,6 @@
-import { analyzeText, CONCERT_READER, DEFAULT_NAMING, symbolText } from '@aurora/core';
+import { analyzeText, CONCERT_READER, DEFAULT_NAMING, songProfile, symbolText } from '@aurora/core';
 import { describe, expect, test } from '@jest/globals';
-import { type GridLook, gridRows, MOST_BARS, readingLabel, ridgeData, ridgeList, ridgeWords } from './analysis-view.ts';
+import { type GridLook, gridRows, MOST_BARS, readingLabel, ridgeList, ridgeNames, ridgeWords } from './analysis-view.ts';
 
 const LOOK: GridLook = { naming: DEFAULT_NAMING, reader: CONCERT_READER, beside: null };
 const rows = (source: string, look: Partial<GridLook> = {}) => gridRows(analyzeText(source), { ...LOOK, ...look });
@@ -51,7 +51,7 @@ describe('the grid of chords', () => {
 
   test('what a chord outside the key is stands beside its name, for eyes and ears', () => {
     const [, borrowed] = chords('key: C\n1 4- 1 5 1\n');
-    expect(borrowed).toMatchObject({ role: 'other', reading: 'borrowed', yours: false });
+    expect(borrowed).toMatchObject({ role: 'outside', reading: 'borrowed', yours: false });
     expect(borrowed?.label).toBe('4 minor, F minor, borrowed');
     expect(chords('key: C\n1 4 1\n')[1]).toMatchObject({ role: 'subdominant', reading: null });
   });
@@ -84,20 +84,23 @@ test.each([
 });
 
 describe('the ridge as it is drawn', () => {
-  const data = (source: string) => ridgeData(analyzeText(source), DEFAULT_NAMING);
+  const ridge = (source: string) => {
+    const analysis = analyzeText(source);
+    return [songProfile(analysis), ridgeNames(analysis, DEFAULT_NAMING)] as const;
+  };
 
-  test('one point a chord, on the ground of its key', () => {
-    const points = data('key: C\n[A]\n1 4 57 1\n[B]\n{key: D} 1 4 57 1\n');
-    expect(points.map(({ number }) => number)).toEqual(['1', '4', '5', '1', '1', '4', '5', '1']);
-    expect(points.map(({ ground }) => ground)).toEqual([0, 0, 0, 0, 1, 1, 1, 1]);
-    expect(points.map(({ name }) => name)).toEqual(['C', 'F', 'G7', 'C', 'D', 'G', 'A7', 'D']);
-    for (const { top, ground } of points) expect(top).toBeGreaterThanOrEqual(ground);
+  test('every summit has its number and its letters', () => {
+    const [{ spans }, names] = ridge('key: C\n[A]\n1 4 57 1\n[B]\n{key: D} 1 4 57 1\n');
+    expect(names.numbers).toEqual(['1', '4', '5', '1', '1', '4', '5', '1']);
+    expect(spans.map(({ ground }) => ground)).toEqual([0, 0, 0, 0, 1, 1, 1, 1]);
+    expect(names.letters).toEqual(['C', 'F', 'G7', 'C', 'D', 'G', 'A7', 'D']);
+    for (const { top, ground } of spans) expect(top).toBeGreaterThanOrEqual(ground);
   });
 
-  test('in words: where it is highest, and every chord in turn', () => {
-    expect(ridgeWords(data('key: C\n1 4 57 1\n'))).toBe('Furthest from home: G7, chord 3.');
-    expect(ridgeWords(data('key: C\n1 1\n'))).toBe('The song never leaves home.');
-    expect(ridgeWords(data(''))).toBe('No chords yet.');
-    expect(ridgeList(data('key: C\n1 4 57 1\n'))).toBe('C 0, F 1, G7 2, C 0');
+  test('in words: the bar where it is highest, and every chord in turn', () => {
+    expect(ridgeWords(...ridge('key: C\n(1 4) 57 1\n'))).toBe('Furthest from home: G7, bar 2.');
+    expect(ridgeWords(...ridge('key: C\n1 1\n'))).toBe('The song never leaves home.');
+    expect(ridgeWords(...ridge(''))).toBe('No chords yet.');
+    expect(ridgeList(...ridge('key: C\n1 4 57 1\n'))).toBe('C 0, F 1, G7 2, C 0');
   });
 });

@@ -1,7 +1,6 @@
 import {
   type Analysis,
   type AnalyzedChord,
-  type HarmonicFunction,
   letterView,
   type Naming,
   nameKey,
@@ -11,7 +10,10 @@ import {
   READING_NAMES,
   RESOLUTION_NAMES,
   type Reader,
+  type RidgeRole,
+  type RidgeSpan,
   romanUnder,
+  type SongProfile,
   type SymbolView,
   symbolText,
   writtenChord,
@@ -34,7 +36,7 @@ export interface GridChord {
   readonly letter: SymbolView;
   readonly sounding: SymbolView | null;
   readonly romans: readonly string[];
-  readonly role: HarmonicFunction | 'other';
+  readonly role: RidgeRole;
   /** What it is, where it is no chord of the key. */
   readonly reading: string | null;
   /** Whether a player said so. */
@@ -129,7 +131,7 @@ function gridChord(analysis: Analysis, index: number, bracket: Bracket | null, {
     romans: [analysis, ...(beside === null ? [] : [beside])].map(({ chords, hearing }) =>
       romanUnder(chords[index] as AnalyzedChord, hearing, naming),
     ),
-    role: isOutside(chord) ? 'other' : chord.function,
+    role: isOutside(chord) || chord.function === 'other' ? 'outside' : chord.function,
     reading,
     yours: chord.override !== null,
     note: chord.override?.note ?? '',
@@ -152,35 +154,28 @@ export function readingLabel({ reading, override }: Pick<AnalyzedChord, 'reading
   return `${READING_NAMES[reading.kind]}${reading.kind === 'diatonic' ? '' : kept}`;
 }
 
-/** A point of the ridge as it is drawn: the ground of its region, and the chord's height on it. */
-export interface RidgeDatum {
-  readonly index: number;
-  readonly ground: number;
-  readonly top: number;
-  readonly role: GridChord['role'];
-  readonly name: string;
-  /** The degree with its triad, short enough to stand below the ridge. */
-  readonly number: string;
+/** The chords of a ridge by name: in letters, and as a degree with its triad, short enough to stand on a summit. */
+export interface RidgeNames {
+  readonly letters: readonly string[];
+  readonly numbers: readonly string[];
 }
 
-/** The ridge, one datum a chord. */
-export function ridgeData({ ridge, chords }: Analysis, naming: Naming): readonly RidgeDatum[] {
-  return ridge.map(({ ground, height }, index) => {
-    const chord = chords[index] as AnalyzedChord;
-    const role = isOutside(chord) ? 'other' : chord.function;
-    const { prefix, main, sign } = numberView(chord.number, naming);
-    return { index, ground, top: ground + height, role, name: symbolText(letterView(chord.chord, naming)), number: prefix + main + sign };
-  });
+export function ridgeNames({ chords }: Analysis, naming: Naming): RidgeNames {
+  const views = chords.map(({ number }) => numberView(number, naming));
+  return {
+    letters: chords.map(({ chord }) => symbolText(letterView(chord, naming))),
+    numbers: views.map(({ prefix, main, sign }) => prefix + main + sign),
+  };
 }
 
 /** The ridge in words: where it is highest. */
-export function ridgeWords(data: readonly RidgeDatum[]): string {
-  const highest = data.reduce<RidgeDatum | null>((best, datum) => (best === null || datum.top > best.top ? datum : best), null);
+export function ridgeWords({ spans }: Pick<SongProfile, 'spans'>, { letters }: Pick<RidgeNames, 'letters'>): string {
+  const highest = spans.reduce<RidgeSpan | null>((best, span) => (best === null || span.top > best.top ? span : best), null);
   if (highest === null) return 'No chords yet.';
-  return highest.top === 0 ? 'The song never leaves home.' : `Furthest from home: ${highest.name}, chord ${highest.index + 1}.`;
+  return highest.top === 0 ? 'The song never leaves home.' : `Furthest from home: ${letters[highest.index]}, bar ${highest.bar + 1}.`;
 }
 
 /** The whole ridge for those who do not see it, chord by chord. */
-export function ridgeList(data: readonly RidgeDatum[]): string {
-  return data.map(({ name, top }) => `${name} ${top}`).join(', ');
+export function ridgeList({ spans }: Pick<SongProfile, 'spans'>, { letters }: Pick<RidgeNames, 'letters'>): string {
+  return spans.map(({ index, top }) => `${letters[index]} ${top}`).join(', ');
 }

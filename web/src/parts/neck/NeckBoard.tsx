@@ -1,10 +1,12 @@
 import { type Barre, type Instrument, positionDots } from '@aurora/core';
-import { type KeyboardEvent, useRef, useState } from 'react';
+import { type KeyboardEvent, useCallback, useRef, useState } from 'react';
 import { hearOver, play } from '../../transport/player.ts';
 import { type NeckDot, type NeckGeometry, neckGeometry, nextDot } from './neck-view.ts';
 
 interface NeckBoardProps {
   readonly instrument: Instrument;
+  /** The first fret drawn; the nut where it is left out. */
+  readonly firstFret?: number;
   readonly lastFret: number;
   readonly dots: readonly NeckDot[];
   /** Strings that must not sound, 1 the thinnest. */
@@ -34,6 +36,7 @@ const DIRECTIONS: Readonly<Record<string, 'left' | 'right' | 'up' | 'down'>> = {
 /** The neck as an instrument has it, with dots to see, hear, walk through and tap. */
 export function NeckBoard({
   instrument,
+  firstFret = 1,
   lastFret,
   dots,
   muted = [],
@@ -43,11 +46,21 @@ export function NeckBoard({
   sideways = true,
   roomy = false,
   onTap,
-  className,
+  className = '',
 }: NeckBoardProps) {
-  const neck = neckGeometry(instrument, lastFret, roomy);
+  const { hold, width } = useWidth(instrument, lastFret - firstFret + 1);
+  const neck = neckGeometry(instrument, lastFret, { firstFret, width, roomy });
+  const seen = dots.filter(({ fret }) => fret === 0 || (fret >= firstFret && fret <= lastFret));
   return (
-    <svg viewBox={`0 0 ${neck.width} ${neck.height}`} className={className} role="group" aria-label={label}>
+    <svg
+      ref={hold}
+      viewBox={`0 0 ${neck.width} ${neck.height}`}
+      style={{ height: neck.height }}
+      preserveAspectRatio="xMinYMid meet"
+      className={`block w-full ${className}`}
+      role="group"
+      aria-label={label}
+    >
       <Wood neck={neck} instrument={instrument} />
       {barres.map((barre) => (
         <BarreLine key={`${barre.finger}-${barre.fret}`} barre={barre} neck={neck} />
@@ -58,7 +71,7 @@ export function NeckBoard({
           x={neck.spaceX(0)}
           y={neck.stringY(string) + 6}
           textAnchor="middle"
-          fontSize={18}
+          fontSize={19}
           fontWeight={700}
           fill="var(--quiet)"
         >
@@ -66,29 +79,56 @@ export function NeckBoard({
         </text>
       ))}
       {onTap === undefined ? (
-        <Dots dots={dots} neck={neck} instrument={instrument} sounding={sounding} sideways={sideways} />
+        <Dots dots={seen} neck={neck} instrument={instrument} sounding={sounding} sideways={sideways} />
       ) : (
-        <TapPlaces dots={dots} neck={neck} instrument={instrument} onTap={onTap} />
+        <TapPlaces dots={seen} neck={neck} instrument={instrument} onTap={onTap} />
       )}
     </svg>
   );
 }
 
+/** No fret is drawn narrower than its dot, or so wide that the hand cannot be imagined on it. */
+const NARROWEST = 27;
+const WIDEST = 120;
+
+/** The pixels there are for the neck, so that its letters and dots keep their size on every screen. */
+function useWidth({ leftHanded }: Pick<Instrument, 'leftHanded'>, frets: number) {
+  const [wide, setWide] = useState(0);
+  const hold = useCallback(
+    (svg: SVGSVGElement | null) => {
+      const around = svg?.parentElement;
+      if (around === null || around === undefined || typeof ResizeObserver === 'undefined') return;
+      const measure = () => {
+        setWide(around.clientWidth);
+        // on a narrow screen the nut is the end to see first
+        if (leftHanded) around.scrollLeft = around.scrollWidth;
+      };
+      const observer = new ResizeObserver(measure);
+      observer.observe(around);
+      return () => observer.disconnect();
+    },
+    [leftHanded],
+  );
+  return { hold, width: Math.max(frets * NARROWEST + 60, Math.min(wide, frets * WIDEST + 60)) };
+}
+
 function Wood({ neck, instrument: { tuning, capo, dots } }: { readonly neck: NeckGeometry; readonly instrument: Instrument }) {
-  const { strings, lastFret } = neck;
+  const { strings, firstFret, lastFret } = neck;
   const bottom = neck.stringY(strings);
   const top = neck.stringY(1);
-  const [left, right] = [neck.fretX(0), neck.fretX(lastFret)].sort((a, b) => a - b) as [number, number];
+  const [left, right] = [neck.fretX(firstFret - 1), neck.fretX(lastFret)].sort((a, b) => a - b) as [number, number];
   const middle = (top + bottom) / 2;
   return (
     <g aria-hidden="true">
       <rect x={left} y={top - 11} width={right - left} height={bottom - top + 22} rx={3} fill="var(--wood)" />
-      {positionDots(dots, lastFret).map(({ fret, double }) =>
-        (double ? [middle - 0.27 * (bottom - top), middle + 0.27 * (bottom - top)] : [middle]).map((y) => (
-          <circle key={`${fret}-${y}`} cx={neck.spaceX(fret)} cy={y} r={5} fill="var(--fretwire)" />
-        )),
-      )}
-      {Array.from({ length: lastFret + 1 }, (_, fret) => (
+      {positionDots(dots, lastFret)
+        .filter(({ fret }) => fret >= firstFret)
+        .map(({ fret, double }) =>
+          (double ? [middle - 0.27 * (bottom - top), middle + 0.27 * (bottom - top)] : [middle]).map((y) => (
+            <circle key={`${fret}-${y}`} cx={neck.spaceX(fret)} cy={y} r={5} fill="var(--fretwire)" />
+          )),
+        )}
+      {Array.from({ length: lastFret - firstFret + 2 }, (_, place) => firstFret - 1 + place).map((fret) => (
         <line
           key={neck.fretX(fret)}
           x1={neck.fretX(fret)}
@@ -103,7 +143,7 @@ function Wood({ neck, instrument: { tuning, capo, dots } }: { readonly neck: Nec
         <line
           // biome-ignore lint/suspicious/noArrayIndexKey: two strings may be tuned alike; their place tells them apart
           key={index}
-          x1={neck.fretX(0)}
+          x1={neck.fretX(firstFret - 1)}
           x2={neck.fretX(lastFret)}
           y1={neck.stringY(strings - index)}
           y2={neck.stringY(strings - index)}
@@ -111,10 +151,10 @@ function Wood({ neck, instrument: { tuning, capo, dots } }: { readonly neck: Nec
           strokeWidth={Math.max(0.9, 3.4 - (open - 28) * 0.07)}
         />
       ))}
-      {Array.from({ length: lastFret }, (_, index) => (
-        <FretNumber key={neck.spaceX(index + 1)} neck={neck} fret={index + 1} capo={capo} />
+      {Array.from({ length: lastFret - firstFret + 1 }, (_, index) => (
+        <FretNumber key={neck.spaceX(firstFret + index)} neck={neck} fret={firstFret + index} capo={capo} />
       ))}
-      {capo > 0 && (
+      {capo >= firstFret && (
         <rect x={neck.spaceX(capo) - 7} y={top - 14} width={14} height={bottom - top + 28} rx={7} fill="var(--ink)" opacity={0.82} />
       )}
     </g>
@@ -126,16 +166,16 @@ function FretNumber({ neck, fret, capo }: { readonly neck: NeckGeometry; readonl
   const y = neck.stringY(neck.strings) + 26;
   return (
     <>
-      <text x={neck.spaceX(fret)} y={y} textAnchor="middle" fontSize="12" fontWeight={600} fill="var(--quiet)">
+      <text x={neck.spaceX(fret)} y={y} textAnchor="middle" fontSize={13} fontWeight={600} fill="var(--quiet)">
         {fret}
       </text>
       {capo > 0 && fret > capo && (
-        <text x={neck.spaceX(fret)} y={y + 15} textAnchor="middle" fontSize="12" fontWeight={700} fill="var(--accent)">
+        <text x={neck.spaceX(fret)} y={y + 15} textAnchor="middle" fontSize={13} fontWeight={700} fill="var(--accent)">
           {fret - capo}
         </text>
       )}
       {capo > 0 && fret === capo && (
-        <text x={neck.spaceX(fret)} y={y + 15} textAnchor="middle" fontSize="11" fontWeight={700} fill="var(--accent)">
+        <text x={neck.spaceX(fret)} y={y + 15} textAnchor="middle" fontSize={13} fontWeight={700} fill="var(--accent)">
           capo
         </text>
       )}
@@ -238,7 +278,8 @@ function Dot({ dot, x, y, stop, loud }: DotProps) {
         x={x}
         y={y + 4.4}
         textAnchor="middle"
-        fontSize={dot.label.length > 2 ? 10.5 : 12.5}
+        fontSize={13}
+        letterSpacing={dot.label.length > 2 ? '-0.08em' : undefined}
         fontWeight={700}
         fill={dot.root ? 'var(--on-accent)' : 'var(--ink)'}
         className="music-glyph pointer-events-none"
@@ -288,7 +329,7 @@ function TapPlaces({ dots, neck, instrument, onTap }: TapProps) {
             x={neck.spaceX(dot.fret)}
             y={neck.stringY(dot.string) + 4.4}
             textAnchor="middle"
-            fontSize={12.5}
+            fontSize={13}
             fontWeight={700}
             fill="var(--ink)"
             className="music-glyph"
@@ -329,8 +370,8 @@ interface PlacesProps {
 /** A place to press for every string at every fret from the capo up. */
 function Places({ neck, capo, onPress }: PlacesProps) {
   return Array.from({ length: neck.strings }, (_, index) =>
-    Array.from({ length: neck.lastFret - capo + 1 }, (__, at) => {
-      const [string, fret] = [index + 1, capo + at];
+    Array.from({ length: neck.lastFret - Math.max(capo, neck.firstFret - 1) + 1 }, (__, at) => {
+      const [string, fret] = [index + 1, Math.max(capo, neck.firstFret - 1) + at];
       const [a, b] = fret === 0 ? [neck.spaceX(0) - 22, neck.spaceX(0) + 22] : [neck.fretX(fret - 1), neck.fretX(fret)];
       const half = (neck.stringY(2) - neck.stringY(1)) / 2;
       return (

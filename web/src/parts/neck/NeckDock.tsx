@@ -14,10 +14,12 @@ import {
 import { ChevronDown, ChevronLeft, ChevronRight, Maximize2 } from 'lucide-react';
 import { type ReactNode, useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { useLensSearch } from '../../session/lens.ts';
+import { setDevice, useDevice } from '../../session/device-store.ts';
+import { useLens, useLensSearch } from '../../session/lens.ts';
 import type { PlayedScale } from '../../session/lens-store.ts';
 import { usePlaying } from '../../session/playing.ts';
 import { neckPath } from '../../session/rooms.ts';
+import { useMedia } from '../../session/use-media.ts';
 import { Choice } from '../../ui/Choice.tsx';
 import { Hint } from '../../ui/Hint.tsx';
 import { Select } from '../../ui/Select.tsx';
@@ -29,33 +31,33 @@ import { rootPosition, SCALE_FRETS, scaleDots } from './scale-dots.ts';
 import { type ShapeWalk, useShapeWalk } from './use-shape-walk.ts';
 
 interface NeckDockProps {
-  readonly chord: Chord | null;
-  /** The scale chosen over the chord; null when none is. */
-  readonly scale: PlayedScale | null;
-  readonly naming: Naming;
-  readonly labels: NeckLabels;
-  readonly onLabels: (labels: NeckLabels) => void;
-  readonly onFold: () => void;
+  /** Lets it rest again; null as long as it is only held up. */
+  readonly onFold: (() => void) | null;
 }
 
-/** Frets drawn where the player never goes higher. */
-const FEWEST_SHOWN = 15;
+/** Frets drawn at the foot of a room: as many as most players use, and the whole neck where the screen is wide. */
+const DOCKED_FRETS = 12;
+const WIDE = '(min-width: 1600px)';
 
-/** The neck along the bottom of every room: all tones of whatever is selected, or one shape of it. */
-export function NeckDock({ chord, scale, naming, labels, onLabels, onFold }: NeckDockProps) {
+/** The neck along the bottom of a room: all tones of whatever is selected, or one shape of it. */
+export function NeckDock({ onFold }: NeckDockProps) {
+  const { selection, naming } = useLens();
+  const labels = useDevice((state) => state.neckLabels);
+  const chord = selection?.chord ?? null;
+  const scale = selection?.scale ?? null;
   const { instrument } = usePlaying();
   const show = useShown(scale !== null && chord !== null);
   const position = useScalePosition(show === 'scale' ? scale : null, instrument);
   const walk = useShapeWalk(show === 'shape' ? chord : null, instrument);
-  const lastFret = Math.min(instrument.frets, Math.max(FEWEST_SHOWN, instrument.comfortFret));
   const shape = show === 'shape' ? walk.shape : null;
+  const cut = useDockedFrets(instrument, shape?.frets ?? null, show === 'scale' ? position.from + SCALE_FRETS : 0);
   const dots = dotsOf({
     chord,
     scale: show === 'scale' ? scale : null,
     from: position.from,
     instrument,
     walk,
-    lastFret,
+    lastFret: cut.lastFret,
     labels,
     naming,
     show,
@@ -64,9 +66,9 @@ export function NeckDock({ chord, scale, naming, labels, onLabels, onFold }: Nec
     <section
       aria-label="Neck"
       onKeyDown={walk.onKeyDown}
-      className="flex items-stretch gap-3 border-t border-edge bg-sheet py-2 pr-3 pl-5 max-lg:flex-col"
+      className="flex shrink-0 items-stretch gap-3 border-t border-edge bg-sheet py-2 pr-3 pl-4 max-lg:flex-col"
     >
-      <div className="flex w-[316px] shrink-0 flex-col justify-between gap-1 max-lg:w-auto max-lg:flex-row max-lg:flex-wrap max-lg:items-center">
+      <div className="flex w-[300px] shrink-0 flex-col justify-between gap-1 max-lg:w-auto max-lg:flex-row max-lg:flex-wrap max-lg:items-center">
         <DockHead onFold={onFold}>
           {chord === null ? (
             'Select a chord to see it on the neck'
@@ -74,27 +76,35 @@ export function NeckDock({ chord, scale, naming, labels, onLabels, onFold }: Nec
             <DockTitle chord={chord} naming={naming} walk={walk} shown={shape !== null} capo={instrument.capo} />
           )}
         </DockHead>
-        <DockChoice show={show} hasScale={scale !== null} labels={labels} onLabels={onLabels} />
+        <DockChoice show={show} hasScale={scale !== null} labels={labels} />
         {show === 'shape' && <ShapeStepper walk={walk} />}
         {show === 'scale' && scale !== null && <ScaleStepper scale={scale} position={position} naming={naming} />}
       </div>
       <Scroll>
         <NeckBoard
           instrument={instrument}
-          lastFret={lastFret}
+          {...cut}
           dots={dots}
           muted={shape === null ? [] : mutedIn(shape.frets)}
           barres={shape === null ? [] : (walk.fingering?.barres ?? [])}
           label={`${instrument.name} neck`}
           sideways={show !== 'shape'}
-          className="h-auto max-h-[176px] w-full min-w-[920px] lg:min-w-[540px]"
         />
       </Scroll>
     </section>
   );
 }
 
-function DockHead({ onFold, children }: { readonly onFold: () => void; readonly children: ReactNode }) {
+/** Which frets are drawn: the first twelve, or so many further up where a shape or a scale lies there. */
+function useDockedFrets({ frets, capo }: Instrument, shape: readonly (number | null)[] | null, reach: number) {
+  const isWide = useMedia(WIDE);
+  const highest = Math.max(reach, capo + 5, ...(shape ?? []).map((fret) => fret ?? 0));
+  if (isWide || highest <= DOCKED_FRETS) return { firstFret: 1, lastFret: isWide ? frets : Math.min(frets, DOCKED_FRETS) };
+  const lastFret = Math.min(frets, highest + 1);
+  return { firstFret: Math.max(1, lastFret - DOCKED_FRETS + 1), lastFret };
+}
+
+function DockHead({ onFold, children }: NeckDockProps & { readonly children: ReactNode }) {
   const { songId } = useParams();
   const search = useLensSearch();
   return (
@@ -109,27 +119,30 @@ function DockHead({ onFold, children }: { readonly onFold: () => void; readonly 
           <Maximize2 size={18} />
         </Link>
       </Hint>
-      <Hint text="Fold the neck away" keys="n">
-        <button
-          type="button"
-          aria-label="Fold the neck away"
-          onClick={onFold}
-          className="grid size-11 shrink-0 place-items-center rounded-lg hover:bg-wash"
-        >
-          <ChevronDown size={20} />
-        </button>
-      </Hint>
+      {onFold !== null && (
+        <Hint text="Fold the neck away" keys="n">
+          <button
+            type="button"
+            aria-label="Fold the neck away"
+            onClick={onFold}
+            className="grid size-11 shrink-0 place-items-center rounded-lg hover:bg-wash"
+          >
+            <ChevronDown size={20} />
+          </button>
+        </Hint>
+      )}
     </div>
   );
 }
 
-interface DockChoiceProps extends Pick<NeckDockProps, 'labels' | 'onLabels'> {
+interface DockChoiceProps {
+  readonly labels: NeckLabels;
   readonly show: 'tones' | 'shape' | 'scale';
   readonly hasScale: boolean;
 }
 
 /** What the neck shows, and what stands on its dots. */
-function DockChoice({ show, hasScale, labels, onLabels }: DockChoiceProps) {
+function DockChoice({ show, hasScale, labels }: DockChoiceProps) {
   return (
     <div className="flex items-center gap-2">
       <Choice
@@ -146,7 +159,7 @@ function DockChoice({ show, hasScale, labels, onLabels }: DockChoiceProps) {
           <Select
             id="neck-labels"
             value={labels}
-            onChange={(event) => onLabels(event.target.value as NeckLabels)}
+            onChange={(event) => setDevice({ neckLabels: event.target.value as NeckLabels })}
             className="min-w-0 flex-1"
           >
             <option value="notes">Notes</option>

@@ -1,8 +1,10 @@
 import type { Barre, Frets, Instrument } from '@aurora/core';
-import type { ReactNode } from 'react';
+import { type ReactNode, useState } from 'react';
+import { usePhone } from '../../session/use-media.ts';
+import { Button } from '../../ui/Button.tsx';
 import { NeckBoard } from './NeckBoard.tsx';
 import { mutedIn } from './NeckDock.tsx';
-import type { NeckDot } from './neck-view.ts';
+import { fretsAround, type NeckDot } from './neck-view.ts';
 
 interface RoomNeckProps {
   readonly instrument: Instrument;
@@ -17,7 +19,7 @@ interface RoomNeckProps {
   readonly onTap?: (string: number, fret: number) => void;
 }
 
-/** The whole neck, as wide as the room. */
+/** The neck, as wide as the room: the whole of it, or the frets around a shape. */
 export function RoomNeck({
   instrument,
   dots,
@@ -28,14 +30,24 @@ export function RoomNeck({
   sideways = true,
   onTap,
 }: RoomNeckProps) {
+  const isPhone = usePhone();
+  const [whole, setWhole] = useState(false);
+  const zoomed = !whole && onTap === undefined;
   return (
     <section aria-label="Neck" className="rounded-xl border border-hairline bg-sheet px-3 pt-2 pb-1">
-      <div className="mb-1 flex min-h-8 flex-wrap items-baseline gap-x-4 gap-y-1 px-2">{children}</div>
+      <div className="mb-1 flex min-h-8 flex-wrap items-baseline gap-x-4 gap-y-1 px-2">
+        {children}
+        {frets !== null && !isPhone && (
+          <Button look="bare" className="px-2!" aria-pressed={whole} onClick={() => setWhole(!whole)}>
+            {whole ? 'Near the shape' : 'The whole neck'}
+          </Button>
+        )}
+      </div>
       {/* biome-ignore lint/a11y/noNoninteractiveTabindex: where the neck is wider than the window, the keyboard must be able to scroll it */}
       <section aria-label="Frets" tabIndex={0} className="overflow-x-auto">
         <NeckBoard
           instrument={instrument}
-          lastFret={instrument.frets}
+          {...(zoomed && frets !== null ? fretsAround(frets, instrument) : { lastFret: instrument.frets })}
           dots={dots}
           muted={frets === null ? [] : mutedIn(frets)}
           barres={barres}
@@ -44,7 +56,6 @@ export function RoomNeck({
           sideways={sideways}
           roomy
           {...(onTap === undefined ? {} : { onTap })}
-          className="h-auto w-full min-w-[900px]"
         />
       </section>
     </section>

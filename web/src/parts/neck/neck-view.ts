@@ -13,16 +13,29 @@ import {
 
 /** Frets until half of the drawn string is used up; 12 on the instrument. */
 const HALVING = 17.8;
-const BOARD = { width: 1100, nut: 46, top: 16, open: 22, end: 14, room: 105, roomy: 140, widest: 36 } as const;
+/** In pixels of the screen; dots are 20 across, and strings lie so far apart that none touch. */
+const BOARD = { width: 1100, nut: 46, top: 16, open: 22, end: 14, gap: 23, roomy: 30 } as const;
 /** Under the strings: fret numbers, and those from the capo. */
 const NUMBERS = 31;
 const CAPO_NUMBERS = 15;
 
-/** Where things lie on the drawn neck, in its own units. */
+/** What of a neck is drawn, and how large. */
+export interface NeckCut {
+  /** The first fret drawn; 0 or 1 shows the nut. */
+  readonly firstFret?: number;
+  /** Pixels of the drawing. */
+  readonly width?: number;
+  /** Whether the strings lie further apart, where there is room. */
+  readonly roomy?: boolean;
+}
+
+/** Where things lie on the drawn neck, in pixels. */
 export interface NeckGeometry {
   readonly width: number;
   readonly height: number;
   readonly strings: number;
+  /** The frets drawn; strings that ring open keep their place before the first. */
+  readonly firstFret: number;
   readonly lastFret: number;
   /** Height of a string; string 1, the thinnest, is drawn on top. */
   readonly stringY: (string: number) => number;
@@ -34,18 +47,19 @@ export interface NeckGeometry {
 
 /**
  * The neck of an instrument. Frets grow narrower toward the body, though less than on the
- * instrument, so that dots high up keep their room. For the left hand it is mirrored; `roomy` has its strings further apart.
+ * instrument, so that dots high up keep their room. For the left hand it is mirrored.
  */
-export function neckGeometry({ tuning, leftHanded, capo }: Instrument, lastFret: number, roomy = false): NeckGeometry {
+export function neckGeometry({ tuning, leftHanded, capo }: Instrument, lastFret: number, cut: NeckCut = {}): NeckGeometry {
+  const { firstFret = 1, width = BOARD.width, roomy = false } = cut;
   const strings = tuning.length;
-  const gap = Math.min(BOARD.widest, (roomy ? BOARD.roomy : BOARD.room) / Math.max(1, strings - 1));
-  const mirrored = (x: number) => (leftHanded ? BOARD.width - x : x);
-  const wire = (fret: number) => {
-    const share = (1 - 2 ** (-fret / HALVING)) / (1 - 2 ** (-lastFret / HALVING));
-    return BOARD.nut + share * (BOARD.width - BOARD.nut - BOARD.end);
-  };
+  const gap = roomy ? BOARD.roomy : BOARD.gap;
+  const mirrored = (x: number) => (leftHanded ? width - x : x);
+  const far = (fret: number) => 1 - 2 ** (-fret / HALVING);
+  const from = far(Math.max(0, firstFret - 1));
+  const wire = (fret: number) => BOARD.nut + ((far(fret) - from) / (far(lastFret) - from)) * (width - BOARD.nut - BOARD.end);
   return {
-    width: BOARD.width,
+    width,
+    firstFret: Math.max(1, firstFret),
     height: BOARD.top + gap * (strings - 1) + NUMBERS + (capo > 0 ? CAPO_NUMBERS : 0),
     strings,
     lastFret,
@@ -53,6 +67,23 @@ export function neckGeometry({ tuning, leftHanded, capo }: Instrument, lastFret:
     fretX: (fret) => mirrored(wire(fret)),
     spaceX: (fret) => mirrored(fret === 0 ? BOARD.open : (wire(fret - 1) + wire(fret)) / 2),
   };
+}
+
+/** Frets shown to each side of a shape. */
+const AROUND = 3;
+
+/** The frets around a shape: three to each side, and the nut where it is near. */
+export function fretsAround(
+  frets: readonly (number | null)[],
+  { capo, frets: last }: Pick<Instrument, 'capo' | 'frets'>,
+): {
+  readonly firstFret: number;
+  readonly lastFret: number;
+} {
+  const pressed = frets.filter((fret): fret is number => fret !== null && fret > capo);
+  const [lowest, highest] = pressed.length === 0 ? [capo + 1, capo + 1] : [Math.min(...pressed), Math.max(...pressed)];
+  const firstFret = lowest - AROUND <= capo + 1 ? Math.max(1, capo) : lowest - AROUND;
+  return { firstFret, lastFret: Math.min(last, Math.max(highest + AROUND, firstFret + 2 * AROUND)) };
 }
 
 /** What stands in the dots. */

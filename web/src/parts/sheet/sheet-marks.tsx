@@ -2,16 +2,11 @@
 
 const STROKE = { fill: 'none', stroke: 'currentColor', strokeLinecap: 'round' } as const;
 
-/** Let ring: a diamond around the number. */
+/** Let ring: a diamond, small above the number, so that it covers no part of the symbol however long that is. */
 export function Diamond() {
   return (
-    <svg
-      viewBox="0 0 100 100"
-      preserveAspectRatio="none"
-      className="absolute -inset-x-4 -top-0.5 h-[calc(100%+0.75rem)] w-[calc(100%+2rem)] text-ink"
-      aria-hidden="true"
-    >
-      <path d="M50 2 98 50 50 98 2 50Z" fill="none" stroke="currentColor" strokeWidth="2" vectorEffect="non-scaling-stroke" />
+    <svg viewBox="0 0 20 20" className="block size-[15px] text-ink" aria-hidden="true">
+      <path d="M10 1.5 18.5 10 10 18.5 1.5 10Z" fill="none" stroke="currentColor" strokeWidth="2.6" strokeLinejoin="round" />
     </svg>
   );
 }
@@ -90,15 +85,15 @@ export function RepeatLine({ end }: { readonly end: boolean }) {
   );
 }
 
-/** Beats of a chord in a bar that is shared unequally: a dot each, half a one for half a beat. */
-export function BeatDots({ beats }: { readonly beats: number }) {
+/** Beats of a chord in a bar that is shared unequally: a stroke each, a short one for half a beat. */
+export function BeatMarks({ beats }: { readonly beats: number }) {
   const whole = Array.from({ length: Math.floor(beats) }, (_, beat) => beat);
   return (
-    <>
+    <span aria-hidden="true" className="flex h-3 items-end gap-1">
       {whole.map((beat) => (
-        <span key={beat} className="size-[5px] rounded-full bg-quiet" />
+        <span key={beat} className="h-[11px] w-[3px] skew-x-[-18deg] rounded-sm bg-ink" />
       ))}
-      {beats % 1 !== 0 && <span className="h-[5px] w-[3px] rounded-l-full bg-quiet" />}
-    </>
+      {beats % 1 !== 0 && <span className="h-[6px] w-[3px] skew-x-[-18deg] rounded-sm bg-ink" />}
+    </span>
   );
 }

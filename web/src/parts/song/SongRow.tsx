@@ -2,7 +2,7 @@ import type { SongSummary } from '@aurora/wire';
 import { useNaming } from '../../session/lens.ts';
 import { ChordSymbol } from '../notation/ChordSymbol.tsx';
 import { Glyphs } from '../notation/Glyphs.tsx';
-import { RidgeStrip } from '../ridge/RidgeStrip.tsx';
+import { RidgeThread } from '../ridge/RidgeStrip.tsx';
 import { keyName, openingBar } from './shelf-view.ts';
 
 /** One song as it is known at sight: its key, its name, how it opens, how fast it goes. */
@@ -23,7 +23,7 @@ export function SongRow({ song }: { readonly song: SongSummary }) {
           {song.by}
           {song.tags.length > 0 && <span className="text-accent"> · {song.tags.join(', ')}</span>}
         </span>
-        <RidgeStrip heights={song.ridge} thin className="mt-0.5 block h-[18px] w-full max-w-64" />
+        <RidgeThread heights={song.ridge} className="mt-0.5 block h-[18px] w-full max-w-64" />
       </span>
       <span className="grid grid-cols-4 gap-2 max-md:hidden" aria-hidden="true">
         {song.opening.map((bar, index) => (

@@ -13,7 +13,7 @@ import {
   withGlyphs,
   writtenChord,
 } from '@aurora/core';
-import { Volume2, X } from 'lucide-react';
+import { Volume2 } from 'lucide-react';
 import type { Selection } from '../../session/lens-store.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Hint } from '../../ui/Hint.tsx';
@@ -26,37 +26,14 @@ interface WhyPanelProps {
   readonly reader: Reader;
   readonly naming: Naming;
   readonly onHear: () => void;
-  readonly onFold: () => void;
 }
 
 /** Why the selected chord is what it is: its notes held against the key. */
-export function WhyPanel({ selection, reader, naming, onHear, onFold }: WhyPanelProps) {
-  return (
-    <aside
-      aria-label="Why"
-      className="flex w-[292px] shrink-0 flex-col overflow-auto border-l border-hairline bg-sheet px-5 py-4 relative max-lg:max-h-[226px] max-lg:w-auto max-lg:py-3 max-lg:border-t max-lg:border-l-0"
-    >
-      <div className="mb-2 flex items-center justify-between max-lg:absolute max-lg:top-1 max-lg:right-2 max-lg:mb-0">
-        <h2 className="text-fine font-semibold text-quiet max-lg:sr-only">Why</h2>
-        <Hint text="Fold the why away" keys="w">
-          <button
-            type="button"
-            aria-label="Fold the why away"
-            onClick={onFold}
-            className="grid size-11 place-items-center rounded-lg hover:bg-wash"
-          >
-            <X size={18} />
-          </button>
-        </Hint>
-      </div>
-      {selection === null ? (
-        <p className="leading-relaxed text-quiet">
-          Select a chord. Its notes are shown here beside the notes of the key, and why it belongs, or does not.
-        </p>
-      ) : (
-        <WhyChord {...selection} reader={reader} naming={naming} onHear={onHear} />
-      )}
-    </aside>
+export function WhyPanel({ selection, reader, naming, onHear }: WhyPanelProps) {
+  return selection === null ? (
+    <p className="text-quiet">Choose a chord. Its notes are shown here beside the notes of the key, and why it belongs, or does not.</p>
+  ) : (
+    <WhyChord {...selection} reader={reader} naming={naming} onHear={onHear} />
   );
 }
 
@@ -70,7 +47,7 @@ function WhyChord({
 }: Selection & { readonly reader: Reader; readonly naming: Naming; readonly onHear: () => void }) {
   const written = writtenChord(reader, chord, key);
   return (
-    <div className="max-lg:grid max-lg:grid-cols-[auto_15rem_1fr] max-lg:gap-x-8">
+    <div className="max-lg:grid max-lg:grid-cols-[auto_15rem_1fr] max-lg:gap-x-8 max-sm:block">
       <div>
         <div className="flex items-end gap-3">
           <ChordSymbol view={numberView(numberChord(chord, key.tonic), naming)} className="text-great font-bold max-lg:text-numeral" />
@@ -90,7 +67,7 @@ function WhyChord({
         </Hint>
       </div>
       <ToneTable chord={chord} heardIn={key} naming={naming} />
-      <div className="mt-4 max-w-[34rem] space-y-2 text-base leading-relaxed max-lg:mt-0 max-lg:pr-8">
+      <div className="mt-4 max-w-[34rem] space-y-2 text-base max-lg:mt-0 max-lg:pr-8">
         {(why ?? whyWords(chord, key, naming)).map((sentence) => (
           <p key={sentence}>{sentence}</p>
         ))}

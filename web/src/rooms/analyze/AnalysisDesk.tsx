@@ -9,20 +9,24 @@ import {
   nameKey,
   readingWords,
   runnerUpWords,
+  songProfile,
 } from '@aurora/core';
 import { NotebookText, Play, Redo2, Square, Undo2 } from 'lucide-react';
 import { type ComponentType, lazy, type ReactNode, Suspense, useEffect, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import type { Rewriting } from '../../document/use-song-draft.ts';
-import { gridRows, MOST_BARS, ridgeData } from '../../parts/analysis/analysis-view.ts';
+import { gridRows, MOST_BARS, ridgeNames } from '../../parts/analysis/analysis-view.ts';
 import { type HeardSong, useHeardSong } from '../../parts/analysis/use-heard-song.ts';
 import { useNeck } from '../../parts/neck/neck-store.ts';
 import { useLens, useNaming } from '../../session/lens.ts';
 import { select } from '../../session/lens-store.ts';
-import { type KeyMap, useShortcuts } from '../../session/use-shortcuts.ts';
+import { usePhone } from '../../session/use-media.ts';
+import { partKeys, useShortcuts } from '../../session/use-shortcuts.ts';
 import { play, stop, usePlayer } from '../../transport/player.ts';
 import { Button } from '../../ui/Button.tsx';
+import { Hint } from '../../ui/Hint.tsx';
 import { PartTabs } from '../../ui/PartTabs.tsx';
+import { InSlot } from '../../ui/Slot.tsx';
 import { ANALYZE_PARTS, type AnalyzePartName, type AnalyzePartProps } from './analyze-part.ts';
 import { ChordGrid } from './ChordGrid.tsx';
 import { KeyStrip } from './KeyStrip.tsx';
@@ -64,12 +68,13 @@ export function AnalysisDesk({ source, rewriting, songId, input }: AnalysisDeskP
   const [sheet, setSheet] = useState(false);
   const rows = useMemo(() => gridRows(analysis, { naming, reader: reader.reader, beside }), [analysis, naming, reader, beside]);
   const part = useAnalyzeKeys({ song, chosen, rewriting });
+  const isPhone = usePhone();
   const onScale = (next: Parameters<typeof setScale>[0]) => {
     setScale(next);
     useNeck.setState({ show: 'scale' });
   };
   return (
-    <div className="mx-auto flex max-w-[1240px] flex-col gap-3 px-5 py-3">
+    <div className="mx-auto flex min-h-full max-w-[1240px] flex-col gap-2 px-5 pt-2 phone:px-3 3xl:max-w-[1500px]">
       {input}
       <Unread analysis={analysis} />
       <Reading busy={busy} failed={failed} />
@@ -78,15 +83,10 @@ export function AnalysisDesk({ source, rewriting, songId, input }: AnalysisDeskP
       ) : (
         <>
           <Home song={song} naming={naming} />
-          <SongRidge
-            analysis={analysis}
-            naming={naming}
-            at={at}
-            onGo={select}
-            onHear={chosen.hearAll}
-            rewriting={rewriting}
-            onPrint={() => setSheet(true)}
-          />
+          <InSlot name="tools">
+            <SongTools rewriting={rewriting} onHear={chosen.hearAll} onPrint={() => setSheet(true)} />
+          </InSlot>
+          <SongRidge analysis={analysis} naming={naming} at={at} isLow={part.open !== null || isPhone} onGo={select} />
           <ChordGrid rows={rows} selected={at} marked={marked} onSelect={select} />
           <NotDrawn bars={analysis.progression.chart.bars.length} />
           <PartDrawer
@@ -194,9 +194,7 @@ function useAnalyzeKeys({ song: { hearing, setHearing }, chosen, rewriting }: Ke
     'Ctrl+z': () => rewriting.undo?.(),
     'Ctrl+Z': () => rewriting.redo?.(),
     'Ctrl+y': () => rewriting.redo?.(),
-    ...(Object.fromEntries(
-      ANALYZE_PARTS.map(([name], place) => [String(place + 1), () => setOpen(open === name ? null : name)]),
-    ) as KeyMap),
+    ...partKeys(ANALYZE_PARTS, (name) => setOpen(open === name ? null : name)),
   });
   return { open, setOpen };
 }
@@ -210,7 +208,7 @@ function Home({ song, naming }: { readonly song: HeardSong; readonly naming: Nam
 function PartDrawer({ part: { open, setOpen }, props }: { readonly part: OpenPart; readonly props: AnalyzePartProps }) {
   const Body = open === null ? null : BODIES[open];
   return (
-    <div className="sticky bottom-0 z-10 -mx-5 -mb-3 flex max-h-[min(46vh,310px)] max-lg:max-h-[34vh] flex-col border-t border-edge bg-ground px-5">
+    <div className="sticky bottom-0 z-10 -mx-5 mt-auto flex max-h-[min(38vh,218px)] flex-col border-t border-edge bg-ground px-5 phone:static phone:-mx-3 phone:max-h-none phone:px-3">
       <PartTabs label="The chosen chord" parts={ANALYZE_PARTS} open={open} onOpen={setOpen} onFold={() => setOpen(null)}>
         {Body !== null && <Body {...props} />}
       </PartTabs>
@@ -226,28 +224,42 @@ interface SongRidgeProps {
   readonly onHear: () => void;
   readonly rewriting: Rewriting;
   readonly onPrint: () => void;
+  /** Whether a drawer needs the room. */
+  readonly isLow: boolean;
 }
 
-/** The ridge with what may be done with the whole song. */
-function SongRidge({ analysis, naming, at, onGo, onHear, rewriting, onPrint }: SongRidgeProps) {
-  const data = useMemo(() => ridgeData(analysis, naming), [analysis, naming]);
-  const playing = usePlayer((state) => state.playing === 'analysis');
+/** The ridge of the whole song. */
+function SongRidge({ analysis, naming, at, isLow, onGo }: Omit<SongRidgeProps, 'onHear' | 'rewriting' | 'onPrint'>) {
+  const profile = useMemo(() => songProfile(analysis), [analysis]);
+  const names = useMemo(() => ridgeNames(analysis, naming), [analysis, naming]);
   const regions = analysis.regions.length < 2 ? [] : analysis.regions.map(({ from, key }) => ({ from, name: nameKey(key, naming) }));
+  return <Ridge profile={profile} names={names} selected={at} regions={regions} isLow={isLow} onGo={onGo} />;
+}
+
+/** What may be done with the whole song, beside its title. */
+function SongTools({ rewriting, onHear, onPrint }: Pick<SongRidgeProps, 'rewriting' | 'onHear' | 'onPrint'>) {
+  const playing = usePlayer((state) => state.playing === 'analysis');
   return (
-    <Ridge data={data} selected={at} regions={regions} onGo={onGo}>
-      <Button look="bare" onClick={() => (playing ? stop() : onHear())}>
-        {playing ? <Square size={17} aria-hidden="true" /> : <Play size={17} aria-hidden="true" />} {playing ? 'Stop' : 'Hear it from here'}
-      </Button>
-      <Button look="bare" aria-label="Take back" disabled={rewriting.undo === null} onClick={() => rewriting.undo?.()}>
-        <Undo2 size={18} />
-      </Button>
-      <Button look="bare" aria-label="Do again" disabled={rewriting.redo === null} onClick={() => rewriting.redo?.()}>
-        <Redo2 size={18} />
-      </Button>
-      <Button look="bare" onClick={onPrint}>
+    <>
+      <Hint text={playing ? 'Stop' : 'Hear it from here'} keys="a">
+        <Button look={playing ? 'strong' : 'plain'} className="px-3!" onClick={() => (playing ? stop() : onHear())}>
+          {playing ? <Square size={17} aria-hidden="true" /> : <Play size={17} aria-hidden="true" />} {playing ? 'Stop' : 'Play'}
+        </Button>
+      </Hint>
+      <Hint text="Undo" keys="Ctrl Z">
+        <Button look="bare" className="px-2.5!" aria-label="Undo" disabled={rewriting.undo === null} onClick={() => rewriting.undo?.()}>
+          <Undo2 size={18} />
+        </Button>
+      </Hint>
+      <Hint text="Redo" keys="Ctrl Y">
+        <Button look="bare" className="px-2.5!" aria-label="Redo" disabled={rewriting.redo === null} onClick={() => rewriting.redo?.()}>
+          <Redo2 size={18} />
+        </Button>
+      </Hint>
+      <Button look="bare" className="px-2.5!" onClick={onPrint}>
         <NotebookText size={17} aria-hidden="true" /> Print
       </Button>
-    </Ridge>
+    </>
   );
 }
 

@@ -2,6 +2,7 @@ import { symbolText } from '@aurora/core';
 import type { Bracket, GridChord, GridRow } from '../../parts/analysis/analysis-view.ts';
 import { ChordSymbol, LetterSymbol } from '../../parts/notation/ChordSymbol.tsx';
 import { Glyphs } from '../../parts/notation/Glyphs.tsx';
+import { FunctionMark } from '../../parts/ridge/FunctionMark.tsx';
 
 interface ChordGridProps {
   readonly rows: readonly GridRow[];
@@ -65,7 +66,7 @@ function Cell({ chord, crowded, chosen, marked, onSelect }: CellProps) {
         <span aria-hidden="true" className="flex h-[34px] items-end gap-1.5">
           <ChordSymbol view={number} className={`font-bold ${crowded ? 'text-head' : 'text-figure'}`} />
           {optional && <span className="text-quiet">( )</span>}
-          {!crowded && <FunctionSign role={role} />}
+          {!crowded && <FunctionMark role={role} className="mr-1.5 mb-1" />}
         </span>
         <span aria-hidden="true" className="flex flex-wrap items-baseline gap-x-2">
           <LetterSymbol view={letter} className="text-base font-semibold" />
@@ -79,7 +80,7 @@ function Cell({ chord, crowded, chosen, marked, onSelect }: CellProps) {
         </span>
         {(crowded || newKey !== null || reading !== null) && (
           <span aria-hidden="true" className={`mt-0.5 leading-tight font-semibold ${crowded ? 'text-fine' : 'text-fine'}`}>
-            {crowded && <FunctionSign role={role} />}
+            {crowded && <FunctionMark role={role} className="mr-1.5 mb-1" />}
             {newKey !== null && <span className="mr-1.5 text-accent">in {newKey}</span>}
             {reading !== null && (
               <span className="text-outside underline decoration-dashed decoration-1 underline-offset-[3px]">
@@ -99,27 +100,3 @@ function BracketLine({ bracket }: { readonly bracket: Bracket | null }) {
   const ends = `${bracket.begins ? 'ml-1.5 border-l-2' : '-ml-1.5'} ${bracket.ends ? 'mr-2 border-r-2' : ''}`;
   return <span title={bracket.name} className={`h-[9px] border-t-2 border-quiet ${ends} ${bracket.complete ? '' : 'border-dashed'}`} />;
 }
-
-/** What the chord does, by line: flat at rest, a slope away, a peak back, a broken line outside the key. */
-function FunctionSign({ role }: { readonly role: GridChord['role'] }) {
-  const { path, colour, broken } = SIGNS[role];
-  return (
-    <svg viewBox="0 0 24 12" className={`mr-1.5 mb-1 inline-block h-3 w-6 ${colour}`} aria-hidden="true">
-      <path
-        d={path}
-        fill="none"
-        stroke="currentColor"
-        strokeWidth="2.4"
-        strokeLinejoin="round"
-        strokeDasharray={broken ? '4 3' : undefined}
-      />
-    </svg>
-  );
-}
-
-const SIGNS = {
-  tonic: { path: 'M2 10h20', colour: 'text-tonic', broken: false },
-  subdominant: { path: 'M2 10h6L22 3', colour: 'text-subdominant', broken: false },
-  dominant: { path: 'M2 10 12 2 22 10', colour: 'text-dominant', broken: false },
-  other: { path: 'M2 6h20', colour: 'text-outside', broken: true },
-} as const;

@@ -1,14 +1,15 @@
 import { type Analysis, homeWords, type Key, keyReasonWords, leadWords, type Naming, type RankedKey, regionWords } from '@aurora/core';
 import { Pin, PinOff } from 'lucide-react';
+import { useState } from 'react';
 import type { HearingChoice } from '../../parts/analysis/use-heard-song.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Choice.tsx';
 import { Hint } from '../../ui/Hint.tsx';
 
 const HEARINGS = [
-  ['local', 'Local'],
-  ['home', 'Home'],
-  ['both', 'Both'],
+  ['local', 'in each key'],
+  ['home', 'in the home key'],
+  ['both', 'both'],
 ] as const;
 
 interface KeyStripProps {
@@ -26,44 +27,50 @@ export function KeyStrip({ analysis, naming, hearing, pinned, onHearing, onPin }
   const { keys, lead, regions, chords } = analysis;
   const [best, ...others] = keys;
   return (
-    <section aria-label="Key" className="flex flex-wrap items-center gap-x-6 gap-y-1">
-      <div className="min-w-0 flex-1">
-        <h2 className="font-numeral text-head leading-tight font-bold">
-          {best === undefined ? 'No key yet' : `In ${homeWords(best.key, naming)}`}
-          {lead === 'two-homes' && others[0] !== undefined && (
-            <span className="font-normal text-quiet"> or {homeWords(others[0].key, naming)}</span>
-          )}
-        </h2>
-      </div>
-      <div className="flex flex-wrap items-center gap-2">
-        {pinned !== null && (
-          <Button look="bare" onClick={() => onPin(null)}>
-            <PinOff size={17} aria-hidden="true" /> Let the chords decide
+    <section aria-label="Key" className="flex flex-wrap items-center gap-x-3 gap-y-1">
+      <h2 className="min-w-0 flex-1 truncate font-numeral text-head leading-tight font-bold">
+        {best === undefined ? 'No key yet' : `In ${homeWords(best.key, naming)}`}
+        {lead === 'two-homes' && others[0] !== undefined && (
+          <span className="font-normal text-quiet"> or {homeWords(others[0].key, naming)}</span>
+        )}
+      </h2>
+      {pinned !== null && (
+        <Button look="bare" onClick={() => onPin(null)}>
+          <PinOff size={17} aria-hidden="true" /> Let the chords decide
+        </Button>
+      )}
+      {others.slice(0, 2).map(({ key, score, reasons }) => (
+        <Hint key={homeWords(key)} text={`Hear it in ${homeWords(key, naming)}. ${evidence({ reasons })} ${score} of 100`}>
+          <Button className="px-2.5! phone:hidden" aria-label={`Hear it in ${homeWords(key, naming)}`} onClick={() => onPin(key)}>
+            <Pin size={16} aria-hidden="true" /> {homeWords(key, naming)}
           </Button>
-        )}
-        {others.length > 0 && <span className="text-fine text-quiet">or hear it in</span>}
-        {others.slice(0, 2).map(({ key, score, reasons }) => (
-          <Hint key={homeWords(key)} text={`${score} of 100. ${evidence({ reasons })}`}>
-            <Button aria-label={`Hear it in ${homeWords(key, naming)}`} onClick={() => onPin(key)}>
-              <Pin size={16} aria-hidden="true" /> {homeWords(key, naming)}
-            </Button>
-          </Hint>
-        ))}
-        <Choice label="Hearing" value={hearing} options={HEARINGS} onChange={onHearing} />
-      </div>
-      <div className="w-full">
-        <p className="text-base text-quiet">
-          {leadWords(lead)} {best === undefined ? '' : evidence(best)}
-        </p>
-        {regions.length > 1 && (
-          <ol aria-label="Keys on the way" className="mt-1 text-base">
-            {regions.slice(1).map((region, place) => (
-              <li key={region.from}>{regionWords(region, regions[place]?.key ?? null, chords, naming)}</li>
-            ))}
-          </ol>
-        )}
-      </div>
+        </Hint>
+      ))}
+      <Choice label="Hearing" value={hearing} options={HEARINGS} onChange={onHearing} />
+      <Verdict said={`${leadWords(lead)} ${best === undefined ? '' : evidence(best)}`} />
+      {regions.length > 1 && (
+        <ol aria-label="Keys on the way" className="w-full text-fine">
+          {regions.slice(1).map((region, place) => (
+            <li key={region.from}>{regionWords(region, regions[place]?.key ?? null, chords, naming)}</li>
+          ))}
+        </ol>
+      )}
     </section>
+  );
+}
+
+/** Why this key, on one line; the rest of it when it is pressed. */
+function Verdict({ said }: { readonly said: string }) {
+  const [whole, setWhole] = useState(false);
+  return (
+    <button
+      type="button"
+      aria-expanded={whole}
+      onClick={() => setWhole(!whole)}
+      className={`w-full text-left text-fine text-quiet hover:text-ink ${whole ? '' : 'truncate'}`}
+    >
+      {said}
+    </button>
   );
 }
 

@@ -27,8 +27,8 @@ export function ReadingPart(props: AnalyzePartProps) {
   if (chord === undefined) return <p className="text-quiet">Choose a chord above.</p>;
   const without = analysis.withoutOptional.find((other) => other.index === index);
   return (
-    <div className="grid gap-x-8 gap-y-4 lg:grid-cols-2">
-      <div className="flex flex-col gap-2">
+    <div className="flex flex-col gap-3">
+      <div className="flex flex-wrap items-baseline gap-x-4 gap-y-1">
         <p className="text-base font-semibold">{readingLabel(chord) ?? READING_NAMES.diatonic}</p>
         {chord.others.length > 0 && <p className="text-base text-quiet">{runnerUpWords(chord)}</p>}
         {without !== undefined && (
@@ -59,36 +59,40 @@ function YourWord({ chord, analysis, index, source, onWrite }: AnalyzePartProps 
   return (
     <form
       aria-label="Your own reading"
-      className="flex flex-col gap-2 rounded-xl border border-hairline bg-sheet p-3"
+      className="flex flex-wrap items-end gap-2"
       onSubmit={(event) => {
         event.preventDefault();
         onWrite(sayReading(source, analysis.progression, index, { reading: kind, note }));
       }}
     >
-      <label htmlFor={ids.kind} className="text-fine font-semibold text-quiet">
-        You hear it as
-      </label>
-      <Select id={ids.kind} value={kind} onChange={(event) => setKind(event.target.value as ReadingKind)}>
-        {READING_KINDS.map((name) => (
-          <option key={name} value={name}>
-            {READING_NAMES[name]}
-          </option>
-        ))}
-      </Select>
-      <label htmlFor={ids.note} className="text-fine font-semibold text-quiet">
-        Your note
-      </label>
-      <input
-        id={ids.note}
-        value={note}
-        maxLength={200}
-        onChange={(event) => setNote(event.target.value)}
-        placeholder="what the next player should know"
-        className="min-h-11 rounded-lg border border-edge bg-raised px-3 placeholder:text-quiet"
-      />
+      <div className="flex flex-col">
+        <label htmlFor={ids.kind} className="text-fine font-semibold text-quiet">
+          You hear it as
+        </label>
+        <Select id={ids.kind} value={kind} onChange={(event) => setKind(event.target.value as ReadingKind)}>
+          {READING_KINDS.map((name) => (
+            <option key={name} value={name}>
+              {READING_NAMES[name]}
+            </option>
+          ))}
+        </Select>
+      </div>
+      <div className="flex min-w-48 flex-1 flex-col">
+        <label htmlFor={ids.note} className="text-fine font-semibold text-quiet">
+          Your note
+        </label>
+        <input
+          id={ids.note}
+          value={note}
+          maxLength={200}
+          onChange={(event) => setNote(event.target.value)}
+          placeholder="what the next player should know"
+          className="min-h-11 rounded-lg border border-edge bg-raised px-3 placeholder:text-quiet"
+        />
+      </div>
       <div className="flex gap-2">
         <Button type="submit" look="strong">
-          Keep it with the song
+          Save with the song
         </Button>
         {chord.override !== null && (
           <Button onClick={() => onWrite(sayReading(source, analysis.progression, index, null))}>Take it back</Button>
@@ -113,7 +117,7 @@ function Overrides({ analysis, index, source, onWrite }: AnalyzePartProps) {
     setText('');
   };
   return (
-    <section aria-label="What you said" className="flex flex-col gap-2 lg:col-span-2">
+    <section aria-label="What you said" className="flex flex-col gap-2">
       <form
         className="flex flex-wrap items-start gap-2"
         onSubmit={(event) => {

@@ -1,119 +1,156 @@
-import type { ReactNode } from 'react';
-import { Area, ComposedChart, Line, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts';
-import { type RidgeDatum, ridgeList, ridgeWords } from '../../parts/analysis/analysis-view.ts';
+import type { RidgeSpan, SongProfile } from '@aurora/core';
+import { Area, ComposedChart, Line, ReferenceArea, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts';
+import { type RidgeNames, ridgeList, ridgeWords } from '../../parts/analysis/analysis-view.ts';
 import { Word } from '../../parts/glossary/Word.tsx';
+import { MarkPath } from '../../parts/ridge/FunctionMark.tsx';
+import { floorLine, plateau, type RidgePoint, ridgeLine, ridgeRuns, spanAt } from '../../parts/ridge/ridge-view.ts';
 
 interface RidgeProps {
-  readonly data: readonly RidgeDatum[];
-  readonly selected: number | null;
-  /** The keys and where they begin. */
+  readonly profile: SongProfile;
+  readonly names: RidgeNames;
+  readonly selected: number;
+  /** The keys and the chord each begins at. */
   readonly regions: readonly { readonly from: number; readonly name: string }[];
+  /** Low, where something else needs the room. */
+  readonly isLow: boolean;
   readonly onGo: (index: number) => void;
-  /** What may be done with the song, beside the caption. */
-  readonly children: ReactNode;
 }
 
 /** Up to so many chords each has a mark of its own. */
-const MOST_MARKS = 96;
+const MOST_MARKS = 64;
 /** A song that stays near home is not drawn as high as one that does not. */
-const LEAST_TOP = 4;
-const ROOM = { top: 18, right: 12, bottom: 2, left: 12 };
+const LEAST_TOP = 3;
+const ROOM = { top: 20, right: 10, bottom: 2, left: 10 };
+const LOW_ROOM = { top: 4, right: 10, bottom: 2, left: 10 };
+/** A section stands up so much behind its first time, as an echo, when it is repeated. */
+const ECHO = 0.45;
 
-/** The song's profile: each chord as high as it is far from home, regions as the ground it stands on. */
-export function Ridge({ data, selected, regions, onGo, children }: RidgeProps) {
-  if (data.length === 0) return null;
+/** The song's profile: each chord a plateau as wide as it lasts and as high as it is far from home; keys are the floor it stands on. */
+export function Ridge(picture: RidgeProps) {
+  const { profile, names, isLow } = picture;
+  if (profile.spans.length === 0) return null;
   return (
     <figure className="rounded-xl border border-hairline bg-sheet px-1 pt-1">
-      <div aria-hidden="true" className="h-[136px]">
-        <RidgePicture data={data} selected={selected} regions={regions} onGo={onGo} />
+      <div aria-hidden="true" className={isLow ? 'h-12' : 'h-[140px]'}>
+        <RidgePicture {...picture} />
       </div>
-      <figcaption className="flex items-center gap-x-2 pr-1 pb-1 pl-3 text-fine text-quiet">
-        <span className="min-w-0 flex-1">
-          <Word term="ridge">The ridge</Word>. {ridgeWords(data)}
-          <span className="sr-only"> Heights above home, chord by chord: {ridgeList(data)}.</span>
-        </span>
-        {children}
+      <figcaption className={`pl-3 text-fine text-quiet ${isLow ? 'sr-only' : ''}`}>
+        <Word term="ridge">The ridge</Word>. {ridgeWords(profile, names)}
+        <span className="sr-only"> Heights above home, chord by chord: {ridgeList(profile, names)}.</span>
       </figcaption>
     </figure>
   );
 }
 
-function RidgePicture({ data, selected, regions, onGo }: Omit<RidgeProps, 'children'>) {
-  const marked = data.length <= MOST_MARKS;
+/** A section that is repeated stands behind itself once more, faintly. */
+function echoesOf({ spans, sections }: SongProfile): readonly (readonly RidgePoint[])[] {
+  return sections
+    .filter(({ times }) => times > 1)
+    .map(({ from, to }) => ridgeLine(spans.filter((span) => span.from >= from && span.to <= to)).map(({ x, y }) => ({ x, y: y + ECHO })));
+}
+
+const LINE = { dataKey: 'y', type: 'linear', isAnimationActive: false, dot: false, activeDot: false } as const;
+
+function RidgePicture({ profile, names, selected, regions, isLow, onGo }: RidgeProps) {
+  const { spans, sections, beats } = profile;
+  const line = ridgeLine(spans);
+  const chosen = spans[selected];
+  const highest = Math.max(LEAST_TOP, ...spans.map(({ top }) => top)) + (isLow ? 0.4 : 0.8);
   return (
     <ResponsiveContainer width="100%" height="100%">
       <ComposedChart
-        data={[...data]}
-        margin={ROOM}
+        data={[...line]}
+        margin={isLow ? LOW_ROOM : ROOM}
         accessibilityLayer={false}
-        onClick={({ activeTooltipIndex }) => activeTooltipIndex != null && onGo(Number(activeTooltipIndex))}
+        onClick={({ activeLabel }) => {
+          const span = activeLabel === undefined ? undefined : spanAt(profile, Number(activeLabel) / beats);
+          if (span !== undefined) onGo(span.index);
+        }}
         className="cursor-pointer"
       >
         <XAxis
-          dataKey="index"
-          tickLine={false}
+          dataKey="x"
+          type="number"
+          domain={[0, beats]}
+          ticks={isLow ? [] : sections.map(({ from }) => from)}
+          tickFormatter={(at: number) => sections.find(({ from }) => from === at)?.name ?? ''}
+          tick={{ fill: 'var(--quiet)', fontSize: 13, textAnchor: 'start' }}
+          tickLine={{ stroke: 'var(--edge)' }}
           axisLine={{ stroke: 'var(--edge)' }}
-          interval="equidistantPreserveStart"
-          tickFormatter={(index: number) => data[index]?.number ?? ''}
-          tick={{ fill: 'var(--quiet)', fontSize: 14, fontFamily: 'var(--font-numeral)' }}
-          height={24}
+          interval="preserveStart"
+          height={isLow || sections.length === 0 ? 1 : 22}
         />
-        <YAxis hide domain={[0, Math.max(LEAST_TOP, ...data.map(({ top }) => top))]} />
-        <Area dataKey="top" type="linear" stroke="none" fill="var(--wash)" isAnimationActive={false} />
-        <Area dataKey="ground" type="step" stroke="var(--edge)" strokeDasharray="2 3" fill="var(--hairline)" isAnimationActive={false} />
+        <YAxis hide domain={[0, highest]} />
+        <Area {...LINE} data={[...line]} stroke="none" fill="var(--wash)" />
+        <Area {...LINE} data={[...floorLine(spans)]} stroke="var(--edge)" fill="var(--hairline)" />
+        {echoesOf(profile).map((echo) => (
+          <Line key={echo[0]?.x} {...LINE} data={[...echo]} stroke="var(--accent)" strokeOpacity={0.3} strokeWidth={1.5} />
+        ))}
         {regions.map(({ from, name }) => (
           <ReferenceLine
             key={from}
-            x={from}
+            x={spans[from]?.from ?? 0}
             stroke={from === 0 ? 'none' : 'var(--edge)'}
             strokeDasharray="3 3"
-            label={{ value: name, position: 'insideTopLeft', fill: 'var(--ink)', fontSize: 14, fontWeight: 700, dy: -14 }}
+            label={{ value: isLow ? '' : name, position: 'insideTopLeft', fill: 'var(--ink)', fontSize: 13, fontWeight: 700, dy: -16 }}
           />
         ))}
-        {selected !== null && <ReferenceLine x={selected} stroke="var(--accent)" strokeWidth={2} />}
-        <Line
-          dataKey="top"
-          type="linear"
-          stroke="var(--accent)"
-          strokeWidth={2.5}
-          isAnimationActive={false}
-          activeDot={false}
-          dot={
-            marked
-              ? ({ cx, cy, index }: { readonly cx?: number; readonly cy?: number; readonly index?: number }) => (
-                  <Mark key={index} x={cx ?? 0} y={cy ?? 0} role={data[index ?? 0]?.role ?? 'tonic'} chosen={index === selected} />
-                )
-              : false
-          }
-        />
+        {chosen !== undefined && <Summit span={chosen} name={isLow ? '' : (names.numbers[selected] ?? '')} />}
+        {ridgeRuns(spans).map(({ outside, points }) => (
+          <Line
+            key={points[0]?.x}
+            {...LINE}
+            data={[...points]}
+            stroke={outside ? 'var(--outside)' : 'var(--accent)'}
+            strokeWidth={2.5}
+            strokeDasharray={outside ? '5 3' : 'none'}
+          />
+        ))}
+        {!isLow && spans.length <= MOST_MARKS && <Marks spans={spans} />}
       </ComposedChart>
     </ResponsiveContainer>
   );
 }
 
-/** What a chord does, by shape: flat at rest, one slope moving away, a peak pulling back, a broken ring outside the key. */
-function Mark({
-  x,
-  y,
-  role,
-  chosen,
-}: {
-  readonly x: number;
-  readonly y: number;
-  readonly role: RidgeDatum['role'];
-  readonly chosen: boolean;
-}) {
-  const look = { fill: 'var(--sheet)', stroke: `var(--${COLOURS[role]})`, strokeWidth: chosen ? 3.4 : 2.2 };
-  switch (role) {
-    case 'tonic':
-      return <rect x={x - 6} y={y - 3} width={12} height={6} {...look} />;
-    case 'subdominant':
-      return <path d={`M${x - 6} ${y + 5} L${x + 6} ${y + 5} L${x + 6} ${y - 5} Z`} {...look} />;
-    case 'dominant':
-      return <path d={`M${x - 7} ${y + 5} L${x} ${y - 6} L${x + 7} ${y + 5} Z`} {...look} />;
-    case 'other':
-      return <circle cx={x} cy={y} r={6} strokeDasharray="4 2.4" {...look} />;
-  }
+/** The chosen chord: its plateau from floor to sky, with its number on top. */
+function Summit({ span: { from, to }, name }: { readonly span: RidgeSpan; readonly name: string }) {
+  return (
+    <ReferenceArea
+      x1={from}
+      x2={to}
+      fill="var(--accent)"
+      fillOpacity={0.2}
+      label={{
+        value: name,
+        position: 'insideTop',
+        fill: 'var(--ink)',
+        fontSize: 19,
+        fontWeight: 700,
+        fontFamily: 'var(--font-numeral)',
+        dy: -6,
+      }}
+    />
+  );
 }
 
-const COLOURS = { tonic: 'tonic', subdominant: 'subdominant', dominant: 'dominant', other: 'outside' } as const;
+/** What each chord does, on its plateau. */
+function Marks({ spans }: { readonly spans: readonly RidgeSpan[] }) {
+  const data = spans.map((span) => {
+    const [left, right] = plateau(span);
+    return { x: (left.x + right.x) / 2, y: left.y };
+  });
+  return (
+    <Line
+      data={[...data]}
+      dataKey="y"
+      stroke="none"
+      isAnimationActive={false}
+      activeDot={false}
+      dot={({ cx, cy, index }: { readonly cx?: number; readonly cy?: number; readonly index?: number }) => (
+        <g key={index} transform={`translate(${(cx ?? 0) - 10} ${(cy ?? 0) - 15}) scale(0.83)`}>
+          <MarkPath role={spans[index ?? 0]?.role ?? 'tonic'} />
+        </g>
+      )}
+    />
+  );
+}

@@ -17,7 +17,7 @@ import { useMembers } from '../../api/members.ts';
 import { movedEntry } from '../../document/evening-view.ts';
 import type { Tonight } from '../../document/use-evening.ts';
 import { Glyphs } from '../../parts/notation/Glyphs.tsx';
-import { RidgeStrip } from '../../parts/ridge/RidgeStrip.tsx';
+import { RidgeThread } from '../../parts/ridge/RidgeStrip.tsx';
 import { useNaming } from '../../session/lens.ts';
 import { JoinLine } from './JoinLine.tsx';
 
@@ -168,7 +168,7 @@ function SongWords({ tonight, at, number, begins }: SongWordsProps) {
           {facts.filter((fact) => fact !== '').join('  ·  ')}
         </span>
       </span>
-      <RidgeStrip heights={ridge} thin className="h-6 w-24 shrink-0 max-sm:hidden" />
+      <RidgeThread heights={ridge} className="h-6 w-24 shrink-0 max-sm:hidden" />
       <span className="w-20 shrink-0 text-right leading-none max-sm:w-14">
         <b className="music-glyph font-numeral text-figure">
           <Glyphs text={nameKey(key, naming)} />

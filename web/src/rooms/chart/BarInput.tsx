@@ -1,5 +1,6 @@
 import { faultWords, parseNumberOrLetters } from '@aurora/core';
 import { useLayoutEffect, useRef } from 'react';
+import { usePhone } from '../../session/use-media.ts';
 import { chartText, closed, type Typing } from './bar-typing.ts';
 import type { SheetInput } from './sheet-input.ts';
 import { followCaret } from './use-sheet-input.ts';
@@ -7,6 +8,7 @@ import { followCaret } from './use-sheet-input.ts';
 /** A bar being typed where it stands: a chord, or several that share it. */
 export function BarInput({ typing, input }: { readonly typing: Typing; readonly input: SheetInput }) {
   const { text, caret, whole, fault, bar, isNew } = typing;
+  const isPhone = usePhone();
   const field = useRef<HTMLInputElement>(null);
   const place = `${bar} ${isNew}`;
   // biome-ignore lint/correctness/useExhaustiveDependencies: another bar takes the focus again
@@ -26,6 +28,8 @@ export function BarInput({ typing, input }: { readonly typing: Typing; readonly 
         aria-label={isNew ? 'New bar' : `Bar ${bar + 1}`}
         aria-invalid={fault !== null}
         value={text}
+        // on a phone the pad writes; its own keyboard would cover the sheet
+        inputMode={isPhone ? 'none' : undefined}
         spellCheck={false}
         autoCapitalize="off"
         autoComplete="off"

@@ -4,20 +4,31 @@ import type { SheetInput } from './sheet-input.ts';
 
 const DEGREES = [1, 2, 3, 4, 5, 6, 7].map(String);
 
-/** One press for everything a bar is made of, with the key that does the same; for fingers, and to learn the keys by. */
+/**
+ * One press for everything a bar is made of, with the key that does the same; for fingers, and to
+ * learn the keys by. On a phone the degrees stand three by three under the thumb, the qualities
+ * in rows beside them.
+ */
 export function BarPad({ input }: { readonly input: SheetInput }) {
   return (
-    <fieldset aria-label="Write with one press" className="flex flex-wrap gap-1 border-t border-hairline bg-ground px-3 py-1.5">
-      {DEGREES.map((degree) => (
-        <Pad key={degree} shows={degree} says={`degree ${degree}`} onPress={() => input.put(degree)} />
-      ))}
-      {PAD.map(({ key, writes, shows, says }) => (
-        <Pad key={key} shows={shows} says={says} hint={key === writes || key === shows ? '' : key} onPress={() => input.put(writes)} />
-      ))}
-      <Pad shows="+" says="one more chord in this bar" hint="Space" onPress={() => input.put(' ')} />
-      <Pad shows="next bar" says="next bar" hint="Tab" onPress={() => input.commit('next')} />
-      <Pad shows="done" says="done" hint="Enter" onPress={() => input.commit('stay')} />
-      <Pad shows="leave" says="leave it as it was" hint="Esc" onPress={input.cancel} />
+    <fieldset
+      aria-label="Write with one press"
+      className="flex shrink-0 flex-wrap gap-1 border-t border-hairline bg-ground px-3 py-1.5 phone:grid phone:grid-cols-[minmax(0,3fr)_minmax(0,4fr)] phone:gap-2 phone:px-2"
+    >
+      <div className="contents phone:grid phone:grid-cols-3 phone:content-start phone:gap-1">
+        {DEGREES.map((degree) => (
+          <Pad key={degree} shows={degree} says={`degree ${degree}`} large onPress={() => input.put(degree)} />
+        ))}
+        <Pad shows="+" says="one more chord in this bar" hint="Space" onPress={() => input.put(' ')} />
+        <Pad shows="→" says="next bar" hint="Tab" onPress={() => input.commit('next')} />
+      </div>
+      <div className="contents phone:grid phone:grid-cols-4 phone:content-start phone:gap-1">
+        {PAD.map(({ key, writes, shows, says }) => (
+          <Pad key={key} shows={shows} says={says} hint={key === writes || key === shows ? '' : key} onPress={() => input.put(writes)} />
+        ))}
+        <Pad shows="done" says="done" hint="Enter" onPress={() => input.commit('stay')} />
+        <Pad shows="leave" says="leave it as it was" hint="Esc" onPress={input.cancel} />
+      </div>
       <OwnChords />
     </fieldset>
   );
@@ -45,10 +56,11 @@ interface PadProps {
   readonly shows: string;
   readonly says: string;
   readonly hint?: string;
+  readonly large?: boolean;
   readonly onPress: () => void;
 }
 
-function Pad({ shows, says, hint = '', onPress }: PadProps) {
+function Pad({ shows, says, hint = '', large = false, onPress }: PadProps) {
   return (
     <button
       type="button"
@@ -56,10 +68,10 @@ function Pad({ shows, says, hint = '', onPress }: PadProps) {
       onPointerDown={(event) => event.preventDefault()}
       onClick={onPress}
       aria-label={says}
-      className="music-glyph flex min-h-10 min-w-10 items-center justify-center gap-1 rounded-lg border border-edge bg-raised px-1.5 text-base font-bold hover:border-accent"
+      className={`music-glyph flex min-h-10 min-w-10 items-center justify-center gap-1 rounded-lg border border-edge bg-raised px-1.5 text-base font-bold hover:border-accent phone:min-h-12 phone:min-w-0 ${large ? 'phone:text-head' : ''}`}
     >
       {shows}
-      {hint !== '' && <span className="text-fine font-normal text-quiet">{hint}</span>}
+      {hint !== '' && <span className="text-fine font-normal text-quiet phone:hidden">{hint}</span>}
     </button>
   );
 }

@@ -35,7 +35,11 @@ interface BarToolbarProps {
 export function BarToolbar({ input, selection, rewriting, reaching, onPaste, onChanges }: BarToolbarProps) {
   const count = selection === null ? 0 : rangeOf(selection).to - rangeOf(selection).from + 1;
   return (
-    <div role="toolbar" aria-label="The chosen bars" className="flex flex-wrap items-center border-t border-hairline bg-ground px-1">
+    <div
+      role="toolbar"
+      aria-label="The chosen bars"
+      className="flex flex-wrap items-center px-1 not-phone:border-l not-phone:border-hairline"
+    >
       <Tool text="Take back" keys="Ctrl Z" disabled={rewriting.undo === null} onPress={input.undo}>
         <Undo2 size={18} />
       </Tool>
@@ -43,11 +47,11 @@ export function BarToolbar({ input, selection, rewriting, reaching, onPaste, onC
         <Redo2 size={18} />
       </Tool>
       {count === 0 ? (
-        <span className="px-3 text-base text-quiet">Choose a bar and type: digits are degrees.</span>
+        <span className="px-3 text-fine text-quiet">Choose a bar and type: digits are degrees.</span>
       ) : (
         <ChosenTools input={input} head={selection?.head ?? 0} reaching={reaching} onChanges={onChanges} />
       )}
-      <span className="mr-auto text-fine font-semibold text-quiet">{count > 1 ? `${count} bars` : ''}</span>
+      <span className="min-w-12 text-fine font-semibold text-quiet">{count > 1 ? `${count} bars` : ''}</span>
       <Tool text="Paste chords from anywhere" keys="Ctrl V" onPress={onPaste}>
         <ClipboardPaste size={18} />
       </Tool>

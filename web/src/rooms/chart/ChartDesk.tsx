@@ -1,6 +1,10 @@
+import { useEffect } from 'react';
 import type { ChartDraft } from '../../document/song-drafts.ts';
+import { RidgeStrip } from '../../parts/ridge/RidgeStrip.tsx';
 import { Conflict } from '../../parts/song/Conflict.tsx';
-import { useChartView } from '../../session/chart-view-store.ts';
+import { raiseHand } from '../../session/hand-store.ts';
+import { usePhone } from '../../session/use-media.ts';
+import { InSlot, useSlotIsThere } from '../../ui/Slot.tsx';
 import { BarPad } from './BarPad.tsx';
 import { BarToolbar } from './BarToolbar.tsx';
 import { choose } from './bar-selection.ts';
@@ -13,29 +17,57 @@ import { PlayBar } from './PlayBar.tsx';
 import { TextPane } from './TextPane.tsx';
 import { type Desk, useDesk } from './use-desk.ts';
 
-/** Where a chart is written, read, checked and heard. */
+/** Where a chart is written, read, checked and heard: the bars first, everything else around them. */
 export function ChartDesk({ draft, songId }: { readonly draft: ChartDraft; readonly songId: string }) {
   const desk = useDesk(draft, songId);
-  const writing = useChartView((view) => view.writing);
+  const isPhone = usePhone();
+  useRaisedByChoice(desk, isPhone);
+  const hasLine = useSlotIsThere('line');
+  // beside the resting neck there is room for the tools, not for the whole pad
+  const place = isPhone ? 'hand' : hasLine && desk.state.typing === null ? 'line' : null;
+  const tools = <DeskTools desk={desk} />;
   return (
-    <div ref={desk.room} className="flex h-full flex-col">
+    <div ref={desk.room} className="flex h-full flex-col bg-sheet phone:h-auto phone:min-h-full">
       <Conflict draft={draft} />
-      <div className="flex min-h-0 flex-1 max-lg:flex-col-reverse">
-        {writing && <DeskText desk={desk} />}
-        <div className="flex min-h-0 min-w-0 flex-1 flex-col bg-sheet">
-          {!desk.desk.tooLong && <DeskHead desk={desk} />}
-          {desk.checking && (
-            <div className="max-h-[40%] shrink-0 overflow-auto border-b border-hairline">
-              <Checks desk={desk} findings={desk.song.findings} />
-              <NumberingChoice text={desk.text} onRenumber={(to) => desk.edit({ kind: 'renumber', to })} />
-            </div>
-          )}
-          <DeskSheet desk={desk} />
-          {desk.state.typing === null ? <DeskTools desk={desk} /> : <BarPad input={desk.input} />}
+      <InSlot name="text">
+        <DeskText desk={desk} />
+      </InSlot>
+      {!desk.desk.tooLong && (
+        <InSlot name="tools">
+          <DeskHead desk={desk} />
+        </InSlot>
+      )}
+      <DeskRidge desk={desk} />
+      {desk.checking && (
+        <div className="max-h-[40%] shrink-0 overflow-auto border-b border-hairline phone:max-h-none">
+          <Checks desk={desk} findings={desk.song.findings} />
+          <NumberingChoice text={desk.text} onRenumber={(to) => desk.edit({ kind: 'renumber', to })} />
         </div>
-      </div>
+      )}
+      <DeskSheet desk={desk} />
+      {place === null ? tools : <InSlot name={place}>{tools}</InSlot>}
       <DeskSheets desk={desk} />
     </div>
+  );
+}
+
+/** On a phone what can be done with a bar rises when one is pressed. */
+function useRaisedByChoice({ selection }: Desk, isPhone: boolean): void {
+  useEffect(() => {
+    if (isPhone && selection !== null) raiseHand();
+  }, [isPhone, selection]);
+}
+
+/** The song's profile over its sheet; a press goes to that bar. */
+function DeskRidge({ desk: { song, selection, input } }: { readonly desk: Desk }) {
+  return (
+    <RidgeStrip
+      profile={song.profile}
+      at={song.indexOf(selection)}
+      onGo={(index) => input.choose(song.placeOf(index))}
+      label={`The song’s ridge, ${song.profile.spans.length} chords`}
+      className="block h-5 w-full shrink-0 border-b border-hairline"
+    />
   );
 }
 
@@ -61,20 +93,18 @@ function DeskText({ desk }: { readonly desk: Desk }) {
 }
 
 function DeskHead({ desk }: { readonly desk: Desk }) {
-  const { songId, song, selection, input, layer, setLayer, checking, setChecking, setSheet, play } = desk;
+  const { songId, song, layer, setLayer, checking, setChecking, setSheet, play, editor } = desk;
   const { reading } = desk.desk;
   return (
     <DeskBar
       songId={songId}
-      heights={song.heights}
-      at={song.indexOf(selection)}
-      onGo={(index) => input.choose(song.placeOf(index))}
       layer={layer}
       onLayer={setLayer}
       toLookAt={reading.problems.length + song.findings.length}
       checking={checking}
       onCheck={() => setChecking(!checking)}
       onOpen={setSheet}
+      onText={() => editor.inText((text) => text.focus())}
     >
       <PlayBar play={play} reading={reading} />
     </DeskBar>
@@ -94,8 +124,10 @@ function Checks({ desk, findings }: { readonly desk: Desk; readonly findings: De
   );
 }
 
+/** What can be done with the chosen bars, or what a bar that is open is written with. */
 function DeskTools({ desk }: { readonly desk: Desk }) {
   const { input, selection, state, rewriting, openPaste, setSheet } = desk;
+  if (state.typing !== null) return <BarPad input={input} />;
   return (
     <BarToolbar
       input={input}

@@ -4,6 +4,7 @@ import { Plus } from 'lucide-react';
 import { type RefObject, useEffect, useRef } from 'react';
 import { sheetFacts } from '../../parts/sheet/sheet-facts.ts';
 import { Button } from '../../ui/Button.tsx';
+import { useInnerWidth } from '../../ui/use-width.ts';
 import { BarInput } from './BarInput.tsx';
 import type { BarSelection } from './bar-selection.ts';
 import type { Typing } from './bar-typing.ts';
@@ -29,8 +30,9 @@ interface SheetProps {
 }
 
 /** The number chart, written where it stands: bars on a quiet grid, numbers large, the reader's letters under them. */
-export function ChartSheet({ sheet, reading, sections, turn, ...inner }: SheetProps) {
+export function ChartSheet({ sheet, reading, sections, turn, ...looked }: SheetProps) {
   const article = useRef<HTMLElement>(null);
+  const inner = { ...looked, pixels: useInnerWidth(article, FIRST_WIDTH) };
   useFollow(article, inner.playing);
   const drawn = useRowsInSight(article, sheet, turn);
   const { drop, context } = useSheetDrag(inner.input.moveTo, sections.onMove);
@@ -38,8 +40,10 @@ export function ChartSheet({ sheet, reading, sections, turn, ...inner }: SheetPr
   const bars = reading.bars.length;
   return (
     <DndContext {...context}>
-      <article ref={article} aria-label="Chart" className="px-6 py-4">
-        <p className="mb-3 text-base text-quiet">{sheetFacts(reading).join('  ·  ')}</p>
+      <article ref={article} aria-label="Chart" className="relative px-5 py-1.5 phone:px-2 phone:pb-[60vh] 3xl:px-10">
+        <p className="pt-1 text-right text-fine text-quiet lg:absolute lg:right-5 phone:static phone:text-left">
+          {sheetFacts(reading).join('  ·  ')}
+        </p>
         {sheet.sections.map((section, place) => (
           <SheetSection
             // biome-ignore lint/suspicious/noArrayIndexKey: sections may share a name; their place tells them apart
@@ -58,6 +62,9 @@ export function ChartSheet({ sheet, reading, sections, turn, ...inner }: SheetPr
   );
 }
 
+/** Taken until the sheet was measured. */
+const FIRST_WIDTH = 860;
+
 /** Keeps the bar that sounds in sight. */
 function useFollow(article: RefObject<HTMLElement | null>, playing: number | null): void {
   useEffect(() => {
@@ -68,6 +75,7 @@ function useFollow(article: RefObject<HTMLElement | null>, playing: number | nul
 }
 
 interface SectionProps extends Omit<SheetProps, 'sheet' | 'reading' | 'sections' | 'turn'> {
+  readonly pixels: number;
   readonly section: CellSection;
   /** Its place on the sheet. */
   readonly place: number;
@@ -88,10 +96,10 @@ function SheetSection({ section, place, drawn, actions, drop, ends, ...inner }: 
     <section
       aria-label={section.name ?? 'Before the first section'}
       {...(index === null ? {} : { 'data-section': index })}
-      className={`mb-4 ${isTarget ? target : ''}`}
+      className={`mb-1 ${isTarget ? target : ''}`}
     >
       {index !== null && (
-        <div className="mb-1 flex items-center gap-1">
+        <div className="flex items-center gap-1 py-0.5">
           <Grip id={`section-${index}`} label={`Drag ${section.name}`} />
           <SectionHeading section={section} index={index} actions={actions} />
         </div>

@@ -12,7 +12,7 @@ export function DeskSheet({ desk }: { readonly desk: Desk }) {
   const isEmpty = reading.bars.length === 0 && !tooLong;
   return (
     // biome-ignore lint/a11y/noStaticElementInteractions: the keys belong to the bars inside
-    <div className="min-h-0 flex-1 overflow-auto" onKeyDown={onKeyDown}>
+    <div className="min-h-0 flex-1 overflow-auto phone:overflow-visible" onKeyDown={onKeyDown}>
       {tooLong && <TooLongNotice text={text} />}
       {isEmpty && <EmptyChart typing={state.typing} input={input} onPaste={() => openPaste('')} />}
       {!isEmpty && !tooLong && (

@@ -37,7 +37,7 @@ export function SectionHeading({
         <Popover.Root open={open} onOpenChange={setOpen}>
           <Popover.Trigger
             aria-label={`Section ${name}, change it`}
-            className="min-h-9 rounded-md bg-wash px-2.5 font-numeral text-lead font-bold text-accent hover:outline-2 hover:outline-accent"
+            className="min-h-7 rounded-md bg-wash px-2.5 font-numeral text-base font-bold text-accent hover:outline-2 hover:outline-accent"
           >
             {name || 'no name'}
           </Popover.Trigger>
@@ -79,7 +79,7 @@ export function SectionHeading({
             </Popover.Content>
           </Popover.Portal>
         </Popover.Root>
-        {section.times > 1 && <span className="text-lead font-bold">×{section.times}</span>}
+        {section.times > 1 && <span className="text-base font-bold">×{section.times}</span>}
       </h2>
       {section.remark !== null && <span className="text-base text-quiet">{section.remark}</span>}
       <span className="text-fine text-quiet">{playedWords(section.played)}</span>

@@ -1,8 +1,11 @@
 import { type BarCell, type ChordCell, symbolText } from '@aurora/core';
 import { type MouseEvent, memo } from 'react';
 import { ChordSymbol, LetterSymbol } from '../../parts/notation/ChordSymbol.tsx';
-import { AgainSign, BeatDots, CodaSign, Diamond, PushMark, RepeatLine, SegnoSign, StopMark } from '../../parts/sheet/sheet-marks.tsx';
-import type { ChordLayer } from './sheet-bar.ts';
+import { type NumeralSize, numeralSize } from '../../parts/notation/numeral-size.ts';
+import { barColumns } from '../../parts/sheet/bar-columns.ts';
+import { barEms } from '../../parts/sheet/row-columns.ts';
+import { AgainSign, BeatMarks, CodaSign, Diamond, PushMark, RepeatLine, SegnoSign, StopMark } from '../../parts/sheet/sheet-marks.tsx';
+import { type ChordLayer, hasWordsOver } from './sheet-bar.ts';
 
 /** What a bar of the sheet is drawn with beside its music. */
 interface BarLook {
@@ -25,20 +28,22 @@ interface BarProps extends BarLook {
   readonly playing: boolean;
   /** Whether something stands over the bars of this row, so that all leave room for it. */
   readonly roomy: boolean;
+  /** How wide it is drawn. */
+  readonly pixels: number;
 }
 
 /** A bar on the sheet: numbers large, letters under them, and every sign of form at its place. */
-export const SheetBarCell = memo(function SheetBarCell({ bar, last, chosen, chord, playing, roomy, ...look }: BarProps) {
+export const SheetBarCell = memo(function SheetBarCell({ bar, last, chosen, chord, playing, roomy, pixels, ...look }: BarProps) {
   return (
     <div
       data-bar={bar.index}
-      className={`relative flex min-h-[78px] scroll-my-4 flex-col ${roomy ? 'pt-5' : 'pt-2'} pr-1.5 pb-1 ${edgesOf(bar, last)} ${groundOf(bar, chosen)} ${playing ? 'outline-3 -outline-offset-3 outline-accent' : ''}`}
+      className={`relative flex min-h-[68px] scroll-my-4 flex-col ${roomy ? 'pt-[16px]' : 'pt-1.5'} pr-1.5 ${edgesOf(bar, last)} ${groundOf(bar, chosen)} ${playing ? 'outline-3 -outline-offset-3 outline-accent' : ''}`}
     >
       {bar.opensRepeat && <RepeatLine end={false} />}
       {bar.closesRepeat !== null && <RepeatLine end />}
       <BarOver bar={bar} />
       {bar.sign === 'chords' ? (
-        <BarChords bar={bar} chord={chord} {...look} />
+        <BarChords bar={bar} chord={chord} pixels={pixels} {...look} />
       ) : (
         <AgainButton bar={bar} pressed={chord !== null} {...look} />
       )}
@@ -64,14 +69,25 @@ function groundOf({ wrong }: BarCell, chosen: boolean): string {
   return wrong ? 'bg-alarm/10' : '';
 }
 
+/** What is not the numbers' own of a bar's width, in pixels: its lines, and the edges of every button. */
+const BESIDE = 22;
+const PER_CHORD = 8;
+/** On a bar so wide numbers grow. */
+const WIDE_BAR = 330;
+/** Room for the signs before and behind a number, in ems of it. */
+const PUSH = 0.4;
+const STOP = 0.5;
+
 /** The chords of a bar; those that share one stand on a line. */
-function BarChords({ bar, chord, ...look }: BarLook & Pick<BarProps, 'bar' | 'chord'>) {
+function BarChords({ bar, chord, pixels, ...look }: BarLook & Pick<BarProps, 'bar' | 'chord' | 'pixels'>) {
+  const marked = bar.chords.reduce((sum, { marks }) => sum + (marks.push ? PUSH : 0) + (marks.stop ? STOP : 0), 0);
+  const size = numeralSize(barEms(bar) + marked, pixels - BESIDE - PER_CHORD * bar.chords.length, pixels >= WIDE_BAR);
   const shared = bar.chords.length > 1 ? 'border-b-2 border-quiet/50' : '';
   return (
-    <div className={`flex ${shared} ${bar.closesRepeat === null ? '' : 'pr-3'}`}>
+    <div className={`grid gap-x-[0.6rem] ${shared} ${bar.closesRepeat === null ? '' : 'pr-3'}`} style={barColumns(bar)}>
       {bar.chords.map((one, place) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: chords have no name but their place
-        <ChordOfSheet key={place} chord={one} bar={bar} place={place} pressed={chord === place} {...look} />
+        <ChordOfSheet key={place} chord={one} bar={bar} place={place} pressed={chord === place} size={size} {...look} />
       ))}
     </div>
   );
@@ -123,10 +139,10 @@ interface ChordProps extends BarLook {
   readonly bar: BarCell;
   readonly place: number;
   readonly pressed: boolean;
+  readonly size: NumeralSize;
 }
 
-function ChordOfSheet({ chord, bar, place, pressed, turn, layer, onSelect, onWrite }: ChordProps) {
-  const crowd = bar.chords.length;
+function ChordOfSheet({ chord, bar, place, pressed, size, turn, layer, onSelect, onWrite }: ChordProps) {
   const over = layer?.get(`${bar.index}.${place}`);
   return (
     <button
@@ -137,24 +153,17 @@ function ChordOfSheet({ chord, bar, place, pressed, turn, layer, onSelect, onWri
       aria-label={chordLabel(chord, bar.index)}
       onClick={(event: MouseEvent) => onSelect(bar.index, place, event.shiftKey)}
       onDoubleClick={() => onWrite(bar.index, 'edit')}
-      className="flex min-w-0 flex-col items-start rounded-md px-1 pb-1 text-left hover:bg-wash aria-pressed:bg-wash aria-pressed:shadow-[inset_0_-3px_0_var(--accent)]"
-      style={{ flex: `${chord.share} 1 auto` }}
+      className="flex min-w-0 flex-col items-start rounded-md px-1 pb-0.5 text-left hover:bg-wash aria-pressed:bg-wash aria-pressed:shadow-[inset_0_-3px_0_var(--accent)]"
     >
       {over?.bracket != null && <LayerBracket {...over.bracket} />}
-      {chord.beats !== null && (
-        <span aria-hidden="true" className="-mt-1 flex h-2 items-center gap-[3px]">
-          <BeatDots beats={chord.beats} />
-        </span>
-      )}
-      <MarkedChord chord={chord} size={crowd <= 1 ? 'text-numeral' : crowd === 2 ? 'text-figure' : 'text-head'} />
+      <span aria-hidden="true" className={`flex items-end gap-1.5 ${hasWordsOver(bar) ? '' : '-mt-3 h-3'}`}>
+        {chord.marks.ring && <Diamond />}
+        {chord.beats !== null && <BeatMarks beats={chord.beats} />}
+      </span>
+      <MarkedChord chord={chord} size={size} />
       {(chord.under !== null || chord.sounding !== null) && (
-        <span
-          aria-hidden="true"
-          className={`${turn ? 'letters-slide' : 'letters-slide-again'} mt-0.5 flex flex-wrap items-baseline gap-x-1.5`}
-        >
-          {chord.under !== null && (
-            <LetterSymbol view={chord.under} className={crowd > 2 ? 'text-base font-semibold' : 'text-base font-semibold'} />
-          )}
+        <span aria-hidden="true" className={`${turn ? 'letters-slide' : 'letters-slide-again'} flex flex-wrap items-baseline gap-x-1.5`}>
+          {chord.under !== null && <LetterSymbol view={chord.under} className="text-base leading-tight font-semibold" />}
           {chord.sounding !== null && <span className="music-glyph text-fine text-quiet">= {symbolText(chord.sounding)}</span>}
         </span>
       )}
@@ -173,13 +182,8 @@ function MarkedChord({ chord: { main, marks }, size }: { readonly chord: ChordCe
     <span aria-hidden="true" className="flex items-center">
       {marks.push && <PushMark />}
       {marks.optional && <span className="mr-0.5 text-head text-quiet">(</span>}
-      <span className={`relative ${marks.ring ? 'mx-4 mb-2' : ''}`}>
-        {marks.ring && <Diamond />}
-        {main === null ? (
-          <span className="font-numeral text-head font-bold">N.C.</span>
-        ) : (
-          <ChordSymbol view={main} className={`relative font-bold ${size}`} />
-        )}
+      <span className={size}>
+        {main === null ? <span className="font-numeral text-head font-bold">N.C.</span> : <ChordSymbol view={main} className="font-bold" />}
       </span>
       {marks.optional && <span className="ml-0.5 text-head text-quiet">)</span>}
       {marks.stop && <StopMark />}

@@ -1,5 +1,6 @@
 import type { BarCell, CellRow } from '@aurora/core';
 import { Fragment, memo } from 'react';
+import { phoneColumns } from '../../parts/sheet/row-columns.ts';
 import { BarInput } from './BarInput.tsx';
 import { type BarSelection, rangeOf } from './bar-selection.ts';
 import type { Typing } from './bar-typing.ts';
@@ -23,23 +24,35 @@ interface RowProps {
   readonly playing: number | null;
   readonly typing: Typing | null;
   readonly input: SheetInput;
+  /** How wide the whole row is, in pixels. */
+  readonly pixels: number;
 }
 
 /** Up to four bars side by side, with the words under them; the bar that is typed stands in its place. */
-export const SheetRow = memo(function SheetRow({ name, row, isLast, bars, typing, input, ...look }: RowProps) {
+export const SheetRow = memo(function SheetRow({ name, row, isLast, bars, typing, input, pixels, ...look }: RowProps) {
+  const isNarrow = pixels < NARROW;
+  const wide = pixels / (isNarrow ? phoneColumns(row) : BARS_IN_A_ROW);
   const field = (bar: number, isNew: boolean) =>
     typing?.bar === bar && typing.isNew === isNew ? <BarInput key={`typed ${bar} ${isNew}`} typing={typing} input={input} /> : null;
   const roomy = row.bars.some(hasOver);
   return (
     // rows out of sight are not laid out or painted: a long sheet changes its key at once
-    <div data-row={name} className="border-b border-hairline py-0.5 [contain-intrinsic-size:auto_6.5rem] [content-visibility:auto]">
-      <div className={`grid ${row.isPickup ? 'grid-cols-[3fr_1fr]' : 'grid-cols-4'}`}>
-        {row.isPickup && <span />}
+    <div data-row={name} className="border-b border-hairline [contain-intrinsic-size:auto_6.5rem] [content-visibility:auto]">
+      <div className={`grid ${columnsOf(row, isNarrow)}`}>
+        {row.isPickup && !isNarrow && <span />}
         {row.bars.map((bar, place) => (
           <Fragment key={bar.index}>
             {field(bar.index, true)}
             {field(bar.index, false) ?? (
-              <PlacedBar bar={bar} isLast={isLast} last={place === row.bars.length - 1} roomy={roomy} input={input} {...look} />
+              <PlacedBar
+                bar={bar}
+                isLast={isLast}
+                last={place === row.bars.length - 1}
+                roomy={roomy}
+                pixels={wide}
+                input={input}
+                {...look}
+              />
             )}
           </Fragment>
         ))}
@@ -47,7 +60,7 @@ export const SheetRow = memo(function SheetRow({ name, row, isLast, bars, typing
       </div>
       {row.words.map((words, verse) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: two verses may say the same
-        <p key={verse} className="px-3 pb-1 text-base text-quiet italic">
+        <p key={verse} className="px-3 pb-0.5 text-fine text-quiet italic">
           {words}
         </p>
       ))}
@@ -55,13 +68,23 @@ export const SheetRow = memo(function SheetRow({ name, row, isLast, bars, typing
   );
 });
 
+const BARS_IN_A_ROW = 4;
+/** On less than this, long bars stand two by two. */
+const NARROW = 560;
+
+function columnsOf(row: CellRow, isNarrow: boolean): string {
+  if (isNarrow) return phoneColumns(row) === 4 ? 'grid-cols-4' : 'grid-cols-2';
+  return row.isPickup ? 'grid-cols-[3fr_1fr]' : 'grid-cols-4';
+}
+
 interface PlacedBarProps extends Pick<RowProps, 'turn' | 'layer' | 'drop' | 'isLast' | 'selection' | 'playing' | 'input'> {
   readonly bar: BarCell;
   readonly last: boolean;
   readonly roomy: boolean;
+  readonly pixels: number;
 }
 
-function PlacedBar({ bar, last, roomy, drop, isLast, selection, playing, input, turn, layer }: PlacedBarProps) {
+function PlacedBar({ bar, last, roomy, pixels, drop, isLast, selection, playing, input, turn, layer }: PlacedBarProps) {
   const range = selection === null ? null : rangeOf(selection);
   const dropsAt = (before: number) => drop?.kind === 'bar' && drop.before === before;
   return (
@@ -75,6 +98,7 @@ function PlacedBar({ bar, last, roomy, drop, isLast, selection, playing, input, 
         chord={selection?.head === bar.index ? selection.chord : null}
         playing={playing === bar.index}
         roomy={roomy}
+        pixels={pixels}
         turn={turn}
         layer={layer}
         onSelect={input.select}

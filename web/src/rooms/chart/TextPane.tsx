@@ -1,8 +1,6 @@
 import type { Problem } from '@aurora/core';
 import { lazy, type ReactNode, type Ref, Suspense } from 'react';
 import type { Rewriting } from '../../document/use-song-draft.ts';
-import { useChartView } from '../../session/chart-view-store.ts';
-import { Button } from '../../ui/Button.tsx';
 import type { EditorHandle } from './ChartEditor.tsx';
 
 const ChartEditor = lazy(async () => ({ default: (await import('./ChartEditor.tsx')).ChartEditor }));
@@ -20,15 +18,8 @@ interface TextPaneProps {
 
 /** The chart as text beside its sheet; either can be used alone. */
 export function TextPane({ text, problems, rewriting, onEnter, onLeave, handle, children }: TextPaneProps) {
-  const setWriting = useChartView((state) => state.setWriting);
   return (
-    <div className="flex w-[280px] shrink-0 flex-col border-r border-hairline bg-raised max-lg:h-[32%] max-lg:w-auto max-lg:border-t max-lg:border-r-0">
-      <div className="flex items-center justify-between border-b border-hairline py-1 pr-1 pl-4">
-        <h2 className="text-fine font-semibold text-quiet">Text</h2>
-        <Button look="bare" onClick={() => setWriting(false)}>
-          Fold
-        </Button>
-      </div>
+    <div className="flex min-h-0 flex-1 flex-col bg-raised">
       <div className="min-h-0 flex-1" onFocusCapture={onEnter}>
         <Suspense fallback={<p className="p-4 text-quiet">Opening the text…</p>}>
           <ChartEditor

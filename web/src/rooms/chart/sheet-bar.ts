@@ -6,8 +6,12 @@ export interface ChordLayer {
   readonly bracket: { readonly begins: boolean; readonly ends: boolean; readonly complete: boolean } | null;
 }
 
-/** Whether anything stands over the bar. */
-export function hasOver({ ending, signs, heading, after, closesRepeat, chords }: BarCell): boolean {
-  const marked = ending !== null || signs.length > 0 || heading !== '' || after.length > 0 || (closesRepeat ?? 2) !== 2;
-  return marked || chords.some(({ beats }) => beats !== null);
+/** Whether words or signs of form stand over the bar. */
+export function hasWordsOver({ ending, signs, heading, after, closesRepeat }: BarCell): boolean {
+  return ending !== null || signs.length > 0 || heading !== '' || after.length > 0 || (closesRepeat ?? 2) !== 2;
+}
+
+/** Whether anything stands over the bar: words, or beats and diamonds over its chords. */
+export function hasOver(bar: BarCell): boolean {
+  return hasWordsOver(bar) || bar.chords.some(({ beats, marks }) => beats !== null || marks.ring);
 }

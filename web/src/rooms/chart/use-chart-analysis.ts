@@ -1,4 +1,4 @@
-import { type Analysis, checkChart, type Naming, type Reader, readingWords } from '@aurora/core';
+import { type Analysis, checkChart, type Naming, type Reader, readingWords, songProfile } from '@aurora/core';
 import { useCallback, useMemo } from 'react';
 import { gridRows } from '../../parts/analysis/analysis-view.ts';
 import { type Layer, layerLines, scaleOf } from '../../parts/analysis/sheet-content.ts';
@@ -24,7 +24,7 @@ export function useChartAnalysis(source: string, layer: Layer) {
     const names = analysis.progression.chords.map(({ bar, place }) => `${bar}.${place}`);
     return new Map(names.map((name, index) => [name, index]));
   }, [analysis]);
-  const heights = useMemo(() => analysis.ridge.map(({ ground, height }) => ground + height), [analysis]);
+  const profile = useMemo(() => songProfile(analysis), [analysis]);
   const findings = useMemo(() => checkChart(analysis.progression.chart, analysis), [analysis]);
   const over = useMemo(() => layerOver(analysis, layer, { naming, reader: reader.reader }), [analysis, layer, naming, reader]);
   const whyOf = useCallback(
@@ -35,7 +35,7 @@ export function useChartAnalysis(source: string, layer: Layer) {
     [analysis, places, naming],
   );
   return {
-    heights,
+    profile,
     findings,
     layer: over,
     whyOf,

@@ -1,6 +1,8 @@
 import { type RefCallback, useCallback, useRef } from 'react';
 import { flushSync } from 'react-dom';
-import { useChartView } from '../../session/chart-view-store.ts';
+import { setFolds } from '../../session/device-store.ts';
+import { raiseHand } from '../../session/hand-store.ts';
+import { usePhone } from '../../session/use-media.ts';
 import type { EditorHandle } from './ChartEditor.tsx';
 
 interface TextEditor {
@@ -21,11 +23,15 @@ export function useTextEditor(): TextEditor {
     waiting.current = null;
     act?.(handle);
   }, []);
-  const inText = useCallback((act: (editor: EditorHandle) => void) => {
-    // the next key is meant for the text already
-    flushSync(() => useChartView.getState().setWriting(true));
-    if (editor.current === null) waiting.current = act;
-    else act(editor.current);
-  }, []);
+  const isPhone = usePhone();
+  const inText = useCallback(
+    (act: (editor: EditorHandle) => void) => {
+      // the next key is meant for the text already
+      flushSync(() => (isPhone ? raiseHand('text') : setFolds('Chart', { side: 'text' })));
+      if (editor.current === null) waiting.current = act;
+      else act(editor.current);
+    },
+    [isPhone],
+  );
   return { hold, inText };
 }

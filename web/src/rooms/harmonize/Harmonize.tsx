@@ -1,18 +1,19 @@
 import { type Chord, chordMidi, climbingMidi, type Key, printKey, printNumber, scaleMidi, writtenKey } from '@aurora/core';
 import { Layers, Play, Square } from 'lucide-react';
 import { type ComponentType, useEffect, useState } from 'react';
-import { usePreferences } from '../../api/preferences.ts';
+import { setDevice, useDevice } from '../../session/device-store.ts';
 import { stepKey } from '../../session/key-view.ts';
 import { useLens } from '../../session/lens.ts';
 import { keyInForce, select, setKey } from '../../session/lens-store.ts';
 import { useProgression } from '../../session/progression-store.ts';
-import { type KeyMap, useShortcuts } from '../../session/use-shortcuts.ts';
+import { partKeys, useShortcuts } from '../../session/use-shortcuts.ts';
 import { type PlayStep, play, stop, usePlayer } from '../../transport/player.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Choice.tsx';
 import { Hint } from '../../ui/Hint.tsx';
 import { PartTabs } from '../../ui/PartTabs.tsx';
 import { Select } from '../../ui/Select.tsx';
+import { InSlot } from '../../ui/Slot.tsx';
 import { BUILD_CHOICES, type Build, type BuildName, buildName, buildOf, deepen, nextBuild } from './depth.ts';
 import { type ColumnView, columnsOf } from './harmonize-view.ts';
 import { ProgressionTray } from './ProgressionTray.tsx';
@@ -56,9 +57,15 @@ export function Harmonize() {
   const { add } = useProgression();
   const selected = columns[index] as ColumnView;
   const hearKey = () => (player.playing === 'key' ? stop() : void play('key', keySteps(columns, scaleMidi(sounding)), TEMPO));
+  const choose = (at: number) => {
+    setIndex(at);
+    const { chord } = columns[at] as ColumnView;
+    void play(`degree-${at}`, [{ midi: chordMidi(chord), beats: CHORD_BEATS }], TEMPO);
+  };
   useSelection(selected.chord, sounding);
   useShortcuts({
-    ...panelKeys(setPanel),
+    ...partKeys(PANELS, setPanel),
+    ...Object.fromEntries(columns.map((_, at) => [String(at + 1), () => choose(at)])),
     ArrowLeft: () => setIndex((index + columns.length - 1) % columns.length),
     ArrowRight: () => setIndex((index + 1) % columns.length),
     ArrowUp: () => setKey(stepKey(sounding, 1)),
@@ -72,23 +79,17 @@ export function Harmonize() {
 
   const Body = BODIES[panel];
   return (
-    <div className="mx-auto flex max-w-6xl flex-col gap-2.5 px-5 py-3">
-      <KeyTools
-        written={written}
-        build={build}
-        onBuild={setBuild}
-        onDeepen={() => setBuild(deepen(build, index, sounding))}
-        onHear={hearKey}
-      />
+    <div className="mx-auto flex max-w-6xl flex-col gap-2 px-5 py-2 phone:px-3 3xl:max-w-[1500px]">
+      <InSlot name="tools">
+        <KeyTools build={build} onBuild={setBuild} onDeepen={() => setBuild(deepen(build, index, sounding))} onHear={hearKey} />
+      </InSlot>
+      <ScaleRuler scale={written} naming={lens.naming} />
       <Stage
         columns={columns}
         index={index}
         compact={panel !== 'progression'}
         playing={player.playing === 'key' ? player.step - keyScaleSteps(scaleMidi(sounding)) : null}
-        onSelect={(at, chord) => {
-          setIndex(at);
-          void play(`degree-${at}`, [{ midi: chordMidi(chord), beats: CHORD_BEATS }], TEMPO);
-        }}
+        onSelect={choose}
         onAdd={(at) => {
           setIndex(at);
           add([printNumber((columns[at] as ColumnView).number)]);
@@ -102,21 +103,18 @@ export function Harmonize() {
 }
 
 interface KeyToolsProps {
-  readonly written: Key;
   readonly build: Build;
   readonly onBuild: (build: Build) => void;
   readonly onDeepen: () => void;
   readonly onHear: () => void;
 }
 
-/** The scale laid out, how deep its chords are built, and how they sound. */
-function KeyTools({ written, build, onBuild, onDeepen, onHear }: KeyToolsProps) {
-  const { naming } = useLens();
-  const { preferences, change } = usePreferences();
+/** How deep the chords are built, and how they sound. */
+function KeyTools({ build, onBuild, onDeepen, onHear }: KeyToolsProps) {
+  const strum = useDevice((state) => state.strum);
   const playing = usePlayer((state) => state.playing === 'key');
   return (
-    <div className="flex items-center gap-3 max-lg:flex-wrap">
-      <ScaleRuler scale={written} naming={naming} />
+    <div className="flex flex-wrap items-center gap-1.5">
       <Select aria-label="Chords built of" value={buildName(build)} onChange={(event) => onBuild(buildOf(event.target.value as BuildName))}>
         {BUILD_CHOICES.map(([name, label]) => (
           <option key={name} value={name}>
@@ -129,7 +127,7 @@ function KeyTools({ written, build, onBuild, onDeepen, onHear }: KeyToolsProps) 
           <Layers size={18} />
         </Button>
       </Hint>
-      <Choice label="How chords sound" value={preferences.strum} options={STRUM_CHOICES} onChange={(strum) => change({ strum })} />
+      <Choice label="How chords sound" value={strum} options={STRUM_CHOICES} onChange={(next) => setDevice({ strum: next })} />
       <Hint text="The scale, then its chords" keys="a">
         <Button onClick={onHear} aria-label={playing ? 'Stop' : 'Hear the key'}>
           {playing ? <Square size={17} /> : <Play size={17} />}
@@ -149,10 +147,6 @@ function useSelection(chord: Chord, sounding: Key): void {
   const place = `${printKey(sounding)} ${chord.root} ${chord.formula}`;
   // biome-ignore lint/correctness/useExhaustiveDependencies: `place` stands for the values, which are new objects at every drawing
   useEffect(() => select({ chord, heardIn: sounding }), [place]);
-}
-
-function panelKeys(open: (panel: PanelName) => void): KeyMap {
-  return Object.fromEntries(PANELS.map(([name], place) => [String(place + 1), () => open(name)]));
 }
 
 /** The scale up and down note by note, then its chords, climbing to the upper 1. */

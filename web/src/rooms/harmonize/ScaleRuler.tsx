@@ -7,7 +7,7 @@ export function ScaleRuler({ scale, naming }: { readonly scale: Key; readonly na
   const notes = rulerOf(scale, naming);
   return (
     <figure
-      className="relative mx-4 h-[70px] min-w-[340px] flex-1 max-lg:basis-full"
+      className="relative mx-4 h-[66px]"
       aria-label={`Scale: ${notes.map(({ note }) => note).join(' ')}; steps ${notes
         .slice(0, -1)
         .map(({ step }) => step)

@@ -1,17 +1,17 @@
 import { type Chord, faultWords, harmonize, type Key, letterView, type Naming, nameKey, parseChord, transposeChord } from '@aurora/core';
 import { type ComponentType, useEffect, useRef, useState } from 'react';
-import { usePreferences } from '../../api/preferences.ts';
+import { InstrumentForm } from '../../parts/instrument/InstrumentForm.tsx';
 import { useNeck } from '../../parts/neck/neck-store.ts';
 import { useShapeWalk } from '../../parts/neck/use-shape-walk.ts';
 import { LetterSymbol } from '../../parts/notation/ChordSymbol.tsx';
+import { setDevice, useDevice } from '../../session/device-store.ts';
 import { useLens } from '../../session/lens.ts';
 import { keyInForce, select, useLensStore } from '../../session/lens-store.ts';
 import { usePlaying } from '../../session/playing.ts';
-import { type KeyMap, useShortcuts } from '../../session/use-shortcuts.ts';
+import { partKeys, useShortcuts } from '../../session/use-shortcuts.ts';
 import { AnsweringField } from '../../ui/AnsweringField.tsx';
 import { Choice } from '../../ui/Choice.tsx';
 import { PartTabs } from '../../ui/PartTabs.tsx';
-import { InstrumentPart } from './InstrumentPart.tsx';
 import { KeyPart } from './KeyPart.tsx';
 import { NamePart } from './NamePart.tsx';
 import { PathPart } from './PathPart.tsx';
@@ -25,7 +25,7 @@ const BODIES: Readonly<Record<RoomPartName, ComponentType<RoomPartProps>>> = {
   path: PathPart,
   runs: RunsPart,
   name: NamePart,
-  instrument: InstrumentPart,
+  instrument: InstrumentForm,
 };
 
 const LABEL_CHOICES = [
@@ -48,15 +48,15 @@ export function NeckRoom() {
   const lens = useLens();
   const sounding = keyInForce(lens);
   const { instrument } = usePlaying();
-  const { preferences, change } = usePreferences();
+  const labels = useDevice((state) => state.neckLabels);
   const [part, setPart] = useState<RoomPartName>('shapes');
   const chord = lens.selection?.chord ?? (harmonize(sounding, 'triad')[0] as { chord: Chord }).chord;
   const heardIn = lens.selection?.heardIn ?? sounding;
   const walk = useShapeWalk(chord, instrument);
   useChordFollowsKey(sounding);
   useEffect(() => useNeck.setState({ show: 'shape' }), []);
-  useShortcuts(Object.fromEntries(ROOM_PARTS.map(([name], place) => [String(place + 1), () => setPart(name)])) as KeyMap);
-  const props: RoomPartProps = { chord, heardIn, instrument, naming: lens.naming, labels: preferences.neckLabels, walk };
+  useShortcuts(partKeys(ROOM_PARTS, setPart));
+  const props: RoomPartProps = { chord, heardIn, instrument, naming: lens.naming, labels, walk };
   const Body = BODIES[part];
   return (
     // biome-ignore lint/a11y/noStaticElementInteractions: in this room the keys of the neck work everywhere
@@ -68,12 +68,7 @@ export function NeckRoom() {
           <h2 className="font-numeral text-lead font-bold">{HEADINGS[part]}</h2>
         )}
         <div className="ml-auto">
-          <Choice
-            label="What the dots show"
-            value={preferences.neckLabels}
-            options={LABEL_CHOICES}
-            onChange={(neckLabels) => change({ neckLabels })}
-          />
+          <Choice label="What the dots show" value={labels} options={LABEL_CHOICES} onChange={(neckLabels) => setDevice({ neckLabels })} />
         </div>
       </div>
       <PartTabs label="The neck" parts={ROOM_PARTS} open={part} onOpen={setPart}>

@@ -11,18 +11,17 @@ import {
   tuningOddities,
 } from '@aurora/core';
 import { type ReactNode, useState } from 'react';
-import { RoomNeck } from '../../parts/neck/RoomNeck.tsx';
 import { usePlaying } from '../../session/playing.ts';
 import { AnsweringField } from '../../ui/AnsweringField.tsx';
 import { Choice } from '../../ui/Choice.tsx';
 import { Select } from '../../ui/Select.tsx';
-import type { RoomPartProps } from './room-part.ts';
+import { RoomNeck } from '../neck/RoomNeck.tsx';
 
 const FIELD = 'min-h-11 w-full rounded-lg border border-edge bg-raised px-3 font-semibold';
 
 /** Who plays at this device, and how their instrument is set up; kept with the player. */
-export function InstrumentPart({ instrument }: RoomPartProps) {
-  const { player, setUp } = usePlaying();
+export function InstrumentForm() {
+  const { player, setUp, instrument } = usePlaying();
   const own = { ...instrument, capo: 0 };
   const [fault, setFault] = useState<string | null>(null);
   const change = (part: Partial<Instrument>) => {
@@ -59,7 +58,7 @@ export function InstrumentPart({ instrument }: RoomPartProps) {
           onChange={(comfortFret) => change({ comfortFret })}
         />
         <NumberRow
-          label="String from nut to bridge, mm"
+          label="Scale length, mm"
           value={own.scaleLength}
           range={[300, 1000]}
           onChange={(scaleLength) => change({ scaleLength })}

@@ -1,10 +1,7 @@
 import { type Naming, nameChord, parseChord } from '@aurora/core';
-import { Choice } from '../ui/Choice.tsx';
-import { Sheet } from '../ui/Sheet.tsx';
+import { Choice } from '../../ui/Choice.tsx';
 
-interface NamesSheetProps {
-  readonly open: boolean;
-  readonly onOpenChange: (open: boolean) => void;
+interface NotationFormProps {
   readonly naming: Naming;
   readonly onChange: (naming: Naming) => void;
 }
@@ -82,11 +79,11 @@ const FIELDS: { readonly [Field in keyof Naming]: { readonly label: string; read
 
 const SAMPLES = ['Bbmaj7', 'Cm7', 'Bm7b5', 'Edim', 'Am'];
 
-/** What things are called, wherever they are shown. The band reads one school. */
-export function NamesSheet({ open, onOpenChange, naming, onChange }: NamesSheetProps) {
+/** What chords, degrees and notes are called, wherever they are shown. */
+export function NotationForm({ naming, onChange }: NotationFormProps) {
   return (
-    <Sheet title="What things are called" open={open} onOpenChange={onOpenChange}>
-      <p className="mb-4 text-quiet">
+    <>
+      <p className="mb-3 text-quiet">
         Everything on the screen follows:{' '}
         <b className="music-glyph text-ink">
           {SAMPLES.map((symbol) => {
@@ -96,10 +93,10 @@ export function NamesSheet({ open, onOpenChange, naming, onChange }: NamesSheetP
         </b>
         . Chart text is always typed in English letters.
       </p>
-      <dl className="grid grid-cols-[auto_1fr] items-center gap-x-6 gap-y-3">
+      <dl className="grid gap-x-8 gap-y-3 sm:grid-cols-2 lg:grid-cols-3">
         {(Object.keys(FIELDS) as (keyof Naming)[]).map((field) => (
-          <div key={field} className="contents">
-            <dt className="font-semibold">{FIELDS[field].label}</dt>
+          <div key={field}>
+            <dt className="mb-1 text-fine font-semibold text-quiet">{FIELDS[field].label}</dt>
             <dd>
               <Choice
                 label={FIELDS[field].label}
@@ -111,6 +108,6 @@ export function NamesSheet({ open, onOpenChange, naming, onChange }: NamesSheetP
           </div>
         ))}
       </dl>
-    </Sheet>
+    </>
   );
 }

@@ -1,0 +1,54 @@
+import { difficultyWord, letterView, printFrets } from '@aurora/core';
+import { ChevronLeft, ChevronRight, Volume2 } from 'lucide-react';
+import { useDevice } from '../../session/device-store.ts';
+import { useLens } from '../../session/lens.ts';
+import { usePlaying } from '../../session/playing.ts';
+import { Button } from '../../ui/Button.tsx';
+import { LetterSymbol } from '../notation/ChordSymbol.tsx';
+import { NeckBoard } from './NeckBoard.tsx';
+import { mutedIn } from './NeckDock.tsx';
+import { fretsAround, shapeDots } from './neck-view.ts';
+import { hearShape, useShapeWalk } from './use-shape-walk.ts';
+
+/** How the chosen chord is held, for a phone: the neck where the shape lies, and the next one a press away. */
+export function HandNeck() {
+  const { selection, naming } = useLens();
+  const labels = useDevice((state) => state.neckLabels);
+  const { instrument } = usePlaying();
+  const chord = selection?.chord ?? null;
+  const { shape, fingering, left, at, go } = useShapeWalk(chord, instrument);
+  if (chord === null) return <p className="p-4 text-quiet">Choose a chord to see how to hold it.</p>;
+  if (shape === null || fingering === null) return <p className="p-4 text-quiet">Looking for shapes…</p>;
+  return (
+    <div className="px-3 py-2">
+      <div className="flex items-center gap-2">
+        <LetterSymbol view={letterView(chord, naming)} className="text-head font-bold" />
+        <b>{printFrets(shape.frets, instrument.capo)}</b>
+        <span className="text-fine text-quiet">{difficultyWord(shape.difficulty)}</span>
+        <Button look="bare" aria-label="Hear it" className="ml-auto px-2.5!" onClick={() => hearShape(shape)}>
+          <Volume2 size={18} />
+        </Button>
+        <Button aria-label="The shape before" className="px-2.5!" disabled={left.length < 2} onClick={() => go(-1)}>
+          <ChevronLeft size={18} />
+        </Button>
+        <span className="min-w-12 text-center text-fine">
+          {at + 1} of {left.length}
+        </span>
+        <Button aria-label="The next shape" className="px-2.5!" disabled={left.length < 2} onClick={() => go(1)}>
+          <ChevronRight size={18} />
+        </Button>
+      </div>
+      <div className="overflow-x-auto pt-2">
+        <NeckBoard
+          instrument={instrument}
+          {...fretsAround(shape.frets, instrument)}
+          dots={shapeDots(shape, fingering, { labels, naming })}
+          muted={mutedIn(shape.frets)}
+          barres={fingering.barres}
+          label={`${instrument.name} neck`}
+          roomy
+        />
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,18 @@
+import { useEffect } from 'react';
+import { setDevice, type Theme, useDevice } from './device-store.ts';
+import { useMedia } from './use-media.ts';
+
+/** The theme in force: chosen on this device, else as the system has it. */
+export function useTheme(): { readonly theme: Theme; readonly turn: () => void } {
+  const chosen = useDevice((state) => state.theme);
+  const isDark = useMedia('(prefers-color-scheme: dark)');
+  const theme = chosen ?? (isDark ? 'night' : 'paper');
+  return { theme, turn: () => setDevice({ theme: theme === 'paper' ? 'night' : 'paper' }) };
+}
+
+/** Puts a theme on the whole page as long as this is shown. */
+export function useThemeOnPage(theme: Theme): void {
+  useEffect(() => {
+    document.documentElement.dataset.theme = theme;
+  }, [theme]);
+}

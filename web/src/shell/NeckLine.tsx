@@ -1,0 +1,77 @@
+import type { Chord } from '@aurora/core';
+import { ChevronUp } from 'lucide-react';
+import { lazy, Suspense, useRef, useState } from 'react';
+import type { Side } from '../session/device-store.ts';
+import { Button } from '../ui/Button.tsx';
+import { Hint } from '../ui/Hint.tsx';
+import { SlotPlace } from '../ui/Slot.tsx';
+
+const NeckDock = lazy(async () => ({ default: (await import('../parts/neck/NeckDock.tsx')).NeckDock }));
+const RestingNeck = lazy(async () => ({ default: (await import('../parts/neck/RestingNeck.tsx')).RestingNeck }));
+
+interface NeckLineProps {
+  readonly risen: boolean;
+  readonly side: Side | null;
+  readonly chord: Chord | null;
+  readonly onFolds: (change: { readonly neck?: boolean; readonly side?: Side }) => void;
+}
+
+/** Pressed so long, the neck stays only as long as it is held. */
+const HOLD_MS = 350;
+
+/** The neck at the foot of a room: one quiet line, that rises when it is held or pressed. */
+export function NeckLine({ risen, side, chord, onFolds }: NeckLineProps) {
+  const [held, setHeld] = useState(false);
+  const since = useRef(0);
+  const press = () => {
+    since.current = performance.now();
+    setHeld(true);
+  };
+  const release = () => {
+    if (!held) return;
+    setHeld(false);
+    if (performance.now() - since.current < HOLD_MS) onFolds({ neck: true });
+  };
+  if (risen) {
+    return (
+      <Suspense>
+        <NeckDock onFold={() => onFolds({ neck: false })} />
+      </Suspense>
+    );
+  }
+  return (
+    <>
+      {held && (
+        <Suspense>
+          <NeckDock onFold={null} />
+        </Suspense>
+      )}
+      <div className="flex min-h-11 shrink-0 items-center border-t border-edge bg-sheet pr-2 pl-2">
+        <Hint text="Show the neck" keys="n">
+          <button
+            type="button"
+            aria-label="Show the neck"
+            onPointerDown={press}
+            onPointerUp={release}
+            onPointerLeave={() => setHeld(false)}
+            onClick={(event) => event.detail === 0 && onFolds({ neck: true })}
+            className="flex min-h-11 min-w-40 flex-1 touch-none items-center gap-3 rounded-lg px-2 text-left hover:bg-wash"
+          >
+            <ChevronUp size={18} aria-hidden="true" className="shrink-0 text-quiet" />
+            <Suspense>
+              <RestingNeck chord={chord} />
+            </Suspense>
+          </button>
+        </Hint>
+        <SlotPlace name="line" className="flex items-center" />
+        {side === null && (
+          <Hint text="Why the chosen chord works" keys="w">
+            <Button look="bare" aria-label="Show the why" onClick={() => onFolds({ side: 'why' })}>
+              Why
+            </Button>
+          </Hint>
+        )}
+      </div>
+    </>
+  );
+}

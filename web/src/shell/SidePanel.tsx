@@ -1,0 +1,55 @@
+import { X } from 'lucide-react';
+import { Tabs } from 'radix-ui';
+import { Suspense } from 'react';
+import { type Side, setFolds } from '../session/device-store.ts';
+import { Hint } from '../ui/Hint.tsx';
+import { SlotPlace } from '../ui/Slot.tsx';
+import { WhyOfSelection } from './WhyOfSelection.tsx';
+
+const TAB =
+  'min-h-11 border-b-[3px] border-transparent px-3 text-base font-semibold text-quiet data-[state=active]:border-accent data-[state=active]:text-ink';
+
+/** What stands beside a room: the why of the chosen chord or, with a chart, its text. */
+export function SidePanel({ room, side }: { readonly room: string; readonly side: Side }) {
+  const hasText = room === 'Chart';
+  const shown = hasText ? side : 'why';
+  return (
+    <aside
+      aria-label={shown === 'why' ? 'Why' : 'Text'}
+      className="relative flex w-[300px] shrink-0 flex-col border-l border-hairline bg-sheet max-lg:h-[30%] max-lg:w-auto max-lg:border-t max-lg:border-l-0 3xl:w-[380px]"
+    >
+      <Tabs.Root value={shown} onValueChange={(next) => setFolds(room, { side: next as Side })} className="flex min-h-0 flex-1 flex-col">
+        <div className="flex shrink-0 items-center border-b border-hairline pr-1 pl-2">
+          <Tabs.List aria-label="Beside the room" className="flex flex-1">
+            <Tabs.Trigger value="why" className={TAB}>
+              Why
+            </Tabs.Trigger>
+            {hasText && (
+              <Tabs.Trigger value="text" className={TAB}>
+                Text
+              </Tabs.Trigger>
+            )}
+          </Tabs.List>
+          <Hint text="Fold it away" keys={shown === 'why' ? 'w' : 'x'}>
+            <button
+              type="button"
+              aria-label={shown === 'why' ? 'Fold the why away' : 'Fold the text away'}
+              onClick={() => setFolds(room, { side: null })}
+              className="grid size-11 place-items-center rounded-lg text-quiet hover:bg-wash"
+            >
+              <X size={18} />
+            </button>
+          </Hint>
+        </div>
+        <Tabs.Content value="why" className="min-h-0 flex-1 overflow-auto px-4 py-3">
+          <Suspense>
+            <WhyOfSelection />
+          </Suspense>
+        </Tabs.Content>
+        <Tabs.Content value="text" className="flex min-h-0 flex-1 flex-col">
+          <SlotPlace name="text" className="flex min-h-0 flex-1 flex-col" />
+        </Tabs.Content>
+      </Tabs.Root>
+    </aside>
+  );
+}
