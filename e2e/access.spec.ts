@@ -1,7 +1,7 @@
 import { DEFAULT_PREFERENCES } from '../wire/src/index.ts';
 import { expect, expectAccessible, openSong, test } from './pages.ts';
 
-const PANELS = ['Why', 'Moves', 'Compare', 'All keys', 'Modes', 'Homes', 'String', 'Build up'];
+const PANELS = ['Why', 'Moves', 'Compare', 'All keys', 'Modes', 'Found in keys', 'String', 'Build up'];
 const NECK_PARTS = ['Shapes', 'Key', 'Path', 'Runs', 'Name it', 'Instrument'];
 const SIZES = [
   { width: 1280, height: 800 },
@@ -82,8 +82,8 @@ test('dialogs and menus are accessible and give the keyboard back', async ({ pag
   await expect(page.getByRole('tab', { name: 'Progression' })).toBeVisible();
   for (const [key, name] of [
     ['?', 'Keys'],
-    ['m', 'What things are called'],
-    ['g', 'Words of the trade'],
+    ['m', 'Notation'],
+    ['g', 'Glossary'],
   ] as const) {
     await page.keyboard.press(key);
     await expect(page.getByRole('dialog', { name })).toBeVisible();

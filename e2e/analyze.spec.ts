@@ -88,9 +88,9 @@ test('what if: a suggestion is heard, put in, and taken back', async ({ page }) 
   await page.getByRole('button', { name: 'Put A7 Dm in its place' }).click();
   await expect(grid(page).locator('[data-index]')).toHaveCount(5);
   await expect(chord(page, 1)).toContainText('V7/ii');
-  await page.getByRole('button', { name: 'Take back' }).click();
+  await page.getByRole('button', { name: 'Undo' }).click();
   await expect(grid(page).locator('[data-index]')).toHaveCount(4);
-  await page.getByRole('button', { name: 'Do again' }).click();
+  await page.getByRole('button', { name: 'Redo' }).click();
   await expect(grid(page).locator('[data-index]')).toHaveCount(5);
 });
 
@@ -102,7 +102,7 @@ test('the player’s word is kept with the song, shown as theirs, and flagged wh
   await page.keyboard.press('1');
   await page.getByLabel('You hear it as').selectOption('borrowed');
   await page.getByLabel('Your note').fill('Ines sings the minor 6 here');
-  await page.getByRole('button', { name: 'Keep it with the song' }).click();
+  await page.getByRole('button', { name: 'Save with the song' }).click();
   await expect(chord(page, 2)).toContainText('yours: borrowed');
   await expectSaved(page);
   await page.reload();

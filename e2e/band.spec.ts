@@ -97,7 +97,7 @@ test('a new player reads the chart as theirs, on the screen and on paper', async
   await openBand(page, 'players');
   await page.getByRole('button', { name: /^Sol/ }).click();
   await page.getByRole('button', { name: 'Take Sol out of the band' }).click();
-  await page.getByRole('button', { name: 'Take out' }).click();
+  await page.getByRole('button', { name: 'Delete' }).click();
   await expect(page.getByRole('list', { name: 'Players' })).not.toContainText('Sol');
 });
 
@@ -123,7 +123,7 @@ test('the singer asks for another key: it is tonight’s, and the song stays as 
   await expectAccessible(page);
   const first = keys.locator(':scope > li').first();
   const name = (await first.locator('b').first().textContent()) ?? '';
-  await first.getByRole('button', { name: 'Take it tonight' }).click();
+  await first.getByRole('button', { name: 'Use tonight' }).click();
   await expect(first.getByRole('button', { name: 'Tonight’s key' })).toBeVisible();
   await page.getByRole('tab', { name: /Tonight/ }).click();
   await expect(entries(page).first()).toContainText(name);
@@ -155,9 +155,9 @@ test('a range that is tapped is kept with the song, in the words of its key', as
   await page.getByRole('button', { name: 'A3', exact: true }).click();
   await page.getByRole('button', { name: 'Db5', exact: true }).click();
   await expect(page.getByLabel('Melody, lowest and highest note')).toHaveValue('A3 C#5');
-  await page.getByRole('button', { name: 'Keep it with the song' }).click();
+  await page.getByRole('button', { name: 'Save with the song' }).click();
   await expect(page.getByText('Slip Rope says now how far its melody reaches.')).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Keep it with the song' })).toHaveCount(0);
+  await expect(page.getByRole('button', { name: 'Save with the song' })).toHaveCount(0);
   await page.getByRole('link', { name: 'Chart' }).click();
   await expect(page.getByLabel('Chart text')).toContainText('range: A3 C#5');
 });
@@ -168,7 +168,7 @@ test('a chart that is changed is another one in the set at once', async ({ page 
   await writeChart(page, `title: ${title}\nkey: G\ntempo: 90\n\n[A] x8\n1 4 5 1\n`);
   await expectSaved(page);
   await newSet(page, 'Changed charts', [title]);
-  await expect(entries(page).first()).toContainText('tempo 90');
+  await expect(entries(page).first()).toContainText('90 bpm');
   await expect(page.getByTestId('set-length')).toContainText('1 minute');
   await entries(page).first().click();
   await page.getByRole('link', { name: 'Open the chart in tonight’s key' }).click();
@@ -176,7 +176,7 @@ test('a chart that is changed is another one in the set at once', async ({ page 
   await writeChart(page, `title: ${title}\nkey: A\ntempo: 45\n\n[A] x8\n1 4 5 1\n`);
   // left before it is saved
   await page.getByRole('link', { name: 'Band' }).click();
-  await expect(entries(page).first()).toContainText('tempo 45');
+  await expect(entries(page).first()).toContainText('45 bpm');
   await expect(entries(page).first()).toContainText('A');
   await expect(page.getByTestId('set-length')).toContainText('3 minutes');
 
@@ -186,8 +186,8 @@ test('a chart that is changed is another one in the set at once', async ({ page 
   await page.getByLabel('Tempo').press('Enter');
   await expect(page.getByTestId('set-length')).toContainText('1 minute');
   await page.getByRole('button', { name: 'On the stand' }).click();
-  await expect(page.getByText('tempo 120')).toBeVisible();
-  await expect(page.getByText('tempo 45')).toHaveCount(0);
+  await expect(page.getByText('120 bpm')).toBeVisible();
+  await expect(page.getByText('45 bpm')).toHaveCount(0);
 });
 
 test('a set is put in order by keys and taken back; a medley gets its bridge, heard and written into the parts', async ({ page }) => {
@@ -197,9 +197,9 @@ test('a set is put in order by keys and taken back; a medley gets its bridge, he
   await entries(page).nth(2).focus();
   await page.keyboard.press('Alt+ArrowUp');
   await expect.poll(titles).toEqual(['Harbor Wall', 'Emberwick Street', 'Kelp Ladder']);
-  await page.getByRole('button', { name: 'Take back' }).click();
+  await page.getByRole('button', { name: 'Undo' }).click();
   await expect.poll(titles).toEqual(['Harbor Wall', 'Kelp Ladder', 'Emberwick Street']);
-  await page.getByRole('button', { name: 'Do again' }).click();
+  await page.getByRole('button', { name: 'Redo' }).click();
 
   // dragged by its grip
   const grip = page.getByRole('button', { name: 'Move Kelp Ladder' });
@@ -277,19 +277,19 @@ test('the next evening begins as a copy of the last one, which stays as it is', 
   await entries(page).first().click();
   await page.getByLabel('Tempo').fill('70');
   await page.getByLabel('Tempo').press('Enter');
-  await expect(entries(page).first()).toContainText('tempo 70');
+  await expect(entries(page).first()).toContainText('70 bpm');
   await expect(page.getByTestId('set-state')).toHaveAttribute('data-status', 'saved');
   await which.selectOption('Evening one');
   await expect(entries(page).first()).toContainText('Emberwick Street');
-  await expect(entries(page).first()).not.toContainText('tempo 70');
+  await expect(entries(page).first()).not.toContainText('70 bpm');
 
   // what is taken away is asked for once more, and the other set stays
   await which.selectOption('Evening one, copy');
-  await expect(entries(page).first()).toContainText('tempo 70');
+  await expect(entries(page).first()).toContainText('70 bpm');
   await page.getByRole('button', { name: 'Name, place and time' }).click();
-  await page.getByRole('button', { name: 'Take the set away' }).click();
+  await page.getByRole('button', { name: 'Delete the set' }).click();
   await expectAccessible(page);
-  await page.getByRole('button', { name: 'Take it away' }).click();
+  await page.getByRole('button', { name: 'Delete' }).click();
   await expect(which.getByRole('option', { name: 'Evening one, copy' })).toHaveCount(0);
   await expect(which.getByRole('option', { name: 'Evening one', exact: true })).toHaveCount(1);
 });
@@ -306,7 +306,7 @@ test('two guitars that do not double, and an easier chord that somebody refuses'
   await page.getByRole('tab', { name: /Two guitars/ }).click();
   const pairs = page.getByRole('list', { name: 'Pairs of frets, best first' });
   await expect(pairs.locator(':scope > li').first()).toContainText('so nothing is doubled');
-  await pairs.locator(':scope > li').first().getByRole('button', { name: 'Take it tonight' }).click();
+  await pairs.locator(':scope > li').first().getByRole('button', { name: 'Use tonight' }).click();
   const easier = page.getByRole('region', { name: 'Easier chords' });
   const hard = easier
     .getByRole('listitem')
@@ -325,7 +325,7 @@ test('two guitars that do not double, and an easier chord that somebody refuses'
 
 test('a file is seen before it is taken in; every song goes out; a torn file is refused in words', async ({ page }) => {
   await openBand(page, 'files');
-  const input = page.getByLabel('File to bring in');
+  const input = page.getByLabel('File to import');
   const tune =
     'X:1\nT:Gannet Reel\nM:4/4\nL:1/4\nK:G\n"G"GABG | "D7"D4 | "Em"E4 | "C"C4 |]\n\nX:2\nT:Left Behind\nM:4/4\nL:1/4\nK:C\n"C"C4 |\n';
   await input.setInputFiles({ name: 'tunes.abc', mimeType: 'text/plain', buffer: Buffer.from(tune) });
@@ -334,7 +334,7 @@ test('a file is seen before it is taken in; every song goes out; a torn file is 
   await expect(preview).toContainText('The melody is not kept, only its range, C4 to B4');
   await expectAccessible(page);
   await preview.getByRole('checkbox', { name: /Left Behind/ }).uncheck();
-  await preview.getByRole('button', { name: 'Put it on the shelf' }).click();
+  await preview.getByRole('button', { name: 'Import it' }).click();
   await page.getByRole('link', { name: 'Open it' }).click();
   await expect(page.getByLabel('Chart text')).toContainText('title: Gannet Reel');
   await expect(page.getByLabel('Chart text')).toContainText('range: C4 B4');
@@ -354,7 +354,7 @@ test('a file is seen before it is taken in; every song goes out; a torn file is 
   expect(files).toContain('What got lost.txt');
 
   const backup = page.waitForEvent('download');
-  await page.getByRole('link', { name: 'Back the band up' }).click();
+  await page.getByRole('link', { name: 'Back up the band' }).click();
   const kept = JSON.parse(readFileSync(await (await backup).path(), 'utf8'));
   expect(kept).toMatchObject({ format: 'aurora-ridge band', band: { name: 'The Weirlamp Seven' } });
 });

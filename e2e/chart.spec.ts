@@ -208,7 +208,7 @@ test('versions: named, compared in bars, one section taken over, restored whole'
   await expectAccessible(page);
   await sheet.getByRole('button', { name: 'In place of Chorus' }).click();
   await expect(text(page)).toContainText('4 5 1 1');
-  await page.getByRole('button', { name: 'Take back' }).click();
+  await page.getByRole('button', { name: 'Undo' }).click();
   await expect(text(page)).toContainText('2- 5 1 1');
 });
 
@@ -278,9 +278,9 @@ test('the shelf: a pattern in any key and rotation, tags, a copy, put away and b
   await page.getByRole('menuitem', { name: 'Duplicate' }).click();
   await expect(songs).toContainText('Zinc Harbour (copy)');
   await page.getByRole('button', { name: 'More about Zinc Harbour (copy)' }).click();
-  await page.getByRole('menuitem', { name: 'Put away' }).click();
+  await page.getByRole('menuitem', { name: 'Archive' }).click();
   await expect(songs.getByRole('listitem')).toHaveCount(1);
-  await page.getByRole('button', { name: 'Put away' }).click();
+  await page.getByRole('button', { name: 'Archive' }).click();
   await expect(songs).toContainText('Zinc Harbour (copy)');
   await page.getByLabel('Songs that go through these chords').fill('wat');
   await expect(page.getByRole('status').filter({ hasText: 'is no chord' })).toBeVisible();
@@ -336,11 +336,11 @@ test('two tabs save at once: different sections are put together, the same one i
   await expect(conflict).toContainText('2- 5');
   await expectAccessible(page);
   await conflict.getByLabel('Which Chorus').getByText('theirs').click();
-  await conflict.getByRole('button', { name: 'Keep what I chose' }).click();
+  await conflict.getByRole('button', { name: 'Save my choice' }).click();
   await expect(conflict).toBeHidden();
   await expectSaved(page);
   await expect(text(page)).toContainText('2- 5');
-  await page.getByRole('button', { name: 'Take back' }).click();
+  await page.getByRole('button', { name: 'Undo' }).click();
   await expect(text(page)).toContainText('3- 57');
   await expectSaved(page);
   await expect(text(other)).toContainText('3- 57');

@@ -110,7 +110,7 @@ test('names follow the band’s school everywhere, and are remembered', async ({
   await expect(chosen(page)).toBeVisible();
   await page.keyboard.press('t');
   await page.keyboard.press('m');
-  const names = page.getByRole('dialog', { name: 'What things are called' });
+  const names = page.getByRole('dialog', { name: 'Notation' });
   await names.getByRole('radio', { name: '△7' }).click();
   await names.getByRole('radio', { name: 'ø7' }).click();
   await names.getByRole('radio', { name: 'B H' }).click();
@@ -128,12 +128,12 @@ test('names follow the band’s school everywhere, and are remembered', async ({
 test('the glossary is reached from a label and from Ctrl-K, with an example in the key', async ({ page }) => {
   await page.goto('/harmonize?key=Eb');
   await page.getByRole('button', { name: 'subdominant' }).first().click();
-  await expect(page.getByRole('dialog', { name: 'Words of the trade' })).toContainText('E♭ rests, A♭ leads away, B♭ pulls back.');
+  await expect(page.getByRole('dialog', { name: 'Glossary' })).toContainText('E♭ rests, A♭ leads away, B♭ pulls back.');
   await page.keyboard.press('Escape');
   await page.keyboard.press('Control+k');
   await page.getByPlaceholder('A song, a key, a reader, a room').fill('modal interchange');
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('dialog', { name: 'Words of the trade' })).toContainText('A♭m in E♭ major comes from E♭ minor.');
+  await expect(page.getByRole('dialog', { name: 'Glossary' })).toContainText('A♭m in E♭ major comes from E♭ minor.');
 });
 
 test('a key that cannot be is answered where it is typed', async ({ page }) => {

@@ -15,7 +15,7 @@ test('shapes without the root or the fifth when asked, and a sheet of them that 
   await expect(families.getByRole('button', { name: /Quartal|Others/ }).first()).toBeVisible();
   const all = families.getByRole('button', { name: /^All/ });
   const before = Number((await all.textContent())?.replace(/\D/g, ''));
-  await page.getByLabel('the bass has the root').check();
+  await page.getByLabel('rootless').check();
   await expect.poll(async () => Number((await all.textContent())?.replace(/\D/g, ''))).toBeGreaterThan(before);
   await families.getByRole('button', { name: /^Drop-2/ }).click();
   await expect(page.getByText('without 1', { exact: true })).toBeVisible();
@@ -115,5 +115,5 @@ test('Ctrl-K goes to the neck, ? lists its keys, and the words of the neck are e
   await page.keyboard.press('Control+k');
   await page.getByPlaceholder('A song, a key, a reader, a room').fill('drop-2');
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('dialog', { name: 'Words of the trade' })).toContainText('E♭ G B♭ D becomes B♭ E♭ G D.');
+  await expect(page.getByRole('dialog', { name: 'Glossary' })).toContainText('E♭ G B♭ D becomes B♭ E♭ G D.');
 });

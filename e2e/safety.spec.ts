@@ -25,7 +25,7 @@ test('what two people save at once is kept on both sides until one is chosen', a
   await other.reload();
   await expect(conflict).toContainText('From the first');
   for (const mine of await conflict.getByText('mine', { exact: true }).all()) await mine.click();
-  await conflict.getByRole('button', { name: 'Keep what I chose' }).click();
+  await conflict.getByRole('button', { name: 'Save my choice' }).click();
   await expectSaved(other);
 
   await page.reload();

@@ -97,9 +97,9 @@ for (const seed of [1, 2, 3, 4, 5, 6, 7, 8, 9, 10]) {
     // and it can still be taken back after the page was loaded again
     await page.reload();
     await expect(page.locator('[data-bar]')).toHaveCount(bars.length);
-    await page.getByRole('button', { name: 'Take back' }).click();
+    await page.getByRole('button', { name: 'Undo' }).click();
     await expect.poll(async () => barsOf((await text(page).innerText()) ?? '').join(' ')).not.toBe(bars.join(' '));
-    await page.getByRole('button', { name: 'Do again' }).click();
+    await page.getByRole('button', { name: 'Redo' }).click();
     await expectSaved(page);
     expect(barsOf(await stored(page))).toEqual(bars);
   });

@@ -180,7 +180,7 @@ const PICTURES = [
     size: TABLET,
     act: async (page) => {
       const tune = 'X:1\nT:Gannet Reel\nC:Nobody yet\nM:4/4\nL:1/4\nK:G\n|: "G"GABG | "D7"D4 | "Em"E4 | "C"C4 :|\n';
-      await page.getByLabel('File to bring in').setInputFiles({ name: 'gannet.abc', mimeType: 'text/plain', buffer: Buffer.from(tune) });
+      await page.getByLabel('File to import').setInputFiles({ name: 'gannet.abc', mimeType: 'text/plain', buffer: Buffer.from(tune) });
       await page.getByRole('region', { name: 'What the file would become' }).waitFor();
     },
   },

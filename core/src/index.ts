@@ -342,6 +342,7 @@ export {
   oddityWords,
 } from './wording/neck-words.ts';
 export { readingWords } from './wording/reading-words.ts';
+export { easeWord, smoothnessWord } from './wording/score-words.ts';
 export { lengthWords, setSheet, songFacts, tonightWords } from './wording/set-sheet.ts';
 export { setWarningWords } from './wording/set-words.ts';
 export { sungWords } from './wording/singer-words.ts';

@@ -41,14 +41,14 @@ describe('a set sheet', () => {
       ['', '', '20:30', false],
       ['3', 'E♭', '20:40', false],
     ]);
-    expect(lines[0]?.details).toEqual(['TAM capo 2  ·  tempo 120  ·  Rosa counts in', 'slow']);
+    expect(lines[0]?.details).toEqual(['TAM capo 2  ·  120 bpm  ·  Rosa counts in', 'slow']);
     expect(lines[2]?.title).toBe('Tea, 10 min');
-    expect(lines[3]?.details).toEqual(['tempo 96']);
+    expect(lines[3]?.details).toEqual(['96 bpm']);
   });
 
   test('says nothing of a capo of somebody who has left', () => {
     const left = setSheet(eveningOf(SET, SONGS), () => undefined, DEFAULT_NAMING);
-    expect(left.lines[0]?.details).toEqual(['tempo 120  ·  Rosa counts in', 'slow']);
+    expect(left.lines[0]?.details).toEqual(['120 bpm  ·  Rosa counts in', 'slow']);
   });
 
   test('a song of unknown length makes what follows uncertain', () => {

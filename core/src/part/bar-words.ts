@@ -50,7 +50,7 @@ export function barHeading(bar: WrittenBar, before: WrittenBar | undefined, keys
   return [
     key !== undefined && bar.stretch !== (before?.stretch ?? 0) ? `key ${nameKey(key, naming)}` : '',
     before !== undefined && meter !== `${before.meter.beats}/${before.meter.unit}` ? meter : '',
-    before !== undefined && bar.tempo !== null && bar.tempo !== before.tempo ? `tempo ${bar.tempo}` : '',
+    before !== undefined && bar.tempo !== null && bar.tempo !== before.tempo ? `${bar.tempo} bpm` : '',
     bar.pickup === null ? '' : 'pickup',
   ]
     .filter((word) => word !== '')

@@ -56,7 +56,7 @@ describe('a chart on paper', () => {
       'F♯m',
     ])
       expect(words.some((word) => word.includes(one === 'F♯m' ? 'Em' : one))).toBe(true);
-    expect(words.find((word) => word.startsWith('G  ·'))).toBe('G  ·  4/4  ·  tempo 96  ·  Form: A, B');
+    expect(words.find((word) => word.startsWith('G  ·'))).toBe('G  ·  4/4  ·  96 bpm  ·  Form: A, B');
     expect(words).toContain('key A · 3/4');
   });
 

@@ -54,7 +54,7 @@ describe('a chart as its reader reads it', () => {
       'title: Weir\nby: Ines Calloway\nkey: G\ntime: 3/4\ntempo: 96\nfeel: slow\nform: A, A\n\n[A] x2 -- softly\n1 4\n[B]\n5 1\n',
     );
     expect(read.title).toBe('Weir');
-    expect(read.facts).toBe('G  ·  3/4  ·  tempo 96  ·  slow  ·  Ines Calloway  ·  Form: A, A');
+    expect(read.facts).toBe('G  ·  3/4  ·  96 bpm  ·  slow  ·  Ines Calloway  ·  Form: A, A');
     expect(read.sections.map(({ name, beside }) => [name, beside])).toEqual([
       ['A', '×2  softly'],
       ['B', ''],
@@ -144,6 +144,6 @@ describe('what stands over and behind bars', () => {
     const read = readChart('key: G\n{pickup: 1} 5 1 {key: +2} 4 {3/4} 1 {tempo: 90} 1 1\n');
     const keys = read.stretches.map(({ key }) => key);
     const headings = read.bars.map((bar, index) => barHeading(bar, read.bars[index - 1], keys, DEFAULT_NAMING));
-    expect(headings).toEqual(['pickup', '', 'key A', '3/4', 'tempo 90', '']);
+    expect(headings).toEqual(['pickup', '', 'key A', '3/4', '90 bpm', '']);
   });
 });

@@ -38,7 +38,7 @@ function factsOf(reading: ChartReading, look: PartLook): string {
   return [
     `${nameKey(keysReadFrom(stretches, look.sounding)[0] as Key, look.naming)}${readsIn(look, keysReadFrom(stretches, look.written)[0] as Key)}`,
     `${head.meter.beats}/${head.meter.unit}`,
-    head.tempo === null ? '' : `tempo ${head.tempo}`,
+    head.tempo === null ? '' : `${head.tempo} bpm`,
     head.feel,
     head.numbering === 'relative' ? 'numbered from the relative major' : '',
     head.by,

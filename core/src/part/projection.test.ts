@@ -54,7 +54,7 @@ describe('the sheet', () => {
   test('says where key and meter change, in the reader’s key', () => {
     const list = bars('key: C\n1 {key: +2} 1 {3/4} 1 1', F, F);
     expect(list.map(({ heading }) => heading)).toEqual(['', 'key G', '3/4', '']);
-    expect(bars('1 {tempo: 90} {key: A} {3/4} 1').map(({ heading }) => heading)).toEqual(['', 'key A · 3/4 · tempo 90']);
+    expect(bars('1 {tempo: 90} {key: A} {3/4} 1').map(({ heading }) => heading)).toEqual(['', 'key A · 3/4 · 90 bpm']);
   });
 
   test('shows where repeats, endings, signs and jumps stand; a pickup stands by itself', () => {

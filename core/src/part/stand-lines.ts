@@ -37,14 +37,14 @@ export function playedLines(
   most = Number.POSITIVE_INFINITY,
 ): readonly StandLine[] {
   const places = placesOf(projected);
-  const times = new Map<number | null, number>();
+  const times = new Map<string | null, number>();
   const lines: StandLine[] = [];
   for (const { from, count } of performance.parts) {
     const runs = runsOf(performance.order.slice(from, from + count), places);
     const section = runs[0]?.[0]?.section ?? null;
     if (section === null) continue;
-    const time = (times.get(section.index) ?? 0) + 1;
-    times.set(section.index, time);
+    const time = (times.get(section.name) ?? 0) + 1;
+    times.set(section.name, time);
     runs.forEach((run, place) => {
       lines.push({
         section: section.index,

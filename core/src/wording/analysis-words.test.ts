@@ -72,7 +72,7 @@ describe('what speaks for a key', () => {
 
   test.each([
     ['C Am F G7 C', 'One key leads clearly.'],
-    ['key: C\n1 4 5 1\n', 'You gave the key.'],
+    ['key: C\n1 4 5 1\n', 'Key as written.'],
     ['', 'There are no chords yet.'],
   ])('%j: %s', (source, words) => expect(leadWords(analyzeText(source).lead)).toBe(words));
 });

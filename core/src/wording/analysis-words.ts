@@ -100,7 +100,7 @@ export function leadWords(lead: Lead): string {
     case 'two-homes':
       return 'Two homes: the song can be heard in either key.';
     case 'given':
-      return 'You gave the key.';
+      return 'Key as written.';
     case 'none':
       return 'There are no chords yet.';
   }
@@ -182,7 +182,7 @@ export function patternWords({ kind, tonic, minor, round }: Pattern, naming: Nam
 /** What else the rules say of a chord: the runner-up is never hidden. */
 export function runnerUpWords({ reading, others }: AnalyzedChord): string {
   const close = (cost: number) => (cost - reading.cost < CLOSE ? ', close behind' : '');
-  return `It could also be ${others.map(({ kind, cost }) => `${READING_NAMES[kind]}${close(cost)}`).join(', or ')}.`;
+  return `Could also be ${others.map(({ kind, cost }) => `${READING_NAMES[kind]}${close(cost)}`).join(', or ')}.`;
 }
 
 const CLOSE = 0.4;

@@ -9,7 +9,7 @@ const SONG = 'title: Kelp\nkey: D\ntempo: 96\n\n[Verse]\n1 4 6- 5\n\n[Chorus]\n4
 describe('what a save changed, in words', () => {
   test.each([
     ['4 5 1 1', '4- 5 1 1 2- 57', 'Chorus: 4 became 4–, 2 bars added'],
-    ['4 5 1 1', '4 5 1', 'Chorus: 1 bar taken out'],
+    ['4 5 1 1', '4 5 1', 'Chorus: 1 bar deleted'],
     ['4 5 1 1', '2-7 b7 3- 6-', 'Chorus: 4 bars changed'],
     ['4 5 1 1', '(4 5) 5 1 1', 'Chorus: 4 became 4 5'],
     ['4 5 1 1', '<4> 5 1 1', 'Chorus: other marks on 4'],
@@ -17,7 +17,7 @@ describe('what a save changed, in words', () => {
     ['[Verse]', '[Vers]', 'Verse is called Vers now'],
     ['key: D', 'key: Eb', 'key E♭ instead of D'],
     ['title: Kelp', 'title: Kelp Ladder', 'called “Kelp Ladder”'],
-    ['tempo: 96', 'tempo: 104', 'tempo 104'],
+    ['tempo: 96', 'tempo: 104', '104 bpm'],
     ['tempo: 96\n', '', 'no tempo any more'],
     ['tempo: 96', 'tempo: 96\ntime: 3/4', '3/4 instead of 4/4'],
     ['1 4 6- 5', '1 4 6- 5\n> a line to sing', 'words, cues or the layout changed'],
@@ -27,7 +27,7 @@ describe('what a save changed, in words', () => {
 
   test('sections that came or went are named', () => {
     expect(said(SONG, `${SONG}\n[Bridge]\n6- 2- 6- 57\n`)).toEqual(['Bridge is new, 4 bars']);
-    expect(said(SONG, SONG.replace(/\[Chorus\][\s\S]*/, ''))).toEqual(['Chorus taken out, 4 bars']);
+    expect(said(SONG, SONG.replace(/\[Chorus\][\s\S]*/, ''))).toEqual(['Chorus deleted, 4 bars']);
   });
 
   test('bars before any section are told without a name', () => {

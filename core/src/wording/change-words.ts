@@ -25,7 +25,7 @@ function headWords({ head: was }: ChartReading, { head: is }: ChartReading, nami
     [nameKey(was.key, naming), key, `key ${key} instead of ${nameKey(was.key, naming)}`],
     [was.numbering, is.numbering, `numbered from ${is.numbering === 'tonic' ? 'its own tonic' : 'the relative major'}`],
     [`${was.meter.beats}/${was.meter.unit}`, meter, `${meter} instead of ${was.meter.beats}/${was.meter.unit}`],
-    [`${was.tempo}`, `${is.tempo}`, is.tempo === null ? 'no tempo any more' : `tempo ${is.tempo}`],
+    [`${was.tempo}`, `${is.tempo}`, is.tempo === null ? 'no tempo any more' : `${is.tempo} bpm`],
     [was.feel, is.feel, is.feel === '' ? 'no feel any more' : `feel: ${is.feel}`],
   ];
   return changed.filter(([left, right]) => left !== right).map(([, , words]) => words);
@@ -70,14 +70,14 @@ function partWords(name: string, changes: readonly BarChange[], before: ChartRea
   const isThere = (reading: ChartReading) => name === '' || reading.sections.some((section) => section.name === name);
   const count = (kind: BarChange['kind']) => changes.filter((change) => change.kind === kind).length;
   if (!isThere(before)) return `${name} is new, ${bars(count('added') + count('changed'))}`;
-  if (!isThere(after)) return `${name} taken out, ${bars(count('removed'))}`;
+  if (!isThere(after)) return `${name} deleted, ${bars(count('removed'))}`;
   const changed = changes.flatMap((change) =>
     change.kind === 'changed' ? [[before.bars[change.before], after.bars[change.after]] as const] : [],
   );
   const pieces = [
     ...(changed.length > MOST_TOLD ? [`${bars(changed.length)} changed`] : changed.map(([was, is]) => becameWords(was, is, naming))),
     count('added') === 0 ? '' : `${bars(count('added'))} added`,
-    count('removed') === 0 ? '' : `${bars(count('removed'))} taken out`,
+    count('removed') === 0 ? '' : `${bars(count('removed'))} deleted`,
   ];
   return `${name === '' ? '' : `${name}: `}${pieces.filter((piece) => piece !== '').join(', ')}`;
 }

@@ -41,7 +41,7 @@ export function songFacts({ entry, tempo, starts }: EveningEntry, nameOf: NameOf
   const capos = entry.kind === 'break' ? [] : Object.entries(entry.capos);
   return [
     ...capos.map(([player, fret]) => (fret === 0 || nameOf(player) === undefined ? '' : `${nameOf(player)} capo ${fret}`)),
-    tempo === null ? '' : `tempo ${tempo}`,
+    tempo === null ? '' : `${tempo} bpm`,
     countInWords(starts),
   ].filter((words) => words !== '');
 }

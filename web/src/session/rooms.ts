@@ -1,7 +1,10 @@
 import { AudioLines, Guitar, LibraryBig, type LucideIcon, MountainSnow, Rows4, UsersRound } from 'lucide-react';
 
+export type RoomId = 'songs' | 'harmonize' | 'analyze' | 'chart' | 'neck' | 'band' | 'stand' | 'settings';
+
 /** A room of the house and where it is. */
 export interface Room {
+  readonly id: RoomId;
   readonly name: string;
   readonly path: string;
   readonly icon: LucideIcon;
@@ -11,12 +14,12 @@ export interface Room {
 export function rooms(songId: string | undefined): readonly Room[] {
   const song = songId === undefined ? '' : `/songs/${songId}`;
   return [
-    { name: 'Songs', path: '/', icon: LibraryBig },
-    { name: 'Harmonize', path: `${song}/harmonize`, icon: AudioLines },
-    { name: 'Analyze', path: `${song}/analyze`, icon: MountainSnow },
-    { name: 'Chart', path: `${song}/chart`, icon: Rows4 },
-    { name: 'Neck', path: neckPath(songId), icon: Guitar },
-    { name: 'Band', path: `${song}/band`, icon: UsersRound },
+    { id: 'songs', name: 'Songs', path: '/', icon: LibraryBig },
+    { id: 'harmonize', name: 'Harmonize', path: `${song}/harmonize`, icon: AudioLines },
+    { id: 'analyze', name: 'Analyze', path: `${song}/analyze`, icon: MountainSnow },
+    { id: 'chart', name: 'Chart', path: `${song}/chart`, icon: Rows4 },
+    { id: 'neck', name: 'Neck', path: neckPath(songId), icon: Guitar },
+    { id: 'band', name: 'Band', path: `${song}/band`, icon: UsersRound },
   ];
 }
 
@@ -30,11 +33,17 @@ export function isIn({ path }: Pick<Room, 'path'>, pathname: string): boolean {
   return path === '/' ? pathname === '/' : pathname === path || pathname.startsWith(`${path}/`);
 }
 
-/** What the room at a path is called. */
-export function roomAt(pathname: string): string {
-  if (/\/stand$/.test(pathname)) return 'On the stand';
-  if (/\/settings$/.test(pathname)) return 'Settings';
-  return rooms(undefined).find(({ path }) => path !== '/' && new RegExp(`${path}(/|$)`).test(pathname))?.name ?? 'Songs';
+/** Which room a path lies in. */
+export function roomAt(pathname: string): RoomId {
+  if (/\/stand$/.test(pathname)) return 'stand';
+  if (/\/settings$/.test(pathname)) return 'settings';
+  return rooms(undefined).find(({ path }) => path !== '/' && new RegExp(`${path}(/|$)`).test(pathname))?.id ?? 'songs';
+}
+
+/** What a room is called. */
+export function roomName(room: RoomId): string {
+  if (room === 'stand') return 'On the stand';
+  return rooms(undefined).find(({ id }) => id === room)?.name ?? 'Settings';
 }
 
 /** The rooms where one chord is looked at, with the why and the neck beside it. */

@@ -10,7 +10,7 @@ export function useTheme(): { readonly theme: Theme; readonly turn: () => void }
   return { theme, turn: () => setDevice({ theme: theme === 'paper' ? 'night' : 'paper' }) };
 }
 
-/** Puts a theme on the whole page as long as this is shown. */
+/** Puts a theme on the whole page; what is shown after it puts its own. */
 export function useThemeOnPage(theme: Theme): void {
   useEffect(() => {
     document.documentElement.dataset.theme = theme;

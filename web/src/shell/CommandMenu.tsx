@@ -134,7 +134,7 @@ function SongItems({ songs, choose }: { readonly songs: readonly SongSummary[]; 
 
 function WordItems({ choose }: { readonly choose: Choose }) {
   return (
-    <Command.Group heading="Words" className={GROUP}>
+    <Command.Group heading="Glossary" className={GROUP}>
       {GLOSSARY.map(({ term, also }) => (
         <Item key={term} id={`word ${term}`} names={[term, ...also]} onChoose={choose(() => openSheet({ kind: 'glossary', wanted: term }))}>
           What is: {term}

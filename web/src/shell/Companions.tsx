@@ -40,7 +40,7 @@ export function Companions({ shown, head, children }: CompanionsProps) {
       {beside && (
         <NeckLine risen={folds.neck} side={folds.side} chord={selection?.chord ?? null} onFolds={(next) => setFolds(room, next)} />
       )}
-      {shown && isPhone && <HandSheet hidesItself={room === 'Chart'} />}
+      {shown && isPhone && <HandSheet hidesItself={room === 'chart'} />}
     </>
   );
 }

@@ -17,7 +17,7 @@ export function GlossarySheet({ open, onOpenChange, wanted, tonic, naming }: Glo
   const [text, setText] = useState(wanted);
   const found = findTerms(GLOSSARY, text);
   return (
-    <Sheet title="Words of the trade" open={open} onOpenChange={onOpenChange}>
+    <Sheet title="Glossary" open={open} onOpenChange={onOpenChange}>
       <input
         type="search"
         aria-label="Find a word"

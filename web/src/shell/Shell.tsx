@@ -7,7 +7,7 @@ import { FOURTH, stepKey } from '../session/key-view.ts';
 import { useLens } from '../session/lens.ts';
 import { keyNow, lensSearchNow, setKey } from '../session/lens-store.ts';
 import { useOpened } from '../session/opened.ts';
-import { hasCompanions, neckPath, roomAt, rooms } from '../session/rooms.ts';
+import { hasCompanions, neckPath, roomAt, roomName, rooms } from '../session/rooms.ts';
 import { openSheet } from '../session/sheet-store.ts';
 import { usePhone } from '../session/use-media.ts';
 import { useShortcuts } from '../session/use-shortcuts.ts';
@@ -111,7 +111,7 @@ function useNames(songId: string | undefined, pathname: string): { readonly titl
   const band = useBand().data?.name ?? '';
   const song = useSong(songId).data;
   const title = songId === undefined ? 'Aurora Ridge' : song === undefined ? ' ' : song.title || 'Song without a title';
-  const room = roomAt(pathname);
+  const room = roomName(roomAt(pathname));
   useEffect(() => {
     document.title = songId === undefined ? `${room} · Aurora Ridge` : `${title.trim() === '' ? 'Song' : title} · ${room}`;
   }, [songId, title, room]);

@@ -7,7 +7,7 @@ const PLACES = ['Everywhere', 'Harmonize', 'Analyze', 'Chart', 'Band', 'Neck'] a
 /** Every key and what it does. */
 export function ShortcutSheet({ open, onOpenChange }: { readonly open: boolean; readonly onOpenChange: (open: boolean) => void }) {
   return (
-    <Sheet title="Keys" open={open} onOpenChange={onOpenChange}>
+    <Sheet title="Shortcuts" open={open} onOpenChange={onOpenChange}>
       <div className="grid gap-8 md:grid-cols-2">
         {PLACES.map((place) => (
           <section key={place}>

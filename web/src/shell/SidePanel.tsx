@@ -2,6 +2,7 @@ import { X } from 'lucide-react';
 import { Tabs } from 'radix-ui';
 import { Suspense } from 'react';
 import { type Side, setFolds } from '../session/device-store.ts';
+import type { RoomId } from '../session/rooms.ts';
 import { Hint } from '../ui/Hint.tsx';
 import { SlotPlace } from '../ui/Slot.tsx';
 import { WhyOfSelection } from './WhyOfSelection.tsx';
@@ -10,8 +11,8 @@ const TAB =
   'min-h-11 border-b-[3px] border-transparent px-3 text-base font-semibold text-quiet data-[state=active]:border-accent data-[state=active]:text-ink';
 
 /** What stands beside a room: the why of the chosen chord or, with a chart, its text. */
-export function SidePanel({ room, side }: { readonly room: string; readonly side: Side }) {
-  const hasText = room === 'Chart';
+export function SidePanel({ room, side }: { readonly room: RoomId; readonly side: Side }) {
+  const hasText = room === 'chart';
   const shown = hasText ? side : 'why';
   return (
     <aside

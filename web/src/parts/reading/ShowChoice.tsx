@@ -3,9 +3,9 @@ import { Select } from '../../ui/Select.tsx';
 
 /** What a chart shows of each chord, in words. */
 export const SHOWS: readonly (readonly [ChordShow, string])[] = [
-  ['both', 'both'],
-  ['numbers', 'numbers'],
-  ['letters', 'letters'],
+  ['both', 'Numbers + letters'],
+  ['numbers', 'Numbers'],
+  ['letters', 'Letters'],
   ['roman', 'Roman'],
 ];
 

@@ -6,7 +6,7 @@ test('says what the head says, and how long it is', () => {
   const head = 'key: Em\nnumbering: relative\ntime: 6/8\ntempo: 60\nfeel: slow\nby: Ann\n\n[A] x2\n6-';
   expect(sheetFacts(readChart(head))).toEqual([
     '6/8',
-    'tempo 60',
+    '60 bpm',
     'slow',
     '2 bars played',
     '0:04',

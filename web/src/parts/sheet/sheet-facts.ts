@@ -6,7 +6,7 @@ export function sheetFacts(reading: ChartReading): readonly string[] {
   const seconds = secondsOf(timelineOf(reading));
   return [
     `${head.meter.beats}/${head.meter.unit}`,
-    head.tempo === null ? '' : `tempo ${head.tempo}`,
+    head.tempo === null ? '' : `${head.tempo} bpm`,
     head.feel,
     performance.count === 1 ? '1 bar played' : `${performance.count} bars played`,
     seconds === null || seconds === 0 ? '' : printLength(seconds),

@@ -41,7 +41,7 @@ export function Conflict({ draft }: { readonly draft: ChartDraft }) {
         ))}
       </ul>
       <Button look="strong" className="mt-2" disabled={open.length > 0} onClick={keep}>
-        {open.length === 0 ? 'Keep what I chose' : `Choose ${open.map(nameOf).join(', ')}`}
+        {open.length === 0 ? 'Save my choice' : `Choose ${open.map(nameOf).join(', ')}`}
       </Button>
     </section>
   );
@@ -56,7 +56,7 @@ function Text({ label, text }: { readonly label: string; readonly text: string |
     <figure className="min-w-0">
       <figcaption className="text-fine font-semibold text-quiet">{label}</figcaption>
       <pre className="overflow-auto rounded border border-hairline bg-sheet p-2 font-text text-fine whitespace-pre-wrap">
-        {text ?? 'taken out'}
+        {text ?? 'deleted'}
       </pre>
     </figure>
   );

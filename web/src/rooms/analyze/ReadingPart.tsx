@@ -58,7 +58,7 @@ function YourWord({ chord, analysis, index, source, onWrite }: AnalyzePartProps 
   useEffect(() => setNote(chord.override?.note ?? ''), [chord.override?.note]);
   return (
     <form
-      aria-label="Your own reading"
+      aria-label="How you hear it"
       className="flex flex-wrap items-end gap-2"
       onSubmit={(event) => {
         event.preventDefault();
@@ -94,9 +94,7 @@ function YourWord({ chord, analysis, index, source, onWrite }: AnalyzePartProps 
         <Button type="submit" look="strong">
           Save with the song
         </Button>
-        {chord.override !== null && (
-          <Button onClick={() => onWrite(sayReading(source, analysis.progression, index, null))}>Take it back</Button>
-        )}
+        {chord.override !== null && <Button onClick={() => onWrite(sayReading(source, analysis.progression, index, null))}>Remove</Button>}
       </div>
     </form>
   );

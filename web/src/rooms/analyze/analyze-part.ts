@@ -21,7 +21,7 @@ export interface AnalyzePartProps {
 
 /** The parts of the room, by the digit that opens each. */
 export const ANALYZE_PARTS = [
-  ['reading', 'Reading'],
+  ['reading', 'Function'],
   ['scales', 'Scales'],
   ['what-if', 'What if'],
   ['patterns', 'Patterns'],

@@ -39,7 +39,7 @@ export function EntryDetails({ tonight, at, onGone }: EntryDetailsProps) {
     <aside aria-label={`${one.name} tonight`} className="flex flex-col gap-3 rounded-2xl border border-hairline p-4">
       <div className="flex items-center gap-2">
         <h2 className="min-w-0 flex-1 truncate font-numeral text-lead font-bold">{one.name}</h2>
-        <Button look="bare" aria-label={`Take ${one.name} out of the set`} onClick={remove}>
+        <Button look="bare" aria-label={`Remove ${one.name} from the set`} onClick={remove}>
           <Trash2 size={18} />
         </Button>
       </div>

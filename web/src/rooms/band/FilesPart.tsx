@@ -22,13 +22,13 @@ export function FilesPart() {
     <div className="grid items-start gap-x-10 gap-y-8 lg:grid-cols-2">
       <section aria-labelledby="files-in">
         <h2 id="files-in" className="mb-3 font-numeral text-lead font-bold">
-          Bring in
+          Import
         </h2>
         <ImportFiles />
       </section>
       <section aria-labelledby="files-out" className="flex flex-col gap-5">
         <h2 id="files-out" className="font-numeral text-lead font-bold">
-          Take out
+          Export
         </h2>
         <ExportAll />
         <div className="flex flex-wrap gap-2">
@@ -52,7 +52,7 @@ export function FilesPart() {
             Everything the band has, every version of every song included, in one open file. Bring it in here again, or on another machine.
           </p>
           <a href={`${at}/backup.json`} download className={buttonLook('plain')}>
-            <Save size={17} aria-hidden="true" /> Back the band up
+            <Save size={17} aria-hidden="true" /> Back up the band
           </a>
         </div>
       </section>

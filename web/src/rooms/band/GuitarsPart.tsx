@@ -58,7 +58,7 @@ export function GuitarsPart() {
           onChange={(id) => setIds([ids[0], id])}
         />
         <p className="min-h-11 content-center text-base text-quiet">
-          A boxed chord is held closed. It sounds in <b className="music-glyph text-ink">{nameKey(key, lens.naming)}</b>
+          A boxed chord is barre or closed. It sounds in <b className="music-glyph text-ink">{nameKey(key, lens.naming)}</b>
         </p>
       </div>
       <Pairs source={song.source} tonic={key.tonic} first={first} second={second} onTake={at < 0 ? null : take} />
@@ -106,7 +106,7 @@ function Pairs({ source, tonic, first, second, onTake }: PairsProps) {
           <Side member={first} option={pair.first} />
           <Side member={second} option={pair.second} />
           <span className="flex flex-col items-end gap-1 max-md:items-start">
-            {onTake !== null && <Button onClick={() => onTake(pair)}>Take it tonight</Button>}
+            {onTake !== null && <Button onClick={() => onTake(pair)}>Use tonight</Button>}
           </span>
           <p className="col-span-full text-fine text-quiet">
             <Glyphs text={pairWords(pair, naming)} />

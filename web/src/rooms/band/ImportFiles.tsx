@@ -76,7 +76,7 @@ function DropFile({ onFile }: { readonly onFile: (file: File | undefined) => voi
         ref={input}
         type="file"
         accept={ENDINGS}
-        aria-label="File to bring in"
+        aria-label="File to import"
         className="sr-only"
         tabIndex={-1}
         onChange={(event) => {
@@ -151,13 +151,13 @@ function Preview({ preview, name, onTake, onLeave }: PreviewProps) {
         versions, {preview.members} players, {preview.sets} sets.
       </p>
       <p className="text-base text-quiet">
-        It goes in place of everything that is here now. Back the band up first if you may want that again.
+        It goes in place of everything that is here now. Back up the band first if you may want that again.
       </p>
       <Answer onLeave={onLeave}>
         <AskOnce
           title={`Put ${preview.band} back as it was?`}
-          yes="Put it back"
-          no="Leave things as they are"
+          yes="Restore"
+          no="Cancel"
           onYes={() => onTake()}
           trigger={<Button look="strong">Restore</Button>}
         >
@@ -247,7 +247,7 @@ function SongsPreview({ preview: { songs, format }, onTake, onLeave }: SongsPrev
       {songs.length > MOST_SHOWN && <p className="text-base text-quiet">and {songs.length - MOST_SHOWN} more, which are taken too</p>}
       <Answer onLeave={onLeave}>
         <Button look="strong" disabled={count === 0} onClick={take}>
-          {count === 1 ? 'Put it on the shelf' : `Put ${count} songs on the shelf`}
+          {count === 1 ? 'Import it' : `Put ${count} songs on the shelf`}
         </Button>
       </Answer>
     </section>

@@ -1,4 +1,4 @@
-import { type Bridge, type BridgeEnd, bridgeWords, chordMidi, findBridges, type Naming, nameChord } from '@aurora/core';
+import { type Bridge, type BridgeEnd, bridgeWords, chordMidi, findBridges, type Naming, nameChord, smoothnessWord } from '@aurora/core';
 import { CornerDownRight, Play } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { endsOf, withEntry } from '../../document/evening-view.ts';
@@ -153,7 +153,7 @@ function BridgeRow({ bridge, ends: { from, to }, naming, taken, onTake }: Bridge
           </b>
           <span className="font-semibold">{BRIDGE_NAMES[kind]}</span>
           <span className="ml-auto text-fine whitespace-nowrap text-quiet">
-            {beats === 0 ? 'no beats' : `${beats} beats`} · smooth {smoothness}
+            {beats === 0 ? 'no beats' : `${beats} beats`} · <span title={`${smoothness} of 100`}>{smoothnessWord(smoothness)}</span>
           </span>
         </span>
         <span className="mt-0.5 block text-fine text-quiet">

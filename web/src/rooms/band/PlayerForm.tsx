@@ -223,12 +223,12 @@ function Leave({ member: { id, name }, onGone }: { readonly member: Member; read
   };
   return (
     <AskOnce
-      title={`Take ${name} out of the band?`}
-      yes="Take out"
+      title={`Delete ${name}?`}
+      yes="Delete"
       no={`Keep ${name}`}
       onYes={leave}
       trigger={
-        <Button look="bare" aria-label={`Take ${name} out of the band`}>
+        <Button look="bare" aria-label={`Delete ${name}`}>
           <UserMinus size={18} />
         </Button>
       }

@@ -43,7 +43,7 @@ export function SetConflict({ tonight: { desk, state } }: { readonly tonight: To
         ))}
       </ul>
       <Button look="strong" className="mt-2" disabled={open > 0} onClick={keep}>
-        {open === 0 ? 'Keep what I chose' : open === 1 ? 'One more to choose' : `${open} more to choose`}
+        {open === 0 ? 'Save my choice' : open === 1 ? 'One more to choose' : `${open} more to choose`}
       </Button>
     </section>
   );

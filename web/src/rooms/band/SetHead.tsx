@@ -138,13 +138,13 @@ function TakeAway({ setId, name }: { readonly setId: string; readonly name: stri
   const takeAway = () => remove.mutate(setId, { onSuccess: () => open(null), onError: (error) => void sayFault(error.message) });
   return (
     <AskOnce
-      title={`Take “${name}” away?`}
-      yes="Take it away"
-      no="Keep it"
+      title={`Delete “${name}”?`}
+      yes="Delete"
+      no="Cancel"
       onYes={takeAway}
       trigger={
         <Button look="bare" className="self-start">
-          <Trash2 size={18} aria-hidden="true" /> Take the set away
+          <Trash2 size={18} aria-hidden="true" /> Delete the set
         </Button>
       }
     >

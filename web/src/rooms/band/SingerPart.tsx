@@ -1,6 +1,7 @@
 import {
   accidentalsFor,
   CONCERT_READER,
+  easeWord,
   faultWords,
   type Key,
   type Kindness,
@@ -138,7 +139,7 @@ function KeepRange({ song, range }: { readonly song: Song; readonly range: Pitch
     );
   return (
     <Button onClick={keep}>
-      <Save size={17} aria-hidden="true" /> Keep it with the song
+      <Save size={17} aria-hidden="true" /> Save with the song
     </Button>
   );
 }
@@ -269,12 +270,12 @@ function KeyRow({ one, home, singers, lowest, highest, isNow, hasHorns, onChoose
         ))}
         <p className="text-fine text-quiet">
           {sung.length === 1 && sung[0] !== undefined ? <Glyphs text={sungWords(sung[0], key, naming)} /> : FIT_WORDS[fit]}
-          {guitar !== null && ` On the guitars ${guitar} of 100.`}
+          {guitar !== null && <span title={`${guitar} of 100`}>{` On the guitars ${easeWord(guitar)}.`}</span>}
           {hasHorns && ` For the horns ${accidentals === 1 ? '1 accidental' : `${accidentals} accidentals`}.`}
         </p>
       </div>
       <Button aria-pressed={isNow} onClick={onChoose} className="aria-pressed:border-accent aria-pressed:bg-wash">
-        {isNow ? 'Tonight’s key' : 'Take it tonight'}
+        {isNow ? 'Tonight’s key' : 'Use tonight'}
       </Button>
     </li>
   );

@@ -75,13 +75,13 @@ function TonightDesk({ tonight, onNew }: { readonly tonight: Tonight; readonly o
         <Button onClick={addBreak} aria-label="Break">
           <Coffee size={17} aria-hidden="true" /> <span className="max-sm:hidden">Break</span>
         </Button>
-        <Hint text="Take back" keys="Ctrl Z">
-          <Button look="bare" aria-label="Take back" disabled={!state.canUndo} onClick={desk.undo}>
+        <Hint text="Undo" keys="Ctrl Z">
+          <Button look="bare" aria-label="Undo" disabled={!state.canUndo} onClick={desk.undo}>
             <Undo2 size={18} />
           </Button>
         </Hint>
-        <Hint text="Do again" keys="Ctrl Y">
-          <Button look="bare" aria-label="Do again" disabled={!state.canRedo} onClick={desk.redo}>
+        <Hint text="Redo" keys="Ctrl Y">
+          <Button look="bare" aria-label="Redo" disabled={!state.canRedo} onClick={desk.redo}>
             <Redo2 size={18} />
           </Button>
         </Hint>

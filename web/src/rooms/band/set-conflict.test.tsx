@@ -60,7 +60,7 @@ describe('a set that two people changed', () => {
     const desk = await inConflict();
     await user.click(screen.getByRole('radio', { name: 'mine: Ferry night' }));
     await user.click(screen.getByRole('radio', { name: 'theirs: B♭m' }));
-    await user.click(screen.getByRole('button', { name: 'Keep what I chose' }));
+    await user.click(screen.getByRole('button', { name: 'Save my choice' }));
     await act(() => desk.flush());
     expect([desk.get().status.kind, desk.get().body.name, kelp(desk)]).toMatchObject(['saved', 'Ferry night', { key: 'Bbm' }]);
     expect(screen.queryByRole('region', { name: 'Saved elsewhere' })).toBeNull();

@@ -40,10 +40,10 @@ export function BarToolbar({ input, selection, rewriting, reaching, onPaste, onC
       aria-label="The chosen bars"
       className="flex flex-wrap items-center px-1 not-phone:border-l not-phone:border-hairline"
     >
-      <Tool text="Take back" keys="Ctrl Z" disabled={rewriting.undo === null} onPress={input.undo}>
+      <Tool text="Undo" keys="Ctrl Z" disabled={rewriting.undo === null} onPress={input.undo}>
         <Undo2 size={18} />
       </Tool>
-      <Tool text="Do again" keys="Ctrl Y" disabled={rewriting.redo === null} onPress={input.redo}>
+      <Tool text="Redo" keys="Ctrl Y" disabled={rewriting.redo === null} onPress={input.redo}>
         <Redo2 size={18} />
       </Tool>
       {count === 0 ? (
@@ -95,7 +95,7 @@ function ChosenTools({ input, head, reaching, onChanges }: ChosenToolsProps) {
       <Tool text="Duplicate" keys="u" onPress={input.duplicate}>
         <Copy size={17} />
       </Tool>
-      <Tool text="Take out" keys="Delete" onPress={input.delete}>
+      <Tool text="Delete" keys="Delete" onPress={input.delete}>
         <Trash2 size={17} />
       </Tool>
     </>

@@ -43,7 +43,7 @@ export function CapoSheet({ text, sounding, onClose }: CapoSheetProps) {
         <Choice label="What the player holds" value={level} options={BARRE_LEVELS} onChange={setLevel} />
         <p className="text-base text-quiet">
           The kindest fret first, for {player === null ? '' : `${player.name}’s `}
-          {instrument.name}. A boxed chord is held closed.
+          {instrument.name}. A boxed chord is barre or closed.
         </p>
       </div>
       {plan.error !== null && <p className="py-3 text-alarm">The frets could not be worked out: {plan.error.message}</p>}

@@ -46,7 +46,7 @@ interface ChangedBarProps {
   readonly now: readonly WrittenBar[];
 }
 
-const SAID = { same: 'as it is', changed: 'changed', removed: 'taken out since', added: 'new since' } as const;
+const SAID = { same: 'as it is', changed: 'changed', removed: 'deleted since', added: 'new since' } as const;
 
 function ChangedBar({ change, old, now }: ChangedBarProps) {
   const was = 'before' in change ? writtenIn(old[change.before]) : null;

@@ -57,7 +57,7 @@ function Sections({ source, text, onWrite }: Pick<OpenVersionProps, 'text' | 'on
   if (then.reading.sections.length === 0) return null;
   return (
     <section aria-label="Its sections">
-      <h3 className="mb-1 font-semibold">Take over one section</h3>
+      <h3 className="mb-1 font-semibold">Use one section</h3>
       <ul>
         {then.reading.sections.map(({ name, count, at }, index) => {
           const same = now.reading.sections.findIndex((section) => section.name === name);

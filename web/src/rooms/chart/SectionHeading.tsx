@@ -73,7 +73,7 @@ export function SectionHeading({
                   <ArrowDown size={17} aria-hidden="true" /> Move down
                 </Button>
                 <Button look="bare" className="justify-start text-alarm" onClick={leave(() => actions.onDelete(index))}>
-                  <Trash2 size={17} aria-hidden="true" /> Take out
+                  <Trash2 size={17} aria-hidden="true" /> Delete
                 </Button>
               </div>
             </Popover.Content>

@@ -27,7 +27,7 @@ export function useTextEditor(): TextEditor {
   const inText = useCallback(
     (act: (editor: EditorHandle) => void) => {
       // the next key is meant for the text already
-      flushSync(() => (isPhone ? raiseHand('text') : setFolds('Chart', { side: 'text' })));
+      flushSync(() => (isPhone ? raiseHand('text') : setFolds('chart', { side: 'text' })));
       if (editor.current === null) waiting.current = act;
       else act(editor.current);
     },

@@ -33,10 +33,10 @@ export function ProgressionTray({ sounding, written, naming }: { readonly soundi
     <section aria-label="Progression">
       <div className="flex flex-wrap items-center gap-2">
         <TypedBars written={written} onAdd={add} />
-        <Button look="bare" aria-label="Take back" onClick={() => undo()} disabled={pastStates.length === 0}>
+        <Button look="bare" aria-label="Undo" onClick={() => undo()} disabled={pastStates.length === 0}>
           <Undo2 size={18} />
         </Button>
-        <Button look="bare" aria-label="Do again" onClick={() => redo()} disabled={futureStates.length === 0}>
+        <Button look="bare" aria-label="Redo" onClick={() => redo()} disabled={futureStates.length === 0}>
           <Redo2 size={18} />
         </Button>
         <Button onClick={() => (playing ? stop() : void play('progression', stepsOf(bars, sounding), TEMPO))} disabled={bars.length === 0}>
@@ -59,7 +59,7 @@ export function ProgressionTray({ sounding, written, naming }: { readonly soundi
               <Bar text={bar} written={written} naming={naming} />
               <button
                 type="button"
-                aria-label={`Take out bar ${index + 1}, ${bar}`}
+                aria-label={`Delete bar ${index + 1}, ${bar}`}
                 onClick={() => remove(index)}
                 className="absolute top-0 right-0 grid size-8 place-items-center rounded text-quiet hover:text-alarm"
               >

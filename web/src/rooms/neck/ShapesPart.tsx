@@ -26,6 +26,7 @@ import { fileName, saveFile } from '../../parts/paper/save-file.ts';
 import { sheetDiagram } from '../../parts/paper/sheet-diagram.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Chip } from '../../ui/Chip.tsx';
+import { Hint } from '../../ui/Hint.tsx';
 import { Select } from '../../ui/Select.tsx';
 import { Tick } from '../../ui/Tick.tsx';
 import { DiagramCard } from './DiagramCard.tsx';
@@ -130,9 +131,11 @@ function ShapeFacts({ shape, fingering, title, labels, instrument, naming, onShe
       {instrument.capo > 0 && <span>from the capo, {printFrets(shape.frets)} from the nut</span>}
       <span>{shape.families.map((family) => FAMILY_NAMES[family]).join(', ')}</span>
       <span>{inversionWord(shape.inversion)}</span>
-      <span>
-        {difficultyWord(shape.difficulty)} <span className="text-quiet">({shape.difficulty})</span>
-      </span>
+      <Hint text={`Difficulty ${shape.difficulty} of 10`}>
+        <button type="button" className="underline decoration-dotted underline-offset-4">
+          {difficultyWord(shape.difficulty)}
+        </button>
+      </Hint>
       {shape.omitted.length > 0 && <span>without {shape.omitted.map(withGlyphs).join(' and ')}</span>}
       <span className="ml-auto flex gap-1">
         <Button look="bare" onClick={() => hearShape(shape)}>
@@ -229,7 +232,7 @@ function Filters({ walk }: Pick<RoomPartProps, 'walk'>) {
       {(['root', 'fifth'] as const).map((tone) => (
         <Tick
           key={tone}
-          label={tone === 'root' ? 'the bass has the root' : 'the fifth may go'}
+          label={tone === 'root' ? 'rootless' : '5th optional'}
           on={without.includes(tone)}
           onTick={(on) => useNeck.setState({ without: on ? [...without, tone] : without.filter((other) => other !== tone) })}
         />

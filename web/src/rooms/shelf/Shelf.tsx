@@ -75,7 +75,7 @@ function Find({ wish, fault, onAsk }: AskProps & { readonly fault: string | null
       </div>
       <NewSong />
       <Link to="/band/files" className={buttonLook('plain')}>
-        <FileUp size={17} aria-hidden="true" /> Bring in
+        <FileUp size={17} aria-hidden="true" /> Import
       </Link>
     </div>
   );
@@ -102,7 +102,7 @@ function Narrow({ wish, onAsk }: AskProps) {
         className="ml-auto text-quiet aria-pressed:bg-wash aria-pressed:text-ink"
         onClick={() => onAsk({ archived: !wish.archived })}
       >
-        <Archive size={17} aria-hidden="true" /> Put away
+        <Archive size={17} aria-hidden="true" /> Archive
       </Button>
     </div>
   );
@@ -136,7 +136,7 @@ function Songs({ shelf, wish }: SongsProps) {
         </Notice>
       )}
       {songs?.length === 0 && !isWhole && (
-        <p className="px-3 py-6 text-quiet">{wish.archived ? 'No song is put away.' : 'No song here is like that.'}</p>
+        <p className="px-3 py-6 text-quiet">{wish.archived ? 'No song is archived.' : 'No song here is like that.'}</p>
       )}
       {shelf.hasNextPage && (
         <Button className="mt-4" disabled={shelf.isFetchingNextPage} onClick={() => void shelf.fetchNextPage()}>

@@ -27,7 +27,7 @@ export function SongMenu({ trigger, song, onTag }: SongMenuProps) {
       </MenuItem>
       <MenuItem onPress={() => change.mutate({ id: song.id, change: { archived: !song.archived } }, { onError })}>
         {song.archived ? <ArchiveRestore size={17} aria-hidden="true" /> : <Archive size={17} aria-hidden="true" />}
-        {song.archived ? 'Bring it back' : 'Put away'}
+        {song.archived ? 'Restore' : 'Archive'}
       </MenuItem>
     </OpenedMenu>
   );

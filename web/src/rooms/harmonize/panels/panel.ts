@@ -18,12 +18,12 @@ export interface PanelProps {
 export const PANELS = [
   ['progression', 'Progression'],
   ['why', 'Why'],
-  ['moves', 'Moves'],
+  ['moves', 'Voice leading'],
   ['compare', 'Compare'],
   ['keys', 'All keys'],
   ['modes', 'Modes'],
-  ['homes', 'Homes'],
-  ['string', 'String'],
+  ['homes', 'Found in keys'],
+  ['string', 'One string'],
   ['climb', 'Build up'],
 ] as const;
 

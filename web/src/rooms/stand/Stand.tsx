@@ -1,0 +1,128 @@
+import { isFolded, type Key, nameKey, playedLines, songProfile, writtenKey, writtenLines } from '@aurora/core';
+import { type ReactNode, useMemo } from 'react';
+import { useNavigate } from 'react-router';
+import { AT_HOME } from '../../document/heard.ts';
+import { useAnalysis } from '../../parts/analysis/use-analysis.ts';
+import { RidgeStrip } from '../../parts/ridge/RidgeStrip.tsx';
+import { useChartSheet } from '../../parts/sheet/use-chart-sheet.ts';
+import { stepKey } from '../../session/key-view.ts';
+import { useLens } from '../../session/lens.ts';
+import { keyInForce, lensSearchNow, setKey } from '../../session/lens-store.ts';
+import { useShortcuts } from '../../session/use-shortcuts.ts';
+import { useThemeOnPage } from '../../session/use-theme.ts';
+import { KeyFlash } from './KeyFlash.tsx';
+import { LineByLine } from './LineByLine.tsx';
+import { StandFoot } from './StandFoot.tsx';
+import { StandPages } from './StandPages.tsx';
+import { useStandLook } from './stand-look.ts';
+import { sectionAt } from './stand-walk.ts';
+import { useFading } from './use-fading.ts';
+import { type StandPress, useStandKeys } from './use-stand-keys.ts';
+import { useStandPaper } from './use-stand-paper.tsx';
+import { useStandWalk } from './use-stand-walk.ts';
+
+/** More lines than this are not laid out. */
+const MOST_LINES = 400;
+
+interface StandProps {
+  readonly songId: string;
+  readonly text: string;
+  /** Where one gets to off the stand. */
+  readonly back: string;
+  /** What is said about the song tonight. */
+  readonly tonight?: readonly string[];
+  /** Turning past the last page or before the first. */
+  readonly onPast?: (way: 1 | -1) => void;
+  /** Changes tonight's key; null where the song is in no set, and only what is read here changes. */
+  readonly onKeyTonight: ((key: Key) => void) | null;
+  /** What else stands at the foot. */
+  readonly children?: ReactNode;
+}
+
+/** A chart on a stand: whole lines on pages, dark, as large as they fit, nothing else. A foot pedal turns it. */
+export function Stand({ songId, text, back, tonight = [], onPast, onKeyTonight, children }: StandProps) {
+  useThemeOnPage('night');
+  const { sheet, reading } = useChartSheet(songId, text, { onStand: true });
+  const look = useStandLook();
+  const folded = isFolded(reading);
+  const lines = useMemo(
+    () => (look.form === 'played' && folded ? playedLines(sheet, reading, MOST_LINES) : writtenLines(sheet)),
+    [sheet, reading, look.form, folded],
+  );
+  const paper = useStandPaper(lines);
+  const walk = useStandWalk({ lines, pages: paper.pages, open: look.turn === 'lines' ? 0 : paper.open, onPast });
+  const away = { pathname: back, search: lensSearchNow() };
+  const keys = useStandKeySteps(reading.head.key, onKeyTonight);
+  const press = useStandKeys(walk, lines);
+  useLeave(away, press, keys);
+  const pages = paper.pages.length;
+  const where = [sectionAt(lines, walk.line), look.turn === 'pages' && pages > 1 ? `page ${walk.page + 1} of ${pages}` : '', ...tonight];
+  return (
+    <div className="flex h-full flex-col overflow-hidden bg-ground text-ink">
+      <main ref={paper.box} className="relative min-h-0 flex-1 touch-manipulation overflow-hidden" {...press.touch}>
+        {paper.measuring}
+        {look.turn === 'pages' ? (
+          <StandPages lines={lines} paper={paper} page={walk.page} />
+        ) : (
+          <LineByLine lines={lines} size={paper.size} width={paper.width} at={walk.line} />
+        )}
+      </main>
+      <StandRidge
+        text={text}
+        bar={lines[walk.line]?.bars[0]?.index ?? null}
+        onGo={(bar) => walk.go(lines.findIndex(({ bars }) => bars.some(({ index }) => index === bar)))}
+      />
+      <StandFoot
+        title={reading.head.title}
+        where={where.filter((words) => words !== '').join(' · ')}
+        keyName={keys.name}
+        sounds={keys.sounds}
+        handled={useFading()}
+        isFolded={folded}
+        away={away}
+        onStep={keys.step}
+      >
+        {children}
+      </StandFoot>
+      <KeyFlash name={keys.name} under={keys.sounds} said={onKeyTonight === null ? '' : 'tonight’s key'} />
+    </div>
+  );
+}
+
+/** The key as the reader reads it, and how it is changed: for tonight where the song is in the set, else for this stand. */
+function useStandKeySteps(home: Key, onKeyTonight: ((key: Key) => void) | null) {
+  const lens = useLens();
+  const key = keyInForce({ key: lens.key, homeKey: lens.homeKey ?? home });
+  const reads = writtenKey(lens.reader.reader, key);
+  const { capo } = lens.reader.reader;
+  return {
+    name: nameKey(reads, lens.naming),
+    sounds: reads.tonic === key.tonic ? '' : `${capo > 0 ? `capo ${capo}, ` : ''}sounds ${nameKey(key, lens.naming)}`,
+    step: (semitones: 1 | -1) => (onKeyTonight ?? setKey)(stepKey(key, semitones)),
+  };
+}
+
+function useLeave(
+  away: { readonly pathname: string; readonly search: string },
+  press: StandPress,
+  keys: ReturnType<typeof useStandKeySteps>,
+): void {
+  const navigate = useNavigate();
+  useShortcuts({ ...press.keys, '[': () => keys.step(-1), ']': () => keys.step(1), Escape: () => void navigate(away) });
+}
+
+/** The song's profile at the edge, with the chord of the line one is at. */
+function StandRidge({ text, bar, onGo }: { readonly text: string; readonly bar: number | null; readonly onGo: (bar: number) => void }) {
+  const { analysis } = useAnalysis(text, AT_HOME);
+  const profile = useMemo(() => songProfile(analysis), [analysis]);
+  const at = profile.spans.find((span) => span.bar === bar)?.index ?? null;
+  return (
+    <RidgeStrip
+      profile={profile}
+      at={at}
+      label="The song’s ridge, with the line you are at"
+      onGo={(index) => onGo(profile.spans[index]?.bar ?? 0)}
+      className="block h-4 w-full shrink-0"
+    />
+  );
+}

@@ -1,0 +1,54 @@
+import { type Key, printKey, tonightWords } from '@aurora/core';
+import { useEffect } from 'react';
+import { withEntry } from '../../document/evening-view.ts';
+import type { Tonight } from '../../document/use-evening.ts';
+import { setKey } from '../../session/lens-store.ts';
+import { type Opened, open } from '../../session/opened.ts';
+
+type Entry = Tonight['evening']['entries'][number];
+
+/** A song as it is played tonight. */
+export interface TonightsSong {
+  readonly entry: Entry;
+  readonly home: Key;
+  readonly key: Key;
+  readonly capos: Opened['capos'];
+  /** What is said of it tonight. */
+  readonly words: readonly string[];
+  /** Gives it another key tonight; the song's own stays. */
+  readonly setKey: (key: Key) => void;
+}
+
+/** The first song of tonight's set that is the one meant; null where none is. */
+export function tonightsSong(tonight: Tonight | null, isIt: (entry: Entry) => boolean): TonightsSong | null {
+  const entry = tonight?.evening.entries.find(isIt);
+  const song = entry?.song;
+  if (tonight === null || entry === undefined || song === null || song === undefined) return null;
+  const home = song.reading.head.key;
+  return {
+    entry,
+    home,
+    key: song.key,
+    capos: entry.entry.kind === 'song' ? entry.entry.capos : NO_CAPOS,
+    words: tonightWords(entry),
+    setKey: ({ tonic }) => {
+      setKey(null);
+      const key = tonic === home.tonic ? null : printKey({ ...home, tonic });
+      tonight.desk.change((body) => withEntry(body, entry.id, (stored) => (stored.kind === 'break' ? stored : { ...stored, key })));
+    },
+  };
+}
+
+const NO_CAPOS: Opened['capos'] = {};
+
+/** What is open on the stand is tonight's song in tonight's key. */
+export function useOpensTonight(song: TonightsSong | null): void {
+  const { home, key, capos } = song ?? { home: null, key: null, capos: NO_CAPOS };
+  const name = song === null ? '' : `${printKey(song.home)} ${printKey(song.key)} ${JSON.stringify(capos)}`;
+  // biome-ignore lint/correctness/useExhaustiveDependencies: `name` stands for the values, which are new objects whenever the set is drawn
+  useEffect(() => {
+    if (home === null || key === null) return;
+    const opened = { home, resting: { ...home, tonic: key.tonic }, capos, rehome: null, isEmpty: false };
+    return open({ get: () => opened, subscribe: () => () => undefined });
+  }, [name]);
+}
