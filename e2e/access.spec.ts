@@ -1,7 +1,6 @@
-import { DEFAULT_PREFERENCES } from '../wire/src/index.ts';
 import { expect, expectAccessible, openSong, test } from './pages.ts';
 
-const PANELS = ['Why', 'Moves', 'Compare', 'All keys', 'Modes', 'Found in keys', 'String', 'Build up'];
+const PANELS = ['Why', 'Voice leading', 'Compare', 'All keys', 'Modes', 'Found in keys', 'One string', 'Build up'];
 const NECK_PARTS = ['Shapes', 'Key', 'Path', 'Runs', 'Name it', 'Instrument'];
 const SIZES = [
   { width: 1280, height: 800 },
@@ -21,13 +20,7 @@ function themeOfPanels(width: number): 'paper' | 'night' {
 for (const viewport of SIZES) {
   for (const theme of ['paper', 'night'] as const) {
     test.describe(`${viewport.width} wide, ${theme}`, () => {
-      test.use({ viewport });
-      test.beforeEach(async ({ page }) => {
-        // the theme of this page alone: the band's own setting is shared with the other tests
-        await page.route('**/preferences', async (route) => {
-          await route.fulfill({ json: { ...DEFAULT_PREFERENCES, theme } });
-        });
-      });
+      test.use({ viewport, device: { theme, folds: { chart: { side: 'text', neck: true } } } });
 
       test('every screen is accessible, and none is wider than its window', async ({ page }) => {
         test.setTimeout(420_000);
@@ -40,7 +33,7 @@ for (const viewport of SIZES) {
           // panels look alike in both themes and sizes: each is checked in one pairing of each
           ...(themeOfPanels(viewport.width) === theme ? PANELS : []).map((name) => async () => {
             await page.goto('/harmonize?key=Bb');
-            await page.getByRole('tab', { name }).click();
+            await page.getByRole('tablist', { name: 'What to look at' }).getByRole('tab', { name }).click();
           }),
           ...neckPartsOf(viewport.width, theme).map((name) => async () => {
             await page.goto('/neck?key=Eb&reader=capo-1');
@@ -60,7 +53,7 @@ for (const viewport of SIZES) {
           async () => {
             await page.goto('/analyze');
             await page.getByRole('textbox', { name: 'Chords' }).fill('C A7 Dm7 Fm6 G7sus4 G7 | C C#dim7 Dm7 G7');
-            await page.getByRole('tab', { name: theme === 'paper' ? 'Reading' : 'Patterns' }).click();
+            await page.getByRole('tab', { name: theme === 'paper' ? 'Function' : 'Patterns' }).click();
           },
           async () => void (await page.goto('/chart')),
           async () => void (await page.goto('/nowhere')),
@@ -81,8 +74,7 @@ test('dialogs and menus are accessible and give the keyboard back', async ({ pag
   await page.goto('/harmonize');
   await expect(page.getByRole('tab', { name: 'Progression' })).toBeVisible();
   for (const [key, name] of [
-    ['?', 'Keys'],
-    ['m', 'Notation'],
+    ['?', 'Shortcuts'],
     ['g', 'Glossary'],
   ] as const) {
     await page.keyboard.press(key);

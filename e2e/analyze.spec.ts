@@ -69,7 +69,7 @@ test('two thousand chords are read in the worker while the page answers', async 
 test('scales over the neck: the chosen one is shown, a melody note rules others out', async ({ page }) => {
   await typeChords(page, 'Dm7 G7 Cmaj7');
   await chord(page, 1).click();
-  await page.keyboard.press('2');
+  await page.keyboard.press('Alt+2');
   const scales = page.getByRole('list', { name: 'Scales' });
   await expect(scales.getByRole('button').first()).toContainText('G mixolydian');
   await page.getByLabel('Melody note over this chord').fill('Eb');
@@ -83,7 +83,7 @@ test('scales over the neck: the chosen one is shown, a melody note rules others 
 test('what if: a suggestion is heard, put in, and taken back', async ({ page }) => {
   await typeChords(page, 'C Dm G7 C');
   await chord(page, 1).click();
-  await page.keyboard.press('3');
+  await page.keyboard.press('Alt+3');
   await page.getByRole('button', { name: 'Hear A7 Dm in its place' }).click();
   await page.getByRole('button', { name: 'Put A7 Dm in its place' }).click();
   await expect(grid(page).locator('[data-index]')).toHaveCount(5);
@@ -99,7 +99,7 @@ test('the player’s word is kept with the song, shown as theirs, and flagged wh
   await writeChart(page, 'title: Weir Lamp\nkey: C\n\n1 4 b77 1');
   await page.getByRole('link', { name: 'Analyze' }).click();
   await chord(page, 2).click();
-  await page.keyboard.press('1');
+  await page.keyboard.press('Alt+1');
   await page.getByLabel('You hear it as').selectOption('borrowed');
   await page.getByLabel('Your note').fill('Ines sings the minor 6 here');
   await page.getByRole('button', { name: 'Save with the song' }).click();
@@ -112,7 +112,7 @@ test('the player’s word is kept with the song, shown as theirs, and flagged wh
   await writeChart(page, 'title: Weir Lamp\nkey: C\nreading 3-1: 4 [b77] 1 = borrowed -- Ines sings the minor 6 here\n\n1 4 5 1');
   await page.getByRole('link', { name: 'Analyze' }).click();
   await expect(chord(page, 2)).toHaveAttribute('aria-label', /^5, G/);
-  await page.keyboard.press('1');
+  await page.keyboard.press('Alt+1');
   await expect(page.getByRole('region', { name: 'What you said' })).toContainText('an edit has taken it away. Your word is kept.');
 });
 

@@ -56,7 +56,7 @@ test('every depth and fourths, by one key; one degree deeper by another', async 
 test('how it moves, and what two scales share', async ({ page }) => {
   await open(page, 'C', 0, '3');
   await expect(panel(page)).toContainText('3 and 7 down a half step: that is Dm7');
-  await page.keyboard.press('4');
+  await page.keyboard.press('Alt+4');
   await panel(page).getByLabel('The other scale').selectOption('melodic minor');
   await expect(panel(page)).toContainText('One note changed: E becomes E♭.');
   await panel(page).getByLabel('Or any other key').fill('H minor');
@@ -81,7 +81,7 @@ test('modes, homes, one string, building up', async ({ page }) => {
   await expect(panel(page).getByRole('row', { name: /B♭ dorian/ })).toContainText('minor with 6');
   await panel(page).getByRole('button', { name: 'Drone on B♭' }).click();
   await expect(panel(page).getByRole('button', { name: 'Drone on B♭' })).toHaveAttribute('aria-pressed', 'true');
-  await page.keyboard.press('7');
+  await page.keyboard.press('Alt+7');
   await expect(panel(page)).toContainText('B♭m7');
   await panel(page).getByLabel('Notes to name, lowest first').fill('A C Eb Gb');
   await expect(panel(page).getByRole('listitem').first()).toContainText('Adim7');
@@ -89,7 +89,7 @@ test('modes, homes, one string, building up', async ({ page }) => {
   await panel(page).getByLabel('Notes to name, lowest first').fill('C Db D Eb E F');
   await expect(panel(page)).toContainText('No common chord fits');
   await page.keyboard.press('Tab');
-  await page.getByRole('tab', { name: 'String' }).click();
+  await page.getByRole('tab', { name: 'One string' }).click();
   await panel(page).getByRole('radio', { name: 'String 6' }).click();
   await expect(panel(page).getByRole('img', { name: /On string 6: A♭ at fret 4/ })).toBeVisible();
   await page.getByRole('tab', { name: 'Build up' }).click();

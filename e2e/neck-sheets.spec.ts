@@ -1,6 +1,5 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
-import { DEFAULT_PREFERENCES } from '../wire/src/index.ts';
 import { expect, expectAccessible, openSong, test } from './pages.ts';
 
 const neck = (page: Page) => page.getByRole('region', { name: 'Neck', exact: true });
@@ -29,7 +28,7 @@ test('shapes without the root or the fifth when asked, and a sheet of them that 
 test('a study sheet without a server: no PDF and why, but SVG; on Letter as on A4', async ({ page }) => {
   await page.goto('/neck?key=E');
   await expect(shape(page)).toBeVisible();
-  await page.keyboard.press('4');
+  await page.keyboard.press('Alt+4');
   await page.getByRole('button', { name: 'Study sheet' }).click();
   await page.route('**/sheets/pdf', (route) => route.abort());
   await studySheet(page).getByRole('button', { name: 'PDF' }).click();
@@ -46,10 +45,10 @@ test('a study sheet without a server: no PDF and why, but SVG; on Letter as on A
 });
 
 test('a sheet printed at night is black on white', async ({ page }) => {
-  await page.route('**/preferences', (route) => route.fulfill({ json: { ...DEFAULT_PREFERENCES, theme: 'night' } }));
   await page.goto('/neck?key=A');
   await expect(shape(page)).toBeVisible();
-  await page.keyboard.press('2');
+  await page.keyboard.press('d');
+  await page.keyboard.press('Alt+2');
   await page.getByRole('button', { name: 'Study sheet' }).click();
   await expect(studySheet(page).getByText('Fetching the staff…')).toBeHidden();
   await page.emulateMedia({ media: 'print' });
@@ -63,7 +62,7 @@ test('a long song through every shape there is: it can be stopped and looked for
   await openSong(page, 'Harbor Wall');
   await page.getByRole('link', { name: 'Open the neck' }).click();
   await expect(shape(page)).toBeVisible();
-  await page.keyboard.press('3');
+  await page.keyboard.press('Alt+3');
   const path = page.getByRole('list', { name: 'The path' });
   await expect(path.getByRole('listitem').first()).toBeVisible();
   await page.getByLabel('Chords for the path').fill('1maj7 47 b7maj13 3-11 6-9 2-11 513 57 '.repeat(20));
@@ -85,7 +84,7 @@ test('a long song through every shape there is: it can be stopped and looked for
 test('for the left hand the nut is at the right, and arrows go the way one sees', async ({ page }) => {
   await page.goto('/neck?key=C');
   await expect(shape(page)).toBeVisible();
-  await page.keyboard.press('6');
+  await page.keyboard.press('Alt+6');
   await page.getByLabel('Who plays here').selectOption({ label: 'Juno, second guitar' });
   await page.getByRole('radio', { name: 'Left-handed' }).click();
   await page.getByRole('radio', { name: 'At the 10th' }).click();
@@ -110,7 +109,7 @@ test('Ctrl-K goes to the neck, ? lists its keys, and the words of the neck are e
   await page.keyboard.press('Enter');
   await expect(shape(page)).toBeVisible();
   await page.keyboard.press('?');
-  await expect(page.getByRole('dialog', { name: 'Keys' })).toContainText('The next family of shapes');
+  await expect(page.getByRole('dialog', { name: 'Shortcuts' })).toContainText('The next family of shapes');
   await page.keyboard.press('Escape');
   await page.keyboard.press('Control+k');
   await page.getByPlaceholder('A song, a key, a reader, a room').fill('drop-2');

@@ -107,7 +107,7 @@ test('a chord that cannot be is answered; one with more notes than strings says 
 test('the key up the neck and in one position, heard and on a study sheet with staff: PDF and SVG', async ({ page }) => {
   test.setTimeout(90_000);
   await openNeck(page, '?key=G');
-  await page.keyboard.press('2');
+  await page.keyboard.press('Alt+2');
   // a beginner sees the open chords first, and what there is none of
   const open = page.getByRole('list', { name: 'G: open' });
   await expect(open.getByRole('listitem')).toHaveCount(7);
@@ -157,7 +157,7 @@ test('a path through a song: shapes for every chord, a lock, an alternative, a n
   await page.getByRole('heading', { name: 'Harbor Wall' }).click();
   await page.keyboard.press('Shift+N');
   await expect(shape(page)).toBeVisible();
-  await page.keyboard.press('3');
+  await page.keyboard.press('Alt+3');
   const path = page.getByRole('list', { name: 'The path' });
   await expect(path.getByRole('listitem').first()).toContainText('bar 1');
   const total = page.getByText(/^movement in all:/);
@@ -186,7 +186,7 @@ test('a path through a song: shapes for every chord, a lock, an alternative, a n
 
 test('runs: scale, arpeggios and sweep as tab, with a staff, played with a click', async ({ page }) => {
   await openNeck(page, '?key=G');
-  await page.keyboard.press('4');
+  await page.keyboard.press('Alt+4');
   await expect(page.getByRole('img', { name: 'G major, as tab' })).toBeVisible();
   await expect(neck(page).getByRole('button', { name: /string 6, fret 3/ })).toBeVisible();
   await page.getByRole('radio', { name: 'Three a string' }).click();
@@ -248,7 +248,7 @@ test('frets are tapped by touch and by keyboard', async ({ browser }) => {
 
 test('the instrument is kept with its player: tuning, frets, left hand; what cannot be is refused', async ({ page }) => {
   await openNeck(page);
-  await page.keyboard.press('6');
+  await page.keyboard.press('Alt+6');
   await page.getByLabel('Who plays here').selectOption({ label: 'Bram, bass' });
   await page.getByRole('combobox', { name: 'Instrument' }).selectOption('Bass');
   await expect(neck(page).getByRole('group', { name: 'Bass neck' })).toBeVisible();
@@ -266,7 +266,7 @@ test('the instrument is kept with its player: tuning, frets, left hand; what can
   await page.getByRole('radio', { name: 'Left-handed' }).click();
   await page.reload();
   await expect(shape(page)).toBeVisible();
-  await page.keyboard.press('6');
+  await page.keyboard.press('Alt+6');
   await expect(tuning).toHaveValue('D1 A1 D2 G2');
   await expect(page.getByRole('radio', { name: 'Left-handed' })).toHaveAttribute('aria-checked', 'true');
   await page.getByLabel('Who plays here').selectOption({ label: 'Tam, guitar' });

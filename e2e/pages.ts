@@ -1,8 +1,30 @@
 import AxeBuilder from '@axe-core/playwright';
 import { test as base, expect, type Page } from '@playwright/test';
 
-/** A page that fails its test when the browser reports an error nobody expected. */
-export const test = base.extend<{ quiet: undefined }>({
+/** What a device remembers before a test begins; null for a device that was never used. */
+export interface Device {
+  readonly theme?: 'paper' | 'night';
+  readonly folds?: Readonly<Record<string, { readonly side: 'why' | 'text' | null; readonly neck: boolean }>>;
+}
+
+/** Everything in sight: the neck up, and beside a chart its text. */
+const ALL_IN_SIGHT: Device = {
+  folds: { chart: { side: 'text', neck: true }, harmonize: { side: 'why', neck: true }, analyze: { side: 'why', neck: true } },
+};
+
+/** A page that fails its test when the browser reports an error nobody expected, on a device that has everything in sight. */
+export const test = base.extend<{ quiet: undefined; device: Device | null; remembered: undefined }>({
+  device: [ALL_IN_SIGHT, { option: true }],
+  remembered: [
+    async ({ page, device }, use) => {
+      await page.addInitScript((state) => {
+        if (state !== null && localStorage.getItem('aurora-device') === null)
+          localStorage.setItem('aurora-device', JSON.stringify({ state, version: 0 }));
+      }, device);
+      await use(undefined);
+    },
+    { auto: true },
+  ],
   quiet: [
     async ({ page }, use) => {
       const errors: string[] = [];
@@ -32,6 +54,11 @@ export async function openSong(page: Page, title: string): Promise<void> {
   await page.goto('/');
   await page.getByRole('link', { name: title }).click();
   await expect(page.getByLabel('Chart text')).toBeVisible();
+}
+
+/** Turns from a chart's text to why its chosen chord works. */
+export async function showWhy(page: Page): Promise<void> {
+  await page.getByRole('tab', { name: 'Why' }).click();
 }
 
 /** Puts a text in place of everything in the editor. */

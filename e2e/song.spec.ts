@@ -86,7 +86,7 @@ test('by keyboard alone: a key, its chords, a song', async ({ page }) => {
   await page.keyboard.press('n');
   await expect(page.getByRole('region', { name: 'Neck' })).toBeVisible();
   await page.keyboard.press('?');
-  await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+  await expect(page.getByRole('dialog', { name: 'Shortcuts' })).toBeVisible();
   await page.keyboard.press('Escape');
   await page.keyboard.press('Control+k');
   await expect(page.getByPlaceholder('A song, a key, a reader, a room')).toBeFocused();

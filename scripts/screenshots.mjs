@@ -53,7 +53,7 @@ const PICTURES = [
     act: async (page) => {
       await page.keyboard.press('t');
       for (let step = 0; step < 3; step += 1) await page.keyboard.press('ArrowRight');
-      await page.keyboard.press('2');
+      await page.keyboard.press('Alt+2');
       await page.keyboard.press('n');
     },
   },
@@ -62,7 +62,7 @@ const PICTURES = [
     path: '/harmonize?key=Bb',
     act: async (page) => {
       await page.keyboard.press('t');
-      await page.keyboard.press('5');
+      await page.keyboard.press('Alt+5');
       await page.getByRole('button', { name: 'Show the neck' }).waitFor();
     },
   },
@@ -123,7 +123,7 @@ const PICTURES = [
     act: async (page) => {
       await analyzeSong(page, 'The Tin Roof Turnaround');
       await page.locator('[data-index="5"]').click();
-      await page.keyboard.press('2');
+      await page.keyboard.press('Alt+2');
       await page.getByRole('list', { name: 'Scales' }).getByRole('button').first().click();
     },
   },

@@ -10,6 +10,7 @@ const lazyStand = async () => ({ Component: (await import('./rooms/stand/StandRo
 const lazyBand = async () => ({ Component: (await import('./rooms/band/BandRoom.tsx')).BandRoom });
 const lazySetStand = async () => ({ Component: (await import('./rooms/stand/SetStand.tsx')).SetStand });
 const lazySettings = async () => ({ Component: (await import('./rooms/settings/SettingsRoom.tsx')).SettingsRoom });
+const lazyBegin = async () => ({ Component: (await import('./rooms/begin/BeginRoom.tsx')).BeginRoom });
 const lazyNeck = async () => ({ Component: (await import('./rooms/neck/NeckRoom.tsx')).NeckRoom });
 
 /** The parts in their states, for who builds them; a built application has no such page. */
@@ -33,6 +34,7 @@ export const router = createBrowserRouter([
       { path: 'band/:part?', lazy: lazyBand },
       { path: 'neck', lazy: lazyNeck },
       { path: 'settings', lazy: lazySettings },
+      { path: 'begin', lazy: lazyBegin },
       { path: 'songs/:songId', element: <Navigate to="chart" replace /> },
       { path: 'songs/:songId/harmonize', lazy: lazyHarmonize },
       { path: 'songs/:songId/analyze', lazy: lazyAnalyze },

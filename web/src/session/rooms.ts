@@ -1,4 +1,4 @@
-import { AudioLines, Guitar, LibraryBig, type LucideIcon, MountainSnow, Rows4, UsersRound } from 'lucide-react';
+import { AnalyzeIcon, BandIcon, ChartIcon, HarmonizeIcon, type Icon, NeckIcon, SongsIcon } from '../ui/icons.ts';
 
 export type RoomId = 'songs' | 'harmonize' | 'analyze' | 'chart' | 'neck' | 'band' | 'stand' | 'settings';
 
@@ -7,19 +7,19 @@ export interface Room {
   readonly id: RoomId;
   readonly name: string;
   readonly path: string;
-  readonly icon: LucideIcon;
+  readonly icon: Icon;
 }
 
 /** The rooms in the order of the work; with a song open they open on that song. */
 export function rooms(songId: string | undefined): readonly Room[] {
   const song = songId === undefined ? '' : `/songs/${songId}`;
   return [
-    { id: 'songs', name: 'Songs', path: '/', icon: LibraryBig },
-    { id: 'harmonize', name: 'Harmonize', path: `${song}/harmonize`, icon: AudioLines },
-    { id: 'analyze', name: 'Analyze', path: `${song}/analyze`, icon: MountainSnow },
-    { id: 'chart', name: 'Chart', path: `${song}/chart`, icon: Rows4 },
-    { id: 'neck', name: 'Neck', path: neckPath(songId), icon: Guitar },
-    { id: 'band', name: 'Band', path: `${song}/band`, icon: UsersRound },
+    { id: 'songs', name: 'Songs', path: '/', icon: SongsIcon },
+    { id: 'harmonize', name: 'Harmonize', path: `${song}/harmonize`, icon: HarmonizeIcon },
+    { id: 'analyze', name: 'Analyze', path: `${song}/analyze`, icon: AnalyzeIcon },
+    { id: 'chart', name: 'Chart', path: `${song}/chart`, icon: ChartIcon },
+    { id: 'neck', name: 'Neck', path: neckPath(songId), icon: NeckIcon },
+    { id: 'band', name: 'Band', path: `${song}/band`, icon: BandIcon },
   ];
 }
 
@@ -46,8 +46,8 @@ export function roomName(room: RoomId): string {
   return rooms(undefined).find(({ id }) => id === room)?.name ?? 'Settings';
 }
 
-/** The rooms where one chord is looked at, with the why and the neck beside it. */
-const WITH_COMPANIONS = /\/(harmonize|analyze|chart)$/;
+/** The rooms where one chord is looked at, with the why and the neck beside it; a chart only with a song. */
+const WITH_COMPANIONS = /\/(harmonize|analyze)$|^\/songs\/[^/]+\/chart$/;
 
 export function hasCompanions(pathname: string): boolean {
   return WITH_COMPANIONS.test(pathname);

@@ -1,8 +1,10 @@
 import { type ReactNode, useEffect } from 'react';
 import { useLocation } from 'react-router';
+import { RoomHint } from '../parts/hint/RoomHint.tsx';
 import { foldsOf, setFolds, useDevice } from '../session/device-store.ts';
 import { lowerHand } from '../session/hand-store.ts';
 import { useLens } from '../session/lens.ts';
+import { useOpened } from '../session/opened.ts';
 import { roomAt } from '../session/rooms.ts';
 import { usePhone } from '../session/use-media.ts';
 import { usePlayer } from '../transport/player.ts';
@@ -26,12 +28,16 @@ export function Companions({ shown, head, children }: CompanionsProps) {
   const { selection } = useLens();
   // biome-ignore lint/correctness/useExhaustiveDependencies: what was raised over one room does not lie over the next
   useEffect(lowerHand, [pathname]);
-  const beside = shown && !isPhone;
+  const { isEmpty } = useOpened();
+  // where there is no chord to look at yet, nothing stands beside the room that could only say so
+  const hasChord = room === 'chart' ? !isEmpty || folds.side === 'text' : selection !== null;
+  const beside = shown && !isPhone && hasChord;
   return (
     <>
       <div className="flex min-h-0 flex-1 max-lg:flex-col flat:block">
         <main className="relative min-h-0 min-w-0 flex-1 overflow-auto flat:overflow-visible">
           {head}
+          {(!beside || folds.side === null) && <RoomHint room={room} />}
           {children}
         </main>
         {beside && folds.side !== null && <SidePanel room={room} side={folds.side} />}

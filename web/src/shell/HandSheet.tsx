@@ -1,9 +1,9 @@
-import { ChevronUp, X } from 'lucide-react';
 import { Tabs } from 'radix-ui';
 import { lazy, type PointerEvent, Suspense, useRef, useState } from 'react';
 import { type HandPart, lowerHand, raiseHand, useHand } from '../session/hand-store.ts';
 import { useLens } from '../session/lens.ts';
 import { useShortcuts } from '../session/use-shortcuts.ts';
+import { CloseIcon, RaiseIcon } from '../ui/icons.ts';
 import { SlotPlace, useSlotIsFilled } from '../ui/Slot.tsx';
 import { WhyOfSelection } from './WhyOfSelection.tsx';
 
@@ -34,7 +34,7 @@ function Resting() {
       onClick={() => raiseHand('why')}
       className="flex min-h-11 shrink-0 items-center gap-3 border-t border-edge bg-sheet px-4 text-left"
     >
-      <ChevronUp size={18} aria-hidden="true" className="shrink-0 text-quiet" />
+      <RaiseIcon size={18} aria-hidden="true" className="shrink-0 text-quiet" />
       <Suspense>
         <RestingNeck chord={selection?.chord ?? null} />
       </Suspense>
@@ -72,7 +72,7 @@ function Raised({ part }: { readonly part: HandPart }) {
             </Tabs.Trigger>
           </Tabs.List>
           <button type="button" aria-label="Close" onClick={lowerHand} className="grid size-11 place-items-center rounded-lg">
-            <X size={20} />
+            <CloseIcon size={20} />
           </button>
         </div>
         <Tabs.Content forceMount value="tools" className="min-h-0 overflow-auto data-[state=inactive]:hidden">

@@ -1,5 +1,4 @@
 import { type Key, nameKey } from '@aurora/core';
-import { ArrowDown, ArrowUp, RotateCcw } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { lazy, Suspense } from 'react';
 import { Glyphs } from '../parts/notation/Glyphs.tsx';
@@ -7,6 +6,7 @@ import { stepKey } from '../session/key-view.ts';
 import { useLens } from '../session/lens.ts';
 import { keyInForce, setKey } from '../session/lens-store.ts';
 import { Hint } from '../ui/Hint.tsx';
+import { HomeKeyIcon, KeyDownIcon, KeyUpIcon } from '../ui/icons.ts';
 
 // what keys there are is only asked where somebody looks for one
 const KeyChoice = lazy(async () => ({ default: (await import('./KeyChoice.tsx')).KeyChoice }));
@@ -32,7 +32,7 @@ export function KeyLens({ scaleIsFree, rests = false }: KeyLensProps) {
     <div role="group" aria-label="Key" className="flex items-center gap-1.5 phone:gap-0.5">
       <Hint text="Down a half step" keys="[">
         <button type="button" aria-label="Key down a half step" className={STEP} disabled={rests} onClick={() => setKey(stepKey(key, -1))}>
-          <ArrowDown size={20} />
+          <KeyDownIcon size={20} />
         </button>
       </Hint>
       <Popover.Root>
@@ -57,7 +57,7 @@ export function KeyLens({ scaleIsFree, rests = false }: KeyLensProps) {
       </Popover.Root>
       <Hint text="Up a half step" keys="]">
         <button type="button" aria-label="Key up a half step" className={STEP} disabled={rests} onClick={() => setKey(stepKey(key, 1))}>
-          <ArrowUp size={20} />
+          <KeyUpIcon size={20} />
         </button>
       </Hint>
       <Hint text={away ? `Back to ${home}` : 'Back to the home key'} keys="\">
@@ -68,7 +68,7 @@ export function KeyLens({ scaleIsFree, rests = false }: KeyLensProps) {
           disabled={!away || rests}
           onClick={() => setKey(null)}
         >
-          <RotateCcw size={18} />
+          <HomeKeyIcon size={18} />
         </button>
       </Hint>
     </div>

@@ -1,7 +1,7 @@
-import { Volume1, Volume2, VolumeX } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { setDevice, useDevice } from '../session/device-store.ts';
 import { Hint } from '../ui/Hint.tsx';
+import { LoudIcon, QuietIcon, SilentIcon } from '../ui/icons.ts';
 import { Slider } from '../ui/Slider.tsx';
 
 const LOUD = 0.5;
@@ -9,7 +9,7 @@ const LOUD = 0.5;
 /** Loudness, a press away; it starts low and is the device's own. */
 export function Loudness() {
   const volume = useDevice((state) => state.volume);
-  const Icon = volume === 0 ? VolumeX : volume < LOUD ? Volume1 : Volume2;
+  const Icon = volume === 0 ? SilentIcon : volume < LOUD ? QuietIcon : LoudIcon;
   return (
     <Popover.Root>
       <Hint text="Loudness">

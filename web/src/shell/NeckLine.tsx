@@ -1,9 +1,9 @@
 import type { Chord } from '@aurora/core';
-import { ChevronUp } from 'lucide-react';
 import { lazy, Suspense, useRef, useState } from 'react';
 import type { Side } from '../session/device-store.ts';
 import { Button } from '../ui/Button.tsx';
 import { Hint } from '../ui/Hint.tsx';
+import { RaiseIcon } from '../ui/icons.ts';
 import { SlotPlace } from '../ui/Slot.tsx';
 
 const NeckDock = lazy(async () => ({ default: (await import('../parts/neck/NeckDock.tsx')).NeckDock }));
@@ -57,7 +57,7 @@ export function NeckLine({ risen, side, chord, onFolds }: NeckLineProps) {
             onClick={(event) => event.detail === 0 && onFolds({ neck: true })}
             className="flex min-h-11 min-w-40 flex-1 touch-none items-center gap-3 rounded-lg px-2 text-left hover:bg-wash"
           >
-            <ChevronUp size={18} aria-hidden="true" className="shrink-0 text-quiet" />
+            <RaiseIcon size={18} aria-hidden="true" className="shrink-0 text-quiet" />
             <Suspense>
               <RestingNeck chord={chord} />
             </Suspense>

@@ -1,9 +1,9 @@
-import { BookOpenText, CircleQuestionMark, MoonStar, Search, Settings, Sun } from 'lucide-react';
 import type { ReactElement } from 'react';
 import { useNavigate } from 'react-router';
 import { lensSearchNow } from '../session/lens-store.ts';
 import { openSheet } from '../session/sheet-store.ts';
 import { useTheme } from '../session/use-theme.ts';
+import { FindIcon, GlossaryIcon, HelpIcon, NightThemeIcon, PaperThemeIcon, SettingsIcon } from '../ui/icons.ts';
 import { MenuItem } from '../ui/MenuItem.tsx';
 import { OpenedMenu } from '../ui/OpenedMenu.tsx';
 
@@ -14,20 +14,20 @@ export function PhoneMenu({ trigger }: { readonly trigger: ReactElement }) {
   return (
     <OpenedMenu trigger={trigger} className="z-50 min-w-56 rounded-xl border border-edge bg-raised p-1.5 shadow-lg">
       <MenuItem onPress={() => openSheet({ kind: 'commands' })}>
-        <Search size={18} aria-hidden="true" /> Go to a song, a key, a room
+        <FindIcon size={18} aria-hidden="true" /> Go to a song, a key, a room
       </MenuItem>
       <MenuItem onPress={turn}>
-        {theme === 'paper' ? <MoonStar size={18} aria-hidden="true" /> : <Sun size={18} aria-hidden="true" />}
+        {theme === 'paper' ? <NightThemeIcon size={18} aria-hidden="true" /> : <PaperThemeIcon size={18} aria-hidden="true" />}
         {theme === 'paper' ? 'Night' : 'Paper'}
       </MenuItem>
       <MenuItem onPress={() => void navigate({ pathname: '/settings', search: lensSearchNow() })}>
-        <Settings size={18} aria-hidden="true" /> Settings
+        <SettingsIcon size={18} aria-hidden="true" /> SettingsIcon
       </MenuItem>
       <MenuItem onPress={() => openSheet({ kind: 'glossary', wanted: '' })}>
-        <BookOpenText size={18} aria-hidden="true" /> Glossary
+        <GlossaryIcon size={18} aria-hidden="true" /> Glossary
       </MenuItem>
       <MenuItem onPress={() => openSheet({ kind: 'keys' })}>
-        <CircleQuestionMark size={18} aria-hidden="true" /> Shortcuts
+        <HelpIcon size={18} aria-hidden="true" /> Shortcuts
       </MenuItem>
     </OpenedMenu>
   );

@@ -1,9 +1,9 @@
-import { CircleQuestionMark, Settings } from 'lucide-react';
 import { Link, useLocation } from 'react-router';
 import { useLensSearch } from '../session/lens.ts';
 import { isIn, rooms } from '../session/rooms.ts';
 import { openSheet } from '../session/sheet-store.ts';
 import { Hint } from '../ui/Hint.tsx';
+import { HelpIcon, SettingsIcon } from '../ui/icons.ts';
 
 const ENTRY =
   'flex w-full min-w-0 flex-1 flex-col items-center justify-center gap-0.5 rounded-xl px-0.5 py-1.5 text-fine font-semibold md:flex-none md:py-2 phone:min-h-12 phone:gap-0 phone:py-1 phone:leading-none';
@@ -37,7 +37,7 @@ export function Rail({ songId }: { readonly songId: string | undefined }) {
       <div className="mt-auto flex w-full flex-col phone:hidden">
         <Hint text="Shortcuts and glossary" keys="?">
           <button type="button" onClick={() => openSheet({ kind: 'keys' })} className={`${ENTRY} text-quiet hover:text-ink`}>
-            <CircleQuestionMark size={21} aria-hidden="true" />
+            <HelpIcon size={21} aria-hidden="true" />
             Help
           </button>
         </Hint>
@@ -47,8 +47,8 @@ export function Rail({ songId }: { readonly songId: string | undefined }) {
             aria-current={pathname === '/settings' ? 'page' : undefined}
             className={`${ENTRY} ${pathname === '/settings' ? HERE : 'text-quiet hover:text-ink'}`}
           >
-            <Settings size={21} aria-hidden="true" />
-            Settings
+            <SettingsIcon size={21} aria-hidden="true" />
+            SettingsIcon
           </Link>
         </Hint>
       </div>

@@ -1,9 +1,9 @@
-import { ChevronDown } from 'lucide-react';
 import { lazy } from 'react';
 import { Glyphs } from '../parts/notation/Glyphs.tsx';
 import { useLens } from '../session/lens.ts';
 import { keyInForce } from '../session/lens-store.ts';
 import { readerNote } from '../session/reader-view.ts';
+import { ListIcon } from '../ui/icons.ts';
 import { LaterMenu } from '../ui/LaterMenu.tsx';
 
 const ReaderMenu = lazy(async () => ({ default: (await import('./ReaderMenu.tsx')).ReaderMenu }));
@@ -21,7 +21,7 @@ export function ReaderLens() {
       <span className="flex max-w-full items-center gap-1 text-base leading-tight font-semibold whitespace-nowrap">
         <span className="truncate phone:hidden">{state.reader.label}</span>
         <span className="hidden truncate phone:inline">{state.reader.short}</span>
-        <ChevronDown size={16} aria-hidden="true" className="text-quiet" />
+        <ListIcon size={16} aria-hidden="true" className="text-quiet" />
       </span>
       <span
         className="music-glyph max-w-full truncate text-fine leading-tight font-medium whitespace-nowrap text-quiet phone:sr-only"

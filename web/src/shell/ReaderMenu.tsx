@@ -1,9 +1,9 @@
-import { Check } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
 import type { ReactElement } from 'react';
 import { useLens } from '../session/lens.ts';
 import { setReader } from '../session/lens-store.ts';
 import { memberChoice, READER_CHOICES, type ReaderChoice } from '../session/reader-view.ts';
+import { ChosenIcon } from '../ui/icons.ts';
 import { OpenedMenu } from '../ui/OpenedMenu.tsx';
 
 const GROUPS = ['The band', 'Concert and horns', 'Guitar'] as const;
@@ -39,7 +39,7 @@ function ReaderItem({ choice: { id, label, member } }: { readonly choice: Reader
         {member !== null && <span className="ml-2 text-quiet">{member.plays}</span>}
       </span>
       <DropdownMenu.ItemIndicator>
-        <Check size={17} className="text-accent" />
+        <ChosenIcon size={17} className="text-accent" />
       </DropdownMenu.ItemIndicator>
     </DropdownMenu.RadioItem>
   );

@@ -1,9 +1,10 @@
-import { X } from 'lucide-react';
 import { Tabs } from 'radix-ui';
 import { Suspense } from 'react';
+import { RoomHint } from '../parts/hint/RoomHint.tsx';
 import { type Side, setFolds } from '../session/device-store.ts';
 import type { RoomId } from '../session/rooms.ts';
 import { Hint } from '../ui/Hint.tsx';
+import { CloseIcon } from '../ui/icons.ts';
 import { SlotPlace } from '../ui/Slot.tsx';
 import { WhyOfSelection } from './WhyOfSelection.tsx';
 
@@ -38,7 +39,7 @@ export function SidePanel({ room, side }: { readonly room: RoomId; readonly side
               onClick={() => setFolds(room, { side: null })}
               className="grid size-11 place-items-center rounded-lg text-quiet hover:bg-wash"
             >
-              <X size={18} />
+              <CloseIcon size={18} />
             </button>
           </Hint>
         </div>
@@ -51,6 +52,7 @@ export function SidePanel({ room, side }: { readonly room: RoomId; readonly side
           <SlotPlace name="text" className="flex min-h-0 flex-1 flex-col" />
         </Tabs.Content>
       </Tabs.Root>
+      <RoomHint room={room} />
     </aside>
   );
 }

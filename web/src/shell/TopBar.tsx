@@ -1,6 +1,6 @@
-import { Ellipsis } from 'lucide-react';
 import { lazy, type ReactNode, Suspense } from 'react';
 import { usePhone } from '../session/use-media.ts';
+import { MoreIcon } from '../ui/icons.ts';
 import { LaterMenu } from '../ui/LaterMenu.tsx';
 import { SlotPlace } from '../ui/Slot.tsx';
 import { KeyLens } from './KeyLens.tsx';
@@ -31,7 +31,7 @@ export function TopBar({ title, subtitle, scaleIsFree, keyRests }: TopBarProps) 
         <LaterMenu
           trigger={
             <button type="button" aria-label="Settings and help" className="grid size-11 shrink-0 place-items-center rounded-lg">
-              <Ellipsis size={20} />
+              <MoreIcon size={20} />
             </button>
           }
           menu={PhoneMenu}

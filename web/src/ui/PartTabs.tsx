@@ -1,8 +1,8 @@
-import { ChevronDown } from 'lucide-react';
 import { Tabs } from 'radix-ui';
 import { type ReactNode, useEffect, useState } from 'react';
 import { Button } from './Button.tsx';
 import { KeyCap } from './Hint.tsx';
+import { FoldIcon } from './icons.ts';
 
 interface PartTabsProps<Name extends string> {
   readonly label: string;
@@ -42,7 +42,7 @@ export function PartTabs<Name extends string>({ label, parts, open, onOpen, onFo
       </Tabs.List>
       {onFold !== undefined && open !== null && (
         <Button look="bare" aria-label="Fold away" className="absolute top-0 right-0" onClick={onFold}>
-          <ChevronDown size={19} />
+          <FoldIcon size={19} />
         </Button>
       )}
       {open !== null && (

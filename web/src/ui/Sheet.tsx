@@ -1,6 +1,6 @@
-import { X } from 'lucide-react';
 import { Dialog } from 'radix-ui';
 import type { ReactNode } from 'react';
+import { CloseIcon } from './icons.ts';
 
 interface SheetProps {
   readonly title: string;
@@ -22,7 +22,7 @@ export function Sheet({ title, open, onOpenChange, children }: SheetProps) {
           <div className="mb-4 flex items-center justify-between">
             <Dialog.Title className="font-numeral text-head font-bold">{title}</Dialog.Title>
             <Dialog.Close aria-label="Close" className="grid size-11 place-items-center rounded-lg hover:bg-wash">
-              <X size={22} />
+              <CloseIcon size={22} />
             </Dialog.Close>
           </div>
           {/* biome-ignore lint/a11y/noNoninteractiveTabindex: a long sheet must be scrolled by keyboard */}

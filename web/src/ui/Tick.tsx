@@ -1,6 +1,6 @@
-import { Check } from 'lucide-react';
 import { Checkbox } from 'radix-ui';
 import { type ReactNode, useId } from 'react';
+import { ChosenIcon } from './icons.ts';
 
 interface TickProps {
   readonly label: ReactNode;
@@ -20,7 +20,7 @@ export function Tick({ label, on, onTick }: TickProps) {
         className="grid size-6 shrink-0 place-items-center rounded-md border-2 border-edge bg-raised data-[state=checked]:border-accent data-[state=checked]:bg-accent data-[state=checked]:text-on-accent"
       >
         <Checkbox.Indicator>
-          <Check size={17} strokeWidth={3} />
+          <ChosenIcon size={17} strokeWidth={3} />
         </Checkbox.Indicator>
       </Checkbox.Root>
       <label htmlFor={id} className="cursor-pointer">

@@ -1,9 +1,9 @@
 import { difficultyWord, letterView, printFrets } from '@aurora/core';
-import { ChevronLeft, ChevronRight, Volume2 } from 'lucide-react';
 import { useDevice } from '../../session/device-store.ts';
 import { useLens } from '../../session/lens.ts';
 import { usePlaying } from '../../session/playing.ts';
 import { Button } from '../../ui/Button.tsx';
+import { BeforeIcon, HearIcon, NextIcon } from '../../ui/icons.ts';
 import { LetterSymbol } from '../notation/ChordSymbol.tsx';
 import { NeckBoard } from './NeckBoard.tsx';
 import { mutedIn } from './NeckDock.tsx';
@@ -26,16 +26,16 @@ export function HandNeck() {
         <b>{printFrets(shape.frets, instrument.capo)}</b>
         <span className="text-fine text-quiet">{difficultyWord(shape.difficulty)}</span>
         <Button look="bare" aria-label="Hear it" className="ml-auto px-2.5!" onClick={() => hearShape(shape)}>
-          <Volume2 size={18} />
+          <HearIcon size={18} />
         </Button>
         <Button aria-label="The shape before" className="px-2.5!" disabled={left.length < 2} onClick={() => go(-1)}>
-          <ChevronLeft size={18} />
+          <BeforeIcon size={18} />
         </Button>
         <span className="min-w-12 text-center text-fine">
           {at + 1} of {left.length}
         </span>
         <Button aria-label="The next shape" className="px-2.5!" disabled={left.length < 2} onClick={() => go(1)}>
-          <ChevronRight size={18} />
+          <NextIcon size={18} />
         </Button>
       </div>
       <div className="overflow-x-auto pt-2">

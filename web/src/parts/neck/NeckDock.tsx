@@ -11,7 +11,6 @@ import {
   nameNote,
   printFrets,
 } from '@aurora/core';
-import { ChevronDown, ChevronLeft, ChevronRight, Maximize2 } from 'lucide-react';
 import { type ReactNode, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { setDevice, useDevice } from '../../session/device-store.ts';
@@ -22,6 +21,7 @@ import { neckPath } from '../../session/rooms.ts';
 import { useMedia } from '../../session/use-media.ts';
 import { Choice } from '../../ui/Choice.tsx';
 import { Hint } from '../../ui/Hint.tsx';
+import { BeforeIcon, FoldIcon, NeckIcon, NextIcon } from '../../ui/icons.ts';
 import { Select } from '../../ui/Select.tsx';
 import { LetterSymbol } from '../notation/ChordSymbol.tsx';
 import { NeckBoard } from './NeckBoard.tsx';
@@ -116,7 +116,7 @@ function DockHead({ onFold, children }: NeckDockProps & { readonly children: Rea
           aria-label="Open the neck"
           className="grid size-11 shrink-0 place-items-center rounded-lg hover:bg-wash"
         >
-          <Maximize2 size={18} />
+          <NeckIcon size={18} />
         </Link>
       </Hint>
       {onFold !== null && (
@@ -127,7 +127,7 @@ function DockHead({ onFold, children }: NeckDockProps & { readonly children: Rea
             onClick={onFold}
             className="grid size-11 shrink-0 place-items-center rounded-lg hover:bg-wash"
           >
-            <ChevronDown size={20} />
+            <FoldIcon size={20} />
           </button>
         </Hint>
       )}
@@ -213,7 +213,7 @@ function ScaleStepper({
     <div className="flex items-center gap-1">
       <Hint text="Lower on the neck">
         <button type="button" aria-label="Lower on the neck" onClick={() => position.go(-SCALE_STEP)} className={STEP}>
-          <ChevronLeft size={19} />
+          <BeforeIcon size={19} />
         </button>
       </Hint>
       <span role="status" className="flex-1 text-center text-fine leading-tight font-semibold">
@@ -224,7 +224,7 @@ function ScaleStepper({
       </span>
       <Hint text="Higher on the neck">
         <button type="button" aria-label="Higher on the neck" onClick={() => position.go(SCALE_STEP)} className={STEP}>
-          <ChevronRight size={19} />
+          <NextIcon size={19} />
         </button>
       </Hint>
     </div>
@@ -269,7 +269,7 @@ function ShapeStepper({ walk }: { readonly walk: ShapeWalk }) {
     <div className="flex items-center gap-1">
       <Hint text="The shape before" keys="←">
         <button type="button" aria-label="The shape before" onClick={() => walk.go(-1)} className={STEP} disabled={left.length < 2}>
-          <ChevronLeft size={19} />
+          <BeforeIcon size={19} />
         </button>
       </Hint>
       <span role="status" className="min-w-[4.6rem] text-center text-fine leading-tight font-semibold">
@@ -278,7 +278,7 @@ function ShapeStepper({ walk }: { readonly walk: ShapeWalk }) {
       </span>
       <Hint text="The next shape" keys="→">
         <button type="button" aria-label="The next shape" onClick={() => walk.go(1)} className={STEP} disabled={left.length < 2}>
-          <ChevronRight size={19} />
+          <NextIcon size={19} />
         </button>
       </Hint>
       <label className="sr-only" htmlFor="dock-family">

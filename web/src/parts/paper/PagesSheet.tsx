@@ -1,10 +1,10 @@
 import { type Drawing, type Paper, printSvg } from '@aurora/core';
-import { FileDown, Printer } from 'lucide-react';
 import { type ReactNode, useState } from 'react';
 import { createPortal } from 'react-dom';
 import { ApiFault } from '../../api/client.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Choice.tsx';
+import { ExportIcon, PrintIcon } from '../../ui/icons.ts';
 import { Sheet } from '../../ui/Sheet.tsx';
 import { sayFault } from '../../ui/say.ts';
 import { DrawingView } from './DrawingView.tsx';
@@ -51,13 +51,13 @@ export function PagesSheet({ name, title, pages, paper, onPaper, onClose, waitin
       <div className="mb-4 flex flex-wrap items-center gap-3">
         <Choice label="Paper" value={paper} options={PAPER_CHOICES} onChange={onPaper} />
         <Button look="strong" onClick={() => window.print()} disabled={waiting}>
-          <Printer size={17} /> Print
+          <PrintIcon size={17} /> Print
         </Button>
         <Button onClick={() => void savePdf()} disabled={waiting || saving}>
-          <FileDown size={17} /> {saving ? 'Setting…' : 'PDF'}
+          <ExportIcon size={17} /> {saving ? 'Setting…' : 'PDF'}
         </Button>
         <Button onClick={saveSvg} disabled={waiting}>
-          <FileDown size={17} /> SVG
+          <ExportIcon size={17} /> SVG
         </Button>
         {children}
       </div>

@@ -10,7 +10,7 @@ export function SongRow({ song }: { readonly song: SongSummary }) {
   const naming = useNaming();
   const { tonic, scale } = keyName(song.key, naming);
   return (
-    <span className="grid grid-cols-[5.5rem_minmax(0,1.1fr)_minmax(0,1.3fr)_4.5rem] items-center gap-4 max-md:grid-cols-[4.5rem_1fr]">
+    <span className="grid grid-cols-[5rem_minmax(0,1fr)_minmax(0,1.5fr)_4.5rem] items-center gap-4 max-md:grid-cols-[4.5rem_1fr]">
       <span className="music-glyph leading-tight">
         <span className="text-head font-bold">
           <Glyphs text={tonic} />
@@ -23,12 +23,13 @@ export function SongRow({ song }: { readonly song: SongSummary }) {
           {song.by}
           {song.tags.length > 0 && <span className="text-accent"> · {song.tags.join(', ')}</span>}
         </span>
-        <RidgeThread heights={song.ridge} className="mt-0.5 block h-[18px] w-full max-w-64" />
+        <RidgeThread heights={song.ridge} className="mt-0.5 block h-4 w-full max-w-64" />
       </span>
-      <span className="grid grid-cols-4 gap-2 max-md:hidden" aria-hidden="true">
+      {/* a bar for which there is no room is left out whole: cut, it would say something else */}
+      <span className="flex h-9 flex-wrap overflow-hidden max-md:hidden" aria-hidden="true">
         {song.opening.map((bar, index) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: bars have no name but their place
-          <span key={index} className="flex min-h-9 items-center gap-2 overflow-hidden border-l-2 border-edge pl-2.5 text-lead font-bold">
+          <span key={index} className="flex h-9 min-w-1/4 shrink-0 items-center gap-3 border-l-2 border-edge px-2.5 text-lead font-bold">
             {openingBar(bar, naming).map((view, place) => (
               // biome-ignore lint/suspicious/noArrayIndexKey: chords have no name but their place
               <ChordSymbol key={place} view={view} />
@@ -37,7 +38,7 @@ export function SongRow({ song }: { readonly song: SongSummary }) {
         ))}
       </span>
       <span className="text-right text-fine leading-tight text-quiet max-md:hidden">
-        {song.tempo !== null && <span className="block text-base font-semibold text-ink">{song.tempo}</span>}
+        {song.tempo !== null && <span className="block text-base font-semibold text-ink">{song.tempo} bpm</span>}
         {song.bars} bars
       </span>
     </span>

@@ -13,10 +13,10 @@ import {
   withGlyphs,
   writtenChord,
 } from '@aurora/core';
-import { Volume2 } from 'lucide-react';
 import type { Selection } from '../../session/lens-store.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Hint } from '../../ui/Hint.tsx';
+import { HearIcon } from '../../ui/icons.ts';
 import { Word } from '../glossary/Word.tsx';
 import { ChordSymbol, LetterSymbol } from '../notation/ChordSymbol.tsx';
 import { Glyphs } from '../notation/Glyphs.tsx';
@@ -62,7 +62,7 @@ function WhyChord({
         <p className="mt-1 text-fine text-quiet">in {keyWords(key, naming)}</p>
         <Hint text="Hear it" keys="Space">
           <Button className="mt-3" onClick={onHear}>
-            <Volume2 size={18} aria-hidden="true" /> Hear it
+            <HearIcon size={18} aria-hidden="true" /> Hear it
           </Button>
         </Hint>
       </div>

@@ -11,7 +11,6 @@ import {
   runnerUpWords,
   songProfile,
 } from '@aurora/core';
-import { NotebookText, Play, Redo2, Square, Undo2 } from 'lucide-react';
 import { type ComponentType, lazy, type ReactNode, Suspense, useEffect, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import type { Rewriting } from '../../document/use-song-draft.ts';
@@ -25,6 +24,7 @@ import { partKeys, useShortcuts } from '../../session/use-shortcuts.ts';
 import { play, stop, usePlayer } from '../../transport/player.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Hint } from '../../ui/Hint.tsx';
+import { PlayIcon, PrintIcon, RedoIcon, StopIcon, UndoIcon } from '../../ui/icons.ts';
 import { PartTabs } from '../../ui/PartTabs.tsx';
 import { InSlot } from '../../ui/Slot.tsx';
 import { ANALYZE_PARTS, type AnalyzePartName, type AnalyzePartProps } from './analyze-part.ts';
@@ -243,21 +243,21 @@ function SongTools({ rewriting, onHear, onPrint }: Pick<SongRidgeProps, 'rewriti
     <>
       <Hint text={playing ? 'Stop' : 'Hear it from here'} keys="a">
         <Button look={playing ? 'strong' : 'plain'} className="px-3!" onClick={() => (playing ? stop() : onHear())}>
-          {playing ? <Square size={17} aria-hidden="true" /> : <Play size={17} aria-hidden="true" />} {playing ? 'Stop' : 'Play'}
+          {playing ? <StopIcon size={17} aria-hidden="true" /> : <PlayIcon size={17} aria-hidden="true" />} {playing ? 'Stop' : 'Play'}
         </Button>
       </Hint>
       <Hint text="Undo" keys="Ctrl Z">
         <Button look="bare" className="px-2.5!" aria-label="Undo" disabled={rewriting.undo === null} onClick={() => rewriting.undo?.()}>
-          <Undo2 size={18} />
+          <UndoIcon size={18} />
         </Button>
       </Hint>
       <Hint text="Redo" keys="Ctrl Y">
         <Button look="bare" className="px-2.5!" aria-label="Redo" disabled={rewriting.redo === null} onClick={() => rewriting.redo?.()}>
-          <Redo2 size={18} />
+          <RedoIcon size={18} />
         </Button>
       </Hint>
       <Button look="bare" className="px-2.5!" onClick={onPrint}>
-        <NotebookText size={17} aria-hidden="true" /> Print
+        <PrintIcon size={17} aria-hidden="true" /> Print
       </Button>
     </>
   );

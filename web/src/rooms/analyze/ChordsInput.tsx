@@ -1,9 +1,9 @@
 import { printChord, readProgression } from '@aurora/core';
-import { Hand } from 'lucide-react';
 import { useState } from 'react';
 import { useLens } from '../../session/lens.ts';
 import { keyInForce } from '../../session/lens-store.ts';
 import { Button } from '../../ui/Button.tsx';
+import { TapIcon } from '../../ui/icons.ts';
 import { TapChord } from './TapChord.tsx';
 
 const EXAMPLES = ['Eb Cm | F7 Bb7 | Eb', 'Am F C G', 'C E7 F Fm C A7 Dm7 G7 C'];
@@ -26,7 +26,7 @@ export function ChordsInput({ text, onWrite }: { readonly text: string; readonly
           className="music-glyph min-h-[4.2rem] flex-1 resize-y rounded-xl border border-edge bg-raised px-4 py-2.5 text-lead font-semibold placeholder:font-text placeholder:text-base placeholder:font-normal placeholder:text-quiet"
         />
         <Button aria-pressed={tapping} onClick={() => setTapping(!tapping)} className="aria-pressed:border-accent aria-pressed:bg-wash">
-          <Hand size={17} aria-hidden="true" /> Tap a chord
+          <TapIcon size={17} aria-hidden="true" /> Tap a chord
         </Button>
       </div>
       {text.trim() === '' && (

@@ -1,10 +1,10 @@
 import { type Analysis, homeWords, type Key, keyReasonWords, leadWords, type Naming, type RankedKey, regionWords } from '@aurora/core';
-import { Pin, PinOff } from 'lucide-react';
 import { useState } from 'react';
 import type { HearingChoice } from '../../parts/analysis/use-heard-song.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Choice.tsx';
 import { Hint } from '../../ui/Hint.tsx';
+import { PinIcon, UnpinIcon } from '../../ui/icons.ts';
 
 const HEARINGS = [
   ['local', 'in each key'],
@@ -36,13 +36,13 @@ export function KeyStrip({ analysis, naming, hearing, pinned, onHearing, onPin }
       </h2>
       {pinned !== null && (
         <Button look="bare" onClick={() => onPin(null)}>
-          <PinOff size={17} aria-hidden="true" /> Let the chords decide
+          <UnpinIcon size={17} aria-hidden="true" /> Let the chords decide
         </Button>
       )}
       {others.slice(0, 2).map(({ key, score, reasons }) => (
         <Hint key={homeWords(key)} text={`Hear it in ${homeWords(key, naming)}. ${evidence({ reasons })} ${score} of 100`}>
           <Button className="px-2.5! phone:hidden" aria-label={`Hear it in ${homeWords(key, naming)}`} onClick={() => onPin(key)}>
-            <Pin size={16} aria-hidden="true" /> {homeWords(key, naming)}
+            <PinIcon size={16} aria-hidden="true" /> {homeWords(key, naming)}
           </Button>
         </Hint>
       ))}

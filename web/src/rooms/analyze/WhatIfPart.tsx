@@ -1,6 +1,6 @@
 import { type Chord, letterView, replaceChord, symbolText, type WhatIfKind, whatIf } from '@aurora/core';
-import { Play } from 'lucide-react';
 import { Button } from '../../ui/Button.tsx';
+import { PlayIcon } from '../../ui/icons.ts';
 import { sayFault } from '../../ui/say.ts';
 import type { AnalyzePartProps } from './analyze-part.ts';
 
@@ -32,7 +32,7 @@ export function WhatIfPart({ analysis, index, source, naming, onWrite, onHear }:
   return (
     <div className="flex flex-col gap-1">
       <Button look="bare" className="self-start" onClick={() => onHear('before', around([here]))}>
-        <Play size={17} aria-hidden="true" /> Hear it as it is
+        <PlayIcon size={17} aria-hidden="true" /> Hear it as it is
       </Button>
       {ideas.length === 0 && <p className="text-quiet">Nothing common fits in its place.</p>}
       <ul aria-label="Suggestions">
@@ -44,7 +44,7 @@ export function WhatIfPart({ analysis, index, source, naming, onWrite, onHear }:
               <b className="music-glyph min-w-40 text-lead whitespace-pre">{names}</b>
               <span className="flex-1 text-base text-quiet">{KIND_WORDS[kind]}</span>
               <Button look="bare" aria-label={`Hear ${names} in its place`} onClick={() => onHear(`after ${place}`, around(chords))}>
-                <Play size={17} aria-hidden="true" /> Hear
+                <PlayIcon size={17} aria-hidden="true" /> Hear
               </Button>
               <Button aria-label={`Put ${names} in its place`} onClick={() => put(chords)}>
                 Put it in

@@ -1,6 +1,5 @@
 import { type SongSummary, song as songSchema } from '@aurora/wire';
 import { useQueryClient } from '@tanstack/react-query';
-import { Check, Plus } from 'lucide-react';
 import { useDeferredValue, useState } from 'react';
 import { call } from '../../api/client.ts';
 import { songKey, useBand, useShelf } from '../../api/songs.ts';
@@ -8,6 +7,7 @@ import { newSetSong } from '../../document/evening-view.ts';
 import type { SetDesk } from '../../document/set-desk.ts';
 import { SongRow } from '../../parts/song/SongRow.tsx';
 import { Button } from '../../ui/Button.tsx';
+import { AddIcon, ChosenIcon } from '../../ui/icons.ts';
 import { Sheet } from '../../ui/Sheet.tsx';
 import { sayFault } from '../../ui/say.ts';
 
@@ -47,7 +47,7 @@ export function AddSongs({ desk, onClose }: { readonly desk: SetDesk; readonly o
               <SongRow song={song} />
             </div>
             <Button aria-label={`Add ${song.title || 'Song without a title'}`} onClick={() => void add(song)}>
-              {added.includes(song.id) ? <Check size={17} aria-hidden="true" /> : <Plus size={17} aria-hidden="true" />}
+              {added.includes(song.id) ? <ChosenIcon size={17} aria-hidden="true" /> : <AddIcon size={17} aria-hidden="true" />}
               {added.includes(song.id) ? 'Once more' : 'Add'}
             </Button>
           </li>

@@ -1,7 +1,7 @@
 import type { ComponentType } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { lensSearchNow } from '../../session/lens-store.ts';
-import { type KeyMap, useShortcuts } from '../../session/use-shortcuts.ts';
+import { partKeys, useShortcuts } from '../../session/use-shortcuts.ts';
 import { PartTabs } from '../../ui/PartTabs.tsx';
 import { BAND_PARTS, type BandPartName, bandPart } from './band-part.ts';
 import { FilesPart } from './FilesPart.tsx';
@@ -27,10 +27,10 @@ export function BandRoom() {
     const room = songId === undefined ? '/band' : `/songs/${songId}/band`;
     void navigate({ pathname: `${room}/${name}`, search: lensSearchNow() });
   };
-  useShortcuts(Object.fromEntries(BAND_PARTS.map(([name], place) => [String(place + 1), () => open(name)])) as KeyMap);
+  useShortcuts(partKeys(BAND_PARTS, open));
   const Body = BODIES[part];
   return (
-    <div className="mx-auto flex max-w-[1240px] flex-col px-5 py-2">
+    <div className="mx-auto flex max-w-[1240px] flex-col px-5 py-1 phone:px-3">
       <PartTabs label="The band" parts={BAND_PARTS} open={part} onOpen={open}>
         <Body />
       </PartTabs>

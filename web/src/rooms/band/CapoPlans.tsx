@@ -1,5 +1,4 @@
 import type { Member } from '@aurora/wire';
-import { Wand2 } from 'lucide-react';
 import { useState } from 'react';
 import { useMembers } from '../../api/members.ts';
 import { withPlannedCapos } from '../../document/evening-view.ts';
@@ -7,6 +6,7 @@ import type { Tonight } from '../../document/use-evening.ts';
 import { planCaposOfSet } from '../../parts/neck/neck-engine.ts';
 import { isGuitar } from '../../session/reader-view.ts';
 import { Button } from '../../ui/Button.tsx';
+import { PlanIcon } from '../../ui/icons.ts';
 import { sayFault } from '../../ui/say.ts';
 import { capoWishOf } from './capo-wish.ts';
 
@@ -34,7 +34,7 @@ export function CapoPlans({ tonight }: { readonly tonight: Tonight }) {
       <p className="text-fine text-quiet">The fewest moves, with shapes about as easy as they can be in every song.</p>
       {members.map((member) => (
         <Button key={member.id} onClick={() => void plan(member)}>
-          <Wand2 size={17} aria-hidden="true" /> Plan {member.name}’s capo
+          <PlanIcon size={17} aria-hidden="true" /> Plan {member.name}’s capo
         </Button>
       ))}
       {told !== null && (

@@ -1,6 +1,5 @@
 import { chordMidi, colourWords, type EasierChord, type HardChord, type Key, nameChord, printFrets, printNumber } from '@aurora/core';
 import type { ChordSwap, Member, Song } from '@aurora/wire';
-import { Play } from 'lucide-react';
 import { useState } from 'react';
 import { useSwaps } from '../../api/swaps.ts';
 import { useEasierChords } from '../../parts/neck/neck-engine.ts';
@@ -8,6 +7,7 @@ import { Glyphs } from '../../parts/notation/Glyphs.tsx';
 import { useNaming, useReader } from '../../session/lens.ts';
 import { play } from '../../transport/player.ts';
 import { Button } from '../../ui/Button.tsx';
+import { PlayIcon } from '../../ui/icons.ts';
 import { Select } from '../../ui/Select.tsx';
 import { capoWishOf } from './capo-wish.ts';
 
@@ -167,7 +167,7 @@ function ColourChoice({ hard, colour, taken, onTake }: ColourChoiceProps) {
         onClick={hear}
         className="grid w-11 place-items-center rounded-r-lg border border-l-0 border-edge bg-raised hover:border-accent"
       >
-        <Play size={16} />
+        <PlayIcon size={16} />
       </button>
     </span>
   );

@@ -1,8 +1,8 @@
 import type { SetBreakEntry, SetSongEntry } from '@aurora/wire';
-import { Trash2 } from 'lucide-react';
 import { withEntry } from '../../document/evening-view.ts';
 import type { Tonight } from '../../document/use-evening.ts';
 import { Button } from '../../ui/Button.tsx';
+import { DeleteIcon } from '../../ui/icons.ts';
 import { NumberField } from '../../ui/NumberField.tsx';
 import { TextField } from '../../ui/TextField.tsx';
 import { CapoPlans } from './CapoPlans.tsx';
@@ -40,7 +40,7 @@ export function EntryDetails({ tonight, at, onGone }: EntryDetailsProps) {
       <div className="flex items-center gap-2">
         <h2 className="min-w-0 flex-1 truncate font-numeral text-lead font-bold">{one.name}</h2>
         <Button look="bare" aria-label={`Remove ${one.name} from the set`} onClick={remove}>
-          <Trash2 size={18} />
+          <DeleteIcon size={18} />
         </Button>
       </div>
       {stored.kind === 'break' ? (

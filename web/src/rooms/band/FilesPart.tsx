@@ -1,11 +1,11 @@
 import type { ExportRequest } from '@aurora/wire';
-import { FileDown, Save, Table } from 'lucide-react';
 import { useState } from 'react';
 import { useExportAll } from '../../api/files.ts';
 import { useBand } from '../../api/songs.ts';
 import { useTonightSet } from '../../document/use-evening.ts';
 import { FORMAT_TABLE } from '../../parts/song/format-table.ts';
 import { Button, buttonLook } from '../../ui/Button.tsx';
+import { BackUpIcon, ExportIcon, TableIcon } from '../../ui/icons.ts';
 import { SelectField } from '../../ui/SelectField.tsx';
 import { ImportFiles } from './ImportFiles.tsx';
 import { PackButton } from './PackButton.tsx';
@@ -33,11 +33,11 @@ export function FilesPart() {
         <ExportAll />
         <div className="flex flex-wrap gap-2">
           <a href={`${at}/songs.csv`} download className={buttonLook('plain')}>
-            <Table size={17} aria-hidden="true" /> Song index, CSV
+            <TableIcon size={17} aria-hidden="true" /> Song index, CSV
           </a>
           {tonight !== null && (
             <a href={`${at}/sets/${tonight.setId}.csv`} download className={buttonLook('plain')}>
-              <Table size={17} aria-hidden="true" /> “{tonight.state.body.name}”, CSV
+              <TableIcon size={17} aria-hidden="true" /> “{tonight.state.body.name}”, CSV
             </a>
           )}
         </div>
@@ -52,7 +52,7 @@ export function FilesPart() {
             Everything the band has, every version of every song included, in one open file. Bring it in here again, or on another machine.
           </p>
           <a href={`${at}/backup.json`} download className={buttonLook('plain')}>
-            <Save size={17} aria-hidden="true" /> Back up the band
+            <BackUpIcon size={17} aria-hidden="true" /> Back up the band
           </a>
         </div>
       </section>
@@ -74,7 +74,7 @@ function ExportAll() {
     <div className="flex flex-wrap items-end gap-3">
       <SelectField label="Every song as" value={format} options={FORMATS} onChange={setFormat} />
       <Button onClick={() => work.start({ format })} disabled={work.state?.state === 'working'}>
-        <FileDown size={17} aria-hidden="true" /> Export all
+        <ExportIcon size={17} aria-hidden="true" /> Export all
       </Button>
       <WorkLine work={work} what="Writing the songs" fetch="Fetch the songs" />
     </div>

@@ -1,5 +1,4 @@
 import type { ImportPreview } from '@aurora/wire';
-import { FileUp } from 'lucide-react';
 import { type DragEvent, type ReactNode, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { useImportFile, useImportPreview, useTakeIn } from '../../api/files.ts';
@@ -9,6 +8,7 @@ import { useNaming } from '../../session/lens.ts';
 import { useTonight } from '../../session/tonight-store.ts';
 import { AskOnce } from '../../ui/AskOnce.tsx';
 import { Button } from '../../ui/Button.tsx';
+import { ImportIcon } from '../../ui/icons.ts';
 import { Tick } from '../../ui/Tick.tsx';
 import { WorkLine } from './WorkLine.tsx';
 
@@ -70,7 +70,7 @@ function DropFile({ onFile }: { readonly onFile: (file: File | undefined) => voi
       className={`flex flex-col items-start gap-2 rounded-2xl border-2 border-dashed p-5 ${over ? 'border-accent bg-wash' : 'border-edge'}`}
     >
       <Button look="strong" onClick={() => input.current?.click()}>
-        <FileUp size={17} aria-hidden="true" /> Choose a file
+        <ImportIcon size={17} aria-hidden="true" /> Choose a file
       </Button>
       <input
         ref={input}

@@ -1,5 +1,4 @@
 import { type Bridge, type BridgeEnd, bridgeWords, chordMidi, findBridges, type Naming, nameChord, smoothnessWord } from '@aurora/core';
-import { CornerDownRight, Play } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { endsOf, withEntry } from '../../document/evening-view.ts';
 import type { Tonight } from '../../document/use-evening.ts';
@@ -7,6 +6,7 @@ import { Glyphs } from '../../parts/notation/Glyphs.tsx';
 import { useNaming } from '../../session/lens.ts';
 import { play } from '../../transport/player.ts';
 import { Button } from '../../ui/Button.tsx';
+import { PlayIcon, StraightOnIcon } from '../../ui/icons.ts';
 
 const BRIDGE_NAMES: Readonly<Record<Bridge['kind'], string>> = {
   dominant: 'Dominant',
@@ -17,13 +17,21 @@ const BRIDGE_NAMES: Readonly<Record<Bridge['kind'], string>> = {
   direct: 'Straight in',
 };
 
+interface JoinLineProps {
+  readonly tonight: Tonight;
+  readonly at: number;
+  /** Whether a plain stop is left unsaid until somebody points at it or tabs to it. */
+  readonly isQuiet: boolean;
+}
+
 /** How a song goes over into the next: a stop, or straight on over a bridge. */
-export function JoinLine({ tonight, at }: { readonly tonight: Tonight; readonly at: number }) {
+export function JoinLine({ tonight, at, isQuiet }: JoinLineProps) {
   const { evening, desk } = tonight;
   const one = evening.entries[at];
   const ends = endsOf(evening, at);
   if (one === undefined || one.entry.kind === 'break' || ends === null) return null;
   const { join } = one.entry;
+  const hides = isQuiet && join.kind === 'gap';
   const bridges = findBridges(ends.from, ends.to);
   const taken = join.kind === 'gap' ? undefined : bridges.find(({ kind }) => kind === join.bridge);
   const choose = (bridge: Bridge['kind'] | null) =>
@@ -33,11 +41,14 @@ export function JoinLine({ tonight, at }: { readonly tonight: Tonight; readonly 
       ),
     );
   return (
-    <div className="flex items-center pl-[6.6rem] max-sm:pl-11">
+    <div className={`group flex items-center pl-[6.6rem] max-sm:pl-11 ${hides ? 'h-2.5 hover:h-8 focus-within:h-8' : ''}`}>
       {join.kind === 'bridge' && <span aria-hidden="true" className="-my-1 mr-2 h-9 w-[3px] rounded bg-accent" />}
       <Popover.Root>
         <Popover.Trigger asChild>
-          <Button look="bare" className={`min-h-8! px-2! py-0! text-fine! ${join.kind === 'gap' ? 'text-quiet' : 'text-accent'}`}>
+          <Button
+            look="bare"
+            className={`min-h-8! px-2! py-0! text-fine! ${join.kind === 'gap' ? 'text-quiet' : 'text-accent'} ${hides ? 'sr-only group-hover:not-sr-only group-hover:px-2! focus:not-sr-only focus:px-2!' : ''}`}
+          >
             {join.kind === 'gap' ? 'then a stop' : <StraightOn taken={taken} />}
           </Button>
         </Popover.Trigger>
@@ -61,7 +72,7 @@ function StraightOn({ taken }: { readonly taken: Bridge | undefined }) {
   const naming = useNaming();
   return (
     <>
-      <CornerDownRight size={15} aria-hidden="true" /> straight on
+      <StraightOnIcon size={15} aria-hidden="true" /> straight on
       {taken !== undefined && taken.chords.length > 0 && (
         <b className="music-glyph">
           over <Glyphs text={chordsOf(taken, naming)} />
@@ -161,7 +172,7 @@ function BridgeRow({ bridge, ends: { from, to }, naming, taken, onTake }: Bridge
         </span>
       </button>
       <Button aria-label={`Hear ${BRIDGE_NAMES[kind]}`} onClick={hear}>
-        <Play size={17} />
+        <PlayIcon size={17} />
       </Button>
     </li>
   );

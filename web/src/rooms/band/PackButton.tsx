@@ -1,7 +1,7 @@
 import type { PackRequest } from '@aurora/wire';
-import { FileStack } from 'lucide-react';
 import { usePartsPack } from '../../api/jobs.ts';
 import { Button } from '../../ui/Button.tsx';
+import { PartsIcon } from '../../ui/icons.ts';
 import { WorkLine } from './WorkLine.tsx';
 
 interface PackButtonProps {
@@ -16,7 +16,7 @@ export function PackButton({ wish, isShort = false }: PackButtonProps) {
   return (
     <div className="flex flex-wrap items-center gap-3">
       <Button aria-label="Parts for everyone" onClick={() => pack.start(wish)} disabled={pack.state?.state === 'working'}>
-        <FileStack size={17} aria-hidden="true" />
+        <PartsIcon size={17} aria-hidden="true" />
         <span className={isShort ? 'max-sm:hidden' : ''}>
           Parts<span className={isShort ? 'max-lg:hidden' : ''}> for everyone</span>
         </span>

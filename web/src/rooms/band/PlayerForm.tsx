@@ -1,6 +1,5 @@
 import { type Naming, printTuning } from '@aurora/core';
 import type { Member, MemberReads } from '@aurora/wire';
-import { UserMinus } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { useMemberChanges } from '../../api/members.ts';
@@ -14,6 +13,7 @@ import { neckPath } from '../../session/rooms.ts';
 import { AskOnce } from '../../ui/AskOnce.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Choice.tsx';
+import { DeletePlayerIcon } from '../../ui/icons.ts';
 import { NumberField } from '../../ui/NumberField.tsx';
 import { SelectField } from '../../ui/SelectField.tsx';
 import { sayFault } from '../../ui/say.ts';
@@ -229,7 +229,7 @@ function Leave({ member: { id, name }, onGone }: { readonly member: Member; read
       onYes={leave}
       trigger={
         <Button look="bare" aria-label={`Delete ${name}`}>
-          <UserMinus size={18} />
+          <DeletePlayerIcon size={18} />
         </Button>
       }
     >

@@ -1,5 +1,4 @@
 import type { Member } from '@aurora/wire';
-import { UserPlus } from 'lucide-react';
 import { type FormEvent, useState } from 'react';
 import { useMemberChanges, useMembers } from '../../api/members.ts';
 import { Glyphs } from '../../parts/notation/Glyphs.tsx';
@@ -7,6 +6,7 @@ import { useLens } from '../../session/lens.ts';
 import { keyInForce } from '../../session/lens-store.ts';
 import { memberChoice, readerNote } from '../../session/reader-view.ts';
 import { Button } from '../../ui/Button.tsx';
+import { AddPlayerIcon } from '../../ui/icons.ts';
 import { sayFault } from '../../ui/say.ts';
 import { PlayerForm } from './PlayerForm.tsx';
 import { PLAYER_TABLE, usualReads } from './player-table.ts';
@@ -106,7 +106,7 @@ function NewPlayer({ onJoin }: { readonly onJoin: (name: string, plays: string) 
         ))}
       </datalist>
       <Button type="submit" disabled={name.trim() === ''}>
-        <UserPlus size={17} aria-hidden="true" /> Add a player
+        <AddPlayerIcon size={17} aria-hidden="true" /> Add a player
       </Button>
     </form>
   );

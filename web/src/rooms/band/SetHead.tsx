@@ -1,5 +1,4 @@
 import { clockAfter, lengthWords } from '@aurora/core';
-import { Copy, Pencil, Trash2 } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { useSetChanges, useSets } from '../../api/sets.ts';
 import type { SetDeskState } from '../../document/set-desk.ts';
@@ -7,6 +6,7 @@ import type { Tonight } from '../../document/use-evening.ts';
 import { useTonight } from '../../session/tonight-store.ts';
 import { AskOnce } from '../../ui/AskOnce.tsx';
 import { Button } from '../../ui/Button.tsx';
+import { DeleteIcon, DuplicateIcon, EditIcon } from '../../ui/icons.ts';
 import { Select } from '../../ui/Select.tsx';
 import { sayFault } from '../../ui/say.ts';
 import { TextField } from '../../ui/TextField.tsx';
@@ -78,7 +78,7 @@ function SetFacts({ tonight }: { readonly tonight: Tonight }) {
     <Popover.Root defaultOpen={name === NEW_SET_NAME && entries.length === 0}>
       <Popover.Trigger asChild>
         <Button look="bare" aria-label="Name, place and time" className="w-11 px-0">
-          <Pencil size={17} />
+          <EditIcon size={17} />
         </Button>
       </Popover.Trigger>
       <Popover.Portal>
@@ -124,7 +124,7 @@ function CopySet({ tonight: { state } }: { readonly tonight: Tonight }) {
     );
   return (
     <Button onClick={copy} disabled={add.isPending}>
-      <Copy size={17} aria-hidden="true" /> Copy the set
+      <DuplicateIcon size={17} aria-hidden="true" /> DuplicateIcon the set
     </Button>
   );
 }
@@ -144,7 +144,7 @@ function TakeAway({ setId, name }: { readonly setId: string; readonly name: stri
       onYes={takeAway}
       trigger={
         <Button look="bare" className="self-start">
-          <Trash2 size={18} aria-hidden="true" /> Delete the set
+          <DeleteIcon size={18} aria-hidden="true" /> Delete the set
         </Button>
       }
     >

@@ -11,7 +11,6 @@ import {
   useSensors,
 } from '@dnd-kit/core';
 import { SortableContext, sortableKeyboardCoordinates, useSortable, verticalListSortingStrategy } from '@dnd-kit/sortable';
-import { GripVertical } from 'lucide-react';
 import type { KeyboardEvent } from 'react';
 import { useMembers } from '../../api/members.ts';
 import { movedEntry } from '../../document/evening-view.ts';
@@ -19,6 +18,7 @@ import type { Tonight } from '../../document/use-evening.ts';
 import { Glyphs } from '../../parts/notation/Glyphs.tsx';
 import { RidgeThread } from '../../parts/ridge/RidgeStrip.tsx';
 import { useNaming } from '../../session/lens.ts';
+import { GripIcon } from '../../ui/icons.ts';
 import { JoinLine } from './JoinLine.tsx';
 
 interface SetOrderProps {
@@ -110,7 +110,7 @@ function SetRow({ tonight, at, number, chosen, onChoose, onKeyDown }: SetRowProp
           {...attributes}
           {...listeners}
         >
-          <GripVertical size={18} />
+          <GripIcon size={18} />
         </button>
         <button
           type="button"
@@ -118,7 +118,7 @@ function SetRow({ tonight, at, number, chosen, onChoose, onKeyDown }: SetRowProp
           aria-pressed={chosen}
           onClick={onChoose}
           onKeyDown={onKeyDown}
-          className="flex min-h-14 min-w-0 flex-1 items-center gap-3 rounded-r-xl py-1.5 pr-3 text-left"
+          className="flex min-h-13 min-w-0 flex-1 items-center gap-3 rounded-r-xl py-1 pr-3 text-left"
         >
           <span className="w-14 shrink-0 text-right text-base text-quiet max-sm:hidden">{begins}</span>
           {one.song === null ? (
@@ -128,7 +128,7 @@ function SetRow({ tonight, at, number, chosen, onChoose, onKeyDown }: SetRowProp
           )}
         </button>
       </div>
-      <JoinLine tonight={tonight} at={at} />
+      <JoinLine tonight={tonight} at={at} isQuiet={!chosen} />
     </li>
   );
 }

@@ -17,7 +17,6 @@ import {
   withHeadLine,
 } from '@aurora/core';
 import type { Member, Song } from '@aurora/wire';
-import { Save } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { useMembers } from '../../api/members.ts';
 import { newSetSong, readOnce, withEntry } from '../../document/evening-view.ts';
@@ -28,6 +27,7 @@ import { useNaming } from '../../session/lens.ts';
 import { setKey } from '../../session/lens-store.ts';
 import { isGuitar } from '../../session/reader-view.ts';
 import { Button } from '../../ui/Button.tsx';
+import { SaveIcon } from '../../ui/icons.ts';
 import { Notice } from '../../ui/Notice.tsx';
 import { sayDone } from '../../ui/say.ts';
 import { TextField } from '../../ui/TextField.tsx';
@@ -37,6 +37,7 @@ import { RangeKeys } from './RangeKeys.tsx';
 import { SongChoice } from './SongChoice.tsx';
 import { useBandSong } from './use-band-song.ts';
 import { VoicePicture } from './VoicePicture.tsx';
+import { type VoiceScale, voiceScale } from './voice-scale.ts';
 
 const NO_RANGE = 'This chart does not say how far its melody reaches. Type its lowest and highest note, or tap both on the keys.';
 
@@ -53,6 +54,10 @@ export function SingerPart() {
   const singing = asked === null ? singers.slice(0, 1) : singers.filter(({ id }) => asked.includes(id));
   const range = tapped?.songId === song.id ? tapped.range : reading.head.range;
   const setRange = (next: PitchRange) => setTapped({ songId: song.id, range: next });
+  const scale = voiceScale([
+    ...singing.flatMap(({ reads: { voice } }) => (voice === null ? [] : [voice.possible])),
+    ...(range === null ? [] : [range]),
+  ]);
   const takeTonight = (key: Key) => {
     const name = key.tonic === reading.head.key.tonic ? null : printKey(key);
     const id = tonight?.evening.entries[at]?.id;
@@ -64,14 +69,18 @@ export function SingerPart() {
     tonight?.desk.change((body) => ({ ...body, entries: [...body.entries, { ...newSetSong(song.id), key: name }] }), [song]);
   };
   return (
-    <div className="flex flex-col gap-4">
-      <div className="flex flex-wrap items-end gap-x-5 gap-y-3">
+    <div className="flex flex-col gap-3">
+      <div className="flex flex-wrap items-end gap-x-5 gap-y-2">
         <SongChoice song={song} songs={songs} choose={choose} />
         <RangeField range={range} home={reading.head.key} onRange={setRange} />
         <KeepRange song={song} range={range} />
         <WhoSings singers={singers} singing={singing} onAsk={setAsked} />
       </div>
-      <RangeKeys key={song.id} range={range} onRange={setRange} />
+      <div className={ON_SCALE}>
+        <div className="col-start-2 phone:col-span-2 phone:col-start-1">
+          <RangeKeys range={range} scale={scale} onRange={setRange} />
+        </div>
+      </div>
       {range === null || singing.length === 0 ? (
         <p className="text-lead text-quiet">{range === null ? NO_RANGE : 'Say who sings.'}</p>
       ) : (
@@ -81,6 +90,7 @@ export function SingerPart() {
           songId={song.id}
           range={range}
           singers={singing}
+          scale={scale}
           members={members}
           now={tonightsKey}
           onTonight={takeTonight}
@@ -139,7 +149,7 @@ function KeepRange({ song, range }: { readonly song: Song; readonly range: Pitch
     );
   return (
     <Button onClick={keep}>
-      <Save size={17} aria-hidden="true" /> Save with the song
+      <SaveIcon size={17} aria-hidden="true" /> SaveIcon with the song
     </Button>
   );
 }
@@ -183,6 +193,7 @@ interface KeysProps {
   readonly songId: string;
   readonly range: PitchRange;
   readonly singers: readonly Member[];
+  readonly scale: VoiceScale;
   readonly members: readonly Member[];
   /** Tonight's key in the set; null when the song is not in it. */
   readonly now: Key | null;
@@ -191,7 +202,7 @@ interface KeysProps {
   readonly onTonight: (key: Key) => void;
 }
 
-function Keys({ home, source, range, singers, members, now, inSet, onTonight }: KeysProps) {
+function Keys({ home, source, range, singers, scale, members, now, inSet, onTonight }: KeysProps) {
   const naming = useNaming();
   const guitars = useMemo(() => members.filter(isGuitar).map(capoWishOf), [members]);
   const guitar = useGuitarKindness(source, guitars).data;
@@ -205,8 +216,6 @@ function Keys({ home, source, range, singers, members, now, inSet, onTonight }: 
     accidentals: accidentalsFor(horns, key),
   });
   const keys = singerKeys(home, range, voices, kindness);
-  const lowest = Math.min(...voices.map(({ possible }) => possible.low)) - 3;
-  const highest = Math.max(...voices.map(({ possible }) => possible.high)) + 3;
   const choose = (key: Key) => {
     onTonight(key);
     const name = nameKey(key, naming);
@@ -220,8 +229,7 @@ function Keys({ home, source, range, singers, members, now, inSet, onTonight }: 
           one={one}
           home={home}
           singers={singers}
-          lowest={lowest}
-          highest={highest}
+          scale={scale}
           isNow={now !== null && now.tonic === one.key.tonic}
           hasHorns={horns.length > 0}
           onChoose={() => choose(one.key)}
@@ -231,12 +239,15 @@ function Keys({ home, source, range, singers, members, now, inSet, onTonight }: 
   );
 }
 
+/** The keyboard and every row have their pictures in one column, so that a key stands over the same note of every voice. */
+const ON_SCALE =
+  'grid grid-cols-[4.5rem_1fr_8.5rem] items-center gap-x-4 phone:grid-cols-[1fr_auto] phone:[&>:nth-child(2)]:col-span-2 phone:[&>:nth-child(2)]:row-start-2';
+
 interface KeyRowProps {
   readonly one: SingerKey;
   readonly home: Key;
   readonly singers: readonly Member[];
-  readonly lowest: number;
-  readonly highest: number;
+  readonly scale: VoiceScale;
   readonly isNow: boolean;
   readonly hasHorns: boolean;
   readonly onChoose: () => void;
@@ -244,13 +255,11 @@ interface KeyRowProps {
 
 const FIT_WORDS = { comfortable: 'With ease.', possible: 'Possible.', outside: 'Out of reach.' } as const;
 
-function KeyRow({ one, home, singers, lowest, highest, isNow, hasHorns, onChoose }: KeyRowProps) {
+function KeyRow({ one, home, singers, scale, isNow, hasHorns, onChoose }: KeyRowProps) {
   const naming = useNaming();
   const { key, fit, sung, guitar, accidentals } = one;
   return (
-    <li
-      className={`grid grid-cols-[4.5rem_1fr_8.5rem] items-center gap-x-4 border-t border-hairline py-1.5 ${fit === 'outside' ? 'text-quiet' : ''}`}
-    >
+    <li className={`${ON_SCALE} border-t border-hairline py-1.5 ${fit === 'outside' ? 'text-quiet' : ''}`}>
       <span className="leading-tight">
         <b className="music-glyph font-numeral text-figure">
           <Glyphs text={nameKey(key, naming)} />
@@ -264,8 +273,7 @@ function KeyRow({ one, home, singers, lowest, highest, isNow, hasHorns, onChoose
             name={singers.length > 1 ? (singers[index]?.name ?? '') : ''}
             voice={singers[index]?.reads.voice ?? null}
             sung={range}
-            lowest={lowest}
-            highest={highest}
+            scale={scale}
           />
         ))}
         <p className="text-fine text-quiet">

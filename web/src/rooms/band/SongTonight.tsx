@@ -1,6 +1,5 @@
 import { moveKey, nameKey, printKey, simplestKey, writtenKey } from '@aurora/core';
 import type { Member, SetSongEntry } from '@aurora/wire';
-import { BookOpen, Minus, Plus, RotateCcw } from 'lucide-react';
 import { Link } from 'react-router';
 import { useMembers } from '../../api/members.ts';
 import { caposWith } from '../../document/evening-view.ts';
@@ -11,6 +10,7 @@ import { useLens, useNaming } from '../../session/lens.ts';
 import { lensSearch } from '../../session/lens-store.ts';
 import { isGuitar, memberChoice } from '../../session/reader-view.ts';
 import { Button, buttonLook } from '../../ui/Button.tsx';
+import { ChartIcon, HomeKeyIcon, KeyDownIcon, KeyUpIcon } from '../../ui/icons.ts';
 import { NumberField } from '../../ui/NumberField.tsx';
 import { TextField } from '../../ui/TextField.tsx';
 import { LengthField } from './LengthField.tsx';
@@ -64,7 +64,7 @@ export function SongTonight({ tonight, at, stored, onChange }: SongTonightProps)
         />
       ))}
       <Link to={{ pathname: `/songs/${stored.songId}/chart`, search }} className={buttonLook('plain')}>
-        <BookOpen size={17} aria-hidden="true" /> Open the chart in tonight’s key
+        <ChartIcon size={17} aria-hidden="true" /> Open the chart in tonight’s key
       </Link>
     </>
   );
@@ -82,17 +82,17 @@ function KeyTonight({ song, onKey }: KeyTonightProps) {
   return (
     <div role="group" aria-label="Tonight’s key" className="flex flex-wrap items-center gap-2">
       <Button aria-label="Down a half step" className="px-3!" onClick={() => onKey(moveKey(song.key, -1).tonic)}>
-        <Minus size={18} />
+        <KeyDownIcon size={18} />
       </Button>
       <b className="music-glyph min-w-16 text-center font-numeral text-figure" data-testid="tonights-key">
         <Glyphs text={nameKey(song.key, naming)} />
       </b>
       <Button aria-label="Up a half step" className="px-3!" onClick={() => onKey(moveKey(song.key, 1).tonic)}>
-        <Plus size={18} />
+        <KeyUpIcon size={18} />
       </Button>
       {song.key.tonic !== home.tonic && (
         <Button look="bare" aria-label={`Back to the home key ${nameKey(home, naming)}`} onClick={() => onKey(null)}>
-          <RotateCcw size={17} /> <Glyphs text={nameKey(home, naming)} />
+          <HomeKeyIcon size={17} /> <Glyphs text={nameKey(home, naming)} />
         </Button>
       )}
       <div className="w-full">

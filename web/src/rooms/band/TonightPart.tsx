@@ -1,5 +1,4 @@
 import { GAP_SECONDS, setWarningWords } from '@aurora/core';
-import { AlertTriangle, Coffee, Maximize2, Plus, Printer, Redo2, Undo2 } from 'lucide-react';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useMembers } from '../../api/members.ts';
@@ -12,7 +11,9 @@ import { useTonight } from '../../session/tonight-store.ts';
 import { useShortcuts } from '../../session/use-shortcuts.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Hint } from '../../ui/Hint.tsx';
+import { AddIcon, BreakIcon, PrintIcon, RedoIcon, StandIcon, UndoIcon, WarningIcon } from '../../ui/icons.ts';
 import { Notice } from '../../ui/Notice.tsx';
+import { InSlot } from '../../ui/Slot.tsx';
 import { sayFault } from '../../ui/say.ts';
 import { AddSongs } from './AddSongs.tsx';
 import { EntryDetails } from './EntryDetails.tsx';
@@ -65,35 +66,48 @@ function TonightDesk({ tonight, onNew }: { readonly tonight: Tonight; readonly o
     setChosen(id);
   };
   return (
-    <div className="flex flex-col gap-3">
+    <div className="flex flex-col gap-2">
       {state.status.kind === 'conflict' && <SetConflict tonight={tonight} />}
       <SetHead tonight={tonight} onNew={onNew} />
-      <div className="flex flex-wrap items-center gap-2">
-        <Button look="strong" onClick={() => setOpen('songs')}>
-          <Plus size={18} aria-hidden="true" /> Songs
+      <InSlot name="tools">
+        <Button look="strong" className="px-3!" onClick={() => setOpen('songs')}>
+          <AddIcon size={18} aria-hidden="true" /> Songs
         </Button>
-        <Button onClick={addBreak} aria-label="Break">
-          <Coffee size={17} aria-hidden="true" /> <span className="max-sm:hidden">Break</span>
-        </Button>
+        <Hint text="A break in the set">
+          <Button look="bare" className="px-2.5!" onClick={addBreak} aria-label="Break">
+            <BreakIcon size={18} />
+          </Button>
+        </Hint>
         <Hint text="Undo" keys="Ctrl Z">
           <Button look="bare" aria-label="Undo" disabled={!state.canUndo} onClick={desk.undo}>
-            <Undo2 size={18} />
+            <UndoIcon size={18} />
           </Button>
         </Hint>
         <Hint text="Redo" keys="Ctrl Y">
           <Button look="bare" aria-label="Redo" disabled={!state.canRedo} onClick={desk.redo}>
-            <Redo2 size={18} />
+            <RedoIcon size={18} />
           </Button>
         </Hint>
-        <span className="ml-auto" />
-        <Button aria-label="Print" onClick={() => setOpen('print')} disabled={evening.entries.length === 0}>
-          <Printer size={17} aria-hidden="true" /> <span className="max-lg:hidden">Print</span>
-        </Button>
-        <Button onClick={() => void navigate({ pathname: '/band/stand', search: lensSearchNow() })} disabled={evening.entries.length === 0}>
-          <Maximize2 size={17} aria-hidden="true" /> On the stand
+        <Hint text="Print the set">
+          <Button
+            look="bare"
+            className="px-2.5!"
+            aria-label="Print"
+            onClick={() => setOpen('print')}
+            disabled={evening.entries.length === 0}
+          >
+            <PrintIcon size={18} />
+          </Button>
+        </Hint>
+        <Button
+          className="px-3!"
+          onClick={() => void navigate({ pathname: '/band/stand', search: lensSearchNow() })}
+          disabled={evening.entries.length === 0}
+        >
+          <StandIcon size={17} aria-hidden="true" /> On the stand
         </Button>
         <PackButton isShort wish={{ of: 'set', setId: tonight.setId, paper: 'A4' }} />
-      </div>
+      </InSlot>
       <Warnings tonight={tonight} />
       {evening.entries.length === 0 ? (
         <Notice title="An empty evening">
@@ -119,12 +133,12 @@ function Warnings({ tonight: { warnings, evening } }: { readonly tonight: Tonigh
   const nameOf = (id: string) => members.find((member) => member.id === id)?.name ?? 'Somebody';
   const titleOf = (at: number) => evening.entries[at]?.name ?? '';
   return (
-    <ul aria-label="What to look out for" className="flex flex-col gap-1 rounded-xl bg-wash px-4 py-2.5">
+    <ul aria-label="What to look out for" className="flex flex-col gap-1 rounded-xl bg-caution px-4 py-2 text-on-caution">
       {warnings.map((warning) => {
         const words = setWarningWords(warning, titleOf, nameOf, naming);
         return (
           <li key={words} className="flex items-center gap-2.5 text-base">
-            <AlertTriangle size={17} aria-hidden="true" className="shrink-0 text-alarm" />
+            <WarningIcon size={17} aria-hidden="true" className="shrink-0" />
             <span>
               <Glyphs text={words} />
             </span>

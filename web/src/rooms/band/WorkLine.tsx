@@ -1,6 +1,6 @@
-import { Download } from 'lucide-react';
 import type { ServerWork } from '../../api/jobs.ts';
 import { Button, buttonLook } from '../../ui/Button.tsx';
+import { FetchIcon } from '../../ui/icons.ts';
 
 interface WorkLineProps {
   readonly work: Pick<ServerWork<never>, 'state' | 'fault' | 'file' | 'stop'>;
@@ -40,7 +40,7 @@ export function WorkLine({ work: { state, fault, file, stop }, what, fetch }: Wo
     <span className="flex flex-wrap items-center gap-3" role="status">
       {file !== null && (
         <a href={file} download className={buttonLook('strong')}>
-          <Download size={17} aria-hidden="true" /> {fetch}
+          <FetchIcon size={17} aria-hidden="true" /> {fetch}
         </a>
       )}
       <span className={state.state === 'failed' ? 'font-semibold text-alarm' : 'text-base text-quiet'}>{state.says}</span>

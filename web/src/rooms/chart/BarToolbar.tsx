@@ -1,21 +1,21 @@
-import {
-  BetweenVerticalEnd,
-  ChevronDown,
-  ChevronLeft,
-  ChevronRight,
-  ClipboardPaste,
-  Copy,
-  PenLine,
-  Redo2,
-  Trash2,
-  Undo2,
-} from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
 import { type ReactNode, useState } from 'react';
 import type { Rewriting } from '../../document/use-song-draft.ts';
 import { useShortcuts } from '../../session/use-shortcuts.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Hint, KeyCap } from '../../ui/Hint.tsx';
+import {
+  BeforeIcon,
+  DeleteIcon,
+  DuplicateIcon,
+  ListIcon,
+  NextIcon,
+  PasteIcon,
+  ReachIcon,
+  RedoIcon,
+  UndoIcon,
+  WriteIcon,
+} from '../../ui/icons.ts';
 import { MenuItem } from '../../ui/MenuItem.tsx';
 import { type BarSelection, rangeOf } from './bar-selection.ts';
 import type { SheetInput } from './sheet-input.ts';
@@ -41,10 +41,10 @@ export function BarToolbar({ input, selection, rewriting, reaching, onPaste, onC
       className="flex flex-wrap items-center px-1 not-phone:border-l not-phone:border-hairline"
     >
       <Tool text="Undo" keys="Ctrl Z" disabled={rewriting.undo === null} onPress={input.undo}>
-        <Undo2 size={18} />
+        <UndoIcon size={18} />
       </Tool>
       <Tool text="Redo" keys="Ctrl Y" disabled={rewriting.redo === null} onPress={input.redo}>
-        <Redo2 size={18} />
+        <RedoIcon size={18} />
       </Tool>
       {count === 0 ? (
         <span className="px-3 text-fine text-quiet">Choose a bar and type: digits are degrees.</span>
@@ -53,7 +53,7 @@ export function BarToolbar({ input, selection, rewriting, reaching, onPaste, onC
       )}
       <span className="min-w-12 text-fine font-semibold text-quiet">{count > 1 ? `${count} bars` : ''}</span>
       <Tool text="Paste chords from anywhere" keys="Ctrl V" onPress={onPaste}>
-        <ClipboardPaste size={18} />
+        <PasteIcon size={18} />
       </Tool>
     </div>
   );
@@ -67,7 +67,7 @@ function ChosenTools({ input, head, reaching, onChanges }: ChosenToolsProps) {
   return (
     <>
       <Tool text="Write the bar" keys="Enter" onPress={() => input.open(head, 'edit')}>
-        <PenLine size={18} />
+        <WriteIcon size={18} />
       </Tool>
       <Tool text="A new bar behind it" keys="i" onPress={input.insert}>
         +bar
@@ -80,23 +80,23 @@ function ChosenTools({ input, head, reaching, onChanges }: ChosenToolsProps) {
           onClick={() => input.reach(!reaching)}
           className="min-w-9 px-1.5! aria-pressed:bg-wash"
         >
-          <BetweenVerticalEnd size={18} />
+          <ReachIcon size={18} />
         </Button>
       </Hint>
       <Menu label="Bars" items={barItems(input)} />
       <Menu label="Signs" shortcut="k" items={signItems(input, onChanges)} />
       <Menu label="Chords" items={chordItems(input)} />
       <Tool text="Earlier" keys="Alt ←" onPress={() => input.move(-1)}>
-        <ChevronLeft size={18} />
+        <BeforeIcon size={18} />
       </Tool>
       <Tool text="Later" keys="Alt →" onPress={() => input.move(1)}>
-        <ChevronRight size={18} />
+        <NextIcon size={18} />
       </Tool>
       <Tool text="Duplicate" keys="u" onPress={input.duplicate}>
-        <Copy size={17} />
+        <DuplicateIcon size={17} />
       </Tool>
       <Tool text="Delete" keys="Delete" onPress={input.delete}>
-        <Trash2 size={17} />
+        <DeleteIcon size={17} />
       </Tool>
     </>
   );
@@ -185,7 +185,7 @@ function Menu({ label, items, shortcut }: MenuProps) {
     <DropdownMenu.Root open={open} onOpenChange={setOpen}>
       <DropdownMenu.Trigger asChild>
         <Button look="bare" className="gap-0.5 px-1! text-base">
-          {label} <ChevronDown size={12} aria-hidden="true" />
+          {label} <ListIcon size={12} aria-hidden="true" />
         </Button>
       </DropdownMenu.Trigger>
       <DropdownMenu.Portal>

@@ -38,7 +38,7 @@ const look = EditorView.theme({
   '&.cm-focused .cm-cursor': { borderLeftColor: 'var(--accent)', borderLeftWidth: '2.5px' },
   '&.cm-focused .cm-selectionBackground, .cm-selectionBackground': { backgroundColor: 'var(--wash) !important' },
   '.cm-tooltip': { backgroundColor: 'var(--ink)', color: 'var(--ground)', border: 'none', borderRadius: '8px' },
-  '.cm-tooltip-autocomplete > ul': { fontFamily: 'var(--font-text)', fontSize: '15px' },
+  '.cm-tooltip-autocomplete > ul': { fontFamily: 'var(--font-text)', fontSize: '16px' },
   '.cm-tooltip-autocomplete > ul > li[aria-selected]': { backgroundColor: 'var(--accent)', color: 'var(--on-accent)' },
   '.cm-completionDetail': { fontStyle: 'normal', opacity: '0.85' },
   '.cm-diagnostic': { border: 'none', padding: '6px 10px', fontFamily: 'var(--font-text)' },

@@ -1,9 +1,9 @@
 import type { CellSection, ChartReading, Projected } from '@aurora/core';
 import { DndContext } from '@dnd-kit/core';
-import { Plus } from 'lucide-react';
 import { type RefObject, useEffect, useRef } from 'react';
 import { sheetFacts } from '../../parts/sheet/sheet-facts.ts';
 import { Button } from '../../ui/Button.tsx';
+import { AddIcon } from '../../ui/icons.ts';
 import { useInnerWidth } from '../../ui/use-width.ts';
 import { BarInput } from './BarInput.tsx';
 import type { BarSelection } from './bar-selection.ts';
@@ -54,7 +54,7 @@ export function ChartSheet({ sheet, reading, sections, turn, ...looked }: SheetP
           />
         ))}
         <Button look="bare" className="mt-1 text-quiet" onClick={() => inner.input.openNew(bars)}>
-          <Plus size={18} aria-hidden="true" /> Bar
+          <AddIcon size={18} aria-hidden="true" /> Bar
         </Button>
         {sheet.left > 0 && <p className="py-4 font-semibold text-alarm">{sheet.left} more bars are in the text and not drawn here.</p>}
       </article>

@@ -1,4 +1,3 @@
-import { Check, FileDown, Guitar, Hash, History, Layers, ListChecks, type LucideIcon, Maximize2, PencilLine, Printer } from 'lucide-react';
 import { DropdownMenu, Popover } from 'radix-ui';
 import type { ReactNode } from 'react';
 import { useNavigate } from 'react-router';
@@ -8,6 +7,19 @@ import { lensSearchNow } from '../../session/lens-store.ts';
 import { usePhone } from '../../session/use-media.ts';
 import { useReads } from '../../session/use-reads.ts';
 import { Button } from '../../ui/Button.tsx';
+import {
+  CapoIcon,
+  CheckIcon,
+  ChosenIcon,
+  ExportIcon,
+  type Icon,
+  LayerIcon,
+  NotChosenIcon,
+  PrintIcon,
+  StandIcon,
+  TextIcon,
+  VersionsIcon,
+} from '../../ui/icons.ts';
 import { MenuItem } from '../../ui/MenuItem.tsx';
 import { Tick } from '../../ui/Tick.tsx';
 
@@ -37,7 +49,7 @@ export function DeskBar(props: DeskBarProps) {
       {!isPhone && (
         <>
           <Button look="bare" aria-pressed={checking} className="px-2.5! aria-pressed:bg-wash" onClick={onCheck}>
-            <ListChecks size={18} aria-hidden="true" /> {checkWords(toLookAt)}
+            <CheckIcon size={18} aria-hidden="true" /> {checkWords(toLookAt)}
           </Button>
           <LayerChoice layer={layer} onLayer={onLayer} />
           <ShowChoice show={show} shows={SHOWS} onShow={setShow} />
@@ -49,7 +61,7 @@ export function DeskBar(props: DeskBarProps) {
 }
 
 function checkWords(toLookAt: number): string {
-  return toLookAt === 0 ? 'Checked' : `Check ${toLookAt}`;
+  return toLookAt === 0 ? 'Checked' : `ChosenIcon ${toLookAt}`;
 }
 
 /** What may be done with the whole chart, and on a phone what it shows as well. */
@@ -69,17 +81,22 @@ function MoreMenu({ songId, toLookAt, onCheck, onOpen, onText, isPhone }: DeskBa
           align="end"
           className="z-30 max-h-(--radix-dropdown-menu-content-available-height) min-w-52 overflow-auto rounded-xl border border-edge bg-raised p-1.5 shadow-lg"
         >
-          <Item icon={Maximize2} label="On the stand" onPress={toStand} />
-          <Item icon={Guitar} label="Where to put a capo" onPress={() => onOpen('capo')} />
-          <Item icon={Printer} label="Print" onPress={() => onOpen('print')} />
-          <Item icon={FileDown} label="Export for other programs" onPress={() => onOpen('export')} />
-          <Item icon={History} label="Versions" onPress={() => onOpen('versions')} />
-          <Item icon={PencilLine} label="Edit as text" onPress={onText} />
+          <Item icon={StandIcon} label="On the stand" onPress={toStand} />
+          <Item icon={CapoIcon} label="Where to put a capo" onPress={() => onOpen('capo')} />
+          <Item icon={PrintIcon} label="Print" onPress={() => onOpen('print')} />
+          <Item icon={ExportIcon} label="Export for other programs" onPress={() => onOpen('export')} />
+          <Item icon={VersionsIcon} label="Versions" onPress={() => onOpen('versions')} />
+          <Item icon={TextIcon} label="Edit as text" onPress={onText} />
           {isPhone && (
             <>
-              <Item icon={ListChecks} label={checkWords(toLookAt)} onPress={onCheck} />
+              <Item icon={CheckIcon} label={checkWords(toLookAt)} onPress={onCheck} />
               {SHOWS.map(([value, label]) => (
-                <Item key={value} icon={value === show ? Check : Hash} label={`Show ${label}`} onPress={() => setShow(value)} />
+                <Item
+                  key={value}
+                  icon={value === show ? ChosenIcon : NotChosenIcon}
+                  label={`Show ${label}`}
+                  onPress={() => setShow(value)}
+                />
               ))}
             </>
           )}
@@ -101,7 +118,7 @@ function LayerChoice({ layer, onLayer }: Pick<DeskBarProps, 'layer' | 'onLayer'>
           title="Analysis over the bars"
           className="px-2.5!"
         >
-          <Layers size={18} aria-hidden="true" /> {on === 0 ? '' : on}
+          <LayerIcon size={18} aria-hidden="true" /> {on === 0 ? '' : on}
         </Button>
       </Popover.Trigger>
       <Popover.Portal>
@@ -119,7 +136,7 @@ function LayerChoice({ layer, onLayer }: Pick<DeskBarProps, 'layer' | 'onLayer'>
   );
 }
 
-function Item({ icon: Icon, label, onPress }: { readonly icon: LucideIcon; readonly label: string; readonly onPress: () => void }) {
+function Item({ icon: Icon, label, onPress }: { readonly icon: Icon; readonly label: string; readonly onPress: () => void }) {
   return (
     <MenuItem onPress={onPress}>
       <Icon size={18} aria-hidden="true" /> {label}

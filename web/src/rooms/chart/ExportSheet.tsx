@@ -1,6 +1,5 @@
 import { type Key, nameKey, printKey } from '@aurora/core';
 import type { ConvertRequest } from '@aurora/wire';
-import { FileDown } from 'lucide-react';
 import { useState } from 'react';
 import { blobOf, useConverted } from '../../api/files.ts';
 import { saveFile } from '../../parts/paper/save-file.ts';
@@ -8,6 +7,7 @@ import { FORMAT_TABLE } from '../../parts/song/format-table.ts';
 import { useLens, useNaming } from '../../session/lens.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Choice.tsx';
+import { ExportIcon } from '../../ui/icons.ts';
 import { Sheet } from '../../ui/Sheet.tsx';
 import { Tick } from '../../ui/Tick.tsx';
 
@@ -71,7 +71,7 @@ export function ExportSheet({ text, sounding, onClose }: ExportSheetProps) {
               </div>
             )}
             <Button look="strong" onClick={() => saveFile(data.fileName, blobOf(data))}>
-              <FileDown size={17} aria-hidden="true" /> Keep {data.fileName}
+              <ExportIcon size={17} aria-hidden="true" /> Keep {data.fileName}
             </Button>
           </>
         )}

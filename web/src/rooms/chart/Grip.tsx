@@ -1,6 +1,6 @@
 import { useDraggable } from '@dnd-kit/core';
-import { GripVertical } from 'lucide-react';
 import { memo } from 'react';
+import { GripIcon } from '../../ui/icons.ts';
 
 /** What something is dragged by; the arrow keys with Alt do the same. */
 export const Grip = memo(function Grip({ id, label }: { readonly id: string; readonly label: string }) {
@@ -14,7 +14,7 @@ export const Grip = memo(function Grip({ id, label }: { readonly id: string; rea
       title={label}
       className="grid size-8 shrink-0 cursor-grab touch-none place-items-center text-quiet"
     >
-      <GripVertical size={18} aria-hidden="true" />
+      <GripIcon size={18} aria-hidden="true" />
     </span>
   );
 });

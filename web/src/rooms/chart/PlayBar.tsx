@@ -1,9 +1,9 @@
 import type { ChartReading } from '@aurora/core';
-import { Minus, Play, Plus, Repeat, Square } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Choice.tsx';
 import { Hint } from '../../ui/Hint.tsx';
+import { FasterIcon, LoopIcon, PlayIcon, SlowerIcon, StopIcon } from '../../ui/icons.ts';
 import { Select } from '../../ui/Select.tsx';
 import { Tick } from '../../ui/Tick.tsx';
 import type { SongPlay, Sounds } from './use-song-play.ts';
@@ -23,7 +23,8 @@ export function PlayBar({ play, reading }: { readonly play: SongPlay; readonly r
     <div role="group" aria-label="Play" className="flex items-center gap-1">
       <Hint text={play.playing ? 'Stop' : 'Play from here'} keys="v">
         <Button look={play.playing ? 'strong' : 'plain'} className="px-3!" disabled={reading.bars.length === 0} onClick={play.toggle}>
-          {play.playing ? <Square size={17} aria-hidden="true" /> : <Play size={17} aria-hidden="true" />} {play.playing ? 'Stop' : 'Play'}
+          {play.playing ? <StopIcon size={17} aria-hidden="true" /> : <PlayIcon size={17} aria-hidden="true" />}{' '}
+          {play.playing ? 'Stop' : 'Play'}
         </Button>
       </Hint>
       <Popover.Root>
@@ -54,7 +55,7 @@ export function PlayBar({ play, reading }: { readonly play: SongPlay; readonly r
             className="px-2! text-accent"
             onClick={() => play.setLoop(null)}
           >
-            <Repeat size={17} />
+            <LoopIcon size={17} />
           </Button>
         </Hint>
       )}
@@ -95,7 +96,7 @@ function Tempo({ play }: { readonly play: SongPlay }) {
   return (
     <div className="flex items-center gap-2">
       <Button aria-label="Slower" onClick={() => play.setTempo(play.tempo - STEP)}>
-        <Minus size={17} />
+        <SlowerIcon size={17} />
       </Button>
       <label className="flex-1">
         <span className="sr-only">Tempo</span>
@@ -109,7 +110,7 @@ function Tempo({ play }: { readonly play: SongPlay }) {
         />
       </label>
       <Button aria-label="Faster" onClick={() => play.setTempo(play.tempo + STEP)}>
-        <Plus size={17} />
+        <FasterIcon size={17} />
       </Button>
     </div>
   );

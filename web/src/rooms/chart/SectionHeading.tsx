@@ -1,8 +1,8 @@
 import type { CellSection } from '@aurora/core';
-import { ArrowDown, ArrowUp, Copy, Repeat, Trash2 } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { useId, useState } from 'react';
 import { Button } from '../../ui/Button.tsx';
+import { DeleteIcon, DuplicateIcon, LoopIcon, MoveDownIcon, MoveUpIcon } from '../../ui/icons.ts';
 
 /** What can be done with a section. */
 export interface SectionActions {
@@ -51,10 +51,10 @@ export function SectionHeading({
               <HeadingForm section={section} onDone={(heading) => leave(() => actions.onName(index, heading))()} />
               <div className="mt-3 grid grid-cols-2 gap-1 border-t border-hairline pt-2">
                 <Button look="bare" className="justify-start" onClick={leave(() => actions.onLoop(index))}>
-                  <Repeat size={17} aria-hidden="true" /> Loop it
+                  <LoopIcon size={17} aria-hidden="true" /> Loop it
                 </Button>
                 <Button look="bare" className="justify-start" onClick={leave(() => actions.onDuplicate(index))}>
-                  <Copy size={17} aria-hidden="true" /> Duplicate
+                  <DuplicateIcon size={17} aria-hidden="true" /> Duplicate
                 </Button>
                 <Button
                   look="bare"
@@ -62,7 +62,7 @@ export function SectionHeading({
                   disabled={index === 0}
                   onClick={leave(() => actions.onMove(index, index - 1))}
                 >
-                  <ArrowUp size={17} aria-hidden="true" /> Move up
+                  <MoveUpIcon size={17} aria-hidden="true" /> Move up
                 </Button>
                 <Button
                   look="bare"
@@ -70,10 +70,10 @@ export function SectionHeading({
                   disabled={index === actions.count - 1}
                   onClick={leave(() => actions.onMove(index, index + 2))}
                 >
-                  <ArrowDown size={17} aria-hidden="true" /> Move down
+                  <MoveDownIcon size={17} aria-hidden="true" /> Move down
                 </Button>
                 <Button look="bare" className="justify-start text-alarm" onClick={leave(() => actions.onDelete(index))}>
-                  <Trash2 size={17} aria-hidden="true" /> Delete
+                  <DeleteIcon size={17} aria-hidden="true" /> Delete
                 </Button>
               </div>
             </Popover.Content>

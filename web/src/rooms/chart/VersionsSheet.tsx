@@ -1,10 +1,10 @@
 import type { SongVersionHead } from '@aurora/wire';
 import { formatDistanceToNow } from 'date-fns';
-import { Bookmark } from 'lucide-react';
 import { useState } from 'react';
 import { useVersions } from '../../api/versions.ts';
 import { Glyphs } from '../../parts/notation/Glyphs.tsx';
 import { Button } from '../../ui/Button.tsx';
+import { NamedIcon } from '../../ui/icons.ts';
 import { Sheet } from '../../ui/Sheet.tsx';
 import { Tick } from '../../ui/Tick.tsx';
 import { OpenVersion } from './OpenVersion.tsx';
@@ -74,7 +74,7 @@ function Save({ version: { name, by, savedAt, changes, revision }, isOpen, onOpe
     >
       {name !== null && (
         <b className="flex items-center gap-1.5">
-          <Bookmark size={15} aria-hidden="true" className="shrink-0 fill-accent text-accent" /> {name}
+          <NamedIcon size={15} aria-hidden="true" className="shrink-0 fill-accent text-accent" /> {name}
         </b>
       )}
       <span className={`line-clamp-3 leading-snug ${name === null ? 'font-semibold' : ''}`}>

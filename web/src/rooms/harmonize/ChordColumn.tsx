@@ -1,8 +1,8 @@
 import { symbolText } from '@aurora/core';
-import { Plus } from 'lucide-react';
 import { ChordSymbol, LetterSymbol } from '../../parts/notation/ChordSymbol.tsx';
 import { Glyphs } from '../../parts/notation/Glyphs.tsx';
 import { Hint } from '../../ui/Hint.tsx';
+import { AddIcon } from '../../ui/icons.ts';
 import type { CardType } from './card-type.ts';
 import { type ColumnView, FUNCTION_HEIGHT } from './harmonize-view.ts';
 
@@ -54,7 +54,7 @@ export function ChordColumn({ view, selected, sounding, rise, compact, type, onS
               onClick={onAdd}
               className="grid min-h-11 place-items-center border-t border-hairline text-quiet -outline-offset-4 hover:bg-wash hover:text-accent"
             >
-              <Plus size={20} />
+              <AddIcon size={20} />
             </button>
           </Hint>
         )}

@@ -1,7 +1,7 @@
 import { symbolText } from '@aurora/core';
-import { Plus } from 'lucide-react';
 import { ChordSymbol, LetterSymbol } from '../../parts/notation/ChordSymbol.tsx';
 import { Glyphs } from '../../parts/notation/Glyphs.tsx';
+import { AddIcon } from '../../ui/icons.ts';
 import { type ColumnView, FUNCTION_HEIGHT } from './harmonize-view.ts';
 
 interface ChordLineProps {
@@ -48,7 +48,7 @@ export function ChordLine({ view, selected, sounding, onSelect, onAdd }: ChordLi
           onClick={onAdd}
           className="grid w-12 shrink-0 place-items-center border-l border-hairline text-quiet -outline-offset-4"
         >
-          <Plus size={20} />
+          <AddIcon size={20} />
         </button>
       </div>
     </div>

@@ -1,5 +1,4 @@
 import { type Chord, chordMidi, climbingMidi, type Key, printKey, printNumber, scaleMidi, writtenKey } from '@aurora/core';
-import { Layers, Play, Square } from 'lucide-react';
 import { type ComponentType, useEffect, useState } from 'react';
 import { setDevice, useDevice } from '../../session/device-store.ts';
 import { stepKey } from '../../session/key-view.ts';
@@ -11,6 +10,7 @@ import { type PlayStep, play, stop, usePlayer } from '../../transport/player.ts'
 import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Choice.tsx';
 import { Hint } from '../../ui/Hint.tsx';
+import { DeeperIcon, PlayIcon, StopIcon } from '../../ui/icons.ts';
 import { PartTabs } from '../../ui/PartTabs.tsx';
 import { Select } from '../../ui/Select.tsx';
 import { InSlot } from '../../ui/Slot.tsx';
@@ -124,13 +124,13 @@ function KeyTools({ build, onBuild, onDeepen, onHear }: KeyToolsProps) {
       </Select>
       <Hint text="This degree alone a third deeper" keys="T">
         <Button onClick={onDeepen} disabled={build.kind === 'fourths'} aria-label="This degree alone a third deeper">
-          <Layers size={18} />
+          <DeeperIcon size={18} />
         </Button>
       </Hint>
       <Choice label="How chords sound" value={strum} options={STRUM_CHOICES} onChange={(next) => setDevice({ strum: next })} />
       <Hint text="The scale, then its chords" keys="a">
         <Button onClick={onHear} aria-label={playing ? 'Stop' : 'Hear the key'}>
-          {playing ? <Square size={17} /> : <Play size={17} />}
+          {playing ? <StopIcon size={17} /> : <PlayIcon size={17} />}
         </Button>
       </Hint>
     </div>

@@ -1,5 +1,4 @@
 import { chordMidi, chordOnTonic, type Key, letterView, type Naming, numberView, printKey, readChart, symbolText } from '@aurora/core';
-import { ArrowRight, Play, Redo2, Square, Undo2, X } from 'lucide-react';
 import { type FormEvent, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useStore } from 'zustand';
@@ -9,6 +8,7 @@ import { readBarsTyped, songOf, useProgression } from '../../session/progression
 import { type PlayStep, play, stop, usePlayer } from '../../transport/player.ts';
 import { AnsweringField } from '../../ui/AnsweringField.tsx';
 import { Button } from '../../ui/Button.tsx';
+import { DeleteIcon, GoOnIcon, PlayIcon, RedoIcon, StopIcon, UndoIcon } from '../../ui/icons.ts';
 import { sayFault } from '../../ui/say.ts';
 
 const TEMPO = 100;
@@ -34,16 +34,16 @@ export function ProgressionTray({ sounding, written, naming }: { readonly soundi
       <div className="flex flex-wrap items-center gap-2">
         <TypedBars written={written} onAdd={add} />
         <Button look="bare" aria-label="Undo" onClick={() => undo()} disabled={pastStates.length === 0}>
-          <Undo2 size={18} />
+          <UndoIcon size={18} />
         </Button>
         <Button look="bare" aria-label="Redo" onClick={() => redo()} disabled={futureStates.length === 0}>
-          <Redo2 size={18} />
+          <RedoIcon size={18} />
         </Button>
         <Button onClick={() => (playing ? stop() : void play('progression', stepsOf(bars, sounding), TEMPO))} disabled={bars.length === 0}>
-          {playing ? <Square size={17} /> : <Play size={17} />} {playing ? 'Stop' : 'Hear it'}
+          {playing ? <StopIcon size={17} /> : <PlayIcon size={17} />} {playing ? 'Stop' : 'Hear it'}
         </Button>
         <Button look="strong" onClick={start} disabled={bars.length === 0 || song.isPending}>
-          Start a song <ArrowRight size={18} aria-hidden="true" />
+          Start a song <GoOnIcon size={18} aria-hidden="true" />
         </Button>
       </div>
       {bars.length === 0 ? (
@@ -63,7 +63,7 @@ export function ProgressionTray({ sounding, written, naming }: { readonly soundi
                 onClick={() => remove(index)}
                 className="absolute top-0 right-0 grid size-8 place-items-center rounded text-quiet hover:text-alarm"
               >
-                <X size={15} />
+                <DeleteIcon size={15} />
               </button>
             </li>
           ))}

@@ -22,7 +22,6 @@ import {
   stringSets,
   type Voicing,
 } from '@aurora/core';
-import { NotebookText, Play, Square } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { chordTitle } from '../../parts/neck/chord-title.ts';
 import { type KeyPlace, useKeyShapes, useShapes } from '../../parts/neck/neck-engine.ts';
@@ -36,6 +35,7 @@ import { keyInForce } from '../../session/lens-store.ts';
 import { play, stop, usePlayer } from '../../transport/player.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Choice.tsx';
+import { PlayIcon, StopIcon, StudyIcon } from '../../ui/icons.ts';
 import { Select } from '../../ui/Select.tsx';
 import { DiagramCard } from './DiagramCard.tsx';
 import { FirstFretField } from './FirstFretField.tsx';
@@ -98,10 +98,10 @@ export function KeyPart({ instrument, naming, labels }: RoomPartProps) {
         <span className="ml-auto flex flex-wrap items-center gap-2">
           <TempoField tempo={tempo} onTempo={setTempo} />
           <Button onClick={hear} disabled={held.length === 0}>
-            {playing ? <Square size={17} /> : <Play size={17} />} {playing ? 'Stop' : 'Hear them'}
+            {playing ? <StopIcon size={17} /> : <PlayIcon size={17} />} {playing ? 'Stop' : 'Hear them'}
           </Button>
           <Button onClick={() => setSheet(true)} disabled={held.length === 0}>
-            <NotebookText size={17} /> Study sheet
+            <StudyIcon size={17} /> Study sheet
           </Button>
         </span>
       </div>

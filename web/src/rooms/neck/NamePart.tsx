@@ -13,7 +13,6 @@ import {
   soundingMidi,
   type Voicing,
 } from '@aurora/core';
-import { Plus, Undo2, Volume2, X } from 'lucide-react';
 import { useState } from 'react';
 import { useParams } from 'react-router';
 import { useSong } from '../../api/songs.ts';
@@ -26,6 +25,7 @@ import { keyInForce, keyNow } from '../../session/lens-store.ts';
 import { useProgression } from '../../session/progression-store.ts';
 import { play } from '../../transport/player.ts';
 import { Button } from '../../ui/Button.tsx';
+import { AddIcon, ClearIcon, HearIcon, UndoIcon } from '../../ui/icons.ts';
 import { sayDone } from '../../ui/say.ts';
 import type { RoomPartProps } from './room-part.ts';
 import { withBarAdded } from './song-chords.ts';
@@ -104,13 +104,13 @@ function TapActions({ sounding, canUndo, onUndo, onClear }: TapActionsProps) {
   return (
     <span className="ml-auto flex gap-1">
       <Button look="bare" disabled={sounding.length === 0} onClick={() => void play('held', [{ midi: sounding, beats: BEATS }], TEMPO)}>
-        <Volume2 size={17} /> Hear
+        <HearIcon size={17} /> Hear
       </Button>
       <Button look="bare" disabled={!canUndo} onClick={onUndo}>
-        <Undo2 size={17} /> Undo
+        <UndoIcon size={17} /> Undo
       </Button>
       <Button look="bare" disabled={sounding.length === 0} onClick={onClear}>
-        <X size={17} /> Clear
+        <ClearIcon size={17} /> Clear
       </Button>
     </span>
   );
@@ -139,7 +139,7 @@ function Names({
               <span className="text-quiet">without {missing.map((note) => nameNote(note, naming.notes)).join(' and ')}</span>
             )}
             <Button className="ml-auto" onClick={() => onAdd(chord)} aria-label={`Add ${nameChord(chord, naming)} to the song`}>
-              <Plus size={17} /> Add to the song
+              <AddIcon size={17} /> Add to the song
             </Button>
           </li>
         ))}

@@ -16,7 +16,6 @@ import {
   printTuning,
   shapeEvents,
 } from '@aurora/core';
-import { NotebookText, Play, Square } from 'lucide-react';
 import { type ReactNode, useMemo, useState } from 'react';
 import { chordTitle } from '../../parts/neck/chord-title.ts';
 import { shapeDots } from '../../parts/neck/neck-view.ts';
@@ -29,6 +28,7 @@ import { useLens } from '../../session/lens.ts';
 import { keyInForce } from '../../session/lens-store.ts';
 import { play, stop, usePlayer } from '../../transport/player.ts';
 import { Button } from '../../ui/Button.tsx';
+import { PlayIcon, StopIcon, StudyIcon } from '../../ui/icons.ts';
 import { DiagramCard } from './DiagramCard.tsx';
 import { FIRST_LIMITS, PathLimitsForm } from './PathLimitsForm.tsx';
 import type { RoomPartProps } from './room-part.ts';
@@ -117,10 +117,10 @@ function PathActions({ field, playing, none, onHear, onSheet }: PathActionsProps
       {field}
       <span className="ml-auto flex gap-2">
         <Button onClick={onHear} disabled={none}>
-          {playing ? <Square size={17} /> : <Play size={17} />} {playing ? 'Stop' : 'Hear it'}
+          {playing ? <StopIcon size={17} /> : <PlayIcon size={17} />} {playing ? 'Stop' : 'Hear it'}
         </Button>
         <Button onClick={onSheet} disabled={none}>
-          <NotebookText size={17} /> Study sheet
+          <StudyIcon size={17} /> Study sheet
         </Button>
       </span>
     </div>

@@ -1,5 +1,4 @@
 import { type Instrument, type Key, printTuning, runEvents, type ScaleLayout, stackedLines, stringSets } from '@aurora/core';
-import { NotebookText, Play, Square } from 'lucide-react';
 import { type ReactNode, useMemo, useState } from 'react';
 import { chordTitle } from '../../parts/neck/chord-title.ts';
 import { runDots } from '../../parts/neck/neck-view.ts';
@@ -12,6 +11,7 @@ import { keyInForce } from '../../session/lens-store.ts';
 import { play, stop, usePlayer } from '../../transport/player.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Choice.tsx';
+import { PlayIcon, StopIcon, StudyIcon } from '../../ui/icons.ts';
 import { Select } from '../../ui/Select.tsx';
 import { Tick } from '../../ui/Tick.tsx';
 import { FirstFretField } from './FirstFretField.tsx';
@@ -61,12 +61,12 @@ export function RunsPart({ chord, instrument, naming, labels }: RoomPartProps) {
           onClick={() => (playing ? stop() : void play('run', runSteps(run.notes), tempo))}
           disabled={run.notes.length === 0}
         >
-          {playing ? <Square size={17} /> : <Play size={17} />} {playing ? 'Stop' : 'Play with a click'}
+          {playing ? <StopIcon size={17} /> : <PlayIcon size={17} />} {playing ? 'Stop' : 'Play with a click'}
         </Button>
         <TempoField tempo={tempo} onTempo={setTempo} />
         <Tick label="Staff" on={staff} onTick={setStaff} />
         <Button onClick={() => setSheet(true)} disabled={run.notes.length === 0}>
-          <NotebookText size={17} /> Study sheet
+          <StudyIcon size={17} /> Study sheet
         </Button>
         {waiting && <span role="status">Fetching the staff…</span>}
         {failed && <span role="alert">The staff could not be fetched.</span>}

@@ -13,7 +13,6 @@ import {
   type Voicing,
   withGlyphs,
 } from '@aurora/core';
-import { FileDown, NotebookText, Volume2 } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { chordTitle, shapeTitle } from '../../parts/neck/chord-title.ts';
 import { useNeck } from '../../parts/neck/neck-store.ts';
@@ -27,6 +26,7 @@ import { sheetDiagram } from '../../parts/paper/sheet-diagram.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Chip } from '../../ui/Chip.tsx';
 import { Hint } from '../../ui/Hint.tsx';
+import { ExportIcon, HearIcon, StudyIcon } from '../../ui/icons.ts';
 import { Select } from '../../ui/Select.tsx';
 import { Tick } from '../../ui/Tick.tsx';
 import { DiagramCard } from './DiagramCard.tsx';
@@ -139,13 +139,13 @@ function ShapeFacts({ shape, fingering, title, labels, instrument, naming, onShe
       {shape.omitted.length > 0 && <span>without {shape.omitted.map(withGlyphs).join(' and ')}</span>}
       <span className="ml-auto flex gap-1">
         <Button look="bare" onClick={() => hearShape(shape)}>
-          <Volume2 size={17} /> Hear
+          <HearIcon size={17} /> Hear
         </Button>
         <Button look="bare" onClick={save}>
-          <FileDown size={17} /> SVG
+          <ExportIcon size={17} /> SVG
         </Button>
         <Button look="bare" onClick={onSheet}>
-          <NotebookText size={17} /> Study sheet
+          <StudyIcon size={17} /> Study sheet
         </Button>
       </span>
     </>

@@ -9,8 +9,8 @@ import {
   stayingFingers,
   type Voicing,
 } from '@aurora/core';
-import { Lock, LockOpen } from 'lucide-react';
 import { Button } from '../../ui/Button.tsx';
+import { LockedIcon, UnlockedIcon } from '../../ui/icons.ts';
 import { Select } from '../../ui/Select.tsx';
 import { DiagramCard } from './DiagramCard.tsx';
 import type { RoomPartProps } from './room-part.ts';
@@ -46,7 +46,7 @@ export function StepDetails({ step, before, next, holds, settled, onSettle, inst
             aria-pressed={settled.locked !== null}
             onClick={() => onSettle({ locked: settled.locked === null ? voicing.frets : null })}
           >
-            {settled.locked === null ? <LockOpen size={17} /> : <Lock size={17} />}
+            {settled.locked === null ? <UnlockedIcon size={17} /> : <LockedIcon size={17} />}
             {settled.locked === null ? 'Keep this shape' : 'Let it go'}
           </Button>
         )}

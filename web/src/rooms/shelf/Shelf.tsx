@@ -1,10 +1,11 @@
-import { Archive, FileUp, Plus, Search } from 'lucide-react';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { type ShelfWish, useAddSong, useBand, useShelf, useTags } from '../../api/songs.ts';
 import { NEW_SONG } from '../../parts/song/shelf-view.ts';
+import { readHint, useDevice } from '../../session/device-store.ts';
 import { Button, buttonLook } from '../../ui/Button.tsx';
 import { Chip } from '../../ui/Chip.tsx';
+import { AddIcon, ArchiveIcon, CloseIcon, FindIcon, GoOnIcon, ImportIcon } from '../../ui/icons.ts';
 import { Notice } from '../../ui/Notice.tsx';
 import { Select } from '../../ui/Select.tsx';
 import { sayFault } from '../../ui/say.ts';
@@ -41,9 +42,10 @@ export function Shelf() {
     );
   }
   return (
-    <div className="mx-auto max-w-5xl px-6 py-5">
+    <div className="mx-auto max-w-5xl px-6 py-3 phone:px-3 3xl:max-w-7xl">
       <Find wish={wish} fault={fault} onAsk={ask} />
       <Narrow wish={wish} onAsk={ask} />
+      <BeginLine />
       <Songs shelf={shelf} wish={wish} />
     </div>
   );
@@ -75,7 +77,7 @@ function Find({ wish, fault, onAsk }: AskProps & { readonly fault: string | null
       </div>
       <NewSong />
       <Link to="/band/files" className={buttonLook('plain')}>
-        <FileUp size={17} aria-hidden="true" /> Import
+        <ImportIcon size={17} aria-hidden="true" /> Import
       </Link>
     </div>
   );
@@ -102,7 +104,7 @@ function Narrow({ wish, onAsk }: AskProps) {
         className="ml-auto text-quiet aria-pressed:bg-wash aria-pressed:text-ink"
         onClick={() => onAsk({ archived: !wish.archived })}
       >
-        <Archive size={17} aria-hidden="true" /> Archive
+        <ArchiveIcon size={17} aria-hidden="true" /> ArchiveIcon
       </Button>
     </div>
   );
@@ -131,8 +133,8 @@ function Songs({ shelf, wish }: SongsProps) {
         </ul>
       )}
       {songs?.length === 0 && isWhole && (
-        <Notice title="No songs yet" action={<NewSong />}>
-          <p>Start with one you know: write its chords as numbers or letters, and it is readable in every key.</p>
+        <Notice title="No songs yet" action={<BeginLink />}>
+          <p>Start with what you just played: press its chords, say its key, and it is a song that everyone reads in every key.</p>
         </Notice>
       )}
       {songs?.length === 0 && !isWhole && (
@@ -159,7 +161,7 @@ function Field({ label, value, placeholder, numerals = false, onChange }: FieldP
   return (
     <label className="relative block min-w-52 flex-1">
       <span className="sr-only">{label}</span>
-      <Search size={18} aria-hidden="true" className="absolute top-3.5 left-3 text-quiet" />
+      <FindIcon size={18} aria-hidden="true" className="absolute top-3.5 left-3 text-quiet" />
       <input
         type="search"
         value={value}
@@ -185,6 +187,35 @@ function Tags({ chosen, onChoose }: { readonly chosen: string | null; readonly o
   );
 }
 
+/** The way to a first song of one's own. */
+function BeginLink() {
+  return (
+    <Link to="/begin" className={buttonLook('strong')}>
+      What did you just play? <GoOnIcon size={18} aria-hidden="true" />
+    </Link>
+  );
+}
+
+/** For whoever is here for the first time; it goes with the first song, or when it is put away. */
+function BeginLine() {
+  const isRead = useDevice(({ hintsRead }) => hintsRead.includes('begin'));
+  if (isRead) return null;
+  return (
+    <div role="note" aria-label="Hint" className="mb-2 flex items-center gap-3 rounded-xl bg-wash py-1 pl-4 text-base">
+      <p className="min-w-0 flex-1">New here? Press four chords and have a song.</p>
+      <BeginLink />
+      <button
+        type="button"
+        aria-label="Hide this hint"
+        onClick={() => readHint('begin')}
+        className="grid size-11 place-items-center rounded-lg"
+      >
+        <CloseIcon size={17} />
+      </button>
+    </div>
+  );
+}
+
 function NewSong() {
   const add = useAddSong();
   const navigate = useNavigate();
@@ -195,7 +226,7 @@ function NewSong() {
     });
   return (
     <Button look="strong" onClick={start} disabled={add.isPending}>
-      <Plus size={19} aria-hidden="true" /> New song
+      <AddIcon size={19} aria-hidden="true" /> New song
     </Button>
   );
 }

@@ -1,11 +1,11 @@
 import type { SongSummary } from '@aurora/wire';
-import { Ellipsis } from 'lucide-react';
 import { lazy, Suspense, useState } from 'react';
 import { Link } from 'react-router';
 import { useChangeSong } from '../../api/songs.ts';
 import { SongRow } from '../../parts/song/SongRow.tsx';
 import { useReader } from '../../session/lens.ts';
 import { lensSearch } from '../../session/lens-store.ts';
+import { MoreIcon } from '../../ui/icons.ts';
 import { LaterMenu } from '../../ui/LaterMenu.tsx';
 import { sayFault } from '../../ui/say.ts';
 
@@ -25,7 +25,7 @@ export function ShelfRow({ song }: { readonly song: SongSummary }) {
       <div className="flex items-center gap-1">
         <Link
           to={{ pathname: `/songs/${song.id}/chart`, search: lensSearch({ key: null, readerId: reader.id }) }}
-          className="block min-w-0 flex-1 rounded-lg px-3 py-2 hover:bg-wash"
+          className="block min-w-0 flex-1 rounded-lg px-3 py-1.5 hover:bg-wash"
         >
           <SongRow song={song} />
         </Link>
@@ -36,7 +36,7 @@ export function ShelfRow({ song }: { readonly song: SongSummary }) {
               aria-label={`More about ${title}`}
               className="grid size-11 shrink-0 place-items-center rounded-lg text-quiet hover:bg-wash"
             >
-              <Ellipsis size={19} />
+              <MoreIcon size={19} />
             </button>
           }
           menu={SongMenu}

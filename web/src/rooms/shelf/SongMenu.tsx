@@ -1,7 +1,7 @@
 import type { SongSummary } from '@aurora/wire';
-import { Archive, ArchiveRestore, Copy, Tag } from 'lucide-react';
 import type { ReactElement } from 'react';
 import { useChangeSong, useDuplicateSong } from '../../api/songs.ts';
+import { ArchiveIcon, DuplicateIcon, RestoreIcon, TagIcon } from '../../ui/icons.ts';
 import { MenuItem } from '../../ui/MenuItem.tsx';
 import { OpenedMenu } from '../../ui/OpenedMenu.tsx';
 import { sayFault } from '../../ui/say.ts';
@@ -20,13 +20,13 @@ export function SongMenu({ trigger, song, onTag }: SongMenuProps) {
   return (
     <OpenedMenu trigger={trigger} className="z-30 min-w-48 rounded-xl border border-edge bg-raised p-1.5 shadow-lg">
       <MenuItem onPress={onTag}>
-        <Tag size={17} aria-hidden="true" /> Tags
+        <TagIcon size={17} aria-hidden="true" /> Tags
       </MenuItem>
       <MenuItem onPress={() => duplicate.mutate(song.id, { onError })}>
-        <Copy size={17} aria-hidden="true" /> Duplicate
+        <DuplicateIcon size={17} aria-hidden="true" /> Duplicate
       </MenuItem>
       <MenuItem onPress={() => change.mutate({ id: song.id, change: { archived: !song.archived } }, { onError })}>
-        {song.archived ? <ArchiveRestore size={17} aria-hidden="true" /> : <Archive size={17} aria-hidden="true" />}
+        {song.archived ? <RestoreIcon size={17} aria-hidden="true" /> : <ArchiveIcon size={17} aria-hidden="true" />}
         {song.archived ? 'Restore' : 'Archive'}
       </MenuItem>
     </OpenedMenu>

@@ -1,11 +1,11 @@
 import { playedTexts } from '@aurora/core';
-import { ChevronLeft, ChevronRight } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { type Tonight, useTonightSet } from '../../document/use-evening.ts';
 import { useReader } from '../../session/lens.ts';
 import { setKey } from '../../session/lens-store.ts';
 import { Hint } from '../../ui/Hint.tsx';
+import { BeforeIcon, NextIcon } from '../../ui/icons.ts';
 import { Notice } from '../../ui/Notice.tsx';
 import { Stand } from './Stand.tsx';
 import { ROUND } from './StandFoot.tsx';
@@ -62,7 +62,7 @@ function Evening({ tonight }: { readonly tonight: Tonight }) {
     >
       <Hint text="The song before">
         <button type="button" aria-label="The song before" className={ROUND} disabled={place === 0} onClick={() => go(-1)}>
-          <ChevronLeft size={20} />
+          <BeforeIcon size={20} />
         </button>
       </Hint>
       <span className="text-base text-quiet">
@@ -70,7 +70,7 @@ function Evening({ tonight }: { readonly tonight: Tonight }) {
       </span>
       <Hint text="The next song">
         <button type="button" aria-label="The next song" className={ROUND} disabled={place === songs.length - 1} onClick={() => go(1)}>
-          <ChevronRight size={20} />
+          <NextIcon size={20} />
         </button>
       </Hint>
     </Stand>

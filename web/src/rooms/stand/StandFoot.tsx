@@ -1,9 +1,10 @@
-import { ArrowDown, ArrowUp, X } from 'lucide-react';
-import type { ReactNode } from 'react';
+import { Popover } from 'radix-ui';
+import { type ReactNode, useState } from 'react';
 import { Link } from 'react-router';
 import { Glyphs } from '../../parts/notation/Glyphs.tsx';
 import { Choice } from '../../ui/Choice.tsx';
 import { Hint } from '../../ui/Hint.tsx';
+import { CloseIcon, KeyDownIcon, KeyUpIcon, LooksIcon } from '../../ui/icons.ts';
 import { useStandLook } from './stand-look.ts';
 
 export const ROUND = 'grid size-11 shrink-0 place-items-center rounded-lg border border-edge hover:border-accent disabled:opacity-45';
@@ -37,7 +38,6 @@ const FORMS = [
 
 /** At the foot of the stand: where one is and in which key; with a hand near, everything that can be changed. */
 export function StandFoot({ title, where, keyName, sounds, handled, isFolded, away, onStep, children }: StandFootProps) {
-  const look = useStandLook();
   const fade = `transition-opacity ${handled ? '' : 'pointer-events-none opacity-0 focus-within:pointer-events-auto focus-within:opacity-100'}`;
   return (
     <footer className="flex shrink-0 flex-wrap items-center gap-x-3 gap-y-1 border-t border-hairline px-3 py-1">
@@ -49,13 +49,10 @@ export function StandFoot({ title, where, keyName, sounds, handled, isFolded, aw
       </span>
       <div className={`flex flex-wrap items-center gap-2 ${fade}`}>
         {children}
-        <Choice label="How it turns" value={look.turn} options={TURNS} onChange={(turn) => useStandLook.setState({ turn })} />
-        {isFolded && (
-          <Choice label="Repeats and jumps" value={look.form} options={FORMS} onChange={(form) => useStandLook.setState({ form })} />
-        )}
+        <StandLooks isFolded={isFolded} />
         <Hint text="Down a half step" keys="[">
           <button type="button" aria-label="Key down a half step" className={ROUND} onClick={() => onStep(-1)}>
-            <ArrowDown size={20} />
+            <KeyDownIcon size={20} />
           </button>
         </Hint>
       </div>
@@ -66,15 +63,45 @@ export function StandFoot({ title, where, keyName, sounds, handled, isFolded, aw
       <div className={`flex items-center gap-2 ${fade}`}>
         <Hint text="Up a half step" keys="]">
           <button type="button" aria-label="Key up a half step" className={ROUND} onClick={() => onStep(1)}>
-            <ArrowUp size={20} />
+            <KeyUpIcon size={20} />
           </button>
         </Hint>
         <Hint text="Off the stand" keys="Esc">
           <Link to={away} aria-label="Off the stand" className={ROUND}>
-            <X size={20} />
+            <CloseIcon size={20} />
           </Link>
         </Hint>
       </div>
     </footer>
+  );
+}
+
+/** How the chart turns, and whether its form is played out. It closes with a choice, so that the pedal turns again. */
+function StandLooks({ isFolded }: Pick<StandFootProps, 'isFolded'>) {
+  const look = useStandLook();
+  const [open, setOpen] = useState(false);
+  const put = (change: Partial<typeof look>) => {
+    useStandLook.setState(change);
+    setOpen(false);
+  };
+  return (
+    <Popover.Root open={open} onOpenChange={setOpen}>
+      <Hint text="How it turns">
+        <Popover.Trigger aria-label="How it turns" className={ROUND}>
+          <LooksIcon size={20} />
+        </Popover.Trigger>
+      </Hint>
+      <Popover.Portal>
+        <Popover.Content
+          side="top"
+          sideOffset={8}
+          aria-label="How it turns"
+          className="z-50 flex flex-col gap-2 rounded-xl border border-edge bg-raised p-3 shadow-lg"
+        >
+          <Choice label="How it turns" value={look.turn} options={TURNS} onChange={(turn) => put({ turn })} />
+          {isFolded && <Choice label="Repeats and jumps" value={look.form} options={FORMS} onChange={(form) => put({ form })} />}
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
   );
 }

@@ -8,22 +8,27 @@ import { Choice } from '../../../ui/Choice.tsx';
 import { columnsOf } from '../harmonize-view.ts';
 import type { PanelProps } from './panel.ts';
 
-const MIDDLE = 150;
-const RADIUS = 116;
+/** Pixels: the circle is drawn as large as it is shown. */
+const MIDDLE = 92;
+const RADIUS = 74;
+const PLACE = 17;
 
 /** All keys at once, in circle order, and the circle itself, either way round. */
 export function AllKeys({ sounding, naming, build }: PanelProps) {
   const [way, setWay] = useState<'fifths' | 'fourths'>('fifths');
   const [mode, setMode] = useState<'major' | 'natural minor'>(sounding.scale === 'natural minor' ? 'natural minor' : 'major');
-  const keys = inOrder(circleKeys(mode), way);
-  const here = keys.findIndex(({ tonic }) => (tonic - sounding.tonic) % 12 === 0);
+  const keys = inOrder(
+    circleKeys(mode).map((key) => (isSame(key, sounding) ? { ...key, tonic: sounding.tonic } : key)),
+    way,
+  );
+  const here = keys.findIndex((key) => isSame(key, sounding));
   const place = Math.max(0, here);
   const from = keys[place] as Key;
   const neighbours = [keys[(place + 1) % keys.length], keys[(place + keys.length - 1) % keys.length]] as readonly Key[];
   return (
-    <div className="grid gap-6 lg:grid-cols-[236px_1fr]">
+    <div className="grid gap-5 lg:grid-cols-[216px_1fr]">
       <div>
-        <p className="mb-2 font-semibold text-quiet">
+        <p className="mb-1 font-semibold text-quiet">
           <Word term="circle of fifths">The circle</Word>
         </p>
         <Choice
@@ -70,8 +75,8 @@ interface KeysProps extends Pick<PanelProps, 'naming'> {
 function Circle({ keys, here, way, naming }: KeysProps & { readonly way: 'fifths' | 'fourths' }) {
   return (
     <svg
-      viewBox="0 0 300 300"
-      className="mt-2 w-full max-w-[300px]"
+      viewBox="0 0 184 184"
+      className="mt-1 size-[184px]"
       role="img"
       aria-label={`The circle, clockwise in ${way}: ${keys.map((key) => nameKey(key, naming)).join(', ')}`}
     >
@@ -81,22 +86,23 @@ function Circle({ keys, here, way, naming }: KeysProps & { readonly way: 'fifths
         const [x, y] = [MIDDLE + RADIUS * Math.cos(angle), MIDDLE + RADIUS * Math.sin(angle)];
         return (
           <g key={key.tonic}>
-            <circle cx={x} cy={y} r={21} fill={index === here ? 'var(--accent)' : 'var(--raised)'} stroke="var(--edge)" />
+            <circle cx={x} cy={y} r={PLACE} fill={index === here ? 'var(--accent)' : 'var(--raised)'} stroke="var(--edge)" />
             <text
               x={x}
-              y={y + 6}
+              y={y + 5}
               textAnchor="middle"
-              fontSize={16}
+              fontSize={13}
               fontWeight={700}
               fill={index === here ? 'var(--on-accent)' : 'var(--ink)'}
               className="music-glyph"
             >
-              {nameKey(key, naming)}
+              {nameNote(key.tonic, naming.notes)}
+              {key.scale === 'major' ? '' : 'm'}
             </text>
           </g>
         );
       })}
-      <text x={MIDDLE} y={MIDDLE + 5} textAnchor="middle" fontSize={15} fill="var(--quiet)">
+      <text x={MIDDLE} y={MIDDLE + 5} textAnchor="middle" fontSize={13} fill="var(--quiet)">
         up in {way}
       </text>
     </svg>
@@ -129,6 +135,11 @@ function KeyTable({ keys, here, build, naming }: KeysProps & Pick<PanelProps, 'b
       </tbody>
     </table>
   );
+}
+
+/** Whether two keys lie at one place of the circle, whichever way they are spelled. */
+function isSame(key: Key, other: Key): boolean {
+  return (key.tonic - other.tonic) % 12 === 0;
 }
 
 function inOrder(keys: readonly Key[], way: 'fifths' | 'fourths'): readonly Key[] {

@@ -1,9 +1,9 @@
 import { nameNote, printScaleNumber, scaleIntervals, scaleMidi } from '@aurora/core';
-import { Play, Square } from 'lucide-react';
 import { useState } from 'react';
 import { Glyphs } from '../../../parts/notation/Glyphs.tsx';
 import { type PlayStep, play, stop, usePlayer } from '../../../transport/player.ts';
 import { Button } from '../../../ui/Button.tsx';
+import { PlayIcon, StopIcon } from '../../../ui/icons.ts';
 import { Slider } from '../../../ui/Slider.tsx';
 import { Tick } from '../../../ui/Tick.tsx';
 import { growingOrder } from './growing-order.ts';
@@ -12,7 +12,7 @@ import type { PanelProps } from './panel.ts';
 const SLOWEST = 40;
 const FASTEST = 160;
 
-/** Play 1, then 1 2, then 1 2 3 … with a click: the scale is said aloud as it grows. */
+/** PlayIcon 1, then 1 2, then 1 2 3 … with a click: the scale is said aloud as it grows. */
 export function BuildUp({ sounding, written, naming }: PanelProps) {
   const [tempo, setTempo] = useState(80);
   const [aloud, setAloud] = useState(true);
@@ -27,7 +27,7 @@ export function BuildUp({ sounding, written, naming }: PanelProps) {
     <div>
       <div className="flex flex-wrap items-center gap-4">
         <Button look="strong" onClick={() => (on ? stop() : void play('build-up', steps, tempo))}>
-          {on ? <Square size={17} /> : <Play size={17} />} {on ? 'Stop' : 'Start'}
+          {on ? <StopIcon size={17} /> : <PlayIcon size={17} />} {on ? 'Stop' : 'Start'}
         </Button>
         <span className="flex items-center gap-3">
           Tempo

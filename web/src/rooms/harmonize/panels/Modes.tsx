@@ -1,10 +1,10 @@
 import { type Mode, modesOf, type Note, nameChord, nameNote, printScale, printScaleNumber, scaleMidi } from '@aurora/core';
-import { Play, Square, Waves } from 'lucide-react';
 import { useEffect } from 'react';
 import { Word } from '../../../parts/glossary/Word.tsx';
 import { Glyphs } from '../../../parts/notation/Glyphs.tsx';
 import { play, stop, stopDrone, toggleDrone, usePlayer } from '../../../transport/player.ts';
 import { Button } from '../../../ui/Button.tsx';
+import { DroneIcon, PlayIcon, StopIcon } from '../../../ui/icons.ts';
 import type { PanelProps } from './panel.ts';
 
 const TEMPO = 100;
@@ -80,7 +80,7 @@ function HearMode({ mode, name }: { readonly mode: Mode; readonly name: string }
               )
         }
       >
-        {playing === id ? <Square size={17} /> : <Play size={17} />}
+        {playing === id ? <StopIcon size={17} /> : <PlayIcon size={17} />}
       </Button>
       <Button
         look="bare"
@@ -89,7 +89,7 @@ function HearMode({ mode, name }: { readonly mode: Mode; readonly name: string }
         className="aria-pressed:bg-accent aria-pressed:text-on-accent"
         onClick={() => void toggleDrone(low)}
       >
-        <Waves size={17} />
+        <DroneIcon size={17} />
       </Button>
     </span>
   );

@@ -140,17 +140,17 @@ function StringNote({ one: { note, degree, fret, folded, step }, next, x, naming
         x={at}
         y={LINE + 5}
         textAnchor="middle"
-        fontSize={14}
+        fontSize={13}
         fontWeight={700}
         fill={root ? 'var(--on-accent)' : 'var(--ink)'}
         className="music-glyph"
       >
         {nameNote(note, naming.notes)}
       </text>
-      <text x={at} y={LINE + 46} textAnchor="middle" fontSize={14} fontWeight={600} fill="var(--ink)" className="music-glyph">
+      <text x={at} y={LINE + 46} textAnchor="middle" fontSize={13} fontWeight={600} fill="var(--ink)" className="music-glyph">
         {printScaleNumber(degree, 'glyph')}
       </text>
-      <text x={at} y={LINE + 63} textAnchor="middle" fontSize={12} fill="var(--quiet)">
+      <text x={at} y={LINE + 63} textAnchor="middle" fontSize={13} fill="var(--quiet)">
         fret {fret}
       </text>
     </g>

@@ -1,0 +1,25 @@
+import { readHint, useDevice } from '../../session/device-store.ts';
+import type { RoomId } from '../../session/rooms.ts';
+import { CloseIcon, HintIcon } from '../../ui/icons.ts';
+import { ROOM_HINTS } from './hint-table.ts';
+
+/** The one hint of a room, until it is put away on this device. */
+export function RoomHint({ room }: { readonly room: RoomId }) {
+  const isRead = useDevice(({ hintsRead }) => hintsRead.includes(room));
+  const hint = ROOM_HINTS[room];
+  if (hint === undefined || isRead) return null;
+  return (
+    <div role="note" aria-label="Hint" className="flex shrink-0 items-center gap-2 border-y border-hairline bg-wash py-0.5 pl-4 text-fine">
+      <HintIcon size={16} aria-hidden="true" className="shrink-0 text-accent" />
+      <p className="min-w-0 flex-1 py-1">{hint}</p>
+      <button
+        type="button"
+        aria-label="I know, hide this hint"
+        onClick={() => readHint(room)}
+        className="grid size-11 shrink-0 place-items-center rounded-lg"
+      >
+        <CloseIcon size={16} />
+      </button>
+    </div>
+  );
+}
