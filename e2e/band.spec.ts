@@ -68,7 +68,7 @@ test('a new player reads the chart as theirs, on the screen and on paper', async
   await page.getByRole('button', { name: 'Add a player' }).click();
   const form = page.getByRole('region', { name: 'How Sol reads' });
   await expect(form.getByLabel('Reads')).toHaveValue('2');
-  await form.getByRole('radio', { name: 'both' }).click();
+  await form.getByRole('radio', { name: 'Numbers + letters' }).click();
   await form.getByRole('button', { name: 'Read as Sol' }).click();
   await expect(page.getByTestId('reader-note')).toHaveText('reads D = sounding C');
   await expectAccessible(page);

@@ -1,5 +1,18 @@
 import type { Page } from '@playwright/test';
-import { expect, expectAccessible, expectSaved, letters, newSong, numbers, openSong, paste, test, writeChart } from './pages.ts';
+import {
+  ALL_IN_SIGHT,
+  expect,
+  expectAccessible,
+  expectSaved,
+  letters,
+  newSong,
+  numbers,
+  openSong,
+  paste,
+  remember,
+  test,
+  writeChart,
+} from './pages.ts';
 
 const place = (page: Page, name: string) => page.locator(`[data-place="${name}"]`);
 const text = (page: Page) => page.getByLabel('Chart text');
@@ -236,11 +249,10 @@ test('on the stand: huge, dark, turned by a pedal, and it fits a phone', async (
   await more(page, 'On the stand');
   await expect(page.getByRole('heading', { name: 'Harbor Wall' })).toBeVisible();
   await expect(page.locator('html')).toHaveAttribute('data-theme', 'night');
-  await page.keyboard.press('PageDown');
-  await expect.poll(() => page.locator('main').evaluate((main) => main.scrollTop)).toBeGreaterThan(200);
   await page.setViewportSize({ width: 390, height: 844 });
   expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)).toBeLessThanOrEqual(0);
   await expectAccessible(page);
+  await page.setViewportSize({ width: 1280, height: 800 });
   await page.keyboard.press('Escape');
   await expect(text(page)).toBeVisible();
 });
@@ -348,6 +360,7 @@ test('two tabs save at once: different sections are put together, the same one i
 
 test('by touch: a bar is chosen, written with the pad, and bars are chosen together', async ({ browser }) => {
   const context = await browser.newContext({ hasTouch: true, viewport: { width: 820, height: 1180 } });
+  await remember(context, ALL_IN_SIGHT);
   const page = await context.newPage();
   await song(page, `title: Touch\nkey: G\n\n${ORCHARD}`);
   await place(page, '1.0').tap();

@@ -4,7 +4,7 @@ import { expect, test } from './pages.ts';
 
 const stage = (page: Page) => page.getByRole('group', { name: 'The chords of the key' });
 const chosen = (page: Page) => stage(page).getByRole('button', { pressed: true });
-const panel = (page: Page) => page.getByRole('tabpanel');
+const panel = (page: Page) => page.getByRole('main').getByRole('tabpanel');
 
 /** Opens Harmonize on a key with the selected degree and a panel, by keyboard alone. */
 async function open(page: Page, key: string, steps: number, digit: string, depth = 1): Promise<void> {
@@ -109,14 +109,15 @@ test('names follow the band’s school everywhere, and are remembered', async ({
   await page.goto('/harmonize?key=Bb');
   await expect(chosen(page)).toBeVisible();
   await page.keyboard.press('t');
-  await page.keyboard.press('m');
-  const names = page.getByRole('dialog', { name: 'Notation' });
+  await page.keyboard.press(',');
+  const names = page.getByRole('region', { name: 'Notation' });
   await names.getByRole('radio', { name: '△7' }).click();
   await names.getByRole('radio', { name: 'ø7' }).click();
   await names.getByRole('radio', { name: 'B H' }).click();
   await names.getByRole('radio', { name: 'T – S' }).click();
   await names.getByRole('radio', { name: 'ii7' }).click();
-  await page.keyboard.press('Escape');
+  await page.goBack();
+  await page.keyboard.press('t');
   await expect(page.getByTestId('key-in-force')).toHaveText('B');
   await expect(chosen(page)).toContainText('B△7');
   await expect(stage(page)).toContainText('Aø7');

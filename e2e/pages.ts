@@ -1,5 +1,5 @@
 import AxeBuilder from '@axe-core/playwright';
-import { test as base, expect, type Page } from '@playwright/test';
+import { type BrowserContext, test as base, expect, type Page } from '@playwright/test';
 
 /** What a device remembers before a test begins; null for a device that was never used. */
 export interface Device {
@@ -8,7 +8,7 @@ export interface Device {
 }
 
 /** Everything in sight: the neck up, and beside a chart its text. */
-const ALL_IN_SIGHT: Device = {
+export const ALL_IN_SIGHT: Device = {
   folds: { chart: { side: 'text', neck: true }, harmonize: { side: 'why', neck: true }, analyze: { side: 'why', neck: true } },
 };
 
@@ -17,10 +17,7 @@ export const test = base.extend<{ quiet: undefined; device: Device | null; remem
   device: [ALL_IN_SIGHT, { option: true }],
   remembered: [
     async ({ page, device }, use) => {
-      await page.addInitScript((state) => {
-        if (state !== null && localStorage.getItem('aurora-device') === null)
-          localStorage.setItem('aurora-device', JSON.stringify({ state, version: 0 }));
-      }, device);
+      if (device !== null) await remember(page.context(), device);
       await use(undefined);
     },
     { auto: true },
@@ -41,6 +38,13 @@ export const test = base.extend<{ quiet: undefined; device: Device | null; remem
 });
 
 export { expect };
+
+/** Gives a browser something to remember, unless it remembers already. */
+export async function remember(context: BrowserContext, device: Device): Promise<void> {
+  await context.addInitScript((state) => {
+    if (localStorage.getItem('aurora-device') === null) localStorage.setItem('aurora-device', JSON.stringify({ state, version: 0 }));
+  }, device);
+}
 
 /** Starts a new song from the shelf and waits for its text. */
 export async function newSong(page: Page): Promise<void> {
@@ -98,8 +102,10 @@ export async function expectSaved(page: Page): Promise<void> {
   await expect(page.getByTestId('save-state')).toHaveAttribute('data-status', 'saved');
 }
 
-/** No violation of WCAG A and AA that axe can find. */
+/** No violation of WCAG A and AA or of best practice that axe can find. */
 export async function expectAccessible(page: Page): Promise<void> {
-  const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa']).analyze();
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'])
+    .analyze();
   expect(violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 160)).join(' | ')}`)).toEqual([]);
 }

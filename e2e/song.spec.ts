@@ -1,4 +1,4 @@
-import { expect, expectSaved, letters, newSong, numbers, openSong, test, writeChart } from './pages.ts';
+import { expect, expectSaved, letters, newSong, numbers, openSong, showWhy, test, writeChart } from './pages.ts';
 
 test('one song, from key to chart to the band', async ({ page }) => {
   // the shelf opens at once, with the demo band's songs
@@ -95,6 +95,7 @@ test('by keyboard alone: a key, its chords, a song', async ({ page }) => {
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { name: 'Kelp Ladder' })).toBeVisible();
   await page.keyboard.press('ArrowRight');
+  await page.keyboard.press('w');
   await expect(page.getByRole('complementary', { name: 'Why' })).toContainText('Em');
   // with a bar chosen, a letter that is a note is written; without one it goes to the text
   await page.keyboard.press('e');
@@ -127,6 +128,7 @@ test('a chord outside the key is told from one inside', async ({ page }) => {
   await openSong(page, 'Harbor Wall');
   const why = page.getByRole('complementary', { name: 'Why' });
   await page.locator('[data-place="8.0"]').click();
+  await showWhy(page);
   await expect(why).toContainText('C stands where the key has C♯');
   await page.locator('[data-place="4.0"]').click();
   await expect(why).toContainText('C♯ rises to D');

@@ -1,4 +1,4 @@
-import { type ReactNode, useEffect } from 'react';
+import { type ReactNode, useEffect, useRef } from 'react';
 import { useLocation } from 'react-router';
 import { RoomHint } from '../parts/hint/RoomHint.tsx';
 import { foldsOf, setFolds, useDevice } from '../session/device-store.ts';
@@ -26,8 +26,14 @@ export function Companions({ shown, head, children }: CompanionsProps) {
   const isPhone = usePhone();
   const folds = useDevice((state) => foldsOf(state, room));
   const { selection } = useLens();
+  const main = useRef<HTMLElement>(null);
   // biome-ignore lint/correctness/useExhaustiveDependencies: what was raised over one room does not lie over the next
-  useEffect(lowerHand, [pathname]);
+  useEffect(() => {
+    lowerHand();
+    // and every room begins at its top
+    window.scrollTo(0, 0);
+    main.current?.scrollTo(0, 0);
+  }, [pathname]);
   const { isEmpty } = useOpened();
   // where there is no chord to look at yet, nothing stands beside the room that could only say so
   const hasChord = room === 'chart' ? !isEmpty || folds.side === 'text' : selection !== null;
@@ -35,9 +41,9 @@ export function Companions({ shown, head, children }: CompanionsProps) {
   return (
     <>
       <div className="flex min-h-0 flex-1 max-lg:flex-col flat:block">
-        <main className="relative min-h-0 min-w-0 flex-1 overflow-auto flat:overflow-visible">
+        <main ref={main} className="relative min-h-0 min-w-0 flex-1 overflow-auto flat:overflow-visible">
           {head}
-          {(!beside || folds.side === null) && <RoomHint room={room} />}
+          {(!beside || folds.side === null) && !(isPhone && room === 'chart') && <RoomHint room={room} />}
           {children}
         </main>
         {beside && folds.side !== null && <SidePanel room={room} side={folds.side} />}
@@ -46,7 +52,7 @@ export function Companions({ shown, head, children }: CompanionsProps) {
       {beside && (
         <NeckLine risen={folds.neck} side={folds.side} chord={selection?.chord ?? null} onFolds={(next) => setFolds(room, next)} />
       )}
-      {shown && isPhone && <HandSheet hidesItself={room === 'chart'} />}
+      {shown && isPhone && <HandSheet room={room} />}
     </>
   );
 }

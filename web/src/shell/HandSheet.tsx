@@ -1,8 +1,11 @@
 import { Tabs } from 'radix-ui';
-import { lazy, type PointerEvent, Suspense, useRef, useState } from 'react';
+import { lazy, type PointerEvent, type ReactNode, Suspense, useRef, useState } from 'react';
+import { RoomHint } from '../parts/hint/RoomHint.tsx';
 import { type HandPart, lowerHand, raiseHand, useHand } from '../session/hand-store.ts';
 import { useLens } from '../session/lens.ts';
+import type { RoomId } from '../session/rooms.ts';
 import { useShortcuts } from '../session/use-shortcuts.ts';
+import { Hint } from '../ui/Hint.tsx';
 import { CloseIcon, RaiseIcon } from '../ui/icons.ts';
 import { SlotPlace, useSlotIsFilled } from '../ui/Slot.tsx';
 import { WhyOfSelection } from './WhyOfSelection.tsx';
@@ -17,11 +20,13 @@ const TAB =
   'min-h-11 border-b-[3px] border-transparent px-3.5 text-base font-semibold text-quiet data-[state=active]:border-accent data-[state=active]:text-ink';
 
 /** Half a screen that slides over the room on a phone: the room's tools, why, the neck. It closes by a swipe, Escape, or a press. */
-export function HandSheet({ hidesItself }: { readonly hidesItself: boolean }) {
+export function HandSheet({ room }: { readonly room: RoomId }) {
   const raised = useHand((state) => state.raised);
   const { selection } = useLens();
-  if (raised !== null) return <Raised part={raised} />;
-  return selection === null || hidesItself ? null : <Resting />;
+  // over a chart there are bars and nothing else until one is pressed
+  const isChart = room === 'chart';
+  if (raised !== null) return <Raised part={raised} hint={isChart ? <RoomHint room={room} /> : null} />;
+  return selection === null || isChart ? null : <Resting />;
 }
 
 /** The chosen chord in a line at the foot; pressed, the half sheet rises. */
@@ -42,7 +47,7 @@ function Resting() {
   );
 }
 
-function Raised({ part }: { readonly part: HandPart }) {
+function Raised({ part, hint }: { readonly part: HandPart; readonly hint: ReactNode }) {
   const { drawn, handle } = useDrawDown();
   const hasTools = useSlotIsFilled('hand');
   const hasText = useSlotIsFilled('text');
@@ -71,9 +76,11 @@ function Raised({ part }: { readonly part: HandPart }) {
               Text
             </Tabs.Trigger>
           </Tabs.List>
-          <button type="button" aria-label="Close" onClick={lowerHand} className="grid size-11 place-items-center rounded-lg">
-            <CloseIcon size={20} />
-          </button>
+          <Hint text="Close">
+            <button type="button" aria-label="Close" onClick={lowerHand} className="grid size-11 place-items-center rounded-lg">
+              <CloseIcon size={20} />
+            </button>
+          </Hint>
         </div>
         <Tabs.Content forceMount value="tools" className="min-h-0 overflow-auto data-[state=inactive]:hidden">
           <SlotPlace name="hand" />
@@ -92,6 +99,7 @@ function Raised({ part }: { readonly part: HandPart }) {
           <SlotPlace name="text" className="flex h-[40vh] flex-col" />
         </Tabs.Content>
       </Tabs.Root>
+      {hint}
     </section>
   );
 }

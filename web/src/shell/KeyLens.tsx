@@ -11,7 +11,8 @@ import { HomeKeyIcon, KeyDownIcon, KeyUpIcon } from '../ui/icons.ts';
 // what keys there are is only asked where somebody looks for one
 const KeyChoice = lazy(async () => ({ default: (await import('./KeyChoice.tsx')).KeyChoice }));
 
-const STEP = 'grid size-11 shrink-0 place-items-center rounded-lg border border-edge bg-raised hover:border-accent disabled:opacity-45';
+const STEP =
+  'grid size-11 shrink-0 phone:w-10 place-items-center rounded-lg border border-edge bg-raised hover:border-accent disabled:opacity-45';
 
 interface KeyLensProps {
   readonly scaleIsFree: boolean;
@@ -38,7 +39,7 @@ export function KeyLens({ scaleIsFree, rests = false }: KeyLensProps) {
       <Popover.Root>
         <Popover.Trigger
           disabled={rests}
-          className="flex h-11 w-36 shrink-0 flex-col items-center justify-center rounded-lg border border-edge bg-raised leading-none hover:border-accent disabled:opacity-45 phone:w-22"
+          className="flex h-11 w-36 shrink-0 flex-col items-center justify-center rounded-lg border border-edge bg-raised leading-none hover:border-accent disabled:opacity-45 phone:w-20"
         >
           <KeyField seen={away ? key : null} shown={key} home={home} rests={rests} />
         </Popover.Trigger>

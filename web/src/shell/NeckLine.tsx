@@ -55,7 +55,7 @@ export function NeckLine({ risen, side, chord, onFolds }: NeckLineProps) {
             onPointerUp={release}
             onPointerLeave={() => setHeld(false)}
             onClick={(event) => event.detail === 0 && onFolds({ neck: true })}
-            className="flex min-h-11 min-w-40 flex-1 touch-none items-center gap-3 rounded-lg px-2 text-left hover:bg-wash"
+            className="flex min-h-11 min-w-32 flex-1 touch-none items-center gap-3 rounded-lg px-2 text-left hover:bg-wash"
           >
             <RaiseIcon size={18} aria-hidden="true" className="shrink-0 text-quiet" />
             <Suspense>

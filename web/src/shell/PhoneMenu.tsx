@@ -21,7 +21,7 @@ export function PhoneMenu({ trigger }: { readonly trigger: ReactElement }) {
         {theme === 'paper' ? 'Night' : 'Paper'}
       </MenuItem>
       <MenuItem onPress={() => void navigate({ pathname: '/settings', search: lensSearchNow() })}>
-        <SettingsIcon size={18} aria-hidden="true" /> SettingsIcon
+        <SettingsIcon size={18} aria-hidden="true" /> Settings
       </MenuItem>
       <MenuItem onPress={() => openSheet({ kind: 'glossary', wanted: '' })}>
         <GlossaryIcon size={18} aria-hidden="true" /> Glossary

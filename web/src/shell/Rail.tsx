@@ -48,7 +48,7 @@ export function Rail({ songId }: { readonly songId: string | undefined }) {
             className={`${ENTRY} ${pathname === '/settings' ? HERE : 'text-quiet hover:text-ink'}`}
           >
             <SettingsIcon size={21} aria-hidden="true" />
-            SettingsIcon
+            Settings
           </Link>
         </Hint>
       </div>

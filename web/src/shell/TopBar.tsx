@@ -24,13 +24,18 @@ export function TopBar({ title, subtitle, scaleIsFree, keyRests }: TopBarProps) 
   const isPhone = usePhone();
   if (isPhone) {
     return (
-      <header className="flex h-12 shrink-0 items-center gap-1 border-b border-hairline bg-sheet px-1">
+      <header className="flex min-h-12 shrink-0 flex-wrap items-center gap-0.5 border-b border-hairline bg-sheet px-1">
         <KeyLens scaleIsFree={scaleIsFree} rests={keyRests} />
         <span className="mx-auto" />
         <ReaderLens />
         <LaterMenu
           trigger={
-            <button type="button" aria-label="Settings and help" className="grid size-11 shrink-0 place-items-center rounded-lg">
+            <button
+              type="button"
+              aria-label="Settings and help"
+              title="Settings and help"
+              className="grid size-11 shrink-0 place-items-center rounded-lg"
+            >
               <MoreIcon size={20} />
             </button>
           }
@@ -41,10 +46,10 @@ export function TopBar({ title, subtitle, scaleIsFree, keyRests }: TopBarProps) 
     );
   }
   return (
-    <header className="flex min-h-13 flex-wrap items-center gap-x-3 gap-y-1 border-b border-hairline bg-sheet px-4 py-1">
+    <header className="flex min-h-13 flex-wrap items-center gap-x-2 gap-y-1 border-b border-hairline bg-sheet px-4 py-1">
       <Title title={title} subtitle={subtitle} />
       <SlotPlace name="tools" className="flex min-w-0 items-center gap-1 max-lg:order-last max-lg:w-full" />
-      <div className="ml-auto flex items-center gap-3">
+      <div className="ml-auto flex items-center gap-2">
         <KeyLens scaleIsFree={scaleIsFree} rests={keyRests} />
         <ReaderLens />
         <Suspense>
@@ -67,7 +72,7 @@ export function PageHead({ title, subtitle }: Pick<TopBarProps, 'title' | 'subti
 
 function Title({ title, subtitle }: Pick<TopBarProps, 'title' | 'subtitle'>) {
   return (
-    <div className="min-w-0 max-w-64 py-0.5">
+    <div className="max-w-52 min-w-24 flex-1 py-0.5 phone:max-w-none 3xl:max-w-96">
       <h1 className="truncate font-numeral text-lead leading-tight font-bold">{title}</h1>
       <div className="flex gap-2 truncate text-fine text-quiet">{subtitle}</div>
     </div>

@@ -16,7 +16,7 @@ export function Choice<Value extends string>({ label, value, options, onChange }
       aria-label={label}
       value={value ?? ''}
       onValueChange={(chosen) => chosen !== '' && onChange(chosen as Value)}
-      className="inline-flex rounded-lg border border-edge bg-raised p-0.5"
+      className="inline-flex max-w-full flex-wrap rounded-lg border border-edge bg-raised p-0.5"
     >
       {options.map(([option, text]) => (
         <ToggleGroup.Item

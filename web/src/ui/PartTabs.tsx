@@ -1,7 +1,7 @@
 import { Tabs } from 'radix-ui';
 import { type ReactNode, useEffect, useState } from 'react';
 import { Button } from './Button.tsx';
-import { KeyCap } from './Hint.tsx';
+import { Hint, KeyCap } from './Hint.tsx';
 import { FoldIcon } from './icons.ts';
 
 interface PartTabsProps<Name extends string> {
@@ -23,7 +23,7 @@ export function PartTabs<Name extends string>({ label, parts, open, onOpen, onFo
     <Tabs.Root value={open ?? ''} onValueChange={(name) => onOpen(name as Name)} className="relative flex min-h-0 flex-col">
       <Tabs.List
         aria-label={label}
-        className={`flex gap-x-1 overflow-x-auto ${onFold === undefined ? '' : 'pr-11'} ${open === null ? '' : 'border-b border-edge'}`}
+        className={`flex shrink-0 gap-x-1 overflow-x-auto ${onFold === undefined ? '' : 'pr-11'} ${open === null ? '' : 'border-b border-edge'}`}
       >
         {parts.map(([name, text], place) => (
           <Tabs.Trigger
@@ -41,9 +41,11 @@ export function PartTabs<Name extends string>({ label, parts, open, onOpen, onFo
         ))}
       </Tabs.List>
       {onFold !== undefined && open !== null && (
-        <Button look="bare" aria-label="Fold away" className="absolute top-0 right-0" onClick={onFold}>
-          <FoldIcon size={19} />
-        </Button>
+        <Hint text="Fold away">
+          <Button look="bare" aria-label="Fold away" className="absolute top-0 right-0" onClick={onFold}>
+            <FoldIcon size={19} />
+          </Button>
+        </Hint>
       )}
       {open !== null && (
         <Tabs.Content key={open} value={open} className={`py-3 ${onFold === undefined ? '' : 'min-h-0 overflow-auto'}`}>

@@ -1,5 +1,6 @@
 import { Dialog } from 'radix-ui';
 import type { ReactNode } from 'react';
+import { Hint } from './Hint.tsx';
 import { CloseIcon } from './icons.ts';
 
 interface SheetProps {
@@ -21,9 +22,11 @@ export function Sheet({ title, open, onOpenChange, children }: SheetProps) {
         >
           <div className="mb-4 flex items-center justify-between">
             <Dialog.Title className="font-numeral text-head font-bold">{title}</Dialog.Title>
-            <Dialog.Close aria-label="Close" className="grid size-11 place-items-center rounded-lg hover:bg-wash">
-              <CloseIcon size={22} />
-            </Dialog.Close>
+            <Hint text="Close">
+              <Dialog.Close aria-label="Close" className="grid size-11 place-items-center rounded-lg hover:bg-wash">
+                <CloseIcon size={22} />
+              </Dialog.Close>
+            </Hint>
           </div>
           {/* biome-ignore lint/a11y/noNoninteractiveTabindex: a long sheet must be scrolled by keyboard */}
           <div className="min-h-0 overflow-auto" tabIndex={0} role="group" aria-label={title}>

@@ -1,5 +1,6 @@
 import { readHint, useDevice } from '../../session/device-store.ts';
 import type { RoomId } from '../../session/rooms.ts';
+import { Hint } from '../../ui/Hint.tsx';
 import { CloseIcon, HintIcon } from '../../ui/icons.ts';
 import { ROOM_HINTS } from './hint-table.ts';
 
@@ -12,14 +13,16 @@ export function RoomHint({ room }: { readonly room: RoomId }) {
     <div role="note" aria-label="Hint" className="flex shrink-0 items-center gap-2 border-y border-hairline bg-wash py-0.5 pl-4 text-fine">
       <HintIcon size={16} aria-hidden="true" className="shrink-0 text-accent" />
       <p className="min-w-0 flex-1 py-1">{hint}</p>
-      <button
-        type="button"
-        aria-label="I know, hide this hint"
-        onClick={() => readHint(room)}
-        className="grid size-11 shrink-0 place-items-center rounded-lg"
-      >
-        <CloseIcon size={16} />
-      </button>
+      <Hint text="I know, hide this hint">
+        <button
+          type="button"
+          aria-label="I know, hide this hint"
+          onClick={() => readHint(room)}
+          className="grid size-11 shrink-0 place-items-center rounded-lg"
+        >
+          <CloseIcon size={16} />
+        </button>
+      </Hint>
     </div>
   );
 }

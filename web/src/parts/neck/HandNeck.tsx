@@ -3,6 +3,7 @@ import { useDevice } from '../../session/device-store.ts';
 import { useLens } from '../../session/lens.ts';
 import { usePlaying } from '../../session/playing.ts';
 import { Button } from '../../ui/Button.tsx';
+import { Hint } from '../../ui/Hint.tsx';
 import { BeforeIcon, HearIcon, NextIcon } from '../../ui/icons.ts';
 import { LetterSymbol } from '../notation/ChordSymbol.tsx';
 import { NeckBoard } from './NeckBoard.tsx';
@@ -25,18 +26,24 @@ export function HandNeck() {
         <LetterSymbol view={letterView(chord, naming)} className="text-head font-bold" />
         <b>{printFrets(shape.frets, instrument.capo)}</b>
         <span className="text-fine text-quiet">{difficultyWord(shape.difficulty)}</span>
-        <Button look="bare" aria-label="Hear it" className="ml-auto px-2.5!" onClick={() => hearShape(shape)}>
-          <HearIcon size={18} />
-        </Button>
-        <Button aria-label="The shape before" className="px-2.5!" disabled={left.length < 2} onClick={() => go(-1)}>
-          <BeforeIcon size={18} />
-        </Button>
+        <Hint text="Hear it">
+          <Button look="bare" aria-label="Hear it" className="ml-auto px-2.5!" onClick={() => hearShape(shape)}>
+            <HearIcon size={18} />
+          </Button>
+        </Hint>
+        <Hint text="The shape before">
+          <Button aria-label="The shape before" className="px-2.5!" disabled={left.length < 2} onClick={() => go(-1)}>
+            <BeforeIcon size={18} />
+          </Button>
+        </Hint>
         <span className="min-w-12 text-center text-fine">
           {at + 1} of {left.length}
         </span>
-        <Button aria-label="The next shape" className="px-2.5!" disabled={left.length < 2} onClick={() => go(1)}>
-          <NextIcon size={18} />
-        </Button>
+        <Hint text="The next shape">
+          <Button aria-label="The next shape" className="px-2.5!" disabled={left.length < 2} onClick={() => go(1)}>
+            <NextIcon size={18} />
+          </Button>
+        </Hint>
       </div>
       <div className="overflow-x-auto pt-2">
         <NeckBoard

@@ -5,12 +5,14 @@ import { Glyphs } from '../notation/Glyphs.tsx';
 import { RidgeThread } from '../ridge/RidgeStrip.tsx';
 import { keyName, openingBar } from './shelf-view.ts';
 
+const OPENING_BAR = 'flex h-9 min-w-1/4 shrink-0 items-center gap-3 border-l-2 border-edge px-2.5 text-lead font-bold max-lg:min-w-1/2';
+
 /** One song as it is known at sight: its key, its name, how it opens, how fast it goes. */
 export function SongRow({ song }: { readonly song: SongSummary }) {
   const naming = useNaming();
   const { tonic, scale } = keyName(song.key, naming);
   return (
-    <span className="grid grid-cols-[5rem_minmax(0,1fr)_minmax(0,1.5fr)_4.5rem] items-center gap-4 max-md:grid-cols-[4.5rem_1fr]">
+    <span className="grid grid-cols-[5rem_minmax(0,1fr)_minmax(0,1.5fr)_4.5rem] items-center gap-4 max-lg:grid-cols-[4.5rem_minmax(0,1.4fr)_minmax(0,1fr)_4.5rem] max-md:grid-cols-[4.5rem_1fr]">
       <span className="music-glyph leading-tight">
         <span className="text-head font-bold">
           <Glyphs text={tonic} />
@@ -29,7 +31,7 @@ export function SongRow({ song }: { readonly song: SongSummary }) {
       <span className="flex h-9 flex-wrap overflow-hidden max-md:hidden" aria-hidden="true">
         {song.opening.map((bar, index) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: bars have no name but their place
-          <span key={index} className="flex h-9 min-w-1/4 shrink-0 items-center gap-3 border-l-2 border-edge px-2.5 text-lead font-bold">
+          <span key={index} className={OPENING_BAR}>
             {openingBar(bar, naming).map((view, place) => (
               // biome-ignore lint/suspicious/noArrayIndexKey: chords have no name but their place
               <ChordSymbol key={place} view={view} />

@@ -208,7 +208,7 @@ function Home({ song, naming }: { readonly song: HeardSong; readonly naming: Nam
 function PartDrawer({ part: { open, setOpen }, props }: { readonly part: OpenPart; readonly props: AnalyzePartProps }) {
   const Body = open === null ? null : BODIES[open];
   return (
-    <div className="sticky bottom-0 z-10 -mx-5 mt-auto flex max-h-[min(38vh,218px)] flex-col border-t border-edge bg-ground px-5 phone:static phone:-mx-3 phone:max-h-none phone:px-3">
+    <div className="sticky bottom-0 z-10 -mx-5 mt-auto flex max-h-[min(38vh,198px)] flex-col border-t border-edge bg-ground px-5 phone:static phone:-mx-3 phone:max-h-none phone:px-3">
       <PartTabs label="The chosen chord" parts={ANALYZE_PARTS} open={open} onOpen={setOpen} onFold={() => setOpen(null)}>
         {Body !== null && <Body {...props} />}
       </PartTabs>

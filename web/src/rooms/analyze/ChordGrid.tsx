@@ -18,10 +18,10 @@ export function ChordGrid({ rows, selected, marked, onSelect }: ChordGridProps) 
     <section aria-label="Chords" className="flex flex-col">
       {rows.map(({ section, bars }) => (
         <div key={bars[0]?.bar ?? 0}>
-          {section !== null && <h3 className="pt-2 font-numeral text-base font-bold text-accent">{section}</h3>}
+          {section !== null && <h3 className="pt-1 font-numeral text-base leading-tight font-bold text-accent">{section}</h3>}
           <div className="grid grid-cols-4 max-md:grid-cols-2">
             {bars.map(({ bar, chords }) => (
-              <div key={bar} className="flex min-w-0 border-l-2 border-edge pt-1 pb-1.5 pl-1">
+              <div key={bar} className="flex min-w-0 border-l-2 border-edge pt-0.5 pb-0.5 pl-1">
                 {chords.map((chord) => (
                   <Cell
                     key={chord.index}

@@ -28,7 +28,7 @@ export function KeyStrip({ analysis, naming, hearing, pinned, onHearing, onPin }
   const [best, ...others] = keys;
   return (
     <section aria-label="Key" className="flex flex-wrap items-center gap-x-3 gap-y-1">
-      <h2 className="min-w-0 flex-1 truncate font-numeral text-head leading-tight font-bold">
+      <h2 className="min-w-0 flex-1 truncate phone:w-full phone:flex-none font-numeral text-head leading-tight font-bold">
         {best === undefined ? 'No key yet' : `In ${homeWords(best.key, naming)}`}
         {lead === 'two-homes' && others[0] !== undefined && (
           <span className="font-normal text-quiet"> or {homeWords(others[0].key, naming)}</span>

@@ -7,6 +7,7 @@ import { Glyphs } from '../../parts/notation/Glyphs.tsx';
 import { useNaming, useReader } from '../../session/lens.ts';
 import { play } from '../../transport/player.ts';
 import { Button } from '../../ui/Button.tsx';
+import { Hint } from '../../ui/Hint.tsx';
 import { PlayIcon } from '../../ui/icons.ts';
 import { Select } from '../../ui/Select.tsx';
 import { capoWishOf } from './capo-wish.ts';
@@ -161,14 +162,16 @@ function ColourChoice({ hard, colour, taken, onTake }: ColourChoiceProps) {
           <Glyphs text={colourWords(colour.added, colour.left)} />
         </span>
       </button>
-      <button
-        type="button"
-        aria-label={`Hear ${name} with the band’s ${nameChord(hard.sounding, naming)}`}
-        onClick={hear}
-        className="grid w-11 place-items-center rounded-r-lg border border-l-0 border-edge bg-raised hover:border-accent"
-      >
-        <PlayIcon size={16} />
-      </button>
+      <Hint text={`Hear ${name} with the band’s ${nameChord(hard.sounding, naming)}`}>
+        <button
+          type="button"
+          aria-label={`Hear ${name} with the band’s ${nameChord(hard.sounding, naming)}`}
+          onClick={hear}
+          className="grid w-11 place-items-center rounded-r-lg border border-l-0 border-edge bg-raised hover:border-accent"
+        >
+          <PlayIcon size={16} />
+        </button>
+      </Hint>
     </span>
   );
 }

@@ -2,6 +2,7 @@ import type { SetBreakEntry, SetSongEntry } from '@aurora/wire';
 import { withEntry } from '../../document/evening-view.ts';
 import type { Tonight } from '../../document/use-evening.ts';
 import { Button } from '../../ui/Button.tsx';
+import { Hint } from '../../ui/Hint.tsx';
 import { DeleteIcon } from '../../ui/icons.ts';
 import { NumberField } from '../../ui/NumberField.tsx';
 import { TextField } from '../../ui/TextField.tsx';
@@ -39,9 +40,11 @@ export function EntryDetails({ tonight, at, onGone }: EntryDetailsProps) {
     <aside aria-label={`${one.name} tonight`} className="flex flex-col gap-3 rounded-2xl border border-hairline p-4">
       <div className="flex items-center gap-2">
         <h2 className="min-w-0 flex-1 truncate font-numeral text-lead font-bold">{one.name}</h2>
-        <Button look="bare" aria-label={`Remove ${one.name} from the set`} onClick={remove}>
-          <DeleteIcon size={18} />
-        </Button>
+        <Hint text={`Remove ${one.name} from the set`}>
+          <Button look="bare" aria-label={`Remove ${one.name} from the set`} onClick={remove}>
+            <DeleteIcon size={18} />
+          </Button>
+        </Hint>
       </div>
       {stored.kind === 'break' ? (
         <>

@@ -6,6 +6,7 @@ import { Glyphs } from '../../parts/notation/Glyphs.tsx';
 import { useNaming } from '../../session/lens.ts';
 import { play } from '../../transport/player.ts';
 import { Button } from '../../ui/Button.tsx';
+import { Hint } from '../../ui/Hint.tsx';
 import { PlayIcon, StraightOnIcon } from '../../ui/icons.ts';
 
 const BRIDGE_NAMES: Readonly<Record<Bridge['kind'], string>> = {
@@ -171,9 +172,11 @@ function BridgeRow({ bridge, ends: { from, to }, naming, taken, onTake }: Bridge
           <Glyphs text={bridgeWords(bridge, from, to, naming)} />
         </span>
       </button>
-      <Button aria-label={`Hear ${BRIDGE_NAMES[kind]}`} onClick={hear}>
-        <PlayIcon size={17} />
-      </Button>
+      <Hint text={`Hear ${BRIDGE_NAMES[kind]}`}>
+        <Button aria-label={`Hear ${BRIDGE_NAMES[kind]}`} onClick={hear}>
+          <PlayIcon size={17} />
+        </Button>
+      </Hint>
     </li>
   );
 }

@@ -18,7 +18,7 @@ export function PackButton({ wish, isShort = false }: PackButtonProps) {
       <Button aria-label="Parts for everyone" onClick={() => pack.start(wish)} disabled={pack.state?.state === 'working'}>
         <PartsIcon size={17} aria-hidden="true" />
         <span className={isShort ? 'max-sm:hidden' : ''}>
-          Parts<span className={isShort ? 'max-lg:hidden' : ''}> for everyone</span>
+          Parts<span className={isShort ? 'hidden 3xl:inline' : ''}> for everyone</span>
         </span>
       </Button>
       <WorkLine work={pack} what="Setting the parts" fetch="Fetch the parts" />

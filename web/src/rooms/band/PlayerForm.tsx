@@ -228,7 +228,7 @@ function Leave({ member: { id, name }, onGone }: { readonly member: Member; read
       no={`Keep ${name}`}
       onYes={leave}
       trigger={
-        <Button look="bare" aria-label={`Delete ${name}`}>
+        <Button look="bare" aria-label={`Delete ${name}`} title={`Delete ${name}`}>
           <DeletePlayerIcon size={18} />
         </Button>
       }

@@ -77,7 +77,7 @@ function SetFacts({ tonight }: { readonly tonight: Tonight }) {
   return (
     <Popover.Root defaultOpen={name === NEW_SET_NAME && entries.length === 0}>
       <Popover.Trigger asChild>
-        <Button look="bare" aria-label="Name, place and time" className="w-11 px-0">
+        <Button look="bare" aria-label="Name, place and time" title="Name, place and time" className="w-11 px-0">
           <EditIcon size={17} />
         </Button>
       </Popover.Trigger>
@@ -124,7 +124,7 @@ function CopySet({ tonight: { state } }: { readonly tonight: Tonight }) {
     );
   return (
     <Button onClick={copy} disabled={add.isPending}>
-      <DuplicateIcon size={17} aria-hidden="true" /> DuplicateIcon the set
+      <DuplicateIcon size={17} aria-hidden="true" /> Copy the set
     </Button>
   );
 }

@@ -18,6 +18,7 @@ import type { Tonight } from '../../document/use-evening.ts';
 import { Glyphs } from '../../parts/notation/Glyphs.tsx';
 import { RidgeThread } from '../../parts/ridge/RidgeStrip.tsx';
 import { useNaming } from '../../session/lens.ts';
+import { Hint } from '../../ui/Hint.tsx';
 import { GripIcon } from '../../ui/icons.ts';
 import { JoinLine } from './JoinLine.tsx';
 
@@ -103,15 +104,17 @@ function SetRow({ tonight, at, number, chosen, onChoose, onKeyDown }: SetRowProp
   return (
     <li ref={setNodeRef} style={style} className={isDragging ? 'relative z-10 rounded-xl bg-raised shadow-lg' : ''}>
       <div className={`flex items-stretch rounded-xl ${chosen ? 'bg-wash shadow-[inset_3px_0_0_var(--accent)]' : 'hover:bg-wash/60'}`}>
-        <button
-          type="button"
-          aria-label={`Move ${one.name}`}
-          className="grid w-9 shrink-0 cursor-grab touch-none place-items-center rounded-l-xl text-quiet"
-          {...attributes}
-          {...listeners}
-        >
-          <GripIcon size={18} />
-        </button>
+        <Hint text={`Move ${one.name}`}>
+          <button
+            type="button"
+            aria-label={`Move ${one.name}`}
+            className="grid w-9 shrink-0 cursor-grab touch-none place-items-center rounded-l-xl text-quiet"
+            {...attributes}
+            {...listeners}
+          >
+            <GripIcon size={18} />
+          </button>
+        </Hint>
         <button
           type="button"
           data-entry={one.id}

@@ -149,7 +149,7 @@ function KeepRange({ song, range }: { readonly song: Song; readonly range: Pitch
     );
   return (
     <Button onClick={keep}>
-      <SaveIcon size={17} aria-hidden="true" /> SaveIcon with the song
+      <SaveIcon size={17} aria-hidden="true" /> Save with the song
     </Button>
   );
 }

@@ -10,6 +10,7 @@ import { useLens, useNaming } from '../../session/lens.ts';
 import { lensSearch } from '../../session/lens-store.ts';
 import { isGuitar, memberChoice } from '../../session/reader-view.ts';
 import { Button, buttonLook } from '../../ui/Button.tsx';
+import { Hint } from '../../ui/Hint.tsx';
 import { ChartIcon, HomeKeyIcon, KeyDownIcon, KeyUpIcon } from '../../ui/icons.ts';
 import { NumberField } from '../../ui/NumberField.tsx';
 import { TextField } from '../../ui/TextField.tsx';
@@ -81,15 +82,19 @@ function KeyTonight({ song, onKey }: KeyTonightProps) {
   const home = song.reading.head.key;
   return (
     <div role="group" aria-label="Tonight’s key" className="flex flex-wrap items-center gap-2">
-      <Button aria-label="Down a half step" className="px-3!" onClick={() => onKey(moveKey(song.key, -1).tonic)}>
-        <KeyDownIcon size={18} />
-      </Button>
+      <Hint text="Down a half step">
+        <Button aria-label="Down a half step" className="px-3!" onClick={() => onKey(moveKey(song.key, -1).tonic)}>
+          <KeyDownIcon size={18} />
+        </Button>
+      </Hint>
       <b className="music-glyph min-w-16 text-center font-numeral text-figure" data-testid="tonights-key">
         <Glyphs text={nameKey(song.key, naming)} />
       </b>
-      <Button aria-label="Up a half step" className="px-3!" onClick={() => onKey(moveKey(song.key, 1).tonic)}>
-        <KeyUpIcon size={18} />
-      </Button>
+      <Hint text="Up a half step">
+        <Button aria-label="Up a half step" className="px-3!" onClick={() => onKey(moveKey(song.key, 1).tonic)}>
+          <KeyUpIcon size={18} />
+        </Button>
+      </Hint>
       {song.key.tonic !== home.tonic && (
         <Button look="bare" aria-label={`Back to the home key ${nameKey(home, naming)}`} onClick={() => onKey(null)}>
           <HomeKeyIcon size={17} /> <Glyphs text={nameKey(home, naming)} />

@@ -25,7 +25,7 @@ export function ChartDesk({ draft, songId }: { readonly draft: ChartDraft; reado
   const hasLine = useSlotIsThere('line');
   // beside the resting neck there is room for the tools, not for the whole pad
   const place = isPhone ? 'hand' : hasLine && desk.state.typing === null ? 'line' : null;
-  const tools = <DeskTools desk={desk} />;
+  const tools = <DeskTools desk={desk} both={isPhone} />;
   return (
     <div ref={desk.room} className="flex h-full flex-col bg-sheet phone:h-auto phone:min-h-full">
       <Conflict draft={draft} />
@@ -124,18 +124,22 @@ function Checks({ desk, findings }: { readonly desk: Desk; readonly findings: De
   );
 }
 
-/** What can be done with the chosen bars, or what a bar that is open is written with. */
-function DeskTools({ desk }: { readonly desk: Desk }) {
+/** What can be done with the chosen bars, or what a bar that is open is written with; for the thumb both. */
+function DeskTools({ desk, both }: { readonly desk: Desk; readonly both: boolean }) {
   const { input, selection, state, rewriting, openPaste, setSheet } = desk;
-  if (state.typing !== null) return <BarPad input={input} />;
   return (
-    <BarToolbar
-      input={input}
-      selection={selection}
-      rewriting={rewriting}
-      reaching={state.reaching}
-      onPaste={() => openPaste('')}
-      onChanges={() => setSheet('changes')}
-    />
+    <>
+      {(state.typing !== null || (both && selection !== null)) && <BarPad input={input} />}
+      {state.typing === null && (
+        <BarToolbar
+          input={input}
+          selection={selection}
+          rewriting={rewriting}
+          reaching={state.reaching}
+          onPaste={() => openPaste('')}
+          onChanges={() => setSheet('changes')}
+        />
+      )}
+    </>
   );
 }

@@ -41,7 +41,7 @@ export function ChartSheet({ sheet, reading, sections, turn, ...looked }: SheetP
   return (
     <DndContext {...context}>
       <article ref={article} aria-label="Chart" className="relative px-5 py-1.5 phone:px-2 phone:pb-[60vh] 3xl:px-10">
-        <p className="pt-1 text-right text-fine text-quiet lg:absolute lg:right-5 phone:static phone:text-left">
+        <p className="pt-1 text-right text-fine text-quiet lg:absolute lg:right-5 phone:static phone:text-left lying:hidden">
           {sheetFacts(reading).join('  ·  ')}
         </p>
         {sheet.sections.map((section, place) => (

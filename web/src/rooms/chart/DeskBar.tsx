@@ -7,6 +7,7 @@ import { lensSearchNow } from '../../session/lens-store.ts';
 import { usePhone } from '../../session/use-media.ts';
 import { useReads } from '../../session/use-reads.ts';
 import { Button } from '../../ui/Button.tsx';
+import { Hint } from '../../ui/Hint.tsx';
 import {
   CapoIcon,
   CheckIcon,
@@ -48,9 +49,17 @@ export function DeskBar(props: DeskBarProps) {
       {children}
       {!isPhone && (
         <>
-          <Button look="bare" aria-pressed={checking} className="px-2.5! aria-pressed:bg-wash" onClick={onCheck}>
-            <CheckIcon size={18} aria-hidden="true" /> {checkWords(toLookAt)}
-          </Button>
+          <Hint text="Places to look at before the band does">
+            <Button
+              look="bare"
+              aria-label={checkWords(toLookAt)}
+              aria-pressed={checking}
+              className="px-2.5! aria-pressed:bg-wash"
+              onClick={onCheck}
+            >
+              <CheckIcon size={18} aria-hidden="true" /> {toLookAt === 0 ? '' : toLookAt}
+            </Button>
+          </Hint>
           <LayerChoice layer={layer} onLayer={onLayer} />
           <ShowChoice show={show} shows={SHOWS} onShow={setShow} />
         </>
@@ -61,7 +70,7 @@ export function DeskBar(props: DeskBarProps) {
 }
 
 function checkWords(toLookAt: number): string {
-  return toLookAt === 0 ? 'Checked' : `ChosenIcon ${toLookAt}`;
+  return toLookAt === 0 ? 'Checked' : `Check ${toLookAt}`;
 }
 
 /** What may be done with the whole chart, and on a phone what it shows as well. */

@@ -95,9 +95,11 @@ function HowPlayed({ play, reading }: { readonly play: SongPlay; readonly readin
 function Tempo({ play }: { readonly play: SongPlay }) {
   return (
     <div className="flex items-center gap-2">
-      <Button aria-label="Slower" onClick={() => play.setTempo(play.tempo - STEP)}>
-        <SlowerIcon size={17} />
-      </Button>
+      <Hint text="Slower">
+        <Button aria-label="Slower" onClick={() => play.setTempo(play.tempo - STEP)}>
+          <SlowerIcon size={17} />
+        </Button>
+      </Hint>
       <label className="flex-1">
         <span className="sr-only">Tempo</span>
         <input
@@ -109,9 +111,11 @@ function Tempo({ play }: { readonly play: SongPlay }) {
           className="min-h-11 w-full rounded-lg border border-edge bg-sheet px-2 text-center text-lead font-bold"
         />
       </label>
-      <Button aria-label="Faster" onClick={() => play.setTempo(play.tempo + STEP)}>
-        <FasterIcon size={17} />
-      </Button>
+      <Hint text="Faster">
+        <Button aria-label="Faster" onClick={() => play.setTempo(play.tempo + STEP)}>
+          <FasterIcon size={17} />
+        </Button>
+      </Hint>
     </div>
   );
 }

@@ -297,3 +297,31 @@ describe('letters on a raised degree', () => {
     expect([numbers(sheet), sheet.input.get().charted]).toEqual(['#5 | 4', null]);
   });
 });
+
+describe('the pad', () => {
+  test('opens the chosen bar with the first press, and what is pressed stands in its place', () => {
+    const sheet = sheetOn('key: C\n1 4 5 1\n');
+    sheet.input.choose(choose(1));
+    sheet.input.put('6');
+    sheet.input.put('-');
+    sheet.input.commit('next');
+    sheet.input.put('2');
+    sheet.input.commit('stay');
+    expect(numbers(sheet)).toBe('1 | 6- | 2 | 1');
+  });
+
+  test('with no bar open, on goes to the next one and writes nothing', () => {
+    const sheet = sheetOn('key: C\n1 4 5 1\n');
+    sheet.input.choose(choose(1));
+    sheet.input.commit('next');
+    expect(sheet.input.selection?.head).toBe(2);
+    expect(numbers(sheet)).toBe('1 | 4 | 5 | 1');
+  });
+
+  test('with no bar chosen it does nothing', () => {
+    const sheet = sheetOn('key: C\n1 4 5 1\n');
+    sheet.input.choose(null);
+    sheet.input.put('6');
+    expect(numbers(sheet)).toBe('1 | 4 | 5 | 1');
+  });
+});

@@ -156,8 +156,9 @@ export class SheetInput implements KeyedSheet {
     this.field(`${before}${writes}${after}`, before.length + writes.length);
   };
 
-  /** Puts something at the caret, in the place of a bar taken whole. */
+  /** Puts something at the caret, in the place of a bar taken whole; with none open it opens the chosen one. */
   readonly put = (writes: string): void => {
+    if (this.#state.typing === null && this.selection !== null) this.open(this.selection.head);
     const { typing } = this.#state;
     if (typing === null) return;
     const [before, after] = typing.whole ? ['', ''] : [typing.text.slice(0, typing.caret), typing.text.slice(typing.caret)];
@@ -199,7 +200,10 @@ export class SheetInput implements KeyedSheet {
   /** Writes what was typed and goes where it asks; what cannot be read stays open with the reason. */
   readonly commit = (after: After): void => {
     const { typing } = this.#state;
-    if (typing === null) return;
+    if (typing === null) {
+      if (after === 'next') this.go(1);
+      return;
+    }
     if (typing.isNew && closed(typing.text) === '') this.#leaveEmpty(typing, after);
     else if (this.#write(typing)) this.#leave(typing.bar, after);
   };

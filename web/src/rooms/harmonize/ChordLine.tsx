@@ -1,6 +1,7 @@
 import { symbolText } from '@aurora/core';
 import { ChordSymbol, LetterSymbol } from '../../parts/notation/ChordSymbol.tsx';
 import { Glyphs } from '../../parts/notation/Glyphs.tsx';
+import { Hint } from '../../ui/Hint.tsx';
 import { AddIcon } from '../../ui/icons.ts';
 import { type ColumnView, FUNCTION_HEIGHT } from './harmonize-view.ts';
 
@@ -42,14 +43,16 @@ export function ChordLine({ view, selected, sounding, onSelect, onAdd }: ChordLi
             </span>
           </span>
         </button>
-        <button
-          type="button"
-          aria-label={`Add ${view.numeral.label} to the progression`}
-          onClick={onAdd}
-          className="grid w-12 shrink-0 place-items-center border-l border-hairline text-quiet -outline-offset-4"
-        >
-          <AddIcon size={20} />
-        </button>
+        <Hint text={`Add ${view.numeral.label} to the progression`}>
+          <button
+            type="button"
+            aria-label={`Add ${view.numeral.label} to the progression`}
+            onClick={onAdd}
+            className="grid w-12 shrink-0 place-items-center border-l border-hairline text-quiet -outline-offset-4"
+          >
+            <AddIcon size={20} />
+          </button>
+        </Hint>
       </div>
     </div>
   );

@@ -5,6 +5,7 @@ import { stepKey } from '../../session/key-view.ts';
 import { useLens } from '../../session/lens.ts';
 import { keyInForce, select, setKey } from '../../session/lens-store.ts';
 import { useProgression } from '../../session/progression-store.ts';
+import { usePhone } from '../../session/use-media.ts';
 import { partKeys, useShortcuts } from '../../session/use-shortcuts.ts';
 import { type PlayStep, play, stop, usePlayer } from '../../transport/player.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -112,6 +113,7 @@ interface KeyToolsProps {
 /** How deep the chords are built, and how they sound. */
 function KeyTools({ build, onBuild, onDeepen, onHear }: KeyToolsProps) {
   const strum = useDevice((state) => state.strum);
+  const isPhone = usePhone();
   const playing = usePlayer((state) => state.playing === 'key');
   return (
     <div className="flex flex-wrap items-center gap-1.5">
@@ -127,7 +129,9 @@ function KeyTools({ build, onBuild, onDeepen, onHear }: KeyToolsProps) {
           <DeeperIcon size={18} />
         </Button>
       </Hint>
-      <Choice label="How chords sound" value={strum} options={STRUM_CHOICES} onChange={(next) => setDevice({ strum: next })} />
+      {!isPhone && (
+        <Choice label="How chords sound" value={strum} options={STRUM_CHOICES} onChange={(next) => setDevice({ strum: next })} />
+      )}
       <Hint text="The scale, then its chords" keys="a">
         <Button onClick={onHear} aria-label={playing ? 'Stop' : 'Hear the key'}>
           {playing ? <StopIcon size={17} /> : <PlayIcon size={17} />}

@@ -8,6 +8,7 @@ import { readBarsTyped, songOf, useProgression } from '../../session/progression
 import { type PlayStep, play, stop, usePlayer } from '../../transport/player.ts';
 import { AnsweringField } from '../../ui/AnsweringField.tsx';
 import { Button } from '../../ui/Button.tsx';
+import { Hint } from '../../ui/Hint.tsx';
 import { DeleteIcon, GoOnIcon, PlayIcon, RedoIcon, StopIcon, UndoIcon } from '../../ui/icons.ts';
 import { sayFault } from '../../ui/say.ts';
 
@@ -33,12 +34,16 @@ export function ProgressionTray({ sounding, written, naming }: { readonly soundi
     <section aria-label="Progression">
       <div className="flex flex-wrap items-center gap-2">
         <TypedBars written={written} onAdd={add} />
-        <Button look="bare" aria-label="Undo" onClick={() => undo()} disabled={pastStates.length === 0}>
-          <UndoIcon size={18} />
-        </Button>
-        <Button look="bare" aria-label="Redo" onClick={() => redo()} disabled={futureStates.length === 0}>
-          <RedoIcon size={18} />
-        </Button>
+        <Hint text="Undo">
+          <Button look="bare" aria-label="Undo" onClick={() => undo()} disabled={pastStates.length === 0}>
+            <UndoIcon size={18} />
+          </Button>
+        </Hint>
+        <Hint text="Redo">
+          <Button look="bare" aria-label="Redo" onClick={() => redo()} disabled={futureStates.length === 0}>
+            <RedoIcon size={18} />
+          </Button>
+        </Hint>
         <Button onClick={() => (playing ? stop() : void play('progression', stepsOf(bars, sounding), TEMPO))} disabled={bars.length === 0}>
           {playing ? <StopIcon size={17} /> : <PlayIcon size={17} />} {playing ? 'Stop' : 'Hear it'}
         </Button>
@@ -57,14 +62,16 @@ export function ProgressionTray({ sounding, written, naming }: { readonly soundi
               className={`group relative flex min-w-20 flex-col border-l-2 border-edge py-1 pr-8 pl-3 ${playing && isSounding(bars, index, player.step) ? 'bg-wash' : ''}`}
             >
               <Bar text={bar} written={written} naming={naming} />
-              <button
-                type="button"
-                aria-label={`Delete bar ${index + 1}, ${bar}`}
-                onClick={() => remove(index)}
-                className="absolute top-0 right-0 grid size-8 place-items-center rounded text-quiet hover:text-alarm"
-              >
-                <DeleteIcon size={15} />
-              </button>
+              <Hint text={`Delete bar ${index + 1}, ${bar}`}>
+                <button
+                  type="button"
+                  aria-label={`Delete bar ${index + 1}, ${bar}`}
+                  onClick={() => remove(index)}
+                  className="absolute top-0 right-0 grid size-8 place-items-center rounded text-quiet hover:text-alarm"
+                >
+                  <DeleteIcon size={15} />
+                </button>
+              </Hint>
             </li>
           ))}
         </ol>

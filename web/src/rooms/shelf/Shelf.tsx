@@ -5,6 +5,7 @@ import { NEW_SONG } from '../../parts/song/shelf-view.ts';
 import { readHint, useDevice } from '../../session/device-store.ts';
 import { Button, buttonLook } from '../../ui/Button.tsx';
 import { Chip } from '../../ui/Chip.tsx';
+import { Hint } from '../../ui/Hint.tsx';
 import { AddIcon, ArchiveIcon, CloseIcon, FindIcon, GoOnIcon, ImportIcon } from '../../ui/icons.ts';
 import { Notice } from '../../ui/Notice.tsx';
 import { Select } from '../../ui/Select.tsx';
@@ -104,7 +105,7 @@ function Narrow({ wish, onAsk }: AskProps) {
         className="ml-auto text-quiet aria-pressed:bg-wash aria-pressed:text-ink"
         onClick={() => onAsk({ archived: !wish.archived })}
       >
-        <ArchiveIcon size={17} aria-hidden="true" /> ArchiveIcon
+        <ArchiveIcon size={17} aria-hidden="true" /> Archived
       </Button>
     </div>
   );
@@ -201,17 +202,19 @@ function BeginLine() {
   const isRead = useDevice(({ hintsRead }) => hintsRead.includes('begin'));
   if (isRead) return null;
   return (
-    <div role="note" aria-label="Hint" className="mb-2 flex items-center gap-3 rounded-xl bg-wash py-1 pl-4 text-base">
-      <p className="min-w-0 flex-1">New here? Press four chords and have a song.</p>
+    <div role="note" aria-label="Hint" className="mb-2 flex flex-wrap items-center gap-x-3 rounded-xl bg-wash py-1 pl-4 text-base">
+      <p className="min-w-48 flex-1">New here? Press four chords and have a song.</p>
       <BeginLink />
-      <button
-        type="button"
-        aria-label="Hide this hint"
-        onClick={() => readHint('begin')}
-        className="grid size-11 place-items-center rounded-lg"
-      >
-        <CloseIcon size={17} />
-      </button>
+      <Hint text="Hide this hint">
+        <button
+          type="button"
+          aria-label="Hide this hint"
+          onClick={() => readHint('begin')}
+          className="grid size-11 place-items-center rounded-lg"
+        >
+          <CloseIcon size={17} />
+        </button>
+      </Hint>
     </div>
   );
 }

@@ -34,6 +34,7 @@ export function ShelfRow({ song }: { readonly song: SongSummary }) {
             <button
               type="button"
               aria-label={`More about ${title}`}
+              title={`More about ${title}`}
               className="grid size-11 shrink-0 place-items-center rounded-lg text-quiet hover:bg-wash"
             >
               <MoreIcon size={19} />

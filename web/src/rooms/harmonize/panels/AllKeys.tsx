@@ -26,7 +26,7 @@ export function AllKeys({ sounding, naming, build }: PanelProps) {
   const from = keys[place] as Key;
   const neighbours = [keys[(place + 1) % keys.length], keys[(place + keys.length - 1) % keys.length]] as readonly Key[];
   return (
-    <div className="grid gap-5 lg:grid-cols-[216px_1fr]">
+    <div className="grid gap-5 lg:grid-cols-[196px_170px_1fr]">
       <div>
         <p className="mb-1 font-semibold text-quiet">
           <Word term="circle of fifths">The circle</Word>
@@ -41,8 +41,10 @@ export function AllKeys({ sounding, naming, build }: PanelProps) {
           onChange={setWay}
         />
         <Circle keys={keys} here={here} way={way} naming={naming} />
+      </div>
+      <div className="flex flex-col gap-2 text-fine leading-snug lg:pt-8">
         {neighbours.map((neighbour) => (
-          <div key={neighbour.tonic} className="mt-2">
+          <div key={neighbour.tonic}>
             {circleWords(from.tonic, neighbour.tonic, naming).map((sentence) => (
               <p key={sentence}>{sentence}</p>
             ))}
@@ -112,15 +114,15 @@ function Circle({ keys, here, way, naming }: KeysProps & { readonly way: 'fifths
 /** Every key with its seven chords; pressed, it is read. */
 function KeyTable({ keys, here, build, naming }: KeysProps & Pick<PanelProps, 'build'>) {
   return (
-    <table className="mt-2 w-full text-left text-fine max-lg:min-w-[600px]">
+    <table className="mt-1 w-full text-left text-fine max-lg:min-w-[600px]">
       <tbody>
         {keys.map((key, index) => (
           <tr key={key.tonic} className={`border-t border-hairline ${index === here ? 'bg-wash' : ''}`}>
-            <th className="py-0.5 pr-2">
+            <th className="pr-2">
               <button
                 type="button"
                 onClick={() => setKey(key)}
-                className="music-glyph min-h-11 min-w-10 rounded px-1 text-left text-lead font-bold hover:text-accent"
+                className="music-glyph min-h-7 min-w-10 rounded px-1 text-left text-base leading-none font-bold max-lg:min-h-11 hover:text-accent"
               >
                 <Glyphs text={nameNote(key.tonic, naming.notes)} />
               </button>

@@ -12,7 +12,7 @@ import type { PanelProps } from './panel.ts';
 const SLOWEST = 40;
 const FASTEST = 160;
 
-/** PlayIcon 1, then 1 2, then 1 2 3 … with a click: the scale is said aloud as it grows. */
+/** Play 1, then 1 2, then 1 2 3 … with a click: the scale is said aloud as it grows. */
 export function BuildUp({ sounding, written, naming }: PanelProps) {
   const [tempo, setTempo] = useState(80);
   const [aloud, setAloud] = useState(true);

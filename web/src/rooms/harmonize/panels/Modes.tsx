@@ -4,6 +4,7 @@ import { Word } from '../../../parts/glossary/Word.tsx';
 import { Glyphs } from '../../../parts/notation/Glyphs.tsx';
 import { play, stop, stopDrone, toggleDrone, usePlayer } from '../../../transport/player.ts';
 import { Button } from '../../../ui/Button.tsx';
+import { Hint } from '../../../ui/Hint.tsx';
 import { DroneIcon, PlayIcon, StopIcon } from '../../../ui/icons.ts';
 import type { PanelProps } from './panel.ts';
 
@@ -67,30 +68,34 @@ function HearMode({ mode, name }: { readonly mode: Mode; readonly name: string }
   const low = droneOf(pitches[0] as number);
   return (
     <span className="flex justify-end gap-1">
-      <Button
-        look="bare"
-        aria-label={`Hear the scale on ${name}`}
-        onClick={() =>
-          playing === id
-            ? stop()
-            : void play(
-                id,
-                pitches.map((midi) => ({ midi: [midi], beats: 0.5 })),
-                TEMPO,
-              )
-        }
-      >
-        {playing === id ? <StopIcon size={17} /> : <PlayIcon size={17} />}
-      </Button>
-      <Button
-        look="bare"
-        aria-pressed={drone === low}
-        aria-label={`Drone on ${name}`}
-        className="aria-pressed:bg-accent aria-pressed:text-on-accent"
-        onClick={() => void toggleDrone(low)}
-      >
-        <DroneIcon size={17} />
-      </Button>
+      <Hint text={`Hear the scale on ${name}`}>
+        <Button
+          look="bare"
+          aria-label={`Hear the scale on ${name}`}
+          onClick={() =>
+            playing === id
+              ? stop()
+              : void play(
+                  id,
+                  pitches.map((midi) => ({ midi: [midi], beats: 0.5 })),
+                  TEMPO,
+                )
+          }
+        >
+          {playing === id ? <StopIcon size={17} /> : <PlayIcon size={17} />}
+        </Button>
+      </Hint>
+      <Hint text={`Drone on ${name}`}>
+        <Button
+          look="bare"
+          aria-pressed={drone === low}
+          aria-label={`Drone on ${name}`}
+          className="aria-pressed:bg-accent aria-pressed:text-on-accent"
+          onClick={() => void toggleDrone(low)}
+        >
+          <DroneIcon size={17} />
+        </Button>
+      </Hint>
     </span>
   );
 }

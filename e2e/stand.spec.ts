@@ -1,0 +1,127 @@
+import type { Page } from '@playwright/test';
+import { expect, expectAccessible, openSong, test } from './pages.ts';
+
+const SIZES = [
+  [1280, 800],
+  [1920, 1080],
+  [820, 1180],
+  [390, 844],
+  [844, 390],
+] as const;
+
+/** The lines on the pages that lie open, by the bars in them, and whether each is whole. */
+async function linesInSight(page: Page): Promise<readonly { readonly bars: string; readonly whole: boolean }[]> {
+  return page.locator('[data-page] [data-line]').evaluateAll((lines) => {
+    const main = document.querySelector('main')?.getBoundingClientRect();
+    return lines.map((line) => {
+      const box = line.getBoundingClientRect();
+      const bars = [...line.querySelectorAll<HTMLElement>('[data-bar]')].map(({ dataset }) => dataset.bar).join(' ');
+      const cut = [...line.querySelectorAll('[data-stand-bar]')].some((bar) => bar.scrollWidth > bar.clientWidth + 1);
+      return { bars, whole: main !== undefined && box.top >= main.top - 1 && box.bottom <= main.bottom + 1 && !cut };
+    });
+  });
+}
+
+async function songs(page: Page): Promise<readonly string[]> {
+  await page.goto('/');
+  const links = page.getByRole('list', { name: 'Songs' }).getByRole('link');
+  await expect(links).not.toHaveCount(0);
+  return links.evaluateAll((all) => all.map((link) => new URL((link as HTMLAnchorElement).href).pathname.replace(/\/chart$/, '/stand')));
+}
+
+for (const [width, height] of SIZES) {
+  test(`at ${width} by ${height} every line of every song is whole on exactly one page, and the pedal turns both ways`, async ({
+    page,
+  }) => {
+    test.setTimeout(300_000);
+    await page.setViewportSize({ width, height });
+    for (const path of await songs(page)) {
+      await page.goto(path);
+      await expect(page.locator('[data-page] [data-line]').first()).toBeVisible();
+      await page.evaluate(() => document.fonts.ready);
+      await page.waitForTimeout(150);
+      const all = await page.locator('main > [aria-hidden] [data-line]').count();
+      const where = page.getByTestId('stand-where');
+      const seen: string[] = [];
+      const turns: string[] = [];
+      for (let turn = 0; turn < 40; turn += 1) {
+        const lines = await linesInSight(page);
+        for (const { bars, whole } of lines) expect(whole, `${path}: line with bars ${bars}`).toBe(true);
+        seen.push(...lines.map(({ bars }) => bars));
+        turns.push((await where.textContent()) ?? '');
+        const before = lines[0]?.bars;
+        await page.keyboard.press('PageDown');
+        await page.waitForTimeout(30);
+        if ((await linesInSight(page))[0]?.bars === before) break;
+      }
+      expect(seen.length, path).toBe(all);
+      expect(new Set(seen).size, path).toBe(all);
+      // back again, page by page
+      for (const text of [...turns].reverse()) {
+        await expect(where).toHaveText(text);
+        await page.keyboard.press('PageUp');
+      }
+    }
+  });
+}
+
+test('a heading never stands alone, and the place is said', async ({ page }) => {
+  await openSong(page, 'Harbor Wall');
+  await page.goto(page.url().replace(/\/chart.*/, '/stand'));
+  await expect(page.getByTestId('stand-where')).toContainText(/Intro · page 1 of \d/);
+  for (const line of await page.locator('[data-page] [data-line]').all()) await expect(line.locator('[data-bar]').first()).toBeVisible();
+  await expectAccessible(page);
+});
+
+test('line by line: the pedal goes on by one, a long press to the next section', async ({ page }) => {
+  await openSong(page, 'Harbor Wall');
+  await page.goto(page.url().replace(/\/chart.*/, '/stand'));
+  await page.getByRole('button', { name: 'How it turns' }).click();
+  await page.getByRole('radio', { name: 'Line by line' }).click();
+  const here = page.locator('[aria-current="step"]');
+  await expect(here).toContainText('Intro');
+  await page.keyboard.press('PageDown');
+  await expect(here).toContainText('Verse');
+  // the keys of a pedal that is held repeat
+  await page.keyboard.down('PageDown');
+  await page.keyboard.down('PageDown');
+  await page.keyboard.up('PageDown');
+  await expect(here).toContainText('Chorus');
+  await page.keyboard.press('PageUp');
+  await expect(here).not.toContainText('Chorus');
+});
+
+test('played out, a repeated section comes as often as it is played', async ({ page }) => {
+  await openSong(page, 'Harbor Wall');
+  await page.goto(page.url().replace(/\/chart.*/, '/stand'));
+  const lines = page.locator('main > [aria-hidden] [data-line]');
+  const written = await lines.count();
+  await page.getByRole('button', { name: 'How it turns' }).click();
+  await page.getByRole('radio', { name: 'Played out' }).click();
+  await expect(lines).not.toHaveCount(written);
+  expect(await lines.count()).toBeGreaterThan(written);
+  await expect(page.locator('main > [aria-hidden] h2', { hasText: 'Verse' })).toHaveCount(2);
+});
+
+test('the key shows large when it changes, the controls leave after three seconds, and tonight’s key is the set’s', async ({ page }) => {
+  await openSong(page, 'Harbor Wall');
+  const chart = page.url();
+  await page.goto(chart.replace(/\/chart.*/, '/stand'));
+  const up = page.getByRole('button', { name: 'Key up a half step' });
+  await up.click();
+  await expect(page.getByRole('status')).toContainText('E♭');
+  await expect(page.getByRole('status')).toContainText('tonight’s key');
+  await expect(page.getByRole('status')).toHaveText('', { timeout: 4000 });
+  await page.mouse.move(5, 5);
+  await expect
+    .poll(() => up.evaluate((button) => getComputedStyle(button.closest('.transition-opacity') as Element).opacity), { timeout: 6000 })
+    .toBe('0');
+  await page.goto('/band');
+  const entry = page.getByRole('list', { name: 'Order of the set' }).getByRole('listitem').filter({ hasText: 'Harbor Wall' });
+  await expect(entry).toContainText('E♭');
+  await expect(entry).toContainText('home D');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await page.goto(chart.replace(/\/chart.*/, '/stand'));
+  await page.getByRole('button', { name: 'Key down a half step' }).click();
+  await page.keyboard.press('Escape');
+});
