@@ -63,7 +63,7 @@ for (const viewport of SIZES) {
           await expect(page.locator('html')).toHaveAttribute('data-theme', theme);
           await page.waitForTimeout(400);
           await expectAccessible(page);
-          expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)).toBeLessThanOrEqual(0);
+          expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth), page.url()).toBeLessThanOrEqual(0);
         }
       });
     });

@@ -107,5 +107,11 @@ export async function expectAccessible(page: Page): Promise<void> {
   const { violations } = await new AxeBuilder({ page })
     .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'])
     .analyze();
-  expect(violations.map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 160)).join(' | ')}`)).toEqual([]);
+  const found = violations.flatMap(({ id, nodes }) =>
+    nodes
+      // an open menu belongs to its button, wherever it is drawn
+      .filter(({ html }) => id !== 'region' || !html.includes('data-radix-popper-content-wrapper'))
+      .map(({ html }) => `${id}: ${html.slice(0, 200)}`),
+  );
+  expect(found).toEqual([]);
 }

@@ -28,7 +28,9 @@ interface DeviceState {
 }
 
 const FIRST: DeviceState = { theme: null, volume: 0.3, strum: 'strum', neckLabels: 'notes', folds: {}, hintsRead: [] };
-const FIRST_FOLDS: Folds = { side: 'why', neck: false };
+/** On a large screen there is room for the neck from the start. */
+const LARGE = '(min-width: 1600px) and (min-height: 960px)';
+const FIRST_FOLDS: Folds = { side: 'why', neck: globalThis.window?.matchMedia?.(LARGE).matches ?? false };
 
 /** How this device shows and sounds things. It is nobody else's: one person's dark screen darkens no other. */
 export const useDevice = create<DeviceState>()(persist(() => FIRST, { name: 'aurora-device' }));

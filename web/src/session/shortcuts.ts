@@ -2,7 +2,7 @@
 export interface Shortcut {
   readonly keys: string;
   readonly does: string;
-  readonly where: 'Everywhere' | 'Harmonize' | 'Analyze' | 'Chart' | 'Band' | 'Neck';
+  readonly where: 'Everywhere' | 'Harmonize' | 'Analyze' | 'Chart' | 'Band' | 'Neck' | 'Stand';
 }
 
 export const SHORTCUTS: readonly Shortcut[] = [
@@ -16,20 +16,21 @@ export const SHORTCUTS: readonly Shortcut[] = [
   { keys: 'N', does: 'Open the neck in a room of its own', where: 'Everywhere' },
   { keys: 'w', does: 'Fold the why away, or back', where: 'Everywhere' },
   { keys: 'd', does: 'Paper or Night', where: 'Everywhere' },
-  { keys: 'm', does: 'Notation', where: 'Everywhere' },
+  { keys: ',', does: 'Settings: notation, instrument, sound, theme', where: 'Everywhere' },
+  { keys: 'Alt 1 – 9', does: 'The parts of the room; hold Alt to see them', where: 'Everywhere' },
+  { keys: 'Alt ⇧ 1 – 6', does: 'From room to room', where: 'Everywhere' },
   { keys: 'g', does: 'The glossary', where: 'Everywhere' },
   { keys: '?', does: 'This sheet', where: 'Everywhere' },
   { keys: '← →', does: 'Walk the degrees', where: 'Harmonize' },
   { keys: '↑ ↓', does: 'Key up or down a half step', where: 'Harmonize' },
   { keys: 't', does: 'Triads, sevenths … fourths', where: 'Harmonize' },
   { keys: 'T', does: 'This degree alone a third deeper', where: 'Harmonize' },
-  { keys: '1 – 9', does: 'What to look at under the chords', where: 'Harmonize' },
+  { keys: '1 – 7', does: 'Hear the chord on that degree', where: 'Harmonize' },
   { keys: 'a', does: 'Hear the whole key', where: 'Harmonize' },
   { keys: 'Enter', does: 'Add the selected chord to the progression', where: 'Harmonize' },
   { keys: '← →', does: 'Walk the chords', where: 'Analyze' },
-  { keys: 'h', does: 'Hearing: local, home, both', where: 'Analyze' },
+  { keys: 'h', does: 'In each key, in the home key, both', where: 'Analyze' },
   { keys: 'a', does: 'Hear the song from here', where: 'Analyze' },
-  { keys: '1 – 4', does: 'Function, scales, what if, patterns', where: 'Analyze' },
   { keys: 'Ctrl Z', does: 'Undo; Ctrl Y is redo', where: 'Analyze' },
   { keys: '← → ↑ ↓', does: 'Walk the chart; with Shift choose more bars', where: 'Chart' },
   { keys: '1 – 7, a – g', does: 'Write over the chosen bar; Tab to the next, Enter when done', where: 'Chart' },
@@ -46,12 +47,13 @@ export const SHORTCUTS: readonly Shortcut[] = [
   { keys: 'Ctrl C X V', does: 'Copy, cut, put behind; paste from anywhere', where: 'Chart' },
   { keys: 'v', does: 'Play from here, or stop', where: 'Chart' },
   { keys: 'e', does: 'With no bar chosen: into the text; back with Esc', where: 'Chart' },
-  { keys: '1 – 5', does: 'Tonight, players, singer’s key, two guitars, files', where: 'Band' },
   { keys: '↑ ↓', does: 'Walk the set; with Alt move the song', where: 'Band' },
   { keys: 'Ctrl Z', does: 'Undo; Ctrl Y is redo', where: 'Band' },
   { keys: '← →', does: 'Walk the shapes, or the dots', where: 'Neck' },
   { keys: 'f', does: 'The next family of shapes', where: 'Neck' },
   { keys: 'i', does: 'The next inversion', where: 'Neck' },
   { keys: 's', does: 'All notes, or one shape', where: 'Neck' },
-  { keys: '1 – 6', does: 'Shapes, key, path, runs, name it, instrument', where: 'Neck' },
+  { keys: 'Page ↓ ↑', does: 'Turn; held, to the next section', where: 'Stand' },
+  { keys: '[ ]', does: 'Tonight’s key down or up', where: 'Stand' },
+  { keys: 'Esc', does: 'Off the stand', where: 'Stand' },
 ];

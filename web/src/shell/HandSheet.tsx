@@ -37,7 +37,7 @@ function Resting() {
       type="button"
       aria-label="Why, and how it is held"
       onClick={() => raiseHand('why')}
-      className="flex min-h-11 shrink-0 items-center gap-3 border-t border-edge bg-sheet px-4 text-left"
+      className="flex min-h-11 w-full min-w-0 shrink-0 items-center gap-3 overflow-hidden border-t border-edge bg-sheet px-4 text-left"
     >
       <RaiseIcon size={18} aria-hidden="true" className="shrink-0 text-quiet" />
       <Suspense>

@@ -16,7 +16,7 @@ export function ReaderLens() {
     <button
       type="button"
       aria-label={`Reader: ${state.reader.label}`}
-      className="flex h-11 min-w-0 flex-col items-start justify-center rounded-lg border border-edge bg-raised px-3 text-left leading-tight hover:border-accent phone:max-w-28 phone:shrink-0 phone:px-1.5"
+      className="flex h-11 max-w-52 min-w-0 flex-col items-start justify-center rounded-lg border border-edge bg-raised px-3 text-left leading-tight hover:border-accent phone:max-w-28 phone:shrink-0 phone:px-1.5"
     >
       <span className="flex max-w-full items-center gap-1 text-base leading-tight font-semibold whitespace-nowrap">
         <span className="truncate phone:hidden">{state.reader.label}</span>

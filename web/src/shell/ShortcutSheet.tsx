@@ -1,13 +1,19 @@
+import { openSheet } from '../session/sheet-store.ts';
 import { SHORTCUTS } from '../session/shortcuts.ts';
+import { Button } from '../ui/Button.tsx';
 import { KeyCap } from '../ui/Hint.tsx';
+import { GlossaryIcon } from '../ui/icons.ts';
 import { Sheet } from '../ui/Sheet.tsx';
 
-const PLACES = ['Everywhere', 'Harmonize', 'Analyze', 'Chart', 'Band', 'Neck'] as const;
+const PLACES = ['Everywhere', 'Harmonize', 'Analyze', 'Chart', 'Neck', 'Band', 'Stand'] as const;
 
 /** Every key and what it does. */
 export function ShortcutSheet({ open, onOpenChange }: { readonly open: boolean; readonly onOpenChange: (open: boolean) => void }) {
   return (
     <Sheet title="Shortcuts" open={open} onOpenChange={onOpenChange}>
+      <Button className="mb-4" onClick={() => openSheet({ kind: 'glossary', wanted: '' })}>
+        <GlossaryIcon size={18} aria-hidden="true" /> Glossary
+      </Button>
       <div className="grid gap-8 md:grid-cols-2">
         {PLACES.map((place) => (
           <section key={place}>

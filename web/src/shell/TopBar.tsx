@@ -49,7 +49,7 @@ export function TopBar({ title, subtitle, scaleIsFree, keyRests }: TopBarProps) 
     <header className="flex min-h-13 flex-wrap items-center gap-x-2 gap-y-1 border-b border-hairline bg-sheet px-4 py-1">
       <Title title={title} subtitle={subtitle} />
       <SlotPlace name="tools" className="flex min-w-0 items-center gap-1 max-lg:order-last max-lg:w-full" />
-      <div className="ml-auto flex items-center gap-2">
+      <div className="ml-auto flex min-w-0 items-center gap-2">
         <KeyLens scaleIsFree={scaleIsFree} rests={keyRests} />
         <ReaderLens />
         <Suspense>

@@ -12,15 +12,21 @@ interface PartTabsProps<Name extends string> {
   readonly onOpen: (name: Name) => void;
   /** Folds the parts away, where they may be. */
   readonly onFold?: () => void;
+  /** Whether the parts take the height that is left, and a long one scrolls in it. */
+  readonly fills?: boolean;
   /** The open part. */
   readonly children: ReactNode;
 }
 
 /** Parts of a room, one open at a time; while Alt is held, the digit that opens each stands over its name. */
-export function PartTabs<Name extends string>({ label, parts, open, onOpen, onFold, children }: PartTabsProps<Name>) {
+export function PartTabs<Name extends string>({ label, parts, open, onOpen, onFold, fills = false, children }: PartTabsProps<Name>) {
   const capped = useAltHeld();
   return (
-    <Tabs.Root value={open ?? ''} onValueChange={(name) => onOpen(name as Name)} className="relative flex min-h-0 flex-col">
+    <Tabs.Root
+      value={open ?? ''}
+      onValueChange={(name) => onOpen(name as Name)}
+      className={`relative flex min-h-0 flex-col ${fills ? 'flex-1' : ''}`}
+    >
       <Tabs.List
         aria-label={label}
         className={`flex shrink-0 gap-x-1 overflow-x-auto ${onFold === undefined ? '' : 'pr-11'} ${open === null ? '' : 'border-b border-edge'}`}
@@ -48,7 +54,7 @@ export function PartTabs<Name extends string>({ label, parts, open, onOpen, onFo
         </Hint>
       )}
       {open !== null && (
-        <Tabs.Content key={open} value={open} className={`py-3 ${onFold === undefined ? '' : 'min-h-0 overflow-auto'}`}>
+        <Tabs.Content key={open} value={open} className={`py-3 ${onFold === undefined && !fills ? '' : 'min-h-0 overflow-auto'}`}>
           {children}
         </Tabs.Content>
       )}

@@ -1,5 +1,5 @@
 import { Dialog } from 'radix-ui';
-import type { ReactNode } from 'react';
+import { type ReactNode, useRef } from 'react';
 import { Hint } from './Hint.tsx';
 import { CloseIcon } from './icons.ts';
 
@@ -10,26 +10,35 @@ interface SheetProps {
   readonly children: ReactNode;
 }
 
-/** A sheet of paper laid over the room. */
+/** What is typed in first, where there is such a field. */
+const FIELD = 'input:not([type="file"]), textarea, select';
+
+/** A sheet of paper laid over the room, the keyboard in its first field; on a phone it lies at the foot. */
 export function Sheet({ title, open, onOpenChange, children }: SheetProps) {
+  const body = useRef<HTMLDivElement>(null);
+  const greet = (event: Event) => {
+    event.preventDefault();
+    (body.current?.querySelector<HTMLElement>(FIELD) ?? body.current)?.focus();
+  };
   return (
     <Dialog.Root open={open} onOpenChange={onOpenChange}>
       <Dialog.Portal>
         <Dialog.Overlay className="fixed inset-0 z-40 bg-black/45" />
         <Dialog.Content
           aria-describedby={undefined}
-          className="fixed top-1/2 left-1/2 z-50 flex max-h-[88vh] w-[min(56rem,94vw)] -translate-x-1/2 -translate-y-1/2 flex-col rounded-2xl border border-edge bg-raised p-7"
+          onOpenAutoFocus={greet}
+          className="fixed top-1/2 left-1/2 z-50 flex max-h-[88vh] w-[min(56rem,94vw)] -translate-x-1/2 -translate-y-1/2 flex-col rounded-2xl border border-edge bg-raised p-6 phone:top-auto phone:bottom-0 phone:left-0 phone:max-h-[94vh] phone:w-full phone:translate-x-0 phone:translate-y-0 phone:rounded-b-none phone:px-4 phone:py-3"
         >
-          <div className="mb-4 flex items-center justify-between">
+          <div className="flex shrink-0 items-center justify-between">
             <Dialog.Title className="font-numeral text-head font-bold">{title}</Dialog.Title>
-            <Hint text="Close">
+            <Hint text="Close" keys="Esc">
               <Dialog.Close aria-label="Close" className="grid size-11 place-items-center rounded-lg hover:bg-wash">
                 <CloseIcon size={22} />
               </Dialog.Close>
             </Hint>
           </div>
           {/* biome-ignore lint/a11y/noNoninteractiveTabindex: a long sheet must be scrolled by keyboard */}
-          <div className="min-h-0 overflow-auto" tabIndex={0} role="group" aria-label={title}>
+          <div ref={body} className="fading-edges min-h-0 overflow-auto py-3" tabIndex={0} role="group" aria-label={title}>
             {children}
           </div>
         </Dialog.Content>

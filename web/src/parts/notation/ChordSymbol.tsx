@@ -17,7 +17,7 @@ export const ChordSymbol = memo(function ChordSymbol({ view, tail = 'raised', cl
       <span className="sr-only">{view.label}</span>
       <span aria-hidden="true" className="inline-flex items-baseline">
         {view.prefix !== '' && (
-          <span className="mr-[0.05em] text-[0.86em]">
+          <span className="mr-[0.04em]">
             <Glyphs text={view.prefix} />
           </span>
         )}

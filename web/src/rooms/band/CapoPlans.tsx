@@ -30,7 +30,7 @@ export function CapoPlans({ tonight }: { readonly tonight: Tonight }) {
   if (members.length === 0 || evening.entries.length === 0) return null;
   return (
     <div className="mt-4 flex flex-col items-start gap-2 border-t border-hairline pt-3">
-      <h3 className="font-semibold">Capos for the whole set</h3>
+      <h2 className="font-semibold">Capos for the whole set</h2>
       <p className="text-fine text-quiet">The fewest moves, with shapes about as easy as they can be in every song.</p>
       {members.map((member) => (
         <Button key={member.id} onClick={() => void plan(member)}>

@@ -18,7 +18,7 @@ export function ChecksList({ text, problems, findings, onProblem, onFinding, onF
   if (count === 0) return <p className="px-4 py-3 text-base text-quiet">Nothing to look at: the chart is ready for the band.</p>;
   return (
     <section aria-label="Problems">
-      <h3 className="px-4 pt-2 text-fine font-semibold text-quiet">{count === 1 ? '1 place to look at' : `${count} places to look at`}</h3>
+      <h2 className="px-4 pt-2 text-fine font-semibold text-quiet">{count === 1 ? '1 place to look at' : `${count} places to look at`}</h2>
       <ul>
         {problems.slice(0, MOST_LISTED).map((problem) => (
           <li key={`${problem.fault.code} ${problem.at.line} ${problem.at.column}`} className="flex items-start">

@@ -48,6 +48,7 @@ const BODIES: Readonly<Record<PanelName, ComponentType<PanelProps>>> = {
 /** A key's seven chords on the ridge: seen, heard, understood, gathered into a progression. */
 export function Harmonize() {
   const lens = useLens();
+  const isPhone = usePhone();
   const sounding = keyInForce(lens);
   const written = writtenKey(lens.reader.reader, sounding);
   const [build, setBuild] = useState<Build>(buildOf('triad'));
@@ -80,7 +81,7 @@ export function Harmonize() {
 
   const Body = BODIES[panel];
   return (
-    <div className="mx-auto flex max-w-6xl flex-col gap-2 px-5 py-2 phone:px-3 3xl:max-w-[1500px]">
+    <div className="mx-auto flex h-full max-w-6xl flex-col gap-2 px-5 pt-2 phone:h-auto phone:px-3 3xl:max-w-[1500px]">
       <InSlot name="tools">
         <KeyTools build={build} onBuild={setBuild} onDeepen={() => setBuild(deepen(build, index, sounding))} onHear={hearKey} />
       </InSlot>
@@ -96,7 +97,7 @@ export function Harmonize() {
           add([printNumber((columns[at] as ColumnView).number)]);
         }}
       />
-      <PartTabs label="What to look at" parts={PANELS} open={panel} onOpen={setPanel}>
+      <PartTabs fills={!isPhone} label="What to look at" parts={PANELS} open={panel} onOpen={setPanel}>
         <Body {...props} />
       </PartTabs>
     </div>

@@ -119,7 +119,7 @@ function Pick({ frets, capo, onPick }: { readonly frets: Voicing['frets']; reado
 function Group({ title, children }: { readonly title: string; readonly children: ReactNode }) {
   return (
     <section className="mb-3">
-      <h3 className="mb-0.5 text-fine font-semibold text-quiet">{title}</h3>
+      <h2 className="mb-0.5 text-fine font-semibold text-quiet">{title}</h2>
       <ul className="leading-snug">{children}</ul>
     </section>
   );

@@ -38,7 +38,7 @@ const FORMS = [
 
 /** At the foot of the stand: where one is and in which key; with a hand near, everything that can be changed. */
 export function StandFoot({ title, where, keyName, sounds, handled, isFolded, away, onStep, children }: StandFootProps) {
-  const fade = `transition-opacity ${handled ? '' : 'pointer-events-none opacity-0 focus-within:pointer-events-auto focus-within:opacity-100'}`;
+  const fade = `transition-opacity ${handled ? '' : 'pointer-events-none opacity-0 has-[:focus-visible]:pointer-events-auto has-[:focus-visible]:opacity-100'}`;
   return (
     <footer className="flex shrink-0 flex-wrap items-center gap-x-3 gap-y-1 border-t border-hairline px-3 py-1">
       <span className="flex min-w-0 flex-1 items-baseline gap-3 whitespace-nowrap">

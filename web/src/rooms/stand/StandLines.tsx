@@ -9,7 +9,7 @@ import { AgainSign, BeatMarks, CodaSign, Diamond, PushMark, SegnoSign, StopMark 
 const NARROW = 560;
 const BARS_IN_A_LINE = 4;
 /** What a bar's lines take of its width. */
-const EDGES = '1.1rem';
+const EDGES = '1.7rem';
 /** A crowded bar is set smaller, but no smaller than this beside the others. */
 const SMALLEST = '0.5em';
 

@@ -18,7 +18,7 @@ export function Moves({ written, naming, build, columns, index }: PanelProps) {
   return (
     <div className="grid gap-6 lg:grid-cols-3">
       <section>
-        <h3 className="mb-2 font-semibold text-accent">Every voice climbs to the next scale note</h3>
+        <h2 className="mb-2 font-semibold text-accent">Every voice climbs to the next scale note</h2>
         <p className="mb-2 music-glyph font-bold">
           {nameChord(first, naming)} → {nameChord(second, naming)}
         </p>
@@ -34,7 +34,7 @@ export function Moves({ written, naming, build, columns, index }: PanelProps) {
         </ul>
       </section>
       <section>
-        <h3 className="mb-2 font-semibold text-accent">Slide the shape, then change tones</h3>
+        <h2 className="mb-2 font-semibold text-accent">Slide the shape, then change tones</h2>
         <p>
           Slide <b className="music-glyph">{nameChord(first, naming)}</b> to{' '}
           <b className="music-glyph">{nameNote(second.root, naming.notes)}</b>: that would be{' '}
@@ -47,7 +47,7 @@ export function Moves({ written, naming, build, columns, index }: PanelProps) {
         </p>
       </section>
       <section>
-        <h3 className="mb-2 font-semibold text-accent">The ladder on one root, one tone at a time</h3>
+        <h2 className="mb-2 font-semibold text-accent">The ladder on one root, one tone at a time</h2>
         <ol className="space-y-1">
           {LADDER.map((formula, rung) => (
             <li key={formula} className={`flex gap-3 rounded px-2 ${formula === first.formula ? 'bg-wash font-bold' : ''}`}>

@@ -65,9 +65,9 @@ export function WhyKey({ written, naming, columns, index }: PanelProps) {
 function Way({ title, term, children }: { readonly title: string; readonly term: string; readonly children: React.ReactNode }) {
   return (
     <section>
-      <h3 className="mb-2 font-semibold text-accent">
+      <h2 className="mb-2 font-semibold text-accent">
         <Word term={term}>{title}</Word>
-      </h3>
+      </h2>
       {children}
     </section>
   );
