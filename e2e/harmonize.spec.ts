@@ -12,7 +12,7 @@ async function open(page: Page, key: string, steps: number, digit: string, depth
   await expect(chosen(page)).toBeVisible();
   for (let press = 0; press < depth; press += 1) await page.keyboard.press('t');
   for (let press = 0; press < steps; press += 1) await page.keyboard.press('ArrowRight');
-  await page.keyboard.press(digit);
+  await page.keyboard.press(`Alt+${digit}`);
 }
 
 test('why this chord: four ways, and what one types is answered', async ({ page }) => {

@@ -11,6 +11,7 @@ import {
   writtenKey,
 } from '@aurora/core';
 import type { Member } from '@aurora/wire';
+import { HOUSE_WORDS } from '../wording/house.ts';
 
 /** One entry of the reader lens. */
 export interface ReaderChoice {
@@ -32,20 +33,20 @@ const horn = (id: string, label: string, short: string, transpose: number): Read
   label,
   short,
   reader: { ...CONCERT_READER, transpose },
-  group: 'Concert and horns',
+  group: HOUSE_WORDS.concertAndHorns,
   member: null,
 });
 
 const guitar = (capo: number): ReaderChoice => ({
   id: `capo-${capo}`,
-  label: capo === 0 ? 'Guitar, no capo' : `Guitar, capo ${capo}`,
-  short: capo === 0 ? 'Guitar' : `Capo ${capo}`,
+  label: capo === 0 ? HOUSE_WORDS.guitarNoCapo : HOUSE_WORDS.guitarCapo(capo),
+  short: capo === 0 ? HOUSE_WORDS.guitar : HOUSE_WORDS.capo(capo),
   reader: { ...CONCERT_READER, capo },
-  group: 'Guitar',
+  group: HOUSE_WORDS.guitar,
   member: null,
 });
 
-export const CONCERT: ReaderChoice = horn('concert', 'Concert pitch', 'Concert', 0);
+export const CONCERT: ReaderChoice = horn('concert', HOUSE_WORDS.concertPitch, 'Concert', 0);
 
 /** Everyone a song can be read as, in the order they are offered. */
 export const READER_CHOICES: readonly ReaderChoice[] = [
@@ -62,10 +63,10 @@ export function memberChoice(member: Member, capo = member.reads.capo): ReaderCh
   const { id, name, plays, reads, instrument } = member;
   return {
     id: capo === reads.capo ? `m-${id}` : `m-${id}-c${capo}`,
-    label: [name, capo > 0 ? `capo ${capo}` : plays].filter((word) => word !== '').join(', '),
+    label: [name, capo > 0 ? HOUSE_WORDS.capo2(capo) : plays].filter((word) => word !== '').join(', '),
     short: name,
     reader: playerReader({ plays, transpose: reads.transpose, tuning: instrument?.tuning ?? null }, capo),
-    group: 'The band',
+    group: HOUSE_WORDS.theBand,
     member,
   };
 }
@@ -97,6 +98,6 @@ export function readerNote(choice: ReaderChoice, sounding: Key, naming: Naming =
   if (written.tonic === sounding.tonic) return null;
   const name = nameKey(written, naming);
   return choice.reader.capo > 0
-    ? `${name} shapes = sounding ${nameKey(sounding, naming)}`
-    : `reads ${name} = sounding ${nameKey(sounding, naming)}`;
+    ? HOUSE_WORDS.shapesSounding(name, nameKey(sounding, naming))
+    : HOUSE_WORDS.readsSounding(name, nameKey(sounding, naming));
 }

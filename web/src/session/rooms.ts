@@ -1,4 +1,4 @@
-import { AnalyzeIcon, BandIcon, ChartIcon, HarmonizeIcon, type Icon, NeckIcon, SongsIcon } from '../ui/icons.ts';
+import { HOUSE_WORDS } from '../wording/house.ts';
 
 export type RoomId = 'songs' | 'harmonize' | 'analyze' | 'chart' | 'neck' | 'band' | 'stand' | 'settings';
 
@@ -7,19 +7,18 @@ export interface Room {
   readonly id: RoomId;
   readonly name: string;
   readonly path: string;
-  readonly icon: Icon;
 }
 
 /** The rooms in the order of the work; with a song open they open on that song. */
 export function rooms(songId: string | undefined): readonly Room[] {
   const song = songId === undefined ? '' : `/songs/${songId}`;
   return [
-    { id: 'songs', name: 'Songs', path: '/', icon: SongsIcon },
-    { id: 'harmonize', name: 'Harmonize', path: `${song}/harmonize`, icon: HarmonizeIcon },
-    { id: 'analyze', name: 'Analyze', path: `${song}/analyze`, icon: AnalyzeIcon },
-    { id: 'chart', name: 'Chart', path: `${song}/chart`, icon: ChartIcon },
-    { id: 'neck', name: 'Neck', path: neckPath(songId), icon: NeckIcon },
-    { id: 'band', name: 'Band', path: `${song}/band`, icon: BandIcon },
+    { id: 'songs', name: HOUSE_WORDS.songs, path: '/' },
+    { id: 'harmonize', name: HOUSE_WORDS.harmonize, path: `${song}/harmonize` },
+    { id: 'analyze', name: HOUSE_WORDS.analyze, path: `${song}/analyze` },
+    { id: 'chart', name: HOUSE_WORDS.chart, path: `${song}/chart` },
+    { id: 'neck', name: HOUSE_WORDS.neck, path: neckPath(songId) },
+    { id: 'band', name: HOUSE_WORDS.band, path: `${song}/band` },
   ];
 }
 
@@ -42,8 +41,8 @@ export function roomAt(pathname: string): RoomId {
 
 /** What a room is called. */
 export function roomName(room: RoomId): string {
-  if (room === 'stand') return 'On the stand';
-  return rooms(undefined).find(({ id }) => id === room)?.name ?? 'Settings';
+  if (room === 'stand') return HOUSE_WORDS.onTheStand;
+  return rooms(undefined).find(({ id }) => id === room)?.name ?? HOUSE_WORDS.settings;
 }
 
 /** The rooms where one chord is looked at, with the why and the neck beside it; a chart only with a song. */

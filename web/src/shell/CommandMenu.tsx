@@ -12,6 +12,7 @@ import { lensSearch, lensSearchNow, setKey, setReader } from '../session/lens-st
 import { memberChoice, READER_CHOICES } from '../session/reader-view.ts';
 import { neckPath, rooms } from '../session/rooms.ts';
 import { openSheet } from '../session/sheet-store.ts';
+import { HOUSE_WORDS } from '../wording/house.ts';
 import { matchScore } from './match-score.ts';
 
 interface CommandMenuProps {
@@ -43,7 +44,7 @@ export function CommandMenu({ open, onOpenChange, songId }: CommandMenuProps) {
     <Command.Dialog
       open={open}
       onOpenChange={onOpenChange}
-      label="Go to"
+      label={HOUSE_WORDS.goTo}
       filter={filter}
       overlayClassName="fixed inset-0 z-40 bg-black/45"
       contentClassName="fixed top-[12vh] left-1/2 z-50 w-[min(38rem,94vw)] -translate-x-1/2 overflow-hidden rounded-2xl border border-edge bg-raised"
@@ -51,11 +52,13 @@ export function CommandMenu({ open, onOpenChange, songId }: CommandMenuProps) {
       <Command.Input
         value={sought}
         onValueChange={setSought}
-        placeholder="A song, a key, a reader, a room"
+        placeholder={HOUSE_WORDS.aSongAKeyAReader}
         className="w-full border-b border-hairline bg-transparent px-5 py-4 text-lead outline-none placeholder:text-quiet"
       />
       <Command.List className="max-h-[56vh] overflow-auto p-2">
-        <Command.Empty className="px-3 py-6 text-quiet">{isWhole ? 'Nothing by that name.' : 'Looking through the songs…'}</Command.Empty>
+        <Command.Empty className="px-3 py-6 text-quiet">
+          {isWhole ? HOUSE_WORDS.nothingByThatName : HOUSE_WORDS.lookingThroughTheSongs}
+        </Command.Empty>
         <RoomItems songId={songId} choose={choose} />
         <SongItems songs={songs} choose={choose} />
         <WordItems choose={choose} />
@@ -100,14 +103,14 @@ function RoomItems({ songId, choose }: { readonly songId: string | undefined; re
   const navigate = useNavigate();
   const to = (pathname: string) => choose(() => void navigate({ pathname, search: lensSearchNow() }));
   return (
-    <Command.Group heading="Rooms" className={GROUP}>
+    <Command.Group heading={HOUSE_WORDS.rooms} className={GROUP}>
       {rooms(songId).map(({ name, path }) => (
         <Item key={path} id={`room ${name}`} names={[name]} onChoose={to(path)}>
           {name}
         </Item>
       ))}
-      <Item id="room neck" names={['The neck', 'neck', 'fretboard', 'voicings', 'shapes']} onChoose={to(neckPath(songId))}>
-        The neck
+      <Item id="room neck" names={[HOUSE_WORDS.theNeck, 'neck', 'fretboard', 'voicings', 'shapes']} onChoose={to(neckPath(songId))}>
+        {HOUSE_WORDS.theNeck}
       </Item>
     </Command.Group>
   );
@@ -119,10 +122,10 @@ function SongItems({ songs, choose }: { readonly songs: readonly SongSummary[]; 
   const open = (id: string) =>
     choose(() => void navigate({ pathname: `/songs/${id}/chart`, search: lensSearch({ key: null, readerId: reader.id }) }));
   return (
-    <Command.Group heading="Songs" className={GROUP}>
+    <Command.Group heading={HOUSE_WORDS.songs} className={GROUP}>
       {songs.map(({ id, title, by, key }) => (
-        <Item key={id} id={`song ${id}`} names={[title || 'Song without a title', by]} onChoose={open(id)}>
-          <span>{title || 'Song without a title'}</span>
+        <Item key={id} id={`song ${id}`} names={[title || HOUSE_WORDS.songWithoutATitle, by]} onChoose={open(id)}>
+          <span>{title || HOUSE_WORDS.songWithoutATitle}</span>
           <span className="music-glyph text-quiet">
             <Glyphs text={keyWordsOf(key, naming)} />
           </span>
@@ -134,10 +137,10 @@ function SongItems({ songs, choose }: { readonly songs: readonly SongSummary[]; 
 
 function WordItems({ choose }: { readonly choose: Choose }) {
   return (
-    <Command.Group heading="Glossary" className={GROUP}>
+    <Command.Group heading={HOUSE_WORDS.glossary} className={GROUP}>
       {GLOSSARY.map(({ term, also }) => (
         <Item key={term} id={`word ${term}`} names={[term, ...also]} onChoose={choose(() => openSheet({ kind: 'glossary', wanted: term }))}>
-          What is: {term}
+          {HOUSE_WORDS.whatIs} {term}
         </Item>
       ))}
     </Command.Group>
@@ -148,16 +151,16 @@ function KeyItems({ choose }: { readonly choose: Choose }) {
   const { homeKey } = useLens();
   const naming = useNaming();
   return (
-    <Command.Group heading="Read in" className={GROUP}>
+    <Command.Group heading={HOUSE_WORDS.readIn} className={GROUP}>
       {circleKeys('major').map((key) => (
         <Item
           key={key.tonic}
           id={`key ${key.tonic}`}
-          names={[nameKey(key, naming), `Key of ${nameKey(key, naming)}`]}
+          names={[nameKey(key, naming), HOUSE_WORDS.keyOf(nameKey(key, naming))]}
           onChoose={choose(() => setKey({ ...(homeKey ?? key), tonic: key.tonic }))}
         >
           <span className="music-glyph">
-            Key of <Glyphs text={nameKey(key, naming)} />
+            {HOUSE_WORDS.keyOf2} <Glyphs text={nameKey(key, naming)} />
           </span>
         </Item>
       ))}
@@ -169,7 +172,7 @@ function ReaderItems({ choose }: { readonly choose: Choose }) {
   const { members } = useLens();
   const choices = [...(members ?? []).map((member) => memberChoice(member)), ...READER_CHOICES];
   return (
-    <Command.Group heading="Read as" className={GROUP}>
+    <Command.Group heading={HOUSE_WORDS.readAs} className={GROUP}>
       {choices.map(({ id, label }) => (
         <Item key={id} id={`reader ${id}`} names={[label]} onChoose={choose(() => setReader(id))}>
           <Glyphs text={label} />

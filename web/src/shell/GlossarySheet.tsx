@@ -2,6 +2,7 @@ import { explainTerm, GLOSSARY, type Naming, type Note } from '@aurora/core';
 import { useState } from 'react';
 import { findTerms } from '../parts/glossary/glossary-view.ts';
 import { Sheet } from '../ui/Sheet.tsx';
+import { HOUSE_WORDS } from '../wording/house.ts';
 
 interface GlossarySheetProps {
   readonly open: boolean;
@@ -17,13 +18,13 @@ export function GlossarySheet({ open, onOpenChange, wanted, tonic, naming }: Glo
   const [text, setText] = useState(wanted);
   const found = findTerms(GLOSSARY, text);
   return (
-    <Sheet title="Glossary" open={open} onOpenChange={onOpenChange}>
+    <Sheet title={HOUSE_WORDS.glossary} open={open} onOpenChange={onOpenChange}>
       <input
         type="search"
-        aria-label="Find a word"
+        aria-label={HOUSE_WORDS.findAWord}
         value={text}
         onChange={(event) => setText(event.target.value)}
-        placeholder="a word, or another name for it"
+        placeholder={HOUSE_WORDS.aWordOrAnotherNameFor}
         className="mb-4 min-h-11 w-full rounded-lg border border-edge bg-sheet px-3 placeholder:text-quiet"
       />
       <dl className="space-y-4">
@@ -41,7 +42,12 @@ export function GlossarySheet({ open, onOpenChange, wanted, tonic, naming }: Glo
           );
         })}
       </dl>
-      {found.length === 0 && <p className="text-quiet">No word here matches “{text}”.</p>}
+      {found.length === 0 && (
+        <p className="text-quiet">
+          {HOUSE_WORDS.noWordHereMatches}
+          {text}”.
+        </p>
+      )}
     </Sheet>
   );
 }

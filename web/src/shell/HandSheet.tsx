@@ -8,6 +8,7 @@ import { useShortcuts } from '../session/use-shortcuts.ts';
 import { Hint } from '../ui/Hint.tsx';
 import { CloseIcon, RaiseIcon } from '../ui/icons.ts';
 import { SlotPlace, useSlotIsFilled } from '../ui/Slot.tsx';
+import { HOUSE_WORDS } from '../wording/house.ts';
 import { WhyOfSelection } from './WhyOfSelection.tsx';
 
 const RestingNeck = lazy(async () => ({ default: (await import('../parts/neck/RestingNeck.tsx')).RestingNeck }));
@@ -35,7 +36,7 @@ function Resting() {
   return (
     <button
       type="button"
-      aria-label="Why, and how it is held"
+      aria-label={HOUSE_WORDS.whyAndHowItIsHeld}
       onClick={() => raiseHand('why')}
       className="flex min-h-11 w-full min-w-0 shrink-0 items-center gap-3 overflow-hidden border-t border-edge bg-sheet px-4 text-left"
     >
@@ -55,29 +56,29 @@ function Raised({ part, hint }: { readonly part: HandPart; readonly hint: ReactN
   const open = part === 'tools' && !hasTools ? 'why' : part;
   return (
     <section
-      aria-label="The chosen chord"
+      aria-label={HOUSE_WORDS.theChosenChord}
       className="fixed inset-x-0 bottom-0 z-30 flex max-h-[58vh] flex-col rounded-t-2xl border-t border-edge bg-raised shadow-[0_-8px_24px_rgb(0_0_0/0.18)] lying:left-[76px] lying:max-h-[70vh] flat:static flat:max-h-none"
       style={drawn > 0 ? { transform: `translateY(${drawn}px)` } : undefined}
     >
       <Tabs.Root value={open} onValueChange={(next) => raiseHand(next as HandPart)} className="flex min-h-0 flex-col">
         <div className="flex shrink-0 touch-none items-center border-b border-hairline pl-2" {...handle}>
           <span aria-hidden="true" className="absolute top-1.5 left-1/2 h-1 w-10 -translate-x-1/2 rounded-full bg-edge" />
-          <Tabs.List aria-label="The chosen chord" className="flex flex-1">
+          <Tabs.List aria-label={HOUSE_WORDS.theChosenChord} className="flex flex-1">
             <Tabs.Trigger value="tools" className={`${TAB} ${hasTools ? '' : 'hidden'}`}>
-              Write
+              {HOUSE_WORDS.write}
             </Tabs.Trigger>
             <Tabs.Trigger value="why" className={TAB}>
-              Why
+              {HOUSE_WORDS.why}
             </Tabs.Trigger>
             <Tabs.Trigger value="neck" className={TAB}>
-              Neck
+              {HOUSE_WORDS.neck}
             </Tabs.Trigger>
             <Tabs.Trigger value="text" className={`${TAB} ${hasText ? '' : 'hidden'}`}>
-              Text
+              {HOUSE_WORDS.text}
             </Tabs.Trigger>
           </Tabs.List>
-          <Hint text="Close">
-            <button type="button" aria-label="Close" onClick={lowerHand} className="grid size-11 place-items-center rounded-lg">
+          <Hint text={HOUSE_WORDS.close}>
+            <button type="button" aria-label={HOUSE_WORDS.close} onClick={lowerHand} className="grid size-11 place-items-center rounded-lg">
               <CloseIcon size={20} />
             </button>
           </Hint>

@@ -5,6 +5,7 @@ import { circleKeys } from '../session/key-view.ts';
 import { useLens } from '../session/lens.ts';
 import { setKey } from '../session/lens-store.ts';
 import { useOpened } from '../session/opened.ts';
+import { HOUSE_WORDS } from '../wording/house.ts';
 
 interface KeyChoiceProps {
   readonly current: Key;
@@ -18,7 +19,7 @@ export function KeyChoice({ current, scaleIsFree }: KeyChoiceProps) {
   const isFree = scaleIsFree || (isEmpty && rehome !== null);
   return (
     <>
-      {isEmpty && rehome !== null && <p className="mb-3 text-base text-quiet">The key of this song. Nothing is written yet.</p>}
+      {isEmpty && rehome !== null && <p className="mb-3 text-base text-quiet">{HOUSE_WORDS.theKeyOfThisSongNothing}</p>}
       <TonicGrid current={current} />
       <FurtherKeys current={current} scaleIsFree={isFree} onChoose={setKey} />
       <NewHome />
@@ -29,7 +30,7 @@ export function KeyChoice({ current, scaleIsFree }: KeyChoiceProps) {
 function TonicGrid({ current }: { readonly current: Key }) {
   const { naming } = useLens();
   return (
-    <div role="group" aria-label="Tonic" className="grid grid-cols-4 gap-1.5">
+    <div role="group" aria-label={HOUSE_WORDS.tonic} className="grid grid-cols-4 gap-1.5">
       {circleKeys(current.scale).map((key) => (
         <button
           key={key.tonic}
@@ -59,13 +60,13 @@ function NewHome() {
   return (
     <div className="mt-4 flex flex-col gap-1.5 border-t border-hairline pt-3">
       <Way
-        title={`Home is ${seen} now, keep the numbers`}
-        means={`The song moves: what sounds in ${home} sounds in ${seen} for everybody.`}
+        title={HOUSE_WORDS.homeIsNowKeepTheNumbers(seen)}
+        means={HOUSE_WORDS.theSongMovesWhatSoundsIn(home, seen)}
         onPress={move('numbers')}
       />
       <Way
-        title={`Home is ${seen} now, keep what sounds`}
-        means={`The chords of ${home} stay; their numbers are counted from ${seen}.`}
+        title={HOUSE_WORDS.homeIsNowKeepWhatSounds(seen)}
+        means={HOUSE_WORDS.theChordsOfStayTheirNumbers(home, seen)}
         onPress={move('sound')}
       />
     </div>

@@ -7,6 +7,7 @@ import { useLens } from '../session/lens.ts';
 import { keyInForce, setKey } from '../session/lens-store.ts';
 import { Hint } from '../ui/Hint.tsx';
 import { HomeKeyIcon, KeyDownIcon, KeyUpIcon } from '../ui/icons.ts';
+import { HOUSE_WORDS } from '../wording/house.ts';
 
 // what keys there are is only asked where somebody looks for one
 const KeyChoice = lazy(async () => ({ default: (await import('./KeyChoice.tsx')).KeyChoice }));
@@ -30,9 +31,15 @@ export function KeyLens({ scaleIsFree, rests = false }: KeyLensProps) {
   const home = homeKey === null ? null : nameKey(homeKey, naming);
   const away = seen !== null && home !== null;
   return (
-    <div role="group" aria-label="Key" className="flex items-center gap-1.5 phone:gap-0.5">
-      <Hint text="Down a half step" keys="[">
-        <button type="button" aria-label="Key down a half step" className={STEP} disabled={rests} onClick={() => setKey(stepKey(key, -1))}>
+    <div role="group" aria-label={HOUSE_WORDS.key} className="flex items-center gap-1.5 phone:gap-0.5">
+      <Hint text={HOUSE_WORDS.downAHalfStep} keys="[">
+        <button
+          type="button"
+          aria-label={HOUSE_WORDS.keyDownAHalfStep}
+          className={STEP}
+          disabled={rests}
+          onClick={() => setKey(stepKey(key, -1))}
+        >
           <KeyDownIcon size={20} />
         </button>
       </Hint>
@@ -47,7 +54,7 @@ export function KeyLens({ scaleIsFree, rests = false }: KeyLensProps) {
           <Popover.Content
             sideOffset={8}
             collisionPadding={8}
-            aria-label="Choose a key"
+            aria-label={HOUSE_WORDS.chooseAKey}
             className="z-50 max-h-(--radix-popover-content-available-height) w-[min(21rem,96vw)] overflow-auto rounded-2xl border border-edge bg-raised p-4"
           >
             <Suspense fallback={<div className="min-h-72" />}>
@@ -56,15 +63,21 @@ export function KeyLens({ scaleIsFree, rests = false }: KeyLensProps) {
           </Popover.Content>
         </Popover.Portal>
       </Popover.Root>
-      <Hint text="Up a half step" keys="]">
-        <button type="button" aria-label="Key up a half step" className={STEP} disabled={rests} onClick={() => setKey(stepKey(key, 1))}>
+      <Hint text={HOUSE_WORDS.upAHalfStep} keys="]">
+        <button
+          type="button"
+          aria-label={HOUSE_WORDS.keyUpAHalfStep}
+          className={STEP}
+          disabled={rests}
+          onClick={() => setKey(stepKey(key, 1))}
+        >
           <KeyUpIcon size={20} />
         </button>
       </Hint>
-      <Hint text={away ? `Back to ${home}` : 'Back to the home key'} keys="\">
+      <Hint text={away ? HOUSE_WORDS.backTo(home) : HOUSE_WORDS.backToTheHomeKey} keys="\">
         <button
           type="button"
-          aria-label={away ? `Back to the home key ${home}` : 'Back to the home key'}
+          aria-label={away ? HOUSE_WORDS.backToTheHomeKey2(home) : HOUSE_WORDS.backToTheHomeKey}
           className={`${STEP} ${away ? 'text-accent' : 'invisible'}`}
           disabled={!away || rests}
           onClick={() => setKey(null)}
@@ -89,7 +102,7 @@ function KeyField({ seen, shown, home, rests }: KeyFieldProps) {
   return (
     <>
       <span className="music-glyph max-w-full truncate px-1 text-fine leading-tight whitespace-nowrap text-quiet" data-testid="key-role">
-        {seen !== null && home !== null ? <Glyphs text={`home ${home}`} /> : home !== null ? 'Home key' : 'Key'}
+        {seen !== null && home !== null ? <Glyphs text={HOUSE_WORDS.home(home)} /> : home !== null ? HOUSE_WORDS.homeKey : HOUSE_WORDS.key}
       </span>
       <span className="music-glyph max-w-full truncate px-1 text-lead leading-tight font-bold" data-testid="key-in-force">
         {rests ? '–' : <Glyphs text={nameKey(shown, naming)} />}

@@ -3,6 +3,7 @@ import { setDevice, useDevice } from '../session/device-store.ts';
 import { Hint } from '../ui/Hint.tsx';
 import { LoudIcon, QuietIcon, SilentIcon } from '../ui/icons.ts';
 import { Slider } from '../ui/Slider.tsx';
+import { HOUSE_WORDS } from '../wording/house.ts';
 
 const LOUD = 0.5;
 
@@ -12,13 +13,17 @@ export function Loudness() {
   const Icon = volume === 0 ? SilentIcon : volume < LOUD ? QuietIcon : LoudIcon;
   return (
     <Popover.Root>
-      <Hint text="Loudness">
-        <Popover.Trigger aria-label="Loudness" className="grid size-11 place-items-center rounded-lg text-quiet hover:bg-wash">
+      <Hint text={HOUSE_WORDS.loudness}>
+        <Popover.Trigger aria-label={HOUSE_WORDS.loudness} className="grid size-11 place-items-center rounded-lg text-quiet hover:bg-wash">
           <Icon size={20} />
         </Popover.Trigger>
       </Hint>
       <Popover.Portal>
-        <Popover.Content sideOffset={6} aria-label="Loudness" className="z-50 rounded-xl border border-edge bg-raised px-4 py-1 shadow-lg">
+        <Popover.Content
+          sideOffset={6}
+          aria-label={HOUSE_WORDS.loudness}
+          className="z-50 rounded-xl border border-edge bg-raised px-4 py-1 shadow-lg"
+        >
           <LoudnessSlider />
         </Popover.Content>
       </Popover.Portal>
@@ -31,12 +36,12 @@ export function LoudnessSlider() {
   const volume = useDevice((state) => state.volume);
   return (
     <Slider
-      label="Loudness"
+      label={HOUSE_WORDS.loudness}
       value={volume}
       min={0}
       max={1}
       step={0.05}
-      said={`${Math.round(volume * 100)} of 100`}
+      said={HOUSE_WORDS.of100(Math.round(volume * 100))}
       onChange={(wanted) => setDevice({ volume: wanted })}
     />
   );

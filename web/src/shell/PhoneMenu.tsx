@@ -6,6 +6,7 @@ import { useTheme } from '../session/use-theme.ts';
 import { FindIcon, GlossaryIcon, HelpIcon, NightThemeIcon, PaperThemeIcon, SettingsIcon } from '../ui/icons.ts';
 import { MenuItem } from '../ui/MenuItem.tsx';
 import { OpenedMenu } from '../ui/OpenedMenu.tsx';
+import { HOUSE_WORDS } from '../wording/house.ts';
 
 /** What stands in the rail elsewhere; open from the start. */
 export function PhoneMenu({ trigger }: { readonly trigger: ReactElement }) {
@@ -14,20 +15,20 @@ export function PhoneMenu({ trigger }: { readonly trigger: ReactElement }) {
   return (
     <OpenedMenu trigger={trigger} className="z-50 min-w-56 rounded-xl border border-edge bg-raised p-1.5 shadow-lg">
       <MenuItem onPress={() => openSheet({ kind: 'commands' })}>
-        <FindIcon size={18} aria-hidden="true" /> Go to a song, a key, a room
+        <FindIcon size={18} aria-hidden="true" /> {HOUSE_WORDS.goToASongAKey}
       </MenuItem>
       <MenuItem onPress={turn}>
         {theme === 'paper' ? <NightThemeIcon size={18} aria-hidden="true" /> : <PaperThemeIcon size={18} aria-hidden="true" />}
-        {theme === 'paper' ? 'Night' : 'Paper'}
+        {theme === 'paper' ? HOUSE_WORDS.night : HOUSE_WORDS.paper}
       </MenuItem>
       <MenuItem onPress={() => void navigate({ pathname: '/settings', search: lensSearchNow() })}>
-        <SettingsIcon size={18} aria-hidden="true" /> Settings
+        <SettingsIcon size={18} aria-hidden="true" /> {HOUSE_WORDS.settings}
       </MenuItem>
       <MenuItem onPress={() => openSheet({ kind: 'glossary', wanted: '' })}>
-        <GlossaryIcon size={18} aria-hidden="true" /> Glossary
+        <GlossaryIcon size={18} aria-hidden="true" /> {HOUSE_WORDS.glossary}
       </MenuItem>
       <MenuItem onPress={() => openSheet({ kind: 'keys' })}>
-        <HelpIcon size={18} aria-hidden="true" /> Shortcuts
+        <HelpIcon size={18} aria-hidden="true" /> {HOUSE_WORDS.shortcuts}
       </MenuItem>
     </OpenedMenu>
   );

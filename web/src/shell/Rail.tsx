@@ -1,9 +1,32 @@
 import { Link, useLocation } from 'react-router';
 import { useLensSearch } from '../session/lens.ts';
-import { isIn, rooms } from '../session/rooms.ts';
+import { isIn, type RoomId, rooms } from '../session/rooms.ts';
 import { openSheet } from '../session/sheet-store.ts';
 import { Hint } from '../ui/Hint.tsx';
-import { HelpIcon, SettingsIcon } from '../ui/icons.ts';
+import {
+  AnalyzeIcon,
+  BandIcon,
+  ChartIcon,
+  HarmonizeIcon,
+  HelpIcon,
+  type Icon,
+  NeckIcon,
+  SettingsIcon,
+  SongsIcon,
+  StandIcon,
+} from '../ui/icons.ts';
+import { HOUSE_WORDS } from '../wording/house.ts';
+
+const ICONS: Readonly<Record<RoomId, Icon>> = {
+  songs: SongsIcon,
+  harmonize: HarmonizeIcon,
+  analyze: AnalyzeIcon,
+  chart: ChartIcon,
+  neck: NeckIcon,
+  band: BandIcon,
+  stand: StandIcon,
+  settings: SettingsIcon,
+};
 
 const ENTRY =
   'flex w-full min-w-0 flex-1 flex-col items-center justify-center gap-0.5 rounded-xl px-0.5 py-1.5 text-fine font-semibold md:flex-none md:py-2 phone:min-h-12 phone:gap-0 phone:py-1 phone:leading-none';
@@ -15,12 +38,13 @@ export function Rail({ songId }: { readonly songId: string | undefined }) {
   const search = useLensSearch();
   return (
     <nav
-      aria-label="Rooms"
+      aria-label={HOUSE_WORDS.rooms}
       className="z-20 flex w-[84px] shrink-0 flex-col items-center gap-1 overflow-y-auto border-r border-hairline bg-sky px-1.5 py-2 phone:order-last phone:w-full phone:flex-row phone:gap-0 phone:overflow-x-auto phone:border-t phone:border-r-0 phone:px-1 phone:py-0.5 lying:order-first lying:w-[76px] lying:flex-col lying:border-t-0 lying:border-r"
     >
       <RidgeMark />
       {rooms(songId).map((room) => {
-        const { name, path, icon: Icon } = room;
+        const { id, name, path } = room;
+        const Icon = ICONS[id];
         const here = isIn(room, pathname);
         return (
           <Link
@@ -35,20 +59,20 @@ export function Rail({ songId }: { readonly songId: string | undefined }) {
         );
       })}
       <div className="mt-auto flex w-full flex-col phone:hidden">
-        <Hint text="Shortcuts and glossary" keys="?">
+        <Hint text={HOUSE_WORDS.shortcutsAndGlossary} keys="?">
           <button type="button" onClick={() => openSheet({ kind: 'keys' })} className={`${ENTRY} text-quiet hover:text-ink`}>
             <HelpIcon size={21} aria-hidden="true" />
-            Help
+            {HOUSE_WORDS.help}
           </button>
         </Hint>
-        <Hint text="Notation, instrument, sound, theme" keys=",">
+        <Hint text={HOUSE_WORDS.notationInstrumentSoundTheme} keys=",">
           <Link
             to={{ pathname: '/settings', search }}
             aria-current={pathname === '/settings' ? 'page' : undefined}
             className={`${ENTRY} ${pathname === '/settings' ? HERE : 'text-quiet hover:text-ink'}`}
           >
             <SettingsIcon size={21} aria-hidden="true" />
-            Settings
+            {HOUSE_WORDS.settings}
           </Link>
         </Hint>
       </div>
@@ -59,7 +83,7 @@ export function Rail({ songId }: { readonly songId: string | undefined }) {
 /** The product's sign: a ridge over flat ground. */
 function RidgeMark() {
   return (
-    <svg viewBox="0 0 60 30" role="img" aria-label="Aurora Ridge" className="mb-2 w-12 shrink-0 text-accent phone:hidden">
+    <svg viewBox="0 0 60 30" role="img" aria-label={HOUSE_WORDS.auroraRidge} className="mb-2 w-12 shrink-0 text-accent phone:hidden">
       <path
         d="M2 26h11l8-11 8 7L41 4l17 22"
         fill="none"

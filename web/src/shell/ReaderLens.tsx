@@ -5,6 +5,7 @@ import { keyInForce } from '../session/lens-store.ts';
 import { readerNote } from '../session/reader-view.ts';
 import { ListIcon } from '../ui/icons.ts';
 import { LaterMenu } from '../ui/LaterMenu.tsx';
+import { HOUSE_WORDS } from '../wording/house.ts';
 
 const ReaderMenu = lazy(async () => ({ default: (await import('./ReaderMenu.tsx')).ReaderMenu }));
 
@@ -15,7 +16,7 @@ export function ReaderLens() {
   const trigger = (
     <button
       type="button"
-      aria-label={`Reader: ${state.reader.label}`}
+      aria-label={HOUSE_WORDS.reader(state.reader.label)}
       className="flex h-11 max-w-52 min-w-0 flex-col items-start justify-center rounded-lg border border-edge bg-raised px-3 text-left leading-tight hover:border-accent phone:max-w-28 phone:shrink-0 phone:px-1.5"
     >
       <span className="flex max-w-full items-center gap-1 text-base leading-tight font-semibold whitespace-nowrap">
@@ -27,7 +28,7 @@ export function ReaderLens() {
         className="music-glyph max-w-full truncate text-fine leading-tight font-medium whitespace-nowrap text-quiet phone:sr-only"
         data-testid="reader-note"
       >
-        <Glyphs text={note ?? 'reads what sounds'} />
+        <Glyphs text={note ?? HOUSE_WORDS.readsWhatSounds} />
       </span>
     </button>
   );

@@ -5,8 +5,9 @@ import { setReader } from '../session/lens-store.ts';
 import { memberChoice, READER_CHOICES, type ReaderChoice } from '../session/reader-view.ts';
 import { ChosenIcon } from '../ui/icons.ts';
 import { OpenedMenu } from '../ui/OpenedMenu.tsx';
+import { HOUSE_WORDS } from '../wording/house.ts';
 
-const GROUPS = ['The band', 'Concert and horns', 'Guitar'] as const;
+const GROUPS = [HOUSE_WORDS.theBand, HOUSE_WORDS.concertAndHorns, HOUSE_WORDS.guitar] as const;
 
 /** Everyone a song can be read as; open from the start. */
 export function ReaderMenu({ trigger }: { readonly trigger: ReactElement }) {

@@ -1,14 +1,18 @@
 import { Link, useRouteError } from 'react-router';
 import { Button } from '../ui/Button.tsx';
 import { Notice } from '../ui/Notice.tsx';
+import { HOUSE_WORDS } from '../wording/house.ts';
 
 /** What is shown when a room cannot be drawn. The song itself is safe: it is kept apart from the page. */
 export function RoomFault() {
   const error = useRouteError();
   return (
     <main className="h-full bg-ground">
-      <Notice title="This room did not open" action={<Button onClick={() => window.location.reload()}>Open it again</Button>}>
-        <p>Your songs are safe. Opening the page again usually helps.</p>
+      <Notice
+        title={HOUSE_WORDS.thisRoomDidNotOpen}
+        action={<Button onClick={() => window.location.reload()}>{HOUSE_WORDS.openItAgain}</Button>}
+      >
+        <p>{HOUSE_WORDS.yourSongsAreSafeOpeningThe}</p>
         <p className="mt-2 text-fine">{error instanceof Error ? error.message : ''}</p>
       </Notice>
     </main>
@@ -19,14 +23,14 @@ export function RoomFault() {
 export function LostPage() {
   return (
     <Notice
-      title="Nothing at this address"
+      title={HOUSE_WORDS.nothingAtThisAddress}
       action={
         <Link className="font-semibold text-accent underline" to="/">
-          Go to the songs
+          {HOUSE_WORDS.goToTheSongs}
         </Link>
       }
     >
-      <p>The song may have been opened from an old link, or the address has a slip in it.</p>
+      <p>{HOUSE_WORDS.theSongMayHaveBeenOpened}</p>
     </Notice>
   );
 }

@@ -1,11 +1,12 @@
 import { formatDistanceToNow } from 'date-fns';
 import type { ChartDraft, ChartDraftState } from '../document/song-drafts.ts';
 import { useDraftState, useSongDraft } from '../document/use-song-draft.ts';
+import { HOUSE_WORDS } from '../wording/house.ts';
 
 /** Whether what is on the screen is safe, in a few words. */
 export function SaveState({ songId }: { readonly songId: string }) {
   const { draft } = useSongDraft(songId);
-  return draft === null ? <span>&nbsp;</span> : <StateOf draft={draft} />;
+  return draft === null ? <span> </span> : <StateOf draft={draft} />;
 }
 
 function StateOf({ draft }: { readonly draft: ChartDraft }) {
@@ -22,18 +23,16 @@ function StateOf({ draft }: { readonly draft: ChartDraft }) {
 function words({ status, isKept }: ChartDraftState): string {
   switch (status.kind) {
     case 'saved':
-      return `Saved ${formatDistanceToNow(status.at, { addSuffix: true })}`;
+      return HOUSE_WORDS.saved(formatDistanceToNow(status.at, { addSuffix: true }));
     case 'waiting':
-      return 'Writing…';
+      return HOUSE_WORDS.writing;
     case 'saving':
-      return 'Saving…';
+      return HOUSE_WORDS.saving;
     case 'away':
-      return isKept
-        ? 'The server does not answer. Your text is kept here and saved when it is back.'
-        : 'The server does not answer and this device has no room. Keep this page open, or copy the text.';
+      return isKept ? HOUSE_WORDS.theServerDoesNotAnswerYour : HOUSE_WORDS.theServerDoesNotAnswerAnd;
     case 'refused':
-      return `Not saved: ${status.why}`;
+      return HOUSE_WORDS.notSaved(status.why);
     case 'conflict':
-      return 'Changed elsewhere too: choose below.';
+      return HOUSE_WORDS.changedElsewhereToo;
   }
 }

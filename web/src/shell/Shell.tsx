@@ -13,6 +13,7 @@ import { usePhone } from '../session/use-media.ts';
 import { useShortcuts } from '../session/use-shortcuts.ts';
 import { useTheme, useThemeOnPage } from '../session/use-theme.ts';
 import { play, setStrum, setVolume } from '../transport/player.ts';
+import { HOUSE_WORDS } from '../wording/house.ts';
 import { Companions } from './Companions.tsx';
 import { loadCommandMenu, OpenSheet } from './OpenSheet.tsx';
 import { Rail } from './Rail.tsx';
@@ -110,10 +111,10 @@ function useShellKeys(songId: string | undefined): void {
 function useNames(songId: string | undefined, pathname: string): { readonly title: string; readonly band: string } {
   const band = useBand().data?.name ?? '';
   const song = useSong(songId).data;
-  const title = songId === undefined ? 'Aurora Ridge' : song === undefined ? ' ' : song.title || 'Song without a title';
+  const title = songId === undefined ? HOUSE_WORDS.auroraRidge : song === undefined ? ' ' : song.title || HOUSE_WORDS.songWithoutATitle;
   const room = roomName(roomAt(pathname));
   useEffect(() => {
-    document.title = songId === undefined ? `${room} · Aurora Ridge` : `${title.trim() === '' ? 'Song' : title} · ${room}`;
+    document.title = songId === undefined ? HOUSE_WORDS.auroraRidge2(room) : `${title.trim() === '' ? HOUSE_WORDS.song : title} · ${room}`;
   }, [songId, title, room]);
   return { title, band };
 }

@@ -4,15 +4,24 @@ import { Button } from '../ui/Button.tsx';
 import { KeyCap } from '../ui/Hint.tsx';
 import { GlossaryIcon } from '../ui/icons.ts';
 import { Sheet } from '../ui/Sheet.tsx';
+import { HOUSE_WORDS } from '../wording/house.ts';
 
-const PLACES = ['Everywhere', 'Harmonize', 'Analyze', 'Chart', 'Neck', 'Band', 'Stand'] as const;
+const PLACES = [
+  HOUSE_WORDS.everywhere,
+  HOUSE_WORDS.harmonize,
+  HOUSE_WORDS.analyze,
+  HOUSE_WORDS.chart,
+  HOUSE_WORDS.neck,
+  HOUSE_WORDS.band,
+  HOUSE_WORDS.stand,
+] as const;
 
 /** Every key and what it does. */
 export function ShortcutSheet({ open, onOpenChange }: { readonly open: boolean; readonly onOpenChange: (open: boolean) => void }) {
   return (
-    <Sheet title="Shortcuts" open={open} onOpenChange={onOpenChange}>
+    <Sheet title={HOUSE_WORDS.shortcuts} open={open} onOpenChange={onOpenChange}>
       <Button className="mb-4" onClick={() => openSheet({ kind: 'glossary', wanted: '' })}>
-        <GlossaryIcon size={18} aria-hidden="true" /> Glossary
+        <GlossaryIcon size={18} aria-hidden="true" /> {HOUSE_WORDS.glossary}
       </Button>
       <div className="grid gap-8 md:grid-cols-2">
         {PLACES.map((place) => (

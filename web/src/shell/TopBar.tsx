@@ -3,6 +3,7 @@ import { usePhone } from '../session/use-media.ts';
 import { MoreIcon } from '../ui/icons.ts';
 import { LaterMenu } from '../ui/LaterMenu.tsx';
 import { SlotPlace } from '../ui/Slot.tsx';
+import { HOUSE_WORDS } from '../wording/house.ts';
 import { KeyLens } from './KeyLens.tsx';
 import { ReaderLens } from './ReaderLens.tsx';
 
@@ -32,8 +33,8 @@ export function TopBar({ title, subtitle, scaleIsFree, keyRests }: TopBarProps) 
           trigger={
             <button
               type="button"
-              aria-label="Settings and help"
-              title="Settings and help"
+              aria-label={HOUSE_WORDS.settingsAndHelp}
+              title={HOUSE_WORDS.settingsAndHelp}
               className="grid size-11 shrink-0 place-items-center rounded-lg"
             >
               <MoreIcon size={20} />

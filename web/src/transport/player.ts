@@ -1,5 +1,6 @@
 import { type Chord, chroma } from '@aurora/core';
 import { create } from 'zustand';
+import { HOUSE_WORDS } from '../wording/house.ts';
 import { frequencyOf, gainOf } from './hearing.ts';
 import type { Instrument } from './plucked-instrument.ts';
 import { type Session, stage } from './stage.ts';
@@ -141,7 +142,7 @@ export function bassMidi({ bass, root }: Chord): number {
 const FIFTH = 7;
 const CLICK_HZ = 1600;
 /** What is said where no sound can be made. */
-export const NO_SOUND = 'This browser gives no sound. Everything else works without it.';
+export const NO_SOUND = HOUSE_WORDS.thisBrowserGivesNoSoundEverything;
 
 /** Only who wants to hear something fetches what makes the sound. */
 async function loadInstrument(): Promise<Instrument> {

@@ -1,4 +1,5 @@
 import { useId } from 'react';
+import { UI_WORDS } from '../wording/ui.ts';
 import { useTyped } from './use-typed.ts';
 
 interface NumberFieldProps {
@@ -38,7 +39,7 @@ export function NumberField({ label, value, min, max, placeholder, onChange }: N
       />
       {wrong && (
         <span id={faultId} role="alert" className="text-fine text-alarm">
-          {min} to {max}
+          {min} {UI_WORDS.to} {max}
         </span>
       )}
     </label>

@@ -1,5 +1,6 @@
 import { Tabs } from 'radix-ui';
 import { type ReactNode, useEffect, useState } from 'react';
+import { UI_WORDS } from '../wording/ui.ts';
 import { Button } from './Button.tsx';
 import { Hint, KeyCap } from './Hint.tsx';
 import { FoldIcon } from './icons.ts';
@@ -47,8 +48,8 @@ export function PartTabs<Name extends string>({ label, parts, open, onOpen, onFo
         ))}
       </Tabs.List>
       {onFold !== undefined && open !== null && (
-        <Hint text="Fold away">
-          <Button look="bare" aria-label="Fold away" className="absolute top-0 right-0" onClick={onFold}>
+        <Hint text={UI_WORDS.foldAway}>
+          <Button look="bare" aria-label={UI_WORDS.foldAway} className="absolute top-0 right-0" onClick={onFold}>
             <FoldIcon size={19} />
           </Button>
         </Hint>

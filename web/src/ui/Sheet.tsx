@@ -1,5 +1,6 @@
 import { Dialog } from 'radix-ui';
 import { type ReactNode, useRef } from 'react';
+import { UI_WORDS } from '../wording/ui.ts';
 import { Hint } from './Hint.tsx';
 import { CloseIcon } from './icons.ts';
 
@@ -31,8 +32,8 @@ export function Sheet({ title, open, onOpenChange, children }: SheetProps) {
         >
           <div className="flex shrink-0 items-center justify-between">
             <Dialog.Title className="font-numeral text-head font-bold">{title}</Dialog.Title>
-            <Hint text="Close" keys="Esc">
-              <Dialog.Close aria-label="Close" className="grid size-11 place-items-center rounded-lg hover:bg-wash">
+            <Hint text={UI_WORDS.close} keys="Esc">
+              <Dialog.Close aria-label={UI_WORDS.close} className="grid size-11 place-items-center rounded-lg hover:bg-wash">
                 <CloseIcon size={22} />
               </Dialog.Close>
             </Hint>

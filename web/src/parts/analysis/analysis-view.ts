@@ -18,6 +18,7 @@ import {
   symbolText,
   writtenChord,
 } from '@aurora/core';
+import { PARTS_WORDS } from '../../wording/parts.ts';
 
 /** Where a bracket over a chord begins, goes on or ends. */
 export interface Bracket {
@@ -138,7 +139,7 @@ function gridChord(analysis: Analysis, index: number, bracket: Bracket | null, {
     optional: analysis.progression.chords[index]?.optional ?? false,
     bracket,
     newKey: region !== undefined && region.from === index && chord.region > 0 ? nameKey(region.key, naming) : null,
-    label: `${number.label}, ${letter.label}${reading === null ? '' : `, ${reading}`}${bracket?.begins ? `, begins a ${bracket.name}` : ''}`,
+    label: `${number.label}, ${letter.label}${reading === null ? '' : `, ${reading}`}${bracket?.begins ? PARTS_WORDS.beginsA(bracket.name) : ''}`,
   };
 }
 
@@ -171,8 +172,10 @@ export function ridgeNames({ chords }: Analysis, naming: Naming): RidgeNames {
 /** The ridge in words: where it is highest. */
 export function ridgeWords({ spans }: Pick<SongProfile, 'spans'>, { letters }: Pick<RidgeNames, 'letters'>): string {
   const highest = spans.reduce<RidgeSpan | null>((best, span) => (best === null || span.top > best.top ? span : best), null);
-  if (highest === null) return 'No chords yet.';
-  return highest.top === 0 ? 'The song never leaves home.' : `Furthest from home: ${letters[highest.index]}, bar ${highest.bar + 1}.`;
+  if (highest === null) return PARTS_WORDS.noChordsYet;
+  return highest.top === 0
+    ? PARTS_WORDS.theSongNeverLeavesHome
+    : PARTS_WORDS.furthestFromHome(letters[highest.index] ?? '', highest.bar + 1);
 }
 
 /** The whole ridge for those who do not see it, chord by chord. */

@@ -15,6 +15,7 @@ import {
   regionWords,
   symbolText,
 } from '@aurora/core';
+import { PARTS_WORDS } from '../../wording/parts.ts';
 import { type GridChord, gridRows } from './analysis-view.ts';
 
 /** What is laid over the bars. */
@@ -31,11 +32,11 @@ export const NO_LAYER: Layer = { romans: false, brackets: false, readings: false
 export const FULL_LAYER: Layer = { romans: true, brackets: true, readings: true, scales: false, notes: true };
 
 export const LAYER_NAMES: readonly (readonly [keyof Layer, string])[] = [
-  ['romans', 'Roman numerals'],
-  ['brackets', 'ii–V brackets'],
-  ['readings', 'Readings'],
-  ['scales', 'Scales'],
-  ['notes', 'Your notes'],
+  ['romans', PARTS_WORDS.romanNumerals],
+  ['brackets', PARTS_WORDS.iiVBrackets],
+  ['readings', PARTS_WORDS.readings],
+  ['scales', PARTS_WORDS.scales],
+  ['notes', PARTS_WORDS.yourNotes],
 ];
 
 /** The lines that a layer puts under a chord, in the order they stand. */
@@ -60,7 +61,7 @@ export function sheetContent(analysis: Analysis, naming: Naming, layer: Layer): 
   const rows = gridRows(analysis, { naming, reader: { transpose: 0, capo: 0, tuning: 0 }, beside: null });
   const home = regions[0]?.key;
   return {
-    title: progression.chart.head.title || 'Analysis',
+    title: progression.chart.head.title || PARTS_WORDS.analysis,
     facts: home === undefined ? '' : factsOf(home, keys[1]?.key, naming),
     rows: rows.map(({ section, bars }) => ({
       section,
@@ -79,13 +80,13 @@ export function sheetContent(analysis: Analysis, naming: Naming, layer: Layer): 
       ...(layer.readings ? borrowedRemarks(analysis, naming) : []),
       ...(layer.brackets ? [...new Set(patterns.map((pattern) => patternWords(pattern, naming)))].slice(0, MOST_PATTERNS) : []),
     ],
-    foot: 'Aurora Ridge',
+    foot: PARTS_WORDS.auroraRidge,
   };
 }
 
 /** The key, and the next best one: it is never hidden. */
 function factsOf(home: Key, second: Key | undefined, naming: Naming): string {
-  return `In ${homeWords(home, naming)}${second === undefined ? '' : `; next best ${homeWords(second, naming)}`}`;
+  return PARTS_WORDS.inWord2(homeWords(home, naming), second === undefined ? '' : PARTS_WORDS.nextBest(homeWords(second, naming)));
 }
 
 const MOST_PATTERNS = 12;
@@ -97,9 +98,16 @@ function borrowedRemarks({ chords, regions }: Analysis, naming: Naming): readonl
     if (home === undefined || source === undefined) return [];
     const other: Key = { tonic: home.tonic, scale: source };
     const own = harmonize(other, 'triad').find((one) => one.chord.root === chord.root);
-    const place = own === undefined ? '' : `: its ${nameRoman(own.number, { ...naming, degrees: 'roman' })}`;
+    const place = own === undefined ? '' : PARTS_WORDS.its(nameRoman(own.number, { ...naming, degrees: 'roman' }));
     return [
-      `${nameChord(chord, naming)} (${READING_NAMES[reading.kind]}) from ${keyWords(other, naming)}${place}. ${written(home, naming)}. ${written(other, naming)}.`,
+      PARTS_WORDS.from(
+        nameChord(chord, naming),
+        READING_NAMES[reading.kind],
+        keyWords(other, naming),
+        place,
+        written(home, naming),
+        written(other, naming),
+      ),
     ];
   });
   return [...new Set(remarks)];

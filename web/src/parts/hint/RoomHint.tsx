@@ -2,6 +2,7 @@ import { readHint, useDevice } from '../../session/device-store.ts';
 import type { RoomId } from '../../session/rooms.ts';
 import { Hint } from '../../ui/Hint.tsx';
 import { CloseIcon, HintIcon } from '../../ui/icons.ts';
+import { PARTS_WORDS } from '../../wording/parts.ts';
 import { ROOM_HINTS } from './hint-table.ts';
 
 /** The one hint of a room, until it is put away on this device. */
@@ -10,13 +11,17 @@ export function RoomHint({ room }: { readonly room: RoomId }) {
   const hint = ROOM_HINTS[room];
   if (hint === undefined || isRead) return null;
   return (
-    <div role="note" aria-label="Hint" className="flex shrink-0 items-center gap-2 border-y border-hairline bg-wash py-0.5 pl-4 text-fine">
+    <div
+      role="note"
+      aria-label={PARTS_WORDS.hint}
+      className="flex shrink-0 items-center gap-2 border-y border-hairline bg-wash py-0.5 pl-4 text-fine"
+    >
       <HintIcon size={16} aria-hidden="true" className="shrink-0 text-accent" />
       <p className="min-w-0 flex-1 py-1">{hint}</p>
-      <Hint text="I know, hide this hint">
+      <Hint text={PARTS_WORDS.iKnowHideThisHint}>
         <button
           type="button"
-          aria-label="I know, hide this hint"
+          aria-label={PARTS_WORDS.iKnowHideThisHint}
           onClick={() => readHint(room)}
           className="grid size-11 shrink-0 place-items-center rounded-lg"
         >

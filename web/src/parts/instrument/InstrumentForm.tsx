@@ -15,6 +15,7 @@ import { usePlaying } from '../../session/playing.ts';
 import { AnsweringField } from '../../ui/AnsweringField.tsx';
 import { Choice } from '../../ui/Choice.tsx';
 import { Select } from '../../ui/Select.tsx';
+import { PARTS_WORDS } from '../../wording/parts.ts';
 import { RoomNeck } from '../neck/RoomNeck.tsx';
 
 const FIELD = 'min-h-11 w-full rounded-lg border border-edge bg-raised px-3 font-semibold';
@@ -36,9 +37,11 @@ export function InstrumentForm() {
       <RoomNeck instrument={instrument} dots={[]}>
         <b className="text-lead">{instrument.name}</b>
         <span>{printTuning(instrument.tuning)}</span>
-        <span>{instrument.frets} frets</span>
+        <span>
+          {instrument.frets} {PARTS_WORDS.frets2}
+        </span>
         <span className="text-quiet">
-          {instrument.capo > 0 ? `capo ${instrument.capo}, from the reader above` : 'a capo is set with the reader above'}
+          {instrument.capo > 0 ? PARTS_WORDS.capoFromTheReaderAbove(instrument.capo) : PARTS_WORDS.aCapoIsSetWithThe}
         </span>
       </RoomNeck>
       {fault !== null && (
@@ -50,15 +53,15 @@ export function InstrumentForm() {
         <WhoPlays />
         <Preset instrument={own} onChange={change} />
         <TuningRow key={`${player?.id} ${instrument.name}`} instrument={own} onChange={change} />
-        <NumberRow label="Frets" value={own.frets} range={[FEWEST_FRETS, MOST_FRETS]} onChange={(frets) => change({ frets })} />
+        <NumberRow label={PARTS_WORDS.frets} value={own.frets} range={[FEWEST_FRETS, MOST_FRETS]} onChange={(frets) => change({ frets })} />
         <NumberRow
-          label="Highest comfortable fret"
+          label={PARTS_WORDS.highestComfortableFret}
           value={own.comfortFret}
           range={[5, own.frets]}
           onChange={(comfortFret) => change({ comfortFret })}
         />
         <NumberRow
-          label="Scale length, mm"
+          label={PARTS_WORDS.scaleLengthMm}
           value={own.scaleLength}
           range={[300, 1000]}
           onChange={(scaleLength) => change({ scaleLength })}
@@ -73,7 +76,7 @@ export function InstrumentForm() {
 function WhoPlays() {
   const { members, player, sitDown } = usePlaying();
   return (
-    <Row label="Who plays here">
+    <Row label={PARTS_WORDS.whoPlaysHere}>
       <Select value={player?.id ?? ''} onChange={(event) => sitDown(event.target.value)}>
         {members.map(({ id, name, plays }) => (
           <option key={id} value={id}>
@@ -94,7 +97,7 @@ interface SetUpProps {
 function Preset({ instrument, onChange }: SetUpProps) {
   const preset = INSTRUMENTS.find(({ name }) => name === instrument.name);
   return (
-    <Row label="Instrument">
+    <Row label={PARTS_WORDS.instrument}>
       <Select
         value={preset?.name ?? ''}
         onChange={(event) => {
@@ -118,13 +121,13 @@ function DotsAndHands({ instrument, onChange }: SetUpProps) {
   return (
     <>
       <div>
-        <p className="mb-1 font-semibold">Position dots</p>
-        <Choice label="Position dots" value={instrument.dots} options={DOT_CHOICES} onChange={(dots) => onChange({ dots })} />
+        <p className="mb-1 font-semibold">{PARTS_WORDS.positionDots}</p>
+        <Choice label={PARTS_WORDS.positionDots} value={instrument.dots} options={DOT_CHOICES} onChange={(dots) => onChange({ dots })} />
       </div>
       <div>
-        <p className="mb-1 font-semibold">Hands</p>
+        <p className="mb-1 font-semibold">{PARTS_WORDS.hands}</p>
         <Choice
-          label="Hands"
+          label={PARTS_WORDS.hands}
           value={instrument.leftHanded ? 'left' : 'right'}
           options={HAND_CHOICES}
           onChange={(hand) => onChange({ leftHanded: hand === 'left' })}
@@ -135,8 +138,8 @@ function DotsAndHands({ instrument, onChange }: SetUpProps) {
 }
 
 const DOT_CHOICES = [
-  ['ninth', 'At the 9th'],
-  ['tenth', 'At the 10th'],
+  ['ninth', PARTS_WORDS.atThe9th],
+  ['tenth', PARTS_WORDS.atThe10th],
 ] as const;
 
 const HAND_CHOICES = [
@@ -167,9 +170,9 @@ function TuningRow({ instrument, onChange }: { readonly instrument: Instrument; 
   };
   return (
     <div>
-      <p className="mb-1 font-semibold">Open strings, lowest first</p>
+      <p className="mb-1 font-semibold">{PARTS_WORDS.openStringsLowestFirst}</p>
       <AnsweringField
-        label="Open strings, lowest first"
+        label={PARTS_WORDS.openStringsLowestFirst}
         value={text}
         placeholder="E2 A2 D3 G3 B3 E4"
         fault={checked.ok ? null : faultWords(checked.fault)}
@@ -189,7 +192,7 @@ function TuningRow({ instrument, onChange }: { readonly instrument: Instrument; 
 function nameFor(tuning: readonly number[], instrument: Instrument): string {
   const preset = INSTRUMENTS.find((one) => one.tuning.join() === tuning.join());
   if (preset !== undefined) return preset.name;
-  return /own tuning/.test(instrument.name) ? instrument.name : `${instrument.name.split(',')[0]}, own tuning`;
+  return /own tuning/.test(instrument.name) ? instrument.name : PARTS_WORDS.ownTuning(instrument.name.split(',')[0] ?? '');
 }
 
 interface NumberRowProps {
@@ -223,7 +226,7 @@ function NumberRow({ label, value, range: [low, high], onChange }: NumberRowProp
       </Row>
       {typed !== null && (
         <span role="alert" className="text-fine font-semibold text-alarm">
-          {low} to {high}
+          {low} {PARTS_WORDS.to} {high}
         </span>
       )}
     </div>

@@ -1,6 +1,7 @@
 import { type Barre, type Instrument, positionDots } from '@aurora/core';
 import { type KeyboardEvent, useCallback, useRef, useState } from 'react';
 import { hearOver, play } from '../../transport/player.ts';
+import { PARTS_WORDS } from '../../wording/parts.ts';
 import { type NeckDot, type NeckGeometry, neckGeometry, nextDot } from './neck-view.ts';
 
 interface NeckBoardProps {
@@ -75,7 +76,7 @@ export function NeckBoard({
           fontWeight={700}
           fill="var(--quiet)"
         >
-          <title>{`String ${string} muted`}</title>×
+          <title>{PARTS_WORDS.stringMuted(string)}</title>×
         </text>
       ))}
       {onTap === undefined ? (
@@ -176,7 +177,7 @@ function FretNumber({ neck, fret, capo }: { readonly neck: NeckGeometry; readonl
       )}
       {capo > 0 && fret === capo && (
         <text x={neck.spaceX(fret)} y={y + 15} textAnchor="middle" fontSize={13} fontWeight={700} fill="var(--accent)">
-          capo
+          {PARTS_WORDS.capo}
         </text>
       )}
     </>
@@ -319,9 +320,13 @@ function TapPlaces({ dots, neck, instrument, onTap }: TapProps) {
     event.stopPropagation();
   };
   const held = dots.find(({ string, fret }) => string === cursor.string && fret === cursor.fret);
-  const where = `String ${cursor.string}, ${cursor.fret === 0 ? 'open' : `fret ${cursor.fret}`}${held === undefined ? '' : `, ${held.label}`}`;
+  const where = PARTS_WORDS.string(
+    cursor.string,
+    cursor.fret === 0 ? 'open' : PARTS_WORDS.fret(cursor.fret),
+    held === undefined ? '' : `, ${held.label}`,
+  );
   return (
-    <g role="button" tabIndex={0} aria-label={`${where}. Arrows move, Enter taps.`} onKeyDown={step} className="group outline-none">
+    <g role="button" tabIndex={0} aria-label={PARTS_WORDS.arrowsMoveEnterTaps(where)} onKeyDown={step} className="group outline-none">
       {dots.map((dot) => (
         <g key={placeOf(dot)}>
           <DotMark dot={dot} x={neck.spaceX(dot.fret)} y={neck.stringY(dot.string)} />

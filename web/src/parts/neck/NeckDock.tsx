@@ -23,6 +23,7 @@ import { Choice } from '../../ui/Choice.tsx';
 import { Hint } from '../../ui/Hint.tsx';
 import { BeforeIcon, FoldIcon, NeckIcon, NextIcon } from '../../ui/icons.ts';
 import { Select } from '../../ui/Select.tsx';
+import { PARTS_WORDS } from '../../wording/parts.ts';
 import { LetterSymbol } from '../notation/ChordSymbol.tsx';
 import { NeckBoard } from './NeckBoard.tsx';
 import { useNeck } from './neck-store.ts';
@@ -64,14 +65,14 @@ export function NeckDock({ onFold }: NeckDockProps) {
   });
   return (
     <section
-      aria-label="Neck"
+      aria-label={PARTS_WORDS.neck}
       onKeyDown={walk.onKeyDown}
       className="flex shrink-0 items-stretch gap-3 border-t border-edge bg-sheet py-2 pr-3 pl-4 max-lg:flex-col"
     >
       <div className="flex w-[300px] shrink-0 flex-col justify-between gap-1 max-lg:w-auto max-lg:flex-row max-lg:flex-wrap max-lg:items-center">
         <DockHead onFold={onFold}>
           {chord === null ? (
-            'Select a chord to see it on the neck'
+            PARTS_WORDS.selectAChordToSeeIt
           ) : (
             <DockTitle chord={chord} naming={naming} walk={walk} shown={shape !== null} capo={instrument.capo} />
           )}
@@ -87,7 +88,7 @@ export function NeckDock({ onFold }: NeckDockProps) {
           dots={dots}
           muted={shape === null ? [] : mutedIn(shape.frets)}
           barres={shape === null ? [] : (walk.fingering?.barres ?? [])}
-          label={`${instrument.name} neck`}
+          label={PARTS_WORDS.neck2(instrument.name)}
           sideways={show !== 'shape'}
         />
       </Scroll>
@@ -110,20 +111,20 @@ function DockHead({ onFold, children }: NeckDockProps & { readonly children: Rea
   return (
     <div className="flex items-center gap-1">
       <h2 className="min-w-0 flex-1 text-fine leading-snug font-medium text-quiet">{children}</h2>
-      <Hint text="Open the neck" keys="N">
+      <Hint text={PARTS_WORDS.openTheNeck} keys="N">
         <Link
           to={{ pathname: neckPath(songId), search }}
-          aria-label="Open the neck"
+          aria-label={PARTS_WORDS.openTheNeck}
           className="grid size-11 shrink-0 place-items-center rounded-lg hover:bg-wash"
         >
           <NeckIcon size={18} />
         </Link>
       </Hint>
       {onFold !== null && (
-        <Hint text="Fold the neck away" keys="n">
+        <Hint text={PARTS_WORDS.foldTheNeckAway} keys="n">
           <button
             type="button"
-            aria-label="Fold the neck away"
+            aria-label={PARTS_WORDS.foldTheNeckAway}
             onClick={onFold}
             className="grid size-11 shrink-0 place-items-center rounded-lg hover:bg-wash"
           >
@@ -146,7 +147,7 @@ function DockChoice({ show, hasScale, labels }: DockChoiceProps) {
   return (
     <div className="flex items-center gap-2">
       <Choice
-        label="What the neck shows"
+        label={PARTS_WORDS.whatTheNeckShows}
         value={show}
         options={hasScale ? [...SHOW_CHOICES, SCALE_CHOICE] : SHOW_CHOICES}
         onChange={(next) => useNeck.setState({ show: next })}
@@ -154,7 +155,7 @@ function DockChoice({ show, hasScale, labels }: DockChoiceProps) {
       {show !== 'scale' && (
         <>
           <label className="sr-only" htmlFor="neck-labels">
-            What the dots show
+            {PARTS_WORDS.whatTheDotsShow}
           </label>
           <Select
             id="neck-labels"
@@ -162,9 +163,9 @@ function DockChoice({ show, hasScale, labels }: DockChoiceProps) {
             onChange={(event) => setDevice({ neckLabels: event.target.value as NeckLabels })}
             className="min-w-0 flex-1"
           >
-            <option value="notes">Notes</option>
-            <option value="formula">Formula</option>
-            {show === 'shape' && <option value="fingers">Fingers</option>}
+            <option value="notes">{PARTS_WORDS.notes}</option>
+            <option value="formula">{PARTS_WORDS.formula}</option>
+            {show === 'shape' && <option value="fingers">{PARTS_WORDS.fingers}</option>}
           </Select>
         </>
       )}
@@ -173,10 +174,10 @@ function DockChoice({ show, hasScale, labels }: DockChoiceProps) {
 }
 
 const SHOW_CHOICES: readonly (readonly ['tones' | 'shape' | 'scale', string])[] = [
-  ['tones', 'All notes'],
-  ['shape', 'Shape'],
+  ['tones', PARTS_WORDS.allNotes],
+  ['shape', PARTS_WORDS.shape2],
 ];
-const SCALE_CHOICE = ['scale', 'Scale'] as const;
+const SCALE_CHOICE = ['scale', PARTS_WORDS.scale] as const;
 
 /** What is shown: a scale only where one is chosen. */
 function useShown(hasScale: boolean): 'tones' | 'shape' | 'scale' {
@@ -211,19 +212,19 @@ function ScaleStepper({
 }) {
   return (
     <div className="flex items-center gap-1">
-      <Hint text="Lower on the neck">
-        <button type="button" aria-label="Lower on the neck" onClick={() => position.go(-SCALE_STEP)} className={STEP}>
+      <Hint text={PARTS_WORDS.lowerOnTheNeck}>
+        <button type="button" aria-label={PARTS_WORDS.lowerOnTheNeck} onClick={() => position.go(-SCALE_STEP)} className={STEP}>
           <BeforeIcon size={19} />
         </button>
       </Hint>
       <span role="status" className="flex-1 text-center text-fine leading-tight font-semibold">
         {nameNote(scale.tonic, naming.notes)} {chordScaleName(scale.scale)}
         <span className="block font-medium text-quiet">
-          frets {position.from} to {position.from + SCALE_FRETS}
+          {PARTS_WORDS.frets2} {position.from} {PARTS_WORDS.to} {position.from + SCALE_FRETS}
         </span>
       </span>
-      <Hint text="Higher on the neck">
-        <button type="button" aria-label="Higher on the neck" onClick={() => position.go(SCALE_STEP)} className={STEP}>
+      <Hint text={PARTS_WORDS.higherOnTheNeck}>
+        <button type="button" aria-label={PARTS_WORDS.higherOnTheNeck} onClick={() => position.go(SCALE_STEP)} className={STEP}>
           <NextIcon size={19} />
         </button>
       </Hint>
@@ -255,7 +256,7 @@ function DockTitle({
           {printFrets(shape.frets, capo)} · {difficultyWord(shape.difficulty)}
         </span>
       ) : (
-        'as it sounds'
+        PARTS_WORDS.asItSounds
       )}
     </>
   );
@@ -267,31 +268,37 @@ function ShapeStepper({ walk }: { readonly walk: ShapeWalk }) {
   const { left, at, shape } = walk;
   return (
     <div className="flex items-center gap-1">
-      <Hint text="The shape before" keys="←">
-        <button type="button" aria-label="The shape before" onClick={() => walk.go(-1)} className={STEP} disabled={left.length < 2}>
+      <Hint text={PARTS_WORDS.theShapeBefore} keys="←">
+        <button
+          type="button"
+          aria-label={PARTS_WORDS.theShapeBefore}
+          onClick={() => walk.go(-1)}
+          className={STEP}
+          disabled={left.length < 2}
+        >
           <BeforeIcon size={19} />
         </button>
       </Hint>
       <span role="status" className="min-w-[4.6rem] text-center text-fine leading-tight font-semibold">
-        {left.length === 0 ? (walk.busy ? 'looking…' : 'none') : `${at + 1} of ${left.length}`}
+        {left.length === 0 ? (walk.busy ? PARTS_WORDS.looking : 'none') : PARTS_WORDS.ofWord2(at + 1, left.length)}
         {shape !== null && <span className="block font-medium text-quiet">{inversionWord(shape.inversion)}</span>}
       </span>
-      <Hint text="The next shape" keys="→">
-        <button type="button" aria-label="The next shape" onClick={() => walk.go(1)} className={STEP} disabled={left.length < 2}>
+      <Hint text={PARTS_WORDS.theNextShape} keys="→">
+        <button type="button" aria-label={PARTS_WORDS.theNextShape} onClick={() => walk.go(1)} className={STEP} disabled={left.length < 2}>
           <NextIcon size={19} />
         </button>
       </Hint>
       <label className="sr-only" htmlFor="dock-family">
-        Family
+        {PARTS_WORDS.family}
       </label>
       <Select
         id="dock-family"
         value={family ?? ''}
-        title={inversion === null ? 'Family (f)' : `Family (f); only ${inversionWord(inversion)} (i)`}
+        title={inversion === null ? PARTS_WORDS.familyF : PARTS_WORDS.familyFOnlyI(inversionWord(inversion))}
         onChange={(event) => useNeck.setState({ family: event.target.value === '' ? null : (event.target.value as Family) })}
         className="min-w-0 flex-1"
       >
-        <option value="">All shapes</option>
+        <option value="">{PARTS_WORDS.allShapes}</option>
         {walk.families.map(([name, count]) => (
           <option key={name} value={name}>
             {FAMILY_NAMES[name]} ({count})
@@ -307,7 +314,7 @@ const STEP = 'grid size-10 shrink-0 place-items-center rounded-lg border border-
 function Scroll({ children }: { readonly children: ReactNode }) {
   return (
     // biome-ignore lint/a11y/noNoninteractiveTabindex: where the neck is wider than the window, the keyboard must be able to scroll it
-    <section aria-label="Frets" tabIndex={0} className="min-w-0 flex-1 overflow-x-auto">
+    <section aria-label={PARTS_WORDS.frets} tabIndex={0} className="min-w-0 flex-1 overflow-x-auto">
       {children}
     </section>
   );

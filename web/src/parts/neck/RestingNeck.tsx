@@ -1,6 +1,7 @@
 import { type Chord, difficultyWord, FAMILY_NAMES, letterView, printFrets } from '@aurora/core';
 import { useNaming } from '../../session/lens.ts';
 import { usePlaying } from '../../session/playing.ts';
+import { PARTS_WORDS } from '../../wording/parts.ts';
 import { LetterSymbol } from '../notation/ChordSymbol.tsx';
 import { useShapeWalk } from './use-shape-walk.ts';
 
@@ -9,7 +10,7 @@ export function RestingNeck({ chord }: { readonly chord: Chord | null }) {
   const naming = useNaming();
   const { instrument } = usePlaying();
   const { shape } = useShapeWalk(chord, instrument);
-  if (chord === null) return <span className="truncate text-fine text-quiet">The neck: choose a chord to see how to hold it</span>;
+  if (chord === null) return <span className="truncate text-fine text-quiet">{PARTS_WORDS.theNeckChooseAChordTo}</span>;
   const family = shape?.families[0];
   return (
     <span className="flex min-w-0 items-baseline gap-2.5">

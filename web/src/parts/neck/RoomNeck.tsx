@@ -2,6 +2,7 @@ import type { Barre, Frets, Instrument } from '@aurora/core';
 import { type ReactNode, useState } from 'react';
 import { usePhone } from '../../session/use-media.ts';
 import { Button } from '../../ui/Button.tsx';
+import { PARTS_WORDS } from '../../wording/parts.ts';
 import { NeckBoard } from './NeckBoard.tsx';
 import { mutedIn } from './NeckDock.tsx';
 import { fretsAround, type NeckDot } from './neck-view.ts';
@@ -34,17 +35,17 @@ export function RoomNeck({
   const [whole, setWhole] = useState(false);
   const zoomed = !whole && onTap === undefined;
   return (
-    <section aria-label="Neck" className="rounded-xl border border-hairline bg-sheet px-3 pt-2 pb-1">
+    <section aria-label={PARTS_WORDS.neck} className="rounded-xl border border-hairline bg-sheet px-3 pt-2 pb-1">
       <div className="mb-1 flex min-h-8 flex-wrap items-baseline gap-x-4 gap-y-1 px-2">
         {children}
         {frets !== null && !isPhone && (
           <Button look="bare" className="px-2!" aria-pressed={whole} onClick={() => setWhole(!whole)}>
-            {whole ? 'Near the shape' : 'The whole neck'}
+            {whole ? PARTS_WORDS.nearTheShape : PARTS_WORDS.theWholeNeck}
           </Button>
         )}
       </div>
       {/* biome-ignore lint/a11y/noNoninteractiveTabindex: where the neck is wider than the window, the keyboard must be able to scroll it */}
-      <section aria-label="Frets" tabIndex={0} className="overflow-x-auto">
+      <section aria-label={PARTS_WORDS.frets} tabIndex={0} className="overflow-x-auto">
         <NeckBoard
           instrument={instrument}
           {...(zoomed && frets !== null ? fretsAround(frets, instrument) : { lastFret: instrument.frets })}
@@ -52,7 +53,7 @@ export function RoomNeck({
           muted={frets === null ? [] : mutedIn(frets)}
           barres={barres}
           sounding={sounding}
-          label={`${instrument.name} neck`}
+          label={PARTS_WORDS.neck2(instrument.name)}
           sideways={sideways}
           roomy
           {...(onTap === undefined ? {} : { onTap })}

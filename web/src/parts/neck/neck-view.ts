@@ -10,6 +10,7 @@ import {
   type Voicing,
   withGlyphs,
 } from '@aurora/core';
+import { PARTS_WORDS } from '../../wording/parts.ts';
 
 /** Frets until half of the drawn string is used up; 12 on the instrument. */
 const HALVING = 17.8;
@@ -139,7 +140,7 @@ export function shapeDots({ tones, frets }: Voicing, fingering: Fingering, { lab
 
 function heldBy(finger: Finger): string {
   if (finger === 0) return '';
-  return finger === 'T' ? ', thumb' : `, finger ${finger}`;
+  return finger === 'T' ? ', thumb' : PARTS_WORDS.finger(finger);
 }
 
 /** The places a run passes through, each once. */
@@ -175,7 +176,7 @@ function numberLabel(formula: string): string {
 }
 
 function dotName(note: string, what: string, string: number, fret: number): string {
-  return `${note}, ${what}, string ${string}, ${fret === 0 ? 'open' : `fret ${fret}`}`;
+  return PARTS_WORDS.string3(note, what, string, fret === 0 ? 'open' : PARTS_WORDS.fret(fret));
 }
 
 /** The next dot in a direction, nearest first; the same one when there is none. */

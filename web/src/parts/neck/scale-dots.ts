@@ -10,6 +10,7 @@ import {
   nameNote,
   withGlyphs,
 } from '@aurora/core';
+import { PARTS_WORDS } from '../../wording/parts.ts';
 import type { NeckDot } from './neck-view.ts';
 
 /** How many frets a hand covers beside the first, with a small stretch. */
@@ -41,7 +42,7 @@ export function scaleDots(
       const tone = tones.get(midi % 12);
       const string = tuning.length - index;
       const name = nameNote(note, notes);
-      const at = `string ${string}, ${fret === 0 ? 'open' : `fret ${fret}`}`;
+      const at = PARTS_WORDS.string2(string, fret === 0 ? 'open' : PARTS_WORDS.fret(fret));
       return [
         {
           string,
@@ -62,6 +63,6 @@ function toneLabel(tone: string | undefined): string | undefined {
 }
 
 function toneWords(tone: string | undefined): string {
-  if (tone === undefined) return 'scale note';
-  return tone === '1' ? 'root' : `chord tone ${withGlyphs(tone)}`;
+  if (tone === undefined) return PARTS_WORDS.scaleNote;
+  return tone === '1' ? 'root' : PARTS_WORDS.chordTone(withGlyphs(tone));
 }

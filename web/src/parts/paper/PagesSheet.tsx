@@ -7,6 +7,7 @@ import { Choice } from '../../ui/Choice.tsx';
 import { ExportIcon, PrintIcon } from '../../ui/icons.ts';
 import { Sheet } from '../../ui/Sheet.tsx';
 import { sayFault } from '../../ui/say.ts';
+import { PARTS_WORDS } from '../../wording/parts.ts';
 import { DrawingView } from './DrawingView.tsx';
 import { fileName, pdfOf, saveFile } from './save-file.ts';
 
@@ -37,7 +38,7 @@ export function PagesSheet({ name, title, pages, paper, onPaper, onClose, waitin
     try {
       saveFile(fileName(title, 'pdf'), await pdfOf(title, pages));
     } catch (error) {
-      void sayFault(error instanceof ApiFault ? error.message : 'The PDF could not be made.');
+      void sayFault(error instanceof ApiFault ? error.message : PARTS_WORDS.thePDFCouldNotBeMade);
     }
     setSaving(false);
   };
@@ -49,15 +50,15 @@ export function PagesSheet({ name, title, pages, paper, onPaper, onClose, waitin
   return (
     <Sheet title={name} open onOpenChange={onClose}>
       <div className="mb-4 flex flex-wrap items-center gap-3">
-        <Choice label="Paper" value={paper} options={PAPER_CHOICES} onChange={onPaper} />
+        <Choice label={PARTS_WORDS.paper} value={paper} options={PAPER_CHOICES} onChange={onPaper} />
         <Button look="strong" onClick={() => window.print()} disabled={waiting}>
-          <PrintIcon size={17} /> Print
+          <PrintIcon size={17} /> {PARTS_WORDS.print}
         </Button>
         <Button onClick={() => void savePdf()} disabled={waiting || saving}>
-          <ExportIcon size={17} /> {saving ? 'Setting…' : 'PDF'}
+          <ExportIcon size={17} /> {saving ? PARTS_WORDS.setting : 'PDF'}
         </Button>
         <Button onClick={saveSvg} disabled={waiting}>
-          <ExportIcon size={17} /> SVG
+          <ExportIcon size={17} /> {PARTS_WORDS.sVG}
         </Button>
         {children}
       </div>

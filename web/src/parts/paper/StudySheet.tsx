@@ -1,6 +1,7 @@
 import type { Paper } from '@aurora/core';
 import { useState } from 'react';
 import { Tick } from '../../ui/Tick.tsx';
+import { PARTS_WORDS } from '../../wording/parts.ts';
 import { PagesSheet } from './PagesSheet.tsx';
 import { type Study, useStudyPages } from './use-study.ts';
 
@@ -16,10 +17,18 @@ export function StudySheet({ study, staff, onStaff, onClose }: StudySheetProps) 
   const [paper, setPaper] = useState<Paper>('A4');
   const { pages, waiting, failed } = useStudyPages(study, paper, staff);
   return (
-    <PagesSheet name="Study sheet" title={study.title} pages={pages} paper={paper} onPaper={setPaper} onClose={onClose} waiting={waiting}>
-      <Tick label="Staff" on={staff} onTick={onStaff} />
-      {waiting && <p role="status">Fetching the staff…</p>}
-      {failed && <p role="alert">The staff could not be fetched; the tab is complete without it.</p>}
+    <PagesSheet
+      name={PARTS_WORDS.studySheet}
+      title={study.title}
+      pages={pages}
+      paper={paper}
+      onPaper={setPaper}
+      onClose={onClose}
+      waiting={waiting}
+    >
+      <Tick label={PARTS_WORDS.staff} on={staff} onTick={onStaff} />
+      {waiting && <p role="status">{PARTS_WORDS.fetchingTheStaff}</p>}
+      {failed && <p role="alert">{PARTS_WORDS.theStaffCouldNotBeFetched}</p>}
     </PagesSheet>
   );
 }

@@ -12,6 +12,7 @@ import {
   type TabEvent,
 } from '@aurora/core';
 import { useEffect, useMemo, useState } from 'react';
+import { PARTS_WORDS } from '../../wording/parts.ts';
 
 /** What a study sheet shows. */
 export interface Study {
@@ -66,7 +67,7 @@ export function useStudyLines(study: Study, width: number, staff: boolean) {
   return { lines, waiting: staff && staffing === null && !failed, failed };
 }
 
-const FOOT = 'Aurora Ridge. Stop when it hurts: rest, and ask a teacher or a doctor about pain that stays.';
+const FOOT = PARTS_WORDS.auroraRidgeStopWhenItHurts;
 
 /** The study as pages of paper. */
 export function useStudyPages(study: Study, paper: Paper, staff: boolean) {

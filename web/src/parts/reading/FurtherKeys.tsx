@@ -1,6 +1,7 @@
 import { isSpellable, type Key, printScale, type ScaleName, simplestKey } from '@aurora/core';
 import { COMMON_SCALES, FURTHER_SCALES } from '../../session/key-view.ts';
 import { Select } from '../../ui/Select.tsx';
+import { PARTS_WORDS } from '../../wording/parts.ts';
 import { KeyInput } from './KeyInput.tsx';
 
 interface FurtherKeysProps {
@@ -15,7 +16,7 @@ export function FurtherKeys({ current, scaleIsFree, onChoose }: FurtherKeysProps
   return (
     <>
       <div className="mt-3">
-        <KeyInput label="Type a key" onKey={(typed) => onChoose(scaleIsFree ? typed : { ...current, tonic: typed.tonic })} />
+        <KeyInput label={PARTS_WORDS.typeAKey} onKey={(typed) => onChoose(scaleIsFree ? typed : { ...current, tonic: typed.tonic })} />
       </div>
       {scaleIsFree && <ScaleChoice current={current} onChoose={onChoose} />}
     </>
@@ -26,16 +27,21 @@ function ScaleChoice({ current, onChoose }: { readonly current: Key; readonly on
   const choose = (scale: ScaleName) => onChoose(withScale(current, scale));
   return (
     <label className="mt-4 flex items-center justify-between gap-3 text-base font-semibold">
-      Scale
-      <Select aria-label="Scale" value={current.scale} onChange={(event) => choose(event.target.value as ScaleName)} className="flex-1">
-        <optgroup label="Most songs">
+      {PARTS_WORDS.scale}
+      <Select
+        aria-label={PARTS_WORDS.scale}
+        value={current.scale}
+        onChange={(event) => choose(event.target.value as ScaleName)}
+        className="flex-1"
+      >
+        <optgroup label={PARTS_WORDS.mostSongs}>
           {COMMON_SCALES.map((scale) => (
             <option key={scale} value={scale}>
               {printScale(scale, 'glyph')}
             </option>
           ))}
         </optgroup>
-        <optgroup label="Modes and colours">
+        <optgroup label={PARTS_WORDS.modesAndColours}>
           {FURTHER_SCALES.map((scale) => (
             <option key={scale} value={scale}>
               {printScale(scale, 'glyph')}

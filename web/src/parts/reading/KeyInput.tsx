@@ -1,6 +1,7 @@
 import { faultWords, type Key, parseKey } from '@aurora/core';
 import { type FormEvent, useState } from 'react';
 import { AnsweringField } from '../../ui/AnsweringField.tsx';
+import { PARTS_WORDS } from '../../wording/parts.ts';
 
 interface KeyInputProps {
   readonly label: string;
@@ -24,7 +25,7 @@ export function KeyInput({ label, onKey }: KeyInputProps) {
       <AnsweringField
         label={label}
         value={text}
-        placeholder="C#, Ebm, F# dorian …"
+        placeholder={PARTS_WORDS.cEbmFDorian}
         fault={fault}
         onChange={(value) => {
           setText(value);

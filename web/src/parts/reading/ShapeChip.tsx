@@ -1,4 +1,5 @@
 import { type CapoShape, type Naming, nameChord } from '@aurora/core';
+import { PARTS_WORDS } from '../../wording/parts.ts';
 import { Glyphs } from '../notation/Glyphs.tsx';
 
 interface ShapeChipProps {
@@ -21,7 +22,7 @@ export function ShapeChip({ shape: { shape, sounding, hold }, naming, brief = fa
       </b>
       {held !== heard && !brief && (
         <span className="text-fine text-quiet">
-          sounds <Glyphs text={heard} />
+          {PARTS_WORDS.sounds} <Glyphs text={heard} />
         </span>
       )}
     </li>

@@ -1,12 +1,13 @@
 import type { ChordShow } from '@aurora/core';
 import { Select } from '../../ui/Select.tsx';
+import { PARTS_WORDS } from '../../wording/parts.ts';
 
 /** What a chart shows of each chord, in words. */
 export const SHOWS: readonly (readonly [ChordShow, string])[] = [
   ['both', 'Numbers + letters'],
-  ['numbers', 'Numbers'],
-  ['letters', 'Letters'],
-  ['roman', 'Roman'],
+  ['numbers', PARTS_WORDS.numbers],
+  ['letters', PARTS_WORDS.letters],
+  ['roman', PARTS_WORDS.roman],
 ];
 
 interface ShowChoiceProps {
@@ -19,7 +20,7 @@ interface ShowChoiceProps {
 export function ShowChoice({ show, shows, onShow }: ShowChoiceProps) {
   return (
     <label className="flex items-center">
-      <span className="sr-only">What the chart shows</span>
+      <span className="sr-only">{PARTS_WORDS.whatTheChartShows}</span>
       <Select value={show} onChange={(event) => onShow(event.target.value as ChordShow)}>
         {shows.map(([value, label]) => (
           <option key={value} value={value}>

@@ -1,4 +1,5 @@
 import { type ChartReading, printLength, secondsOf, timelineOf } from '@aurora/core';
+import { PARTS_WORDS } from '../../wording/parts.ts';
 
 /** What is said over a chart on the screen: meter, tempo, how long it is, by whom. */
 export function sheetFacts(reading: ChartReading): readonly string[] {
@@ -6,11 +7,11 @@ export function sheetFacts(reading: ChartReading): readonly string[] {
   const seconds = secondsOf(timelineOf(reading));
   return [
     `${head.meter.beats}/${head.meter.unit}`,
-    head.tempo === null ? '' : `${head.tempo} bpm`,
+    head.tempo === null ? '' : PARTS_WORDS.bpm(head.tempo),
     head.feel,
-    performance.count === 1 ? '1 bar played' : `${performance.count} bars played`,
+    performance.count === 1 ? PARTS_WORDS.n1BarPlayed : PARTS_WORDS.barsPlayed(performance.count),
     seconds === null || seconds === 0 ? '' : printLength(seconds),
-    head.numbering === 'relative' ? 'numbered from the relative major' : '',
+    head.numbering === 'relative' ? PARTS_WORDS.numberedFromTheRelativeMajor : '',
     head.by,
   ].filter((fact) => fact !== '');
 }

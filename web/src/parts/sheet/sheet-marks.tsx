@@ -1,3 +1,5 @@
+import { PARTS_WORDS } from '../../wording/parts.ts';
+
 /** The signs of a chart, drawn: no text face has all of them. */
 
 const STROKE = { fill: 'none', stroke: 'currentColor', strokeLinecap: 'round' } as const;
@@ -35,7 +37,7 @@ export function AgainSign({ twice }: { readonly twice: boolean }) {
     <svg
       viewBox="0 0 48 36"
       role="img"
-      aria-label={twice ? 'the two bars before, again' : 'the bar before, again'}
+      aria-label={twice ? PARTS_WORDS.theTwoBarsBeforeAgain : PARTS_WORDS.theBarBeforeAgain}
       className="m-auto w-14 text-quiet"
     >
       <path d={twice ? 'M10 32 28 4M20 32 38 4' : 'M14 32 34 4'} stroke="currentColor" strokeWidth="4.5" strokeLinecap="round" />
@@ -47,7 +49,7 @@ export function AgainSign({ twice }: { readonly twice: boolean }) {
 
 export function SegnoSign() {
   return (
-    <svg viewBox="0 0 24 24" role="img" aria-label="segno" className="size-[22px] text-ink">
+    <svg viewBox="0 0 24 24" role="img" aria-label={PARTS_WORDS.segno} className="size-[22px] text-ink">
       <path d="M17.5 6.5Q12 2 8 5.5 5 10 12 12 19 14 16 18.5 12 22 6.5 17.5" strokeWidth="2.6" {...STROKE} />
       <path d="M5 21 19 3" strokeWidth="1.4" {...STROKE} />
       <circle cx="4.5" cy="12" r="1.5" fill="currentColor" />
@@ -58,7 +60,7 @@ export function SegnoSign() {
 
 export function CodaSign() {
   return (
-    <svg viewBox="0 0 24 24" role="img" aria-label="coda" className="size-[22px] text-ink">
+    <svg viewBox="0 0 24 24" role="img" aria-label={PARTS_WORDS.coda} className="size-[22px] text-ink">
       <ellipse cx="12" cy="12" rx="6" ry="7.5" strokeWidth="2.2" {...STROKE} />
       <path d="M12 1.5v21M2 12h20" strokeWidth="1.4" {...STROKE} />
     </svg>

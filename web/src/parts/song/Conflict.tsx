@@ -4,6 +4,7 @@ import type { ChartDraft } from '../../document/song-drafts.ts';
 import { useDraftState } from '../../document/use-song-draft.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Choice.tsx';
+import { PARTS_WORDS } from '../../wording/parts.ts';
 
 const SIDES: readonly (readonly [Side, string])[] = [
   ['mine', 'mine'],
@@ -20,19 +21,19 @@ export function Conflict({ draft }: { readonly draft: ChartDraft }) {
   const open = clashes.filter(({ id }) => choices[id] === undefined);
   const keep = () => draft.resolve(mergeCharts(base, value, theirs.value, choices).text);
   return (
-    <section aria-label="Saved elsewhere" className="max-h-[60vh] overflow-auto border-b-2 border-alarm bg-raised px-5 py-3">
+    <section aria-label={PARTS_WORDS.savedElsewhere} className="max-h-[60vh] overflow-auto border-b-2 border-alarm bg-raised px-5 py-3">
       <p role="alert" className="font-semibold">
-        {clashes.length === 1 ? 'One part of this song was' : 'Some parts of this song were'} changed here and elsewhere. Both are kept; say
-        which one the band plays. Everything else is put together already.
+        {clashes.length === 1 ? PARTS_WORDS.onePartOfThisSongWas : PARTS_WORDS.somePartsOfThisSongWere}{' '}
+        {PARTS_WORDS.changedHereAndElsewhereBothAre}
       </p>
       <ul>
         {clashes.map((clash) => (
           <li key={clash.id} className="grid gap-2 border-b border-hairline py-2 md:grid-cols-[8rem_1fr_1fr_auto]">
             <b>{nameOf(clash)}</b>
-            <Text label="Mine" text={clash.mine} />
-            <Text label="Theirs" text={clash.theirs} />
+            <Text label={PARTS_WORDS.mine} text={clash.mine} />
+            <Text label={PARTS_WORDS.theirs} text={clash.theirs} />
             <Choice
-              label={`Which ${nameOf(clash)}`}
+              label={PARTS_WORDS.which(nameOf(clash))}
               value={choices[clash.id] ?? null}
               options={clash.isHead || clash.mine === null || clash.theirs === null ? SIDES.slice(0, 2) : SIDES}
               onChange={(side) => setChoices({ ...choices, [clash.id]: side })}
@@ -41,14 +42,14 @@ export function Conflict({ draft }: { readonly draft: ChartDraft }) {
         ))}
       </ul>
       <Button look="strong" className="mt-2" disabled={open.length > 0} onClick={keep}>
-        {open.length === 0 ? 'Save my choice' : `Choose ${open.map(nameOf).join(', ')}`}
+        {open.length === 0 ? PARTS_WORDS.saveMyChoice : PARTS_WORDS.choose(open.map(nameOf).join(', '))}
       </Button>
     </section>
   );
 }
 
 function nameOf({ name, isHead }: ChartClash): string {
-  return isHead ? 'Head' : name === '' ? 'The beginning' : name;
+  return isHead ? PARTS_WORDS.head : name === '' ? PARTS_WORDS.theBeginning : name;
 }
 
 function Text({ label, text }: { readonly label: string; readonly text: string | null }) {

@@ -3,6 +3,7 @@ import type { ChartDraft } from '../../document/song-drafts.ts';
 import { useSongDraft } from '../../document/use-song-draft.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Notice } from '../../ui/Notice.tsx';
+import { PARTS_WORDS } from '../../wording/parts.ts';
 
 interface OpenSongProps {
   readonly songId: string;
@@ -14,14 +15,14 @@ export function OpenSong({ songId, children }: OpenSongProps) {
   const { draft, fault, again } = useSongDraft(songId);
   if (fault !== null) {
     return (
-      <Notice title="This song did not open" action={<Button onClick={again}>Try again</Button>}>
+      <Notice title={PARTS_WORDS.thisSongDidNotOpen} action={<Button onClick={again}>{PARTS_WORDS.tryAgain}</Button>}>
         <p>{fault.message}</p>
       </Notice>
     );
   }
   return draft === null ? (
     <p role="status" className="p-8 text-quiet">
-      Fetching the song…
+      {PARTS_WORDS.fetchingTheSong}
     </p>
   ) : (
     children(draft)

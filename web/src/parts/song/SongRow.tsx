@@ -1,5 +1,6 @@
 import type { SongSummary } from '@aurora/wire';
 import { useNaming } from '../../session/lens.ts';
+import { PARTS_WORDS } from '../../wording/parts.ts';
 import { ChordSymbol } from '../notation/ChordSymbol.tsx';
 import { Glyphs } from '../notation/Glyphs.tsx';
 import { RidgeThread } from '../ridge/RidgeStrip.tsx';
@@ -20,7 +21,7 @@ export function SongRow({ song }: { readonly song: SongSummary }) {
         {scale !== '' && <span className="block text-fine text-quiet">{scale}</span>}
       </span>
       <span className="min-w-0">
-        <span className="block truncate text-lead font-semibold">{song.title || 'Song without a title'}</span>
+        <span className="block truncate text-lead font-semibold">{song.title || PARTS_WORDS.songWithoutATitle}</span>
         <span className="block truncate text-fine text-quiet">
           {song.by}
           {song.tags.length > 0 && <span className="text-accent"> · {song.tags.join(', ')}</span>}
@@ -40,8 +41,12 @@ export function SongRow({ song }: { readonly song: SongSummary }) {
         ))}
       </span>
       <span className="text-right text-fine leading-tight text-quiet max-md:hidden">
-        {song.tempo !== null && <span className="block text-base font-semibold text-ink">{song.tempo} bpm</span>}
-        {song.bars} bars
+        {song.tempo !== null && (
+          <span className="block text-base font-semibold text-ink">
+            {song.tempo} {PARTS_WORDS.bpm2}
+          </span>
+        )}
+        {song.bars} {PARTS_WORDS.bars}
       </span>
     </span>
   );

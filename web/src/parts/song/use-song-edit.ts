@@ -5,6 +5,7 @@ import { keepSong, saveSong, useBand } from '../../api/songs.ts';
 import { isUnsaved } from '../../document/device-copy.ts';
 import { whoSitsHere } from '../../session/seat.ts';
 import { sayDone, sayFault } from '../../ui/say.ts';
+import { PARTS_WORDS } from '../../wording/parts.ts';
 
 /**
  * Saves a song whose chart is changed from outside its own room, and says so, or why not. A song
@@ -15,7 +16,7 @@ export function useSongEdit(): (song: Song | undefined, edit: (source: string) =
   const queries = useQueryClient();
   return (song, edit, done) => {
     if (song === undefined || isUnsaved(localStorage, 'song', song.id)) {
-      void sayFault('This song has changes that are not saved yet. Open its chart first; nothing was changed.');
+      void sayFault(PARTS_WORDS.thisSongHasChangesThatAre);
       return;
     }
     saveSong(bandId, song.id, { source: edit(song.source), baseRevision: song.revision, by: whoSitsHere() }).then(
@@ -23,7 +24,7 @@ export function useSongEdit(): (song: Song | undefined, edit: (source: string) =
         keepSong(queries, bandId, saved);
         void sayDone(done(saved));
       },
-      (error: unknown) => void sayFault(error instanceof ApiFault ? error.message : 'The song could not be saved; nothing was changed.'),
+      (error: unknown) => void sayFault(error instanceof ApiFault ? error.message : PARTS_WORDS.theSongCouldNotBeSaved),
     );
   };
 }

@@ -17,6 +17,7 @@ import type { Selection } from '../../session/lens-store.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Hint } from '../../ui/Hint.tsx';
 import { HearIcon } from '../../ui/icons.ts';
+import { PARTS_WORDS } from '../../wording/parts.ts';
 import { Word } from '../glossary/Word.tsx';
 import { ChordSymbol, LetterSymbol } from '../notation/ChordSymbol.tsx';
 import { Glyphs } from '../notation/Glyphs.tsx';
@@ -31,7 +32,7 @@ interface WhyPanelProps {
 /** Why the selected chord is what it is: its notes held against the key. */
 export function WhyPanel({ selection, reader, naming, onHear }: WhyPanelProps) {
   return selection === null ? (
-    <p className="text-quiet">Choose a chord. Its notes are shown here beside the notes of the key, and why it belongs, or does not.</p>
+    <p className="text-quiet">{PARTS_WORDS.chooseAChordItsNotesAre}</p>
   ) : (
     <WhyChord {...selection} reader={reader} naming={naming} onHear={onHear} />
   );
@@ -55,14 +56,16 @@ function WhyChord({
         </div>
         {written.root !== chord.root && (
           <p className="mt-1 font-semibold text-quiet">
-            {reader.capo > 0 ? 'your shape' : 'you read'}:{' '}
+            {reader.capo > 0 ? PARTS_WORDS.yourShape : PARTS_WORDS.youRead}:{' '}
             <span className="music-glyph text-ink">{symbolText(letterView(written, naming))}</span>
           </p>
         )}
-        <p className="mt-1 text-fine text-quiet">in {keyWords(key, naming)}</p>
-        <Hint text="Hear it" keys="Space">
+        <p className="mt-1 text-fine text-quiet">
+          {PARTS_WORDS.inWord} {keyWords(key, naming)}
+        </p>
+        <Hint text={PARTS_WORDS.hearIt} keys="Space">
           <Button className="mt-3" onClick={onHear}>
-            <HearIcon size={18} aria-hidden="true" /> Hear it
+            <HearIcon size={18} aria-hidden="true" /> {PARTS_WORDS.hearIt}
           </Button>
         </Hint>
       </div>
@@ -82,11 +85,11 @@ function ToneTable({ chord, heardIn, naming }: Selection & { readonly naming: Na
       <thead className="text-fine text-quiet">
         <tr>
           <th className="pb-1 font-semibold">
-            <Word term="formula">Chord</Word>
+            <Word term="formula">{PARTS_WORDS.chord}</Word>
           </th>
-          <th className="pb-1 font-semibold">Note</th>
+          <th className="pb-1 font-semibold">{PARTS_WORDS.note}</th>
           <th className="pb-1 font-semibold">
-            <Word term="degree">Scale</Word>
+            <Word term="degree">{PARTS_WORDS.scale}</Word>
           </th>
         </tr>
       </thead>
@@ -99,7 +102,7 @@ function ToneTable({ chord, heardIn, naming }: Selection & { readonly naming: Na
             </td>
             <td className="music-glyph py-1">
               {printScaleNumber(degree, 'glyph')}
-              {keyHas !== null && <span className="ml-2 text-fine font-semibold">outside</span>}
+              {keyHas !== null && <span className="ml-2 text-fine font-semibold">{PARTS_WORDS.outside}</span>}
             </td>
           </tr>
         ))}

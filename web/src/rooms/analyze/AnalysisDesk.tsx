@@ -27,6 +27,7 @@ import { Hint } from '../../ui/Hint.tsx';
 import { PlayIcon, PrintIcon, RedoIcon, StopIcon, UndoIcon } from '../../ui/icons.ts';
 import { PartTabs } from '../../ui/PartTabs.tsx';
 import { InSlot } from '../../ui/Slot.tsx';
+import { ANALYZE_WORDS } from '../../wording/analyze.ts';
 import { ANALYZE_PARTS, type AnalyzePartName, type AnalyzePartProps } from './analyze-part.ts';
 import { ChordGrid } from './ChordGrid.tsx';
 import { KeyStrip } from './KeyStrip.tsx';
@@ -117,15 +118,19 @@ export function AnalysisDesk({ source, rewriting, songId, input }: AnalysisDeskP
 function Reading({ busy, failed }: { readonly busy: boolean; readonly failed: boolean }) {
   return (
     <>
-      {busy && <p role="status">Reading the chords…</p>}
-      {failed && <p role="alert">The chords could not be analyzed. Change something and they are read again.</p>}
+      {busy && <p role="status">{ANALYZE_WORDS.readingTheChords}</p>}
+      {failed && <p role="alert">{ANALYZE_WORDS.theChordsCouldNotBeAnalyzed}</p>}
     </>
   );
 }
 
 function NotDrawn({ bars }: { readonly bars: number }) {
   if (bars <= MOST_BARS) return null;
-  return <p className="font-semibold">All chords are analyzed; the first {MOST_BARS} bars are drawn here.</p>;
+  return (
+    <p className="font-semibold">
+      {ANALYZE_WORDS.allChordsAreAnalyzedTheFirst} {MOST_BARS} {ANALYZE_WORDS.barsAreDrawnHere}
+    </p>
+  );
 }
 
 function hear(id: string, chords: readonly Chord[]): void {
@@ -209,7 +214,7 @@ function PartDrawer({ part: { open, setOpen }, props }: { readonly part: OpenPar
   const Body = open === null ? null : BODIES[open];
   return (
     <div className="sticky bottom-0 z-10 -mx-5 mt-auto flex max-h-[min(38vh,198px)] flex-col border-t border-edge bg-ground px-5 phone:static phone:-mx-3 phone:max-h-none phone:px-3">
-      <PartTabs label="The chosen chord" parts={ANALYZE_PARTS} open={open} onOpen={setOpen} onFold={() => setOpen(null)}>
+      <PartTabs label={ANALYZE_WORDS.theChosenChord} parts={ANALYZE_PARTS} open={open} onOpen={setOpen} onFold={() => setOpen(null)}>
         {Body !== null && <Body {...props} />}
       </PartTabs>
     </div>
@@ -241,23 +246,36 @@ function SongTools({ rewriting, onHear, onPrint }: Pick<SongRidgeProps, 'rewriti
   const playing = usePlayer((state) => state.playing === 'analysis');
   return (
     <>
-      <Hint text={playing ? 'Stop' : 'Hear it from here'} keys="a">
+      <Hint text={playing ? ANALYZE_WORDS.stop : ANALYZE_WORDS.hearItFromHere} keys="a">
         <Button look={playing ? 'strong' : 'plain'} className="px-3!" onClick={() => (playing ? stop() : onHear())}>
-          {playing ? <StopIcon size={17} aria-hidden="true" /> : <PlayIcon size={17} aria-hidden="true" />} {playing ? 'Stop' : 'Play'}
+          {playing ? <StopIcon size={17} aria-hidden="true" /> : <PlayIcon size={17} aria-hidden="true" />}{' '}
+          {playing ? ANALYZE_WORDS.stop : ANALYZE_WORDS.play}
         </Button>
       </Hint>
-      <Hint text="Undo" keys="Ctrl Z">
-        <Button look="bare" className="px-2.5!" aria-label="Undo" disabled={rewriting.undo === null} onClick={() => rewriting.undo?.()}>
+      <Hint text={ANALYZE_WORDS.undo} keys="Ctrl Z">
+        <Button
+          look="bare"
+          className="px-2.5!"
+          aria-label={ANALYZE_WORDS.undo}
+          disabled={rewriting.undo === null}
+          onClick={() => rewriting.undo?.()}
+        >
           <UndoIcon size={18} />
         </Button>
       </Hint>
-      <Hint text="Redo" keys="Ctrl Y">
-        <Button look="bare" className="px-2.5!" aria-label="Redo" disabled={rewriting.redo === null} onClick={() => rewriting.redo?.()}>
+      <Hint text={ANALYZE_WORDS.redo} keys="Ctrl Y">
+        <Button
+          look="bare"
+          className="px-2.5!"
+          aria-label={ANALYZE_WORDS.redo}
+          disabled={rewriting.redo === null}
+          onClick={() => rewriting.redo?.()}
+        >
           <RedoIcon size={18} />
         </Button>
       </Hint>
       <Button look="bare" className="px-2.5!" onClick={onPrint}>
-        <PrintIcon size={17} aria-hidden="true" /> Print
+        <PrintIcon size={17} aria-hidden="true" /> {ANALYZE_WORDS.print}
       </Button>
     </>
   );
@@ -295,15 +313,19 @@ function Unread({ analysis }: { readonly analysis: Analysis }) {
   const { unread } = analysis.progression;
   if (unread.length === 0) return null;
   return (
-    <section aria-label="Not read" className="rounded-lg border border-alarm px-3 py-2 text-base">
+    <section aria-label={ANALYZE_WORDS.notRead} className="rounded-lg border border-alarm px-3 py-2 text-base">
       <ul>
         {unread.slice(0, MOST_UNREAD).map(({ text, problem }) => (
           <li key={`${problem.at.line} ${problem.at.column}`}>
-            <b className="music-glyph text-alarm">{text}</b> in line {problem.at.line}: {faultWords(problem.fault)}
+            <b className="music-glyph text-alarm">{text}</b> {ANALYZE_WORDS.inLine} {problem.at.line}: {faultWords(problem.fault)}
           </li>
         ))}
       </ul>
-      {unread.length > MOST_UNREAD && <p>and {unread.length - MOST_UNREAD} more. The other chords are analyzed.</p>}
+      {unread.length > MOST_UNREAD && (
+        <p>
+          {ANALYZE_WORDS.and} {unread.length - MOST_UNREAD} {ANALYZE_WORDS.moreTheOtherChordsAreAnalyzed}
+        </p>
+      )}
     </section>
   );
 }
@@ -314,14 +336,14 @@ function Empty({ songId }: { readonly songId: string | undefined }) {
   return (
     <p className="max-w-xl py-6 text-lead leading-relaxed text-quiet">
       {songId === undefined ? (
-        'Write the chords of a song as you hear them. Here you see its key, its numbers, and why each chord works.'
+        ANALYZE_WORDS.writeTheChordsOfASong
       ) : (
         <>
-          This song has no chords yet.{' '}
+          {ANALYZE_WORDS.thisSongHasNoChordsYet}{' '}
           <Link className="font-semibold text-accent underline" to={`/songs/${songId}/chart`}>
-            Write them in its chart
+            {ANALYZE_WORDS.writeThemInItsChart}
           </Link>
-          , and they are analyzed here.
+          {ANALYZE_WORDS.andTheyAreAnalyzedHere}
         </>
       )}
     </p>

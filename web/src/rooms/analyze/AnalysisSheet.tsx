@@ -3,6 +3,7 @@ import { useMemo, useState } from 'react';
 import { FULL_LAYER, LAYER_NAMES, type Layer, sheetContent } from '../../parts/analysis/sheet-content.ts';
 import { PagesSheet } from '../../parts/paper/PagesSheet.tsx';
 import { Tick } from '../../ui/Tick.tsx';
+import { ANALYZE_WORDS } from '../../wording/analyze.ts';
 
 interface AnalysisSheetProps {
   readonly analysis: Analysis;
@@ -17,7 +18,14 @@ export function AnalysisSheet({ analysis, naming, onClose }: AnalysisSheetProps)
   const content = useMemo(() => sheetContent(analysis, naming, layer), [analysis, naming, layer]);
   const pages = useMemo(() => analysisPages(content, paper), [content, paper]);
   return (
-    <PagesSheet name="Analysis sheet" title={`${content.title} analysis`} pages={pages} paper={paper} onPaper={setPaper} onClose={onClose}>
+    <PagesSheet
+      name={ANALYZE_WORDS.analysisSheet}
+      title={ANALYZE_WORDS.analysis(content.title)}
+      pages={pages}
+      paper={paper}
+      onPaper={setPaper}
+      onClose={onClose}
+    >
       {LAYER_NAMES.map(([name, label]) => (
         <Tick key={name} label={label} on={layer[name]} onTick={(on) => setLayer({ ...layer, [name]: on })} />
       ))}

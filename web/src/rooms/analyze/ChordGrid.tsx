@@ -2,7 +2,9 @@ import { symbolText } from '@aurora/core';
 import type { Bracket, GridChord, GridRow } from '../../parts/analysis/analysis-view.ts';
 import { ChordSymbol, LetterSymbol } from '../../parts/notation/ChordSymbol.tsx';
 import { Glyphs } from '../../parts/notation/Glyphs.tsx';
+import { symbolEms } from '../../parts/notation/symbol-width.ts';
 import { FunctionMark } from '../../parts/ridge/FunctionMark.tsx';
+import { ANALYZE_WORDS } from '../../wording/analyze.ts';
 
 interface ChordGridProps {
   readonly rows: readonly GridRow[];
@@ -15,7 +17,7 @@ interface ChordGridProps {
 /** The song's chords in bars: number, letters, Roman numeral, and what each is doing. */
 export function ChordGrid({ rows, selected, marked, onSelect }: ChordGridProps) {
   return (
-    <section aria-label="Chords" className="flex flex-col">
+    <section aria-label={ANALYZE_WORDS.chords} className="flex flex-col">
       {rows.map(({ section, bars }) => (
         <div key={bars[0]?.bar ?? 0}>
           {section !== null && <h3 className="pt-1 font-numeral text-base leading-tight font-bold text-accent">{section}</h3>}
@@ -41,6 +43,9 @@ export function ChordGrid({ rows, selected, marked, onSelect }: ChordGridProps) 
   );
 }
 
+/** A symbol longer than this is set smaller. */
+const LONG_EMS = 2.4;
+
 interface CellProps {
   readonly chord: GridChord;
   readonly crowded: boolean;
@@ -63,8 +68,8 @@ function Cell({ chord, crowded, chosen, marked, onSelect }: CellProps) {
         onClick={onSelect}
         className={`flex min-w-0 flex-1 scroll-my-16 flex-col items-start rounded-md ${crowded ? 'px-0.5' : 'px-1.5'} pt-0.5 pb-1 text-left hover:bg-wash aria-pressed:bg-wash aria-pressed:shadow-[inset_0_-3px_0_var(--accent)] ${marked ? 'bg-wash' : ''}`}
       >
-        <span aria-hidden="true" className="flex h-[34px] items-end gap-1.5">
-          <ChordSymbol view={number} className={`font-bold ${crowded ? 'text-head' : 'text-figure'}`} />
+        <span aria-hidden="true" className="flex min-h-[34px] flex-wrap items-end gap-x-1.5">
+          <ChordSymbol view={number} className={`font-bold ${crowded || symbolEms(number) > LONG_EMS ? 'text-head' : 'text-figure'}`} />
           {optional && <span className="text-quiet">( )</span>}
           {!crowded && <FunctionMark role={role} className="mr-1.5 mb-1" />}
         </span>
@@ -81,7 +86,11 @@ function Cell({ chord, crowded, chosen, marked, onSelect }: CellProps) {
         {(crowded || newKey !== null || reading !== null) && (
           <span aria-hidden="true" className={`mt-0.5 leading-tight font-semibold ${crowded ? 'text-fine' : 'text-fine'}`}>
             {crowded && <FunctionMark role={role} className="mr-1.5 mb-1" />}
-            {newKey !== null && <span className="mr-1.5 text-accent">in {newKey}</span>}
+            {newKey !== null && (
+              <span className="mr-1.5 text-accent">
+                {ANALYZE_WORDS.inWord} {newKey}
+              </span>
+            )}
             {reading !== null && (
               <span className="text-outside underline decoration-dashed decoration-1 underline-offset-[3px]">
                 {yours ? `yours: ${reading}` : reading}

@@ -5,10 +5,11 @@ import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Choice.tsx';
 import { Hint } from '../../ui/Hint.tsx';
 import { PinIcon, UnpinIcon } from '../../ui/icons.ts';
+import { ANALYZE_WORDS } from '../../wording/analyze.ts';
 
 const HEARINGS = [
-  ['local', 'in each key'],
-  ['home', 'in the home key'],
+  ['local', ANALYZE_WORDS.inEachKey],
+  ['home', ANALYZE_WORDS.inTheHomeKey],
   ['both', 'both'],
 ] as const;
 
@@ -27,29 +28,32 @@ export function KeyStrip({ analysis, naming, hearing, pinned, onHearing, onPin }
   const { keys, lead, regions, chords } = analysis;
   const [best, ...others] = keys;
   return (
-    <section aria-label="Key" className="flex flex-wrap items-center gap-x-3 gap-y-1">
+    <section aria-label={ANALYZE_WORDS.key} className="flex flex-wrap items-center gap-x-3 gap-y-1">
       <h2 className="min-w-0 flex-1 truncate phone:w-full phone:flex-none font-numeral text-head leading-tight font-bold">
-        {best === undefined ? 'No key yet' : `In ${homeWords(best.key, naming)}`}
+        {best === undefined ? ANALYZE_WORDS.noKeyYet : ANALYZE_WORDS.inWord2(homeWords(best.key, naming))}
         {lead === 'two-homes' && others[0] !== undefined && (
-          <span className="font-normal text-quiet"> or {homeWords(others[0].key, naming)}</span>
+          <span className="font-normal text-quiet">
+            {' '}
+            {ANALYZE_WORDS.orWord} {homeWords(others[0].key, naming)}
+          </span>
         )}
       </h2>
       {pinned !== null && (
         <Button look="bare" onClick={() => onPin(null)}>
-          <UnpinIcon size={17} aria-hidden="true" /> Let the chords decide
+          <UnpinIcon size={17} aria-hidden="true" /> {ANALYZE_WORDS.letTheChordsDecide}
         </Button>
       )}
       {others.slice(0, 2).map(({ key, score, reasons }) => (
-        <Hint key={homeWords(key)} text={`Hear it in ${homeWords(key, naming)}. ${evidence({ reasons })} ${score} of 100`}>
-          <Button className="px-2.5! phone:hidden" aria-label={`Hear it in ${homeWords(key, naming)}`} onClick={() => onPin(key)}>
+        <Hint key={homeWords(key)} text={ANALYZE_WORDS.hearItInOf100(homeWords(key, naming), evidence({ reasons }), score)}>
+          <Button className="px-2.5! phone:hidden" aria-label={ANALYZE_WORDS.hearItIn(homeWords(key, naming))} onClick={() => onPin(key)}>
             <PinIcon size={16} aria-hidden="true" /> {homeWords(key, naming)}
           </Button>
         </Hint>
       ))}
-      <Choice label="Hearing" value={hearing} options={HEARINGS} onChange={onHearing} />
+      <Choice label={ANALYZE_WORDS.hearing} value={hearing} options={HEARINGS} onChange={onHearing} />
       <Verdict said={`${leadWords(lead)} ${best === undefined ? '' : evidence(best)}`} />
       {regions.length > 1 && (
-        <ol aria-label="Keys on the way" className="w-full text-fine">
+        <ol aria-label={ANALYZE_WORDS.keysOnTheWay} className="w-full text-fine">
           {regions.slice(1).map((region, place) => (
             <li key={region.from}>{regionWords(region, regions[place]?.key ?? null, chords, naming)}</li>
           ))}

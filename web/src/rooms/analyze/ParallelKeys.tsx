@@ -1,5 +1,6 @@
 import { type AnalyzedChord, harmonize, type Key, keyWords, type Naming, nameChord, nameRoman } from '@aurora/core';
 import { Glyphs } from '../../parts/notation/Glyphs.tsx';
+import { ANALYZE_WORDS } from '../../wording/analyze.ts';
 
 interface ParallelKeysProps {
   readonly chord: AnalyzedChord;
@@ -16,7 +17,7 @@ export function ParallelKeys({ chord, home, naming }: ParallelKeysProps) {
     : 'triad';
   return (
     <table className="mt-1 w-full text-center">
-      <caption className="pb-1 text-left text-base text-quiet">Both keys written out</caption>
+      <caption className="pb-1 text-left text-base text-quiet">{ANALYZE_WORDS.bothKeysWrittenOut}</caption>
       <tbody>
         {[home, { tonic: home.tonic, scale: source }].map((key) => (
           <tr key={key.scale} className="border-t border-hairline">
@@ -32,7 +33,7 @@ export function ParallelKeys({ chord, home, naming }: ParallelKeysProps) {
                 >
                   <Glyphs text={nameRoman(own.number, { ...naming, degrees: 'roman' })} />
                   <span className="block text-fine">{nameChord(own.chord, naming)}</span>
-                  {here && <span className="sr-only">, where the chord comes from</span>}
+                  {here && <span className="sr-only">{ANALYZE_WORDS.whereTheChordComesFrom}</span>}
                 </td>
               );
             })}

@@ -7,6 +7,7 @@ import { useBand } from '../../api/songs.ts';
 import { Glyphs } from '../../parts/notation/Glyphs.tsx';
 import { keyWordsOf } from '../../parts/song/shelf-view.ts';
 import { useNaming } from '../../session/lens.ts';
+import { ANALYZE_WORDS } from '../../wording/analyze.ts';
 import type { AnalyzePartProps } from './analyze-part.ts';
 
 /** The shapes the song is made of, each shown over its chords, and the songs that share a round with it. */
@@ -14,9 +15,9 @@ export function PatternsPart(props: AnalyzePartProps) {
   const { analysis, naming, onMark, onSelect, songId } = props;
   return (
     <div className="grid gap-x-8 gap-y-4 lg:grid-cols-2">
-      <section aria-label="Patterns">
-        <h3 className="mb-1 font-semibold">In this song</h3>
-        {analysis.patterns.length === 0 && <p className="text-quiet">No common pattern in these chords.</p>}
+      <section aria-label={ANALYZE_WORDS.patterns}>
+        <h3 className="mb-1 font-semibold">{ANALYZE_WORDS.inThisSong}</h3>
+        {analysis.patterns.length === 0 && <p className="text-quiet">{ANALYZE_WORDS.noCommonPatternInTheseChords}</p>}
         <ul>
           {analysis.patterns.map((pattern) => (
             <li key={`${pattern.kind} ${pattern.from} ${pattern.to}`}>
@@ -51,9 +52,9 @@ function chordsOf({ from, to, round }: Pattern, { analysis, naming }: AnalyzePar
 
 function placeOf({ from, to, round, alsoAt }: Pattern, { analysis }: AnalyzePartProps): string {
   const barOf = (index: number) => (analysis.progression.chords[index]?.bar ?? 0) + 1;
-  const times = round === null ? '' : `, ${(to - from + 1) / round.period} times`;
-  const also = alsoAt.length === 0 ? '' : `, also in bar ${[...new Set(alsoAt.map(barOf))].join(', ')}`;
-  return `bar ${barOf(from)}${times}${also}`;
+  const times = round === null ? '' : ANALYZE_WORDS.times((to - from + 1) / round.period);
+  const also = alsoAt.length === 0 ? '' : ANALYZE_WORDS.alsoInBar([...new Set(alsoAt.map(barOf))].join(', '));
+  return ANALYZE_WORDS.bar(barOf(from), times, also);
 }
 
 /** Songs of the band with the same number pattern, in any rotation and any key. */
@@ -67,23 +68,21 @@ function Alike({ songId, has }: { readonly songId: string; readonly has: boolean
     staleTime: 0,
   });
   return (
-    <section aria-label="Songs like this one">
-      <h3 className="mb-1 font-semibold">Songs like this one</h3>
+    <section aria-label={ANALYZE_WORDS.songsLikeThisOne}>
+      <h3 className="mb-1 font-semibold">{ANALYZE_WORDS.songsLikeThisOne}</h3>
       {alike.error !== null && <p className="text-quiet">{alike.error.message}</p>}
       {alike.data?.length === 0 && (
-        <p className="text-quiet">
-          {has ? 'No other song of the band goes round the same chords.' : 'This song has no round of chords yet.'}
-        </p>
+        <p className="text-quiet">{has ? ANALYZE_WORDS.noOtherSongOfTheBand : ANALYZE_WORDS.thisSongHasNoRoundOf}</p>
       )}
       <ul>
         {alike.data?.map(({ id, title, key, rounds }) => (
           <li key={id} className="flex min-h-11 items-baseline gap-3 border-b border-hairline py-1.5">
             <Link to={`/songs/${id}/analyze`} className="font-bold text-accent underline">
-              {title || 'Song without a title'}
+              {title || ANALYZE_WORDS.songWithoutATitle}
             </Link>
             <span className="text-fine text-quiet">
-              in <Glyphs text={keyWordsOf(key, naming)} />,{' '}
-              {rounds.length === 1 ? 'one round in common' : `${rounds.length} rounds in common`}
+              {ANALYZE_WORDS.inWord} <Glyphs text={keyWordsOf(key, naming)} />,{' '}
+              {rounds.length === 1 ? ANALYZE_WORDS.oneRoundInCommon : ANALYZE_WORDS.roundsInCommon(rounds.length)}
             </span>
           </li>
         ))}

@@ -17,6 +17,7 @@ import { readingLabel } from '../../parts/analysis/analysis-view.ts';
 import { AnsweringField } from '../../ui/AnsweringField.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { Select } from '../../ui/Select.tsx';
+import { ANALYZE_WORDS } from '../../wording/analyze.ts';
 import type { AnalyzePartProps } from './analyze-part.ts';
 import { ParallelKeys } from './ParallelKeys.tsx';
 
@@ -24,7 +25,7 @@ import { ParallelKeys } from './ParallelKeys.tsx';
 export function ReadingPart(props: AnalyzePartProps) {
   const { analysis, index, naming } = props;
   const chord = analysis.chords[index];
-  if (chord === undefined) return <p className="text-quiet">Choose a chord above.</p>;
+  if (chord === undefined) return <p className="text-quiet">{ANALYZE_WORDS.chooseAChordAbove}</p>;
   const without = analysis.withoutOptional.find((other) => other.index === index);
   return (
     <div className="flex flex-col gap-3">
@@ -33,7 +34,7 @@ export function ReadingPart(props: AnalyzePartProps) {
         {chord.others.length > 0 && <p className="text-base text-quiet">{runnerUpWords(chord)}</p>}
         {without !== undefined && (
           <p className="text-base">
-            Without the optional chords it is {withArticle(READING_NAMES[without.reading.kind])}
+            {ANALYZE_WORDS.withoutTheOptionalChordsItIs} {withArticle(READING_NAMES[without.reading.kind])}
             {without.reading.resolution === undefined ? '' : `, ${without.reading.resolution}`}.
           </p>
         )}
@@ -58,7 +59,7 @@ function YourWord({ chord, analysis, index, source, onWrite }: AnalyzePartProps 
   useEffect(() => setNote(chord.override?.note ?? ''), [chord.override?.note]);
   return (
     <form
-      aria-label="How you hear it"
+      aria-label={ANALYZE_WORDS.howYouHearIt}
       className="flex flex-wrap items-end gap-2"
       onSubmit={(event) => {
         event.preventDefault();
@@ -67,7 +68,7 @@ function YourWord({ chord, analysis, index, source, onWrite }: AnalyzePartProps 
     >
       <div className="flex flex-col">
         <label htmlFor={ids.kind} className="text-fine font-semibold text-quiet">
-          You hear it as
+          {ANALYZE_WORDS.youHearItAs}
         </label>
         <Select id={ids.kind} value={kind} onChange={(event) => setKind(event.target.value as ReadingKind)}>
           {READING_KINDS.map((name) => (
@@ -79,22 +80,24 @@ function YourWord({ chord, analysis, index, source, onWrite }: AnalyzePartProps 
       </div>
       <div className="flex min-w-48 flex-1 flex-col">
         <label htmlFor={ids.note} className="text-fine font-semibold text-quiet">
-          Your note
+          {ANALYZE_WORDS.yourNote}
         </label>
         <input
           id={ids.note}
           value={note}
           maxLength={200}
           onChange={(event) => setNote(event.target.value)}
-          placeholder="what the next player should know"
+          placeholder={ANALYZE_WORDS.whatTheNextPlayerShouldKnow}
           className="min-h-11 rounded-lg border border-edge bg-raised px-3 placeholder:text-quiet"
         />
       </div>
       <div className="flex gap-2">
         <Button type="submit" look="strong">
-          Save with the song
+          {ANALYZE_WORDS.saveWithTheSong}
         </Button>
-        {chord.override !== null && <Button onClick={() => onWrite(sayReading(source, analysis.progression, index, null))}>Remove</Button>}
+        {chord.override !== null && (
+          <Button onClick={() => onWrite(sayReading(source, analysis.progression, index, null))}>{ANALYZE_WORDS.remove}</Button>
+        )}
       </div>
     </form>
   );
@@ -109,13 +112,13 @@ function Overrides({ analysis, index, source, onWrite }: AnalyzePartProps) {
   const key = text.trim() === '' ? null : parseKey(text);
   const last = analysis.progression.chart.bars.length;
   const [first, end] = bars;
-  const rangeFault = first >= 1 && first <= end && end <= last ? null : `Bars run from 1 to ${last}.`;
+  const rangeFault = first >= 1 && first <= end && end <= last ? null : ANALYZE_WORDS.barsRunFrom1To(last);
   const say = (said: Key) => {
     onWrite(sayRegion(source, first, end, { key: said, note: '' }));
     setText('');
   };
   return (
-    <section aria-label="What you said" className="flex flex-col gap-2">
+    <section aria-label={ANALYZE_WORDS.whatYouSaid} className="flex flex-col gap-2">
       <form
         className="flex flex-wrap items-start gap-2"
         onSubmit={(event) => {
@@ -123,19 +126,19 @@ function Overrides({ analysis, index, source, onWrite }: AnalyzePartProps) {
           if (key?.ok && rangeFault === null) say(key.value);
         }}
       >
-        <BarField label="From bar" value={first} onChange={(value) => setBars([value, Math.max(value, end)])} />
-        <BarField label="to bar" value={end} onChange={(value) => setBars([first, value])} />
+        <BarField label={ANALYZE_WORDS.fromBar} value={first} onChange={(value) => setBars([value, Math.max(value, end)])} />
+        <BarField label={ANALYZE_WORDS.toBar} value={end} onChange={(value) => setBars([first, value])} />
         <div className="w-52">
           <AnsweringField
-            label="Key of these bars"
+            label={ANALYZE_WORDS.keyOfTheseBars}
             value={text}
-            placeholder="in the key of: D, Bm"
-            fault={rangeFault ?? (key !== null && !key.ok ? 'That is no key: write D, Bm or D dorian.' : null)}
+            placeholder={ANALYZE_WORDS.inTheKeyOfDBm}
+            fault={rangeFault ?? (key !== null && !key.ok ? ANALYZE_WORDS.thatIsNoKeyWriteD : null)}
             onChange={setText}
           />
         </div>
         <Button type="submit" disabled={key === null || !key.ok || rangeFault !== null}>
-          Hear them there
+          {ANALYZE_WORDS.hearThemThere}
         </Button>
       </form>
       <ul className="flex flex-col gap-1">
@@ -143,10 +146,10 @@ function Overrides({ analysis, index, source, onWrite }: AnalyzePartProps) {
           <li key={overrideName(override)} className="flex min-h-11 flex-wrap items-center gap-3">
             <span className={isStale(override) ? 'font-semibold text-alarm' : ''}>
               {overrideName(override)}
-              {isStale(override) && ': an edit has taken it away. Your word is kept.'}
+              {isStale(override) && ANALYZE_WORDS.anEditHasTakenItAway}
             </span>
             <Button look="bare" onClick={() => onWrite(takeBack(source, override))}>
-              Take it back
+              {ANALYZE_WORDS.takeItBack}
             </Button>
           </li>
         ))}
@@ -185,9 +188,9 @@ function setNumber(value: number, set: (value: number) => void): void {
 function overrideName(override: Override): string {
   const note = override.note === '' ? '' : `, “${override.note}”`;
   if (override.kind === 'region') {
-    return `You hear bars ${override.firstBar} to ${override.lastBar} in ${printKey(override.key, 'glyph')}${note}`;
+    return ANALYZE_WORDS.youHearBarsToIn(override.firstBar, override.lastBar, printKey(override.key, 'glyph'), note);
   }
-  return `You hear ${override.number} in bar ${override.bar} as ${READING_NAMES[override.reading]}${note}`;
+  return ANALYZE_WORDS.youHearInBarAs(override.number, override.bar, READING_NAMES[override.reading], note);
 }
 
 function isStale(override: Override): boolean {

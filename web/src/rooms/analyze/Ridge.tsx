@@ -4,6 +4,7 @@ import { type RidgeNames, ridgeList, ridgeWords } from '../../parts/analysis/ana
 import { Word } from '../../parts/glossary/Word.tsx';
 import { MarkPath } from '../../parts/ridge/FunctionMark.tsx';
 import { floorLine, plateau, type RidgePoint, ridgeLine, ridgeRuns, spanAt } from '../../parts/ridge/ridge-view.ts';
+import { ANALYZE_WORDS } from '../../wording/analyze.ts';
 
 interface RidgeProps {
   readonly profile: SongProfile;
@@ -35,8 +36,11 @@ export function Ridge(picture: RidgeProps) {
         <RidgePicture {...picture} />
       </div>
       <figcaption className={`pl-3 text-fine text-quiet ${isLow ? 'sr-only' : ''}`}>
-        <Word term="ridge">The ridge</Word>. {ridgeWords(profile, names)}
-        <span className="sr-only"> Heights above home, chord by chord: {ridgeList(profile, names)}.</span>
+        <Word term="ridge">{ANALYZE_WORDS.theRidge}</Word>. {ridgeWords(profile, names)}
+        <span className="sr-only">
+          {' '}
+          {ANALYZE_WORDS.heightsAboveHomeChordByChord} {ridgeList(profile, names)}.
+        </span>
       </figcaption>
     </figure>
   );

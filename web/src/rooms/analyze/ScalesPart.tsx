@@ -1,18 +1,19 @@
 import { chordScaleIntervals, chordScaleName, nameNote, parseNote, scaleWords } from '@aurora/core';
 import { useState } from 'react';
 import { AnsweringField } from '../../ui/AnsweringField.tsx';
+import { ANALYZE_WORDS } from '../../wording/analyze.ts';
 import type { AnalyzePartProps } from './analyze-part.ts';
 
 /** Scales to play over the chord, best first; the chosen one is shown on the neck. */
 export function ScalesPart({ analysis, index, naming, scale, onScale, melody, onMelody }: AnalyzePartProps) {
   const chord = analysis.chords[index];
   const [text, setText] = useState('');
-  if (chord === undefined) return <p className="text-quiet">Choose a chord above.</p>;
+  if (chord === undefined) return <p className="text-quiet">{ANALYZE_WORDS.chooseAChordAbove}</p>;
   const chosen = chord.scales.find((one) => one.tonic === scale?.tonic && one.scale === scale.scale) ?? chord.scales[0];
   const read = text.trim() === '' ? null : parseNote(text);
   return (
     <div className="grid gap-x-8 gap-y-3 lg:grid-cols-[minmax(0,1fr)_15rem]">
-      <ol aria-label="Scales" className="flex flex-col">
+      <ol aria-label={ANALYZE_WORDS.scales} className="flex flex-col">
         {chord.scales.map((one) => (
           <li key={`${one.tonic} ${one.scale}`}>
             <button
@@ -36,10 +37,10 @@ export function ScalesPart({ analysis, index, naming, scale, onScale, melody, on
       </ol>
       <div className="flex flex-col gap-2">
         <AnsweringField
-          label="Melody note over this chord"
+          label={ANALYZE_WORDS.melodyNoteOverThisChord}
           value={text}
-          placeholder="melody note: E"
-          fault={read === null || read.ok ? null : 'Write a note, such as E or B♭.'}
+          placeholder={ANALYZE_WORDS.melodyNoteE}
+          fault={read === null || read.ok ? null : ANALYZE_WORDS.writeANoteSuchAsE}
           onChange={(value) => {
             setText(value);
             const note = parseNote(value);
@@ -47,7 +48,7 @@ export function ScalesPart({ analysis, index, naming, scale, onScale, melody, on
           }}
         />
         <p className="text-fine text-quiet">
-          {melody === null ? 'A note that the melody holds rules scales out.' : `Only scales with ${nameNote(melody, naming.notes)}.`}
+          {melody === null ? ANALYZE_WORDS.aNoteThatTheMelodyHolds : ANALYZE_WORDS.onlyScalesWith(nameNote(melody, naming.notes))}
         </p>
       </div>
     </div>

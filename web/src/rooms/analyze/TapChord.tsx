@@ -5,6 +5,7 @@ import { RoomNeck } from '../../parts/neck/RoomNeck.tsx';
 import { usePlaying } from '../../session/playing.ts';
 import { play } from '../../transport/player.ts';
 import { Button } from '../../ui/Button.tsx';
+import { ANALYZE_WORDS } from '../../wording/analyze.ts';
 
 const MOST_NAMES = 4;
 const TEMPO = 80;
@@ -35,7 +36,7 @@ export function TapChord({
       dots={tapDots(frets, instrument.tuning, (midi) => nameNote(noteName(midi, heardIn), naming.notes))}
       onTap={tap}
     >
-      <span className="text-quiet">{names.length === 0 ? 'Tap the notes of a chord.' : 'Add it as'}</span>
+      <span className="text-quiet">{names.length === 0 ? ANALYZE_WORDS.tapTheNotesOfAChord : ANALYZE_WORDS.addItAs}</span>
       {names.map(({ chord }) => (
         <Button
           key={`${chord.root} ${chord.formula} ${chord.bass}`}

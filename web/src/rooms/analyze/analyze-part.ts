@@ -1,4 +1,5 @@
 import type { Analysis, Chord, ChordScale, Naming, Note } from '@aurora/core';
+import { ANALYZE_WORDS } from '../../wording/analyze.ts';
 
 /** What every part of the room is given. */
 export interface AnalyzePartProps {
@@ -21,10 +22,10 @@ export interface AnalyzePartProps {
 
 /** The parts of the room, by the digit that opens each. */
 export const ANALYZE_PARTS = [
-  ['reading', 'Function'],
-  ['scales', 'Scales'],
-  ['what-if', 'What if'],
-  ['patterns', 'Patterns'],
+  ['reading', ANALYZE_WORDS.function],
+  ['scales', ANALYZE_WORDS.scales],
+  ['what-if', ANALYZE_WORDS.whatIf],
+  ['patterns', ANALYZE_WORDS.patterns],
 ] as const;
 
 export type AnalyzePartName = (typeof ANALYZE_PARTS)[number][0];

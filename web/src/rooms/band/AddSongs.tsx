@@ -10,6 +10,7 @@ import { Button } from '../../ui/Button.tsx';
 import { AddIcon, ChosenIcon } from '../../ui/icons.ts';
 import { Sheet } from '../../ui/Sheet.tsx';
 import { sayFault } from '../../ui/say.ts';
+import { BAND_WORDS } from '../../wording/band.ts';
 
 /** Songs from the shelf, put behind what is in the set. */
 export function AddSongs({ desk, onClose }: { readonly desk: SetDesk; readonly onClose: () => void }) {
@@ -28,16 +29,16 @@ export function AddSongs({ desk, onClose }: { readonly desk: SetDesk; readonly o
       desk.change((body) => ({ ...body, entries: [...body.entries, newSetSong(id)] }), [song]);
       setAdded((before) => [...before, id]);
     } catch {
-      void sayFault('That song could not be fetched. Try it again.');
+      void sayFault(BAND_WORDS.thatSongCouldNotBeFetched);
     }
   };
   return (
-    <Sheet title="Songs for tonight" open onOpenChange={(is) => !is && onClose()}>
+    <Sheet title={BAND_WORDS.songsForTonight} open onOpenChange={(is) => !is && onClose()}>
       <input
         value={sought}
         onChange={(event) => setSought(event.target.value)}
-        aria-label="Find a song"
-        placeholder="Title, writer or key"
+        aria-label={BAND_WORDS.findASong}
+        placeholder={BAND_WORDS.titleWriterOrKey}
         className="min-h-11 w-full rounded-lg border border-edge bg-sheet px-3 placeholder:text-quiet"
       />
       <ul className="mt-2">
@@ -46,17 +47,17 @@ export function AddSongs({ desk, onClose }: { readonly desk: SetDesk; readonly o
             <div className="min-w-0 flex-1">
               <SongRow song={song} />
             </div>
-            <Button aria-label={`Add ${song.title || 'Song without a title'}`} onClick={() => void add(song)}>
+            <Button aria-label={BAND_WORDS.add(song.title || BAND_WORDS.songWithoutATitle)} onClick={() => void add(song)}>
               {added.includes(song.id) ? <ChosenIcon size={17} aria-hidden="true" /> : <AddIcon size={17} aria-hidden="true" />}
-              {added.includes(song.id) ? 'Once more' : 'Add'}
+              {added.includes(song.id) ? BAND_WORDS.onceMore : BAND_WORDS.add2}
             </Button>
           </li>
         ))}
       </ul>
-      {songs.length === 0 && !shelf.isPending && <p className="py-4 text-quiet">No song by that name.</p>}
+      {songs.length === 0 && !shelf.isPending && <p className="py-4 text-quiet">{BAND_WORDS.noSongByThatName}</p>}
       {shelf.hasNextPage && (
         <Button className="mt-2" onClick={() => void shelf.fetchNextPage()}>
-          More songs
+          {BAND_WORDS.moreSongs}
         </Button>
       )}
     </Sheet>

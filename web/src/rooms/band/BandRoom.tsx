@@ -3,6 +3,7 @@ import { useNavigate, useParams } from 'react-router';
 import { lensSearchNow } from '../../session/lens-store.ts';
 import { partKeys, useShortcuts } from '../../session/use-shortcuts.ts';
 import { PartTabs } from '../../ui/PartTabs.tsx';
+import { BAND_WORDS } from '../../wording/band.ts';
 import { BAND_PARTS, type BandPartName, bandPart } from './band-part.ts';
 import { FilesPart } from './FilesPart.tsx';
 import { GuitarsPart } from './GuitarsPart.tsx';
@@ -31,7 +32,7 @@ export function BandRoom() {
   const Body = BODIES[part];
   return (
     <div className="mx-auto flex max-w-[1240px] flex-col px-5 py-1 phone:px-3">
-      <PartTabs label="The band" parts={BAND_PARTS} open={part} onOpen={open}>
+      <PartTabs label={BAND_WORDS.theBand} parts={BAND_PARTS} open={part} onOpen={open}>
         <Body />
       </PartTabs>
     </div>

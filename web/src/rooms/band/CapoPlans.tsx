@@ -8,6 +8,7 @@ import { isGuitar } from '../../session/reader-view.ts';
 import { Button } from '../../ui/Button.tsx';
 import { PlanIcon } from '../../ui/icons.ts';
 import { sayFault } from '../../ui/say.ts';
+import { BAND_WORDS } from '../../wording/band.ts';
 import { capoWishOf } from './capo-wish.ts';
 
 /** For each guitar, frets for the whole set with the fewest moves. */
@@ -24,17 +25,18 @@ export function CapoPlans({ tonight }: { readonly tonight: Tonight }) {
       desk.change((body) => withPlannedCapos(body, member.id, new Map(entries.map(({ id }, at) => [id, frets[at] ?? null]))));
       setTold(`${member.name}: ${movesWords(frets)}`);
     } catch {
-      void sayFault('The capos could not be planned.');
+      void sayFault(BAND_WORDS.theCaposCouldNotBePlanned);
     }
   };
   if (members.length === 0 || evening.entries.length === 0) return null;
   return (
     <div className="mt-4 flex flex-col items-start gap-2 border-t border-hairline pt-3">
-      <h2 className="font-semibold">Capos for the whole set</h2>
-      <p className="text-fine text-quiet">The fewest moves, with shapes about as easy as they can be in every song.</p>
+      <h2 className="font-semibold">{BAND_WORDS.caposForTheWholeSet}</h2>
+      <p className="text-fine text-quiet">{BAND_WORDS.theFewestMovesWithShapesAbout}</p>
       {members.map((member) => (
         <Button key={member.id} onClick={() => void plan(member)}>
-          <PlanIcon size={17} aria-hidden="true" /> Plan {member.name}’s capo
+          <PlanIcon size={17} aria-hidden="true" /> {BAND_WORDS.plan} {member.name}
+          {BAND_WORDS.sCapo}
         </Button>
       ))}
       {told !== null && (
@@ -50,8 +52,8 @@ export function CapoPlans({ tonight }: { readonly tonight: Tonight }) {
 function movesWords(frets: readonly (number | null)[]): string {
   const moves = frets.filter((fret, at) => at > 0 && fret !== null && frets[at - 1] !== null && frets[at - 1] !== fret).length;
   return moves === 0
-    ? 'the capo stays where it is between songs.'
+    ? BAND_WORDS.theCapoStaysWhereItIs
     : moves === 1
-      ? 'one move between songs.'
-      : `${moves} moves between songs.`;
+      ? BAND_WORDS.oneMoveBetweenSongs
+      : BAND_WORDS.movesBetweenSongs(moves);
 }

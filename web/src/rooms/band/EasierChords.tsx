@@ -10,6 +10,7 @@ import { Button } from '../../ui/Button.tsx';
 import { Hint } from '../../ui/Hint.tsx';
 import { PlayIcon } from '../../ui/icons.ts';
 import { Select } from '../../ui/Select.tsx';
+import { BAND_WORDS } from '../../wording/band.ts';
 import { capoWishOf } from './capo-wish.ts';
 
 interface EasierChordsProps {
@@ -28,12 +29,12 @@ export function EasierChords({ song, sounding, guitars, capoOf }: EasierChordsPr
   const player = guitars.find((one) => one.id === id) ?? guitars.find(({ reads }) => reads.barres === 'none') ?? guitars[0];
   if (player === undefined) return null;
   return (
-    <section aria-label="Easier chords" className="border-t border-edge pt-3">
+    <section aria-label={BAND_WORDS.easierChords} className="border-t border-edge pt-3">
       <div className="flex flex-wrap items-end gap-4">
-        <h2 className="min-h-11 content-center font-numeral text-lead font-bold">Easier for one player</h2>
+        <h2 className="min-h-11 content-center font-numeral text-lead font-bold">{BAND_WORDS.easierForOnePlayer}</h2>
         <label className="flex items-center gap-2 text-base">
-          for
-          <Select aria-label="Easier for" value={player.id} onChange={(event) => setId(event.target.value)}>
+          {BAND_WORDS.forWord}
+          <Select aria-label={BAND_WORDS.easierFor} value={player.id} onChange={(event) => setId(event.target.value)}>
             {guitars.map((one) => (
               <option key={one.id} value={one.id}>
                 {one.name}
@@ -42,7 +43,8 @@ export function EasierChords({ song, sounding, guitars, capoOf }: EasierChordsPr
           </Select>
         </label>
         <p className="min-h-11 content-center text-fine text-quiet">
-          The others hear it, and can say no. Only {player.name}’s part changes.
+          {BAND_WORDS.theOthersHearItAndCan} {player.name}
+          {BAND_WORDS.sPartChanges}
         </p>
       </div>
       {fault !== null && (
@@ -76,13 +78,18 @@ interface HardChordsProps {
 function HardChords({ song, sounding, player, fret, swaps, onSwap }: HardChordsProps) {
   const naming = useNaming();
   const hard = useEasierChords(song.source, { ...capoWishOf(player), tonic: sounding.tonic }, fret);
-  if (hard.error !== null) return <p className="text-alarm">The chords could not be tried: {hard.error.message}</p>;
-  if (hard.data === undefined) return <p className="py-2 text-quiet">Trying the chords…</p>;
-  const where = fret === 0 ? 'without a capo' : `with the capo at ${fret}`;
+  if (hard.error !== null)
+    return (
+      <p className="text-alarm">
+        {BAND_WORDS.theChordsCouldNotBeTried} {hard.error.message}
+      </p>
+    );
+  if (hard.data === undefined) return <p className="py-2 text-quiet">{BAND_WORDS.tryingTheChords}</p>;
+  const where = fret === 0 ? BAND_WORDS.withoutACapo : BAND_WORDS.withTheCapoAt(fret);
   if (hard.data.length === 0)
     return (
       <p className="py-2 text-base">
-        Every chord lies open for {player.name} {where}.
+        {BAND_WORDS.everyChordLiesOpenFor} {player.name} {where}.
       </p>
     );
   return (
@@ -99,7 +106,7 @@ function HardChords({ song, sounding, player, fret, swaps, onSwap }: HardChordsP
                 <Glyphs text={nameChord(chord.shape, naming)} />
               </b>
               <span className="block text-fine text-quiet">
-                closed, sounds <Glyphs text={nameChord(chord.sounding, naming)} />
+                {BAND_WORDS.closedSounds} <Glyphs text={nameChord(chord.sounding, naming)} />
               </span>
             </span>
             <span className="flex flex-wrap items-center gap-2">
@@ -112,7 +119,7 @@ function HardChords({ song, sounding, player, fret, swaps, onSwap }: HardChordsP
                   onTake={(take) => onSwap(chord, take ? printNumber(colour.number) : null, '')}
                 />
               ))}
-              {chord.colours.length === 0 && <span className="text-base text-quiet">nothing easier with notes of the key</span>}
+              {chord.colours.length === 0 && <span className="text-base text-quiet">{BAND_WORDS.nothingEasierWithNotesOfThe}</span>}
               {swap !== undefined && <Refusal swap={swap} player={player} onRefuse={(by) => onSwap(chord, swap.instead, by)} />}
             </span>
           </li>
@@ -162,10 +169,10 @@ function ColourChoice({ hard, colour, taken, onTake }: ColourChoiceProps) {
           <Glyphs text={colourWords(colour.added, colour.left)} />
         </span>
       </button>
-      <Hint text={`Hear ${name} with the band’s ${nameChord(hard.sounding, naming)}`}>
+      <Hint text={BAND_WORDS.hearWithTheBands(name, nameChord(hard.sounding, naming))}>
         <button
           type="button"
-          aria-label={`Hear ${name} with the band’s ${nameChord(hard.sounding, naming)}`}
+          aria-label={BAND_WORDS.hearWithTheBands(name, nameChord(hard.sounding, naming))}
           onClick={hear}
           className="grid w-11 place-items-center rounded-r-lg border border-l-0 border-edge bg-raised hover:border-accent"
         >
@@ -190,16 +197,16 @@ function Refusal({
   if (swap.refusedBy !== '')
     return (
       <span className="flex items-center gap-2 text-base text-alarm">
-        {swap.refusedBy} would rather hear it as written, so it is.
+        {swap.refusedBy} {BAND_WORDS.wouldRatherHearItAsWritten}
         <Button look="bare" onClick={() => onRefuse('')}>
-          Allow it
+          {BAND_WORDS.allowIt}
         </Button>
       </span>
     );
-  const by = reader.member !== null && reader.member.id !== player.id ? reader.member.name : 'Somebody';
+  const by = reader.member !== null && reader.member.id !== player.id ? reader.member.name : BAND_WORDS.somebody;
   return (
     <Button look="bare" onClick={() => onRefuse(by)}>
-      {by === 'Somebody' ? 'Refuse it' : `${by} refuses it`}
+      {by === 'Somebody' ? BAND_WORDS.refuseIt : BAND_WORDS.refusesIt(by)}
     </Button>
   );
 }

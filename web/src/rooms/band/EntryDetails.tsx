@@ -6,6 +6,7 @@ import { Hint } from '../../ui/Hint.tsx';
 import { DeleteIcon } from '../../ui/icons.ts';
 import { NumberField } from '../../ui/NumberField.tsx';
 import { TextField } from '../../ui/TextField.tsx';
+import { BAND_WORDS } from '../../wording/band.ts';
 import { CapoPlans } from './CapoPlans.tsx';
 import { SongTonight } from './SongTonight.tsx';
 
@@ -23,10 +24,8 @@ export function EntryDetails({ tonight, at, onGone }: EntryDetailsProps) {
   const stored = state.body.entries.find(({ id }) => id === one?.id);
   if (one === undefined || stored === undefined)
     return (
-      <aside aria-label="Tonight" className="rounded-2xl border border-hairline p-4">
-        <p className="text-base text-quiet">
-          Choose a song to say in which key it goes tonight, who has a capo where, and who counts in. The song itself stays as it is.
-        </p>
+      <aside aria-label={BAND_WORDS.tonight2} className="rounded-2xl border border-hairline p-4">
+        <p className="text-base text-quiet">{BAND_WORDS.chooseASongToSayIn}</p>
         <CapoPlans tonight={tonight} />
       </aside>
     );
@@ -37,20 +36,20 @@ export function EntryDetails({ tonight, at, onGone }: EntryDetailsProps) {
     onGone();
   };
   return (
-    <aside aria-label={`${one.name} tonight`} className="flex flex-col gap-3 rounded-2xl border border-hairline p-4">
+    <aside aria-label={BAND_WORDS.tonight3(one.name)} className="flex flex-col gap-3 rounded-2xl border border-hairline p-4">
       <div className="flex items-center gap-2">
         <h2 className="min-w-0 flex-1 truncate font-numeral text-lead font-bold">{one.name}</h2>
-        <Hint text={`Remove ${one.name} from the set`}>
-          <Button look="bare" aria-label={`Remove ${one.name} from the set`} onClick={remove}>
+        <Hint text={BAND_WORDS.removeFromTheSet(one.name)}>
+          <Button look="bare" aria-label={BAND_WORDS.removeFromTheSet(one.name)} onClick={remove}>
             <DeleteIcon size={18} />
           </Button>
         </Hint>
       </div>
       {stored.kind === 'break' ? (
         <>
-          <TextField label="What it is" value={stored.name} most={80} onChange={(name) => change({ name })} />
+          <TextField label={BAND_WORDS.whatItIs} value={stored.name} most={80} onChange={(name) => change({ name })} />
           <NumberField
-            label="Minutes"
+            label={BAND_WORDS.minutes}
             value={Math.round(stored.seconds / 60)}
             min={1}
             max={240}

@@ -13,6 +13,7 @@ import { Button } from '../../ui/Button.tsx';
 import { Notice } from '../../ui/Notice.tsx';
 import { SelectField } from '../../ui/SelectField.tsx';
 import { sayDone } from '../../ui/say.ts';
+import { BAND_WORDS } from '../../wording/band.ts';
 import { capoWishOf } from './capo-wish.ts';
 import { EasierChords } from './EasierChords.tsx';
 import { SongChoice } from './SongChoice.tsx';
@@ -29,7 +30,7 @@ export function GuitarsPart() {
   const lens = useLens();
   const first = guitars.find(({ id }) => id === ids[0]) ?? guitars[0];
   const second = guitars.find(({ id }) => id === ids[1] && id !== first?.id) ?? guitars.find(({ id }) => id !== first?.id);
-  if (waiting || members === undefined) return <p className="py-6 text-quiet">Fetching the song…</p>;
+  if (waiting || members === undefined) return <p className="py-6 text-quiet">{BAND_WORDS.fetchingTheSong}</p>;
   if (song === undefined || first === undefined || second === undefined) return <NothingToPair hasSong={song !== undefined} />;
   const reading = readOnce(song.source);
   const tonightKey = at < 0 ? null : (tonight?.evening.entries[at]?.song?.key ?? null);
@@ -44,21 +45,21 @@ export function GuitarsPart() {
         entry.kind === 'break' ? entry : { ...entry, capos: { ...entry.capos, [first.id]: one.fret, [second.id]: other.fret } },
       ),
     );
-    void sayDone(`Tonight: ${first.name} ${capoName(one.fret)}, ${second.name} ${capoName(other.fret)}.`);
+    void sayDone(BAND_WORDS.tonight(first.name, capoName(one.fret), second.name, capoName(other.fret)));
   };
   return (
     <div className="flex flex-col gap-4">
       <div className="flex flex-wrap items-end gap-x-5 gap-y-3">
         <SongChoice song={song} songs={songs} choose={choose} />
-        <PlayerChoice label="First guitar" value={first} guitars={guitars} onChange={(id) => setIds([id, ids[1]])} />
+        <PlayerChoice label={BAND_WORDS.firstGuitar} value={first} guitars={guitars} onChange={(id) => setIds([id, ids[1]])} />
         <PlayerChoice
-          label="Second guitar"
+          label={BAND_WORDS.secondGuitar}
           value={second}
           guitars={guitars.filter(({ id }) => id !== first.id)}
           onChange={(id) => setIds([ids[0], id])}
         />
         <p className="min-h-11 content-center text-base text-quiet">
-          A boxed chord is barre or closed. It sounds in <b className="music-glyph text-ink">{nameKey(key, lens.naming)}</b>
+          {BAND_WORDS.aBoxedChordIsBarreOr} <b className="music-glyph text-ink">{nameKey(key, lens.naming)}</b>
         </p>
       </div>
       <Pairs source={song.source} tonic={key.tonic} first={first} second={second} onTake={at < 0 ? null : take} />
@@ -68,7 +69,7 @@ export function GuitarsPart() {
 }
 
 function capoName(fret: number): string {
-  return fret === 0 ? 'without a capo' : `capo ${fret}`;
+  return fret === 0 ? BAND_WORDS.withoutACapo : BAND_WORDS.capo(fret);
 }
 
 interface PlayerChoiceProps {
@@ -94,10 +95,15 @@ interface PairsProps {
 function Pairs({ source, tonic, first, second, onTake }: PairsProps) {
   const naming = useNaming();
   const pairs = useCapoPairs(source, { ...capoWishOf(first), tonic }, { ...capoWishOf(second), tonic }, MOST_PAIRS);
-  if (pairs.error !== null) return <p className="text-alarm">The pairs could not be worked out: {pairs.error.message}</p>;
-  if (pairs.data === undefined) return <p className="text-quiet">Trying every pair of frets…</p>;
+  if (pairs.error !== null)
+    return (
+      <p className="text-alarm">
+        {BAND_WORDS.thePairsCouldNotBeWorked} {pairs.error.message}
+      </p>
+    );
+  if (pairs.data === undefined) return <p className="text-quiet">{BAND_WORDS.tryingEveryPairOfFrets}</p>;
   return (
-    <ol aria-label="Pairs of frets, best first">
+    <ol aria-label={BAND_WORDS.pairsOfFretsBestFirst}>
       {pairs.data.map((pair) => (
         <li
           key={`${pair.first.fret} ${pair.second.fret}`}
@@ -106,7 +112,7 @@ function Pairs({ source, tonic, first, second, onTake }: PairsProps) {
           <Side member={first} option={pair.first} />
           <Side member={second} option={pair.second} />
           <span className="flex flex-col items-end gap-1 max-md:items-start">
-            {onTake !== null && <Button onClick={() => onTake(pair)}>Use tonight</Button>}
+            {onTake !== null && <Button onClick={() => onTake(pair)}>{BAND_WORDS.useTonight}</Button>}
           </span>
           <p className="col-span-full text-fine text-quiet">
             <Glyphs text={pairWords(pair, naming)} />
@@ -123,9 +129,9 @@ function Side({ member, option }: { readonly member: Member; readonly option: Ca
     <div className="min-w-0">
       <p className="flex items-baseline gap-2">
         <b className="font-numeral text-lead">{member.name}</b>
-        <span className="text-base text-quiet">{option.fret === 0 ? 'no capo' : `capo ${option.fret}`}</span>
+        <span className="text-base text-quiet">{option.fret === 0 ? BAND_WORDS.noCapo : BAND_WORDS.capo(option.fret)}</span>
       </p>
-      <ul aria-label={`${member.name}’s shapes`} className="mt-1 flex flex-wrap gap-1.5">
+      <ul aria-label={BAND_WORDS.sShapes(member.name)} className="mt-1 flex flex-wrap gap-1.5">
         {option.shapes.map((shape) => (
           <ShapeChip key={`${shape.shape.root} ${shape.shape.formula} ${shape.shape.bass}`} shape={shape} naming={naming} brief />
         ))}
@@ -136,12 +142,8 @@ function Side({ member, option }: { readonly member: Member; readonly option: Ca
 
 function NothingToPair({ hasSong }: { readonly hasSong: boolean }) {
   return (
-    <Notice title={hasSong ? 'Two guitars are needed' : 'No song here yet'}>
-      <p>
-        {hasSong
-          ? 'Add a second player whose instrument is a guitar under Players; for one guitar, a chart’s “More” shows where to put the capo.'
-          : 'Open a song, or put songs into tonight’s set.'}
-      </p>
+    <Notice title={hasSong ? BAND_WORDS.twoGuitarsAreNeeded : BAND_WORDS.noSongHereYet}>
+      <p>{hasSong ? BAND_WORDS.addASecondPlayerWhoseInstrument : BAND_WORDS.openASongOrPutSongs}</p>
     </Notice>
   );
 }

@@ -10,6 +10,7 @@ import { AskOnce } from '../../ui/AskOnce.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { ImportIcon } from '../../ui/icons.ts';
 import { Tick } from '../../ui/Tick.tsx';
+import { BAND_WORDS } from '../../wording/band.ts';
 import { WorkLine } from './WorkLine.tsx';
 
 const ENDINGS = '.musicxml,.xml,.mxl,.mid,.midi,.abc,.txt,.csv,.json';
@@ -34,7 +35,7 @@ export function ImportFiles() {
   return (
     <div className="flex flex-col gap-3">
       <DropFile onFile={read} />
-      {file.state?.state !== 'done' && <WorkLine work={file} what={`Reading ${name}`} fetch="" />}
+      {file.state?.state !== 'done' && <WorkLine work={file} what={BAND_WORDS.reading(name)} fetch="" />}
       {preview.error !== null && <p className="font-semibold text-alarm">{preview.error.message}</p>}
       {importId !== null && preview.data !== undefined && taken.state === null && (
         <Preview
@@ -70,13 +71,13 @@ function DropFile({ onFile }: { readonly onFile: (file: File | undefined) => voi
       className={`flex flex-col items-start gap-2 rounded-2xl border-2 border-dashed p-5 ${over ? 'border-accent bg-wash' : 'border-edge'}`}
     >
       <Button look="strong" onClick={() => input.current?.click()}>
-        <ImportIcon size={17} aria-hidden="true" /> Choose a file
+        <ImportIcon size={17} aria-hidden="true" /> {BAND_WORDS.chooseAFile}
       </Button>
       <input
         ref={input}
         type="file"
         accept={ENDINGS}
-        aria-label="File to import"
+        aria-label={BAND_WORDS.fileToImport}
         className="sr-only"
         tabIndex={-1}
         onChange={(event) => {
@@ -84,10 +85,7 @@ function DropFile({ onFile }: { readonly onFile: (file: File | undefined) => voi
           event.target.value = '';
         }}
       />
-      <p className="text-base text-quiet">
-        or drop it here: MusicXML, MIDI, ABC, chords over lyrics, a song index or set as CSV, a backup. Nothing is taken in before you have
-        seen it.
-      </p>
+      <p className="text-base text-quiet">{BAND_WORDS.orDropItHereMusicXMLMIDI}</p>
     </div>
   );
 }
@@ -100,20 +98,20 @@ function Taken({ work, onAgain }: { readonly work: ReturnType<typeof useTakeIn>;
   const setId = state?.made?.setId ?? null;
   return (
     <div className="flex flex-wrap items-center gap-3">
-      <WorkLine work={{ ...work, file: null }} what="Taking it in" fetch="" />
+      <WorkLine work={{ ...work, file: null }} what={BAND_WORDS.takingItIn} fetch="" />
       {first !== undefined && (
         <Link className="font-semibold text-accent underline" to={`/songs/${first}/chart`}>
-          Open {state?.made?.songs.length === 1 ? 'it' : 'the first'}
+          {BAND_WORDS.open} {state?.made?.songs.length === 1 ? 'it' : BAND_WORDS.theFirst}
         </Link>
       )}
       {setId !== null && (
         <Link className="font-semibold text-accent underline" to="/band/tonight" onClick={() => open(setId)}>
-          Open the set
+          {BAND_WORDS.openTheSet}
         </Link>
       )}
       {state?.state !== 'working' && (
         <Button look="bare" onClick={onAgain}>
-          Another file
+          {BAND_WORDS.anotherFile}
         </Button>
       )}
     </div>
@@ -132,36 +130,41 @@ function Preview({ preview, name, onTake, onLeave }: PreviewProps) {
   if (preview.kind === 'songs') return <SongsPreview preview={preview} onTake={onTake} onLeave={onLeave} />;
   if (preview.kind === 'set')
     return (
-      <section aria-label={`What ${name} would become`} className="flex flex-col items-start gap-3">
+      <section aria-label={BAND_WORDS.whatWouldBecome(name)} className="flex flex-col items-start gap-3">
         <p className="text-base">
-          A set “{preview.name}” with {preview.entries} {preview.entries === 1 ? 'entry' : 'entries'}.
+          {BAND_WORDS.aSet}
+          {preview.name}
+          {BAND_WORDS.withWord} {preview.entries} {preview.entries === 1 ? 'entry' : 'entries'}.
         </p>
-        {preview.missing.length > 0 && <p className="text-base text-alarm">Not on the shelf, so left out: {preview.missing.join(', ')}.</p>}
+        {preview.missing.length > 0 && (
+          <p className="text-base text-alarm">
+            {BAND_WORDS.notOnTheShelfSoLeft} {preview.missing.join(', ')}.
+          </p>
+        )}
         <Answer onLeave={onLeave}>
           <Button look="strong" disabled={preview.entries === 0} onClick={() => onTake()}>
-            Make the set
+            {BAND_WORDS.makeTheSet}
           </Button>
         </Answer>
       </section>
     );
   return (
-    <section aria-label={`What ${name} would become`} className="flex flex-col items-start gap-3">
+    <section aria-label={BAND_WORDS.whatWouldBecome(name)} className="flex flex-col items-start gap-3">
       <p className="text-base">
-        A backup of <b>{preview.band}</b>, made {new Date(preview.savedAt).toLocaleString()}: {preview.songs} songs in {preview.versions}{' '}
-        versions, {preview.members} players, {preview.sets} sets.
+        {BAND_WORDS.aBackupOf} <b>{preview.band}</b>
+        {BAND_WORDS.made} {new Date(preview.savedAt).toLocaleString()}: {preview.songs} {BAND_WORDS.songsIn} {preview.versions}{' '}
+        {BAND_WORDS.versions} {preview.members} {BAND_WORDS.players2} {preview.sets} {BAND_WORDS.sets}
       </p>
-      <p className="text-base text-quiet">
-        It goes in place of everything that is here now. Back up the band first if you may want that again.
-      </p>
+      <p className="text-base text-quiet">{BAND_WORDS.itGoesInPlaceOfEverything}</p>
       <Answer onLeave={onLeave}>
         <AskOnce
-          title={`Put ${preview.band} back as it was?`}
-          yes="Restore"
-          no="Cancel"
+          title={BAND_WORDS.putBackAsItWas(preview.band)}
+          yes={BAND_WORDS.restore}
+          no={BAND_WORDS.cancel}
           onYes={() => onTake()}
-          trigger={<Button look="strong">Restore</Button>}
+          trigger={<Button look="strong">{BAND_WORDS.restore}</Button>}
         >
-          Every song, set and player that is here now goes. This cannot be taken back.
+          {BAND_WORDS.everySongSetAndPlayerThat}
         </AskOnce>
       </Answer>
     </section>
@@ -173,7 +176,7 @@ function Answer({ onLeave, children }: { readonly onLeave: () => void; readonly 
     <div className="flex gap-2">
       {children}
       <Button look="bare" onClick={onLeave}>
-        Leave it
+        {BAND_WORDS.leaveIt}
       </Button>
     </div>
   );
@@ -201,9 +204,9 @@ function SongsPreview({ preview: { songs, format }, onTake, onLeave }: SongsPrev
     });
   const take = () => onTake(left.size === 0 ? undefined : songs.flatMap((_, index) => (left.has(index) ? [] : [index])));
   return (
-    <section aria-label="What the file would become" className="flex flex-col gap-3">
+    <section aria-label={BAND_WORDS.whatTheFileWouldBecome} className="flex flex-col gap-3">
       <p className="text-base text-quiet">
-        {format}, {songs.length === 1 ? 'one song' : `${songs.length} songs`}
+        {format}, {songs.length === 1 ? BAND_WORDS.oneSong : BAND_WORDS.songs2(songs.length)}
       </p>
       <ul className="flex flex-col gap-3">
         {songs.slice(0, MOST_SHOWN).map((song, index) => (
@@ -214,15 +217,15 @@ function SongsPreview({ preview: { songs, format }, onTake, onLeave }: SongsPrev
               onTick={() => turn(index)}
               label={
                 <>
-                  <b className="text-lead">{song.title || 'Song without a title'}</b>{' '}
+                  <b className="text-lead">{song.title || BAND_WORDS.songWithoutATitle}</b>{' '}
                   <span className="text-base text-quiet">
-                    <Glyphs text={keyWordsOf(song.key, naming)} />, {song.bars === 1 ? '1 bar' : `${song.bars} bars`}
+                    <Glyphs text={keyWordsOf(song.key, naming)} />, {song.bars === 1 ? BAND_WORDS.n1Bar : BAND_WORDS.bars(song.bars)}
                   </span>
                 </>
               }
             />
             {[...song.losses, ...song.problems].length > 0 && (
-              <ul aria-label="What got lost" className="mt-1 list-disc pl-9 text-fine">
+              <ul aria-label={BAND_WORDS.whatGotLost} className="mt-1 list-disc pl-9 text-fine">
                 {song.losses.map((words) => (
                   <li key={words}>{words}</li>
                 ))}
@@ -244,10 +247,14 @@ function SongsPreview({ preview: { songs, format }, onTake, onLeave }: SongsPrev
           </li>
         ))}
       </ul>
-      {songs.length > MOST_SHOWN && <p className="text-base text-quiet">and {songs.length - MOST_SHOWN} more, which are taken too</p>}
+      {songs.length > MOST_SHOWN && (
+        <p className="text-base text-quiet">
+          {BAND_WORDS.and} {songs.length - MOST_SHOWN} {BAND_WORDS.moreWhichAreTakenToo}
+        </p>
+      )}
       <Answer onLeave={onLeave}>
         <Button look="strong" disabled={count === 0} onClick={take}>
-          {count === 1 ? 'Import it' : `Put ${count} songs on the shelf`}
+          {count === 1 ? BAND_WORDS.importIt : BAND_WORDS.putSongsOnTheShelf(count)}
         </Button>
       </Answer>
     </section>

@@ -8,14 +8,15 @@ import { play } from '../../transport/player.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Hint } from '../../ui/Hint.tsx';
 import { PlayIcon, StraightOnIcon } from '../../ui/icons.ts';
+import { BAND_WORDS } from '../../wording/band.ts';
 
 const BRIDGE_NAMES: Readonly<Record<Bridge['kind'], string>> = {
-  dominant: 'Dominant',
-  'two-five': 'Two and five',
-  'tritone-substitute': 'Tritone substitute',
-  'diminished-approach': 'Diminished from below',
-  pivot: 'A chord of both keys',
-  direct: 'Straight in',
+  dominant: BAND_WORDS.dominant,
+  'two-five': BAND_WORDS.twoAndFive,
+  'tritone-substitute': BAND_WORDS.tritoneSubstitute,
+  'diminished-approach': BAND_WORDS.diminishedFromBelow,
+  pivot: BAND_WORDS.aChordOfBothKeys,
+  direct: BAND_WORDS.straightIn,
 };
 
 interface JoinLineProps {
@@ -50,14 +51,14 @@ export function JoinLine({ tonight, at, isQuiet }: JoinLineProps) {
             look="bare"
             className={`min-h-8! px-2! py-0! text-fine! ${join.kind === 'gap' ? 'text-quiet' : 'text-accent'} ${hides ? 'sr-only group-hover:not-sr-only group-hover:px-2! focus:not-sr-only focus:px-2!' : ''}`}
           >
-            {join.kind === 'gap' ? 'then a stop' : <StraightOn taken={taken} />}
+            {join.kind === 'gap' ? BAND_WORDS.thenAStop : <StraightOn taken={taken} />}
           </Button>
         </Popover.Trigger>
         <Popover.Portal>
           <Popover.Content
             align="start"
             collisionPadding={12}
-            aria-label={`How ${one.name} goes over into what comes next`}
+            aria-label={BAND_WORDS.howGoesOverIntoWhatComes(one.name)}
             className="z-50 max-h-(--radix-popover-content-available-height) w-[min(34rem,94vw)] overflow-auto rounded-2xl border border-edge bg-raised p-3 shadow-lg"
           >
             <Ways ends={ends} bridges={bridges} taken={taken} stops={join.kind === 'gap'} onTake={choose} />
@@ -73,10 +74,10 @@ function StraightOn({ taken }: { readonly taken: Bridge | undefined }) {
   const naming = useNaming();
   return (
     <>
-      <StraightOnIcon size={15} aria-hidden="true" /> straight on
+      <StraightOnIcon size={15} aria-hidden="true" /> {BAND_WORDS.straightOn}
       {taken !== undefined && taken.chords.length > 0 && (
         <b className="music-glyph">
-          over <Glyphs text={chordsOf(taken, naming)} />
+          {BAND_WORDS.over} <Glyphs text={chordsOf(taken, naming)} />
         </b>
       )}
     </>
@@ -97,13 +98,14 @@ function Ways({ ends, bridges, taken, stops, onTake }: WaysProps) {
   return (
     <>
       <p className="px-2 pb-2 text-base text-quiet">
-        From <Glyphs text={nameChord(ends.from.chord, naming)} /> to <Glyphs text={nameChord(ends.to.chord, naming)} />, the smoothest
-        first. What you choose is written into the parts as a bar.
+        {BAND_WORDS.from} <Glyphs text={nameChord(ends.from.chord, naming)} /> {BAND_WORDS.to}{' '}
+        <Glyphs text={nameChord(ends.to.chord, naming)} />
+        {BAND_WORDS.theSmoothestFirstWhatYouChoose}
       </p>
       <ul className="flex flex-col gap-1">
         <li>
           <Button aria-pressed={stops} onClick={() => onTake(null)} className="w-full justify-start! aria-pressed:border-accent">
-            Stop between the songs
+            {BAND_WORDS.stopBetweenTheSongs}
           </Button>
         </li>
         {bridges.map((bridge) => (
@@ -165,15 +167,16 @@ function BridgeRow({ bridge, ends: { from, to }, naming, taken, onTake }: Bridge
           </b>
           <span className="font-semibold">{BRIDGE_NAMES[kind]}</span>
           <span className="ml-auto text-fine whitespace-nowrap text-quiet">
-            {beats === 0 ? 'no beats' : `${beats} beats`} · <span title={`${smoothness} of 100`}>{smoothnessWord(smoothness)}</span>
+            {beats === 0 ? BAND_WORDS.noBeats : BAND_WORDS.beats(beats)} ·{' '}
+            <span title={BAND_WORDS.of1002(smoothness)}>{smoothnessWord(smoothness)}</span>
           </span>
         </span>
         <span className="mt-0.5 block text-fine text-quiet">
           <Glyphs text={bridgeWords(bridge, from, to, naming)} />
         </span>
       </button>
-      <Hint text={`Hear ${BRIDGE_NAMES[kind]}`}>
-        <Button aria-label={`Hear ${BRIDGE_NAMES[kind]}`} onClick={hear}>
+      <Hint text={BAND_WORDS.hear(BRIDGE_NAMES[kind])}>
+        <Button aria-label={BAND_WORDS.hear(BRIDGE_NAMES[kind])} onClick={hear}>
           <PlayIcon size={17} />
         </Button>
       </Hint>

@@ -1,6 +1,7 @@
 import { parseLength, printLength } from '@aurora/core';
 import { useState } from 'react';
 import { TextField } from '../../ui/TextField.tsx';
+import { BAND_WORDS } from '../../wording/band.ts';
 
 /** A length as minutes and seconds; empty for as long as the chart says. */
 export function LengthField({
@@ -24,7 +25,7 @@ export function LengthField({
     <div>
       <TextField
         key={shown}
-        label="Length"
+        label={BAND_WORDS.length}
         value={shown}
         most={6}
         placeholder={usual === 0 ? '3:30' : printLength(usual)}
@@ -32,7 +33,7 @@ export function LengthField({
       />
       {fault && (
         <p role="alert" className="text-fine font-semibold text-alarm">
-          Minutes and seconds, such as 3:30
+          {BAND_WORDS.minutesAndSecondsSuchAs3}
         </p>
       )}
     </div>

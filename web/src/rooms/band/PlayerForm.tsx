@@ -19,31 +19,32 @@ import { SelectField } from '../../ui/SelectField.tsx';
 import { sayFault } from '../../ui/say.ts';
 import { TextField } from '../../ui/TextField.tsx';
 import { Tick } from '../../ui/Tick.tsx';
+import { BAND_WORDS } from '../../wording/band.ts';
 import { VoiceFields } from './VoiceFields.tsx';
 
 const TRANSPOSITIONS: readonly (readonly [string, string])[] = [
-  ['0', 'what sounds (concert)'],
-  ['2', 'B♭ instrument: a whole step up'],
-  ['9', 'E♭ instrument: a major sixth up'],
-  ['7', 'F instrument: a fifth up'],
+  ['0', BAND_WORDS.whatSoundsConcert],
+  ['2', BAND_WORDS.bInstrumentAWholeStepUp],
+  ['9', BAND_WORDS.eInstrumentAMajorSixthUp],
+  ['7', BAND_WORDS.fInstrumentAFifthUp],
 ];
 
 /** The usual transpositions, and whatever a player reads besides. */
 function transpositionsWith(transpose: number): typeof TRANSPOSITIONS {
   const value = String(transpose);
-  return TRANSPOSITIONS.some(([usual]) => usual === value) ? TRANSPOSITIONS : [[value, `${value} half steps up`], ...TRANSPOSITIONS];
+  return TRANSPOSITIONS.some(([usual]) => usual === value) ? TRANSPOSITIONS : [[value, BAND_WORDS.halfStepsUp(value)], ...TRANSPOSITIONS];
 }
 
 const PARTS = [
-  ['chart', 'The chart'],
-  ['bass', 'Roots and basses'],
-  ['form', 'Form, hits, stops'],
+  ['chart', BAND_WORDS.theChart],
+  ['bass', BAND_WORDS.rootsAndBasses],
+  ['form', BAND_WORDS.formHitsStops],
 ] as const;
 
 const CUES = [
-  ['all', 'Every cue'],
-  ['own', 'Their own'],
-  ['none', 'No cues'],
+  ['all', BAND_WORDS.everyCue],
+  ['own', BAND_WORDS.theirOwn],
+  ['none', BAND_WORDS.noCues],
 ] as const;
 
 /** How one player reads. Everything is kept as it is changed. */
@@ -54,41 +55,41 @@ export function PlayerForm({ member, onGone }: { readonly member: Member; readon
   const say = (next: Partial<MemberReads>) => change.mutate({ id: member.id, change: { reads: next } }, { onError });
   const guitar = isGuitar(member);
   return (
-    <section aria-label={`How ${name} reads`} className="flex flex-col gap-5">
+    <section aria-label={BAND_WORDS.howReads(name)} className="flex flex-col gap-5">
       <div className="flex flex-wrap items-end gap-3">
         <TextField
-          label="Name"
+          label={BAND_WORDS.name}
           value={name}
           most={60}
           className="min-w-40 flex-1"
           onChange={(next) => next.trim() !== '' && change.mutate({ id: member.id, change: { name: next } }, { onError })}
         />
         <TextField
-          label="Plays"
+          label={BAND_WORDS.plays}
           value={plays}
           most={60}
           className="min-w-40 flex-1"
           onChange={(next) => change.mutate({ id: member.id, change: { plays: next } }, { onError })}
         />
         <Button look="strong" onClick={() => setReader(memberChoice(member).id)}>
-          Read as {name}
+          {BAND_WORDS.readAs} {name}
         </Button>
         <Leave member={member} onGone={onGone} />
       </div>
       <ReadingFields reads={reads} onReads={say} />
-      <Group title="Names">
+      <Group title={BAND_WORDS.names}>
         <NamingFields naming={reads.naming} onNaming={(naming) => say({ naming })} />
       </Group>
-      <Group title="The instrument">
+      <Group title={BAND_WORDS.theInstrument}>
         <SelectField
-          label="Reads"
+          label={BAND_WORDS.reads}
           value={String(reads.transpose)}
           options={transpositionsWith(reads.transpose)}
           onChange={(transpose) => say({ transpose: Number(transpose) })}
         />
         <div className="w-44">
           <NumberField
-            label="Written octaves higher"
+            label={BAND_WORDS.writtenOctavesHigher}
             value={reads.octave}
             min={-3}
             max={3}
@@ -98,7 +99,7 @@ export function PlayerForm({ member, onGone }: { readonly member: Member; readon
         </div>
         {guitar && <GuitarFields member={member} onReads={say} />}
       </Group>
-      <Group title="The voice">
+      <Group title={BAND_WORDS.theVoice}>
         <VoiceFields voice={reads.voice} onVoice={(voice) => say({ voice })} />
       </Group>
     </section>
@@ -112,13 +113,13 @@ interface ReadingFieldsProps {
 
 function ReadingFields({ reads, onReads }: ReadingFieldsProps) {
   return (
-    <Group title="On paper and on screen">
-      <Choice label="What is shown of each chord" value={reads.show} options={SHOWS} onChange={(show) => onReads({ show })} />
-      <Choice label="Which part" value={reads.part} options={PARTS} onChange={(part) => onReads({ part })} />
-      <Choice label="Cues" value={reads.cues} options={CUES} onChange={(cues) => onReads({ cues })} />
-      <Tick label="Lyrics" on={reads.words} onTick={(words) => onReads({ words })} />
+    <Group title={BAND_WORDS.onPaperAndOnScreen}>
+      <Choice label={BAND_WORDS.whatIsShownOfEachChord} value={reads.show} options={SHOWS} onChange={(show) => onReads({ show })} />
+      <Choice label={BAND_WORDS.whichPart} value={reads.part} options={PARTS} onChange={(part) => onReads({ part })} />
+      <Choice label={BAND_WORDS.cues} value={reads.cues} options={CUES} onChange={(cues) => onReads({ cues })} />
+      <Tick label={BAND_WORDS.lyrics} on={reads.words} onTick={(words) => onReads({ words })} />
       <Tick
-        label="Large type"
+        label={BAND_WORDS.largeType}
         on={reads.size === 'large type'}
         onTick={(large) => onReads({ size: large ? 'large type' : 'fewest pages' })}
       />
@@ -141,10 +142,15 @@ function GuitarFields({ member, onReads }: { readonly member: Member; readonly o
   const search = lensSearch({ key: null, readerId: memberChoice(member).id });
   return (
     <>
-      <Choice label="What the player holds" value={reads.barres} options={BARRE_LEVELS} onChange={(barres) => onReads({ barres })} />
+      <Choice
+        label={BAND_WORDS.whatThePlayerHolds}
+        value={reads.barres}
+        options={BARRE_LEVELS}
+        onChange={(barres) => onReads({ barres })}
+      />
       <div className="w-28">
         <NumberField
-          label="Usual capo"
+          label={BAND_WORDS.usualCapo}
           value={reads.capo}
           min={0}
           max={11}
@@ -154,7 +160,7 @@ function GuitarFields({ member, onReads }: { readonly member: Member; readonly o
       </div>
       <div className="w-28">
         <NumberField
-          label="Highest capo"
+          label={BAND_WORDS.highestCapo}
           value={reads.maxCapo}
           min={0}
           max={11}
@@ -165,7 +171,7 @@ function GuitarFields({ member, onReads }: { readonly member: Member; readonly o
       <p className="min-h-11 content-center text-base">
         {instrument.name}, {printTuning(instrument.tuning)}{' '}
         <Link to={{ pathname: neckPath(undefined), search }} className="font-semibold text-accent underline">
-          Strings and tuning
+          {BAND_WORDS.stringsAndTuning}
         </Link>
       </p>
     </>
@@ -178,15 +184,15 @@ const SIGNS = {
 } as const satisfies Record<string, Partial<Naming>>;
 
 const SCHOOLS = [
-  ['band', 'As the band'],
+  ['band', BAND_WORDS.asTheBand],
   ['words', 'maj7 m7 m7♭5 dim'],
   ['signs', '△7 −7 ø7 °'],
 ] as const;
 
 const NOTES = [
-  ['english', 'B♭ and B'],
-  ['german', 'B and H'],
-  ['solfege', 'do re mi'],
+  ['english', BAND_WORDS.bAndB],
+  ['german', BAND_WORDS.bAndH],
+  ['solfege', BAND_WORDS.doReMi],
 ] as const;
 
 /** A player's own school of naming, or the band's. */
@@ -202,13 +208,13 @@ function NamingFields({
   return (
     <>
       <Choice
-        label="Chord names"
+        label={BAND_WORDS.chordNames}
         value={school}
         options={SCHOOLS}
         onChange={(next) => onNaming(next === 'band' ? null : { ...(naming ?? band), ...SIGNS[next] })}
       />
       {naming !== null && (
-        <Choice label="Note names" value={naming.notes} options={NOTES} onChange={(notes) => onNaming({ ...naming, notes })} />
+        <Choice label={BAND_WORDS.noteNames} value={naming.notes} options={NOTES} onChange={(notes) => onNaming({ ...naming, notes })} />
       )}
     </>
   );
@@ -223,17 +229,17 @@ function Leave({ member: { id, name }, onGone }: { readonly member: Member; read
   };
   return (
     <AskOnce
-      title={`Delete ${name}?`}
+      title={BAND_WORDS.deleteWord(name)}
       yes="Delete"
-      no={`Keep ${name}`}
+      no={BAND_WORDS.keep(name)}
       onYes={leave}
       trigger={
-        <Button look="bare" aria-label={`Delete ${name}`} title={`Delete ${name}`}>
+        <Button look="bare" aria-label={BAND_WORDS.deleteWord2(name)} title={BAND_WORDS.deleteWord2(name)}>
           <DeletePlayerIcon size={18} />
         </Button>
       }
     >
-      How {name} reads and the instrument as it is set up go. This cannot be taken back.
+      {BAND_WORDS.how} {name} {BAND_WORDS.readsAndTheInstrumentAsIt}
     </AskOnce>
   );
 }

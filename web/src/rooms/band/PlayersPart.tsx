@@ -8,6 +8,7 @@ import { memberChoice, readerNote } from '../../session/reader-view.ts';
 import { Button } from '../../ui/Button.tsx';
 import { AddPlayerIcon } from '../../ui/icons.ts';
 import { sayFault } from '../../ui/say.ts';
+import { BAND_WORDS } from '../../wording/band.ts';
 import { PlayerForm } from './PlayerForm.tsx';
 import { PLAYER_TABLE, usualReads } from './player-table.ts';
 
@@ -16,7 +17,7 @@ export function PlayersPart() {
   const members = useMembers();
   const { add } = useMemberChanges();
   const [chosenId, setChosen] = useState<string | null>(null);
-  if (members === undefined) return <p className="py-6 text-quiet">Fetching the band…</p>;
+  if (members === undefined) return <p className="py-6 text-quiet">{BAND_WORDS.fetchingTheBand}</p>;
   const chosen = members.find(({ id }) => id === chosenId) ?? members[0];
   const join = (name: string, plays: string) =>
     add.mutate(
@@ -26,7 +27,7 @@ export function PlayersPart() {
   return (
     <div className="grid items-start gap-6 lg:grid-cols-[20rem_1fr]">
       <div>
-        <ul aria-label="Players" className="flex flex-col gap-1">
+        <ul aria-label={BAND_WORDS.players} className="flex flex-col gap-1">
           {members.map((member) => (
             <li key={member.id}>
               <PlayerLine member={member} chosen={member === chosen} onChoose={() => setChosen(member.id)} />
@@ -36,9 +37,7 @@ export function PlayersPart() {
         <NewPlayer onJoin={join} />
       </div>
       {chosen === undefined ? (
-        <p className="text-lead text-quiet">
-          Add the people you play with. Everything on screen and on paper can then be read as each of them.
-        </p>
+        <p className="text-lead text-quiet">{BAND_WORDS.addThePeopleYouPlayWith}</p>
       ) : (
         <PlayerForm key={chosen.id} member={chosen} onGone={() => setChosen(null)} />
       )}
@@ -84,16 +83,16 @@ function NewPlayer({ onJoin }: { readonly onJoin: (name: string, plays: string) 
   return (
     <form onSubmit={submit} className="mt-3 flex flex-col gap-2 border-t border-hairline pt-3">
       <input
-        aria-label="Name of the new player"
-        placeholder="Name"
+        aria-label={BAND_WORDS.nameOfTheNewPlayer}
+        placeholder={BAND_WORDS.name}
         maxLength={60}
         value={name}
         onChange={(event) => setName(event.target.value)}
         className={field}
       />
       <input
-        aria-label="What the new player plays"
-        placeholder="Plays: guitar, alto saxophone, voice …"
+        aria-label={BAND_WORDS.whatTheNewPlayerPlays}
+        placeholder={BAND_WORDS.playsGuitarAltoSaxophoneVoice}
         list="instruments"
         maxLength={60}
         value={plays}
@@ -106,7 +105,7 @@ function NewPlayer({ onJoin }: { readonly onJoin: (name: string, plays: string) 
         ))}
       </datalist>
       <Button type="submit" disabled={name.trim() === ''}>
-        <AddPlayerIcon size={17} aria-hidden="true" /> Add a player
+        <AddPlayerIcon size={17} aria-hidden="true" /> {BAND_WORDS.addAPlayer}
       </Button>
     </form>
   );

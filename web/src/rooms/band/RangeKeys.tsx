@@ -1,5 +1,6 @@
 import { type PitchRange, pitchName } from '@aurora/core';
 import { hearOver } from '../../transport/player.ts';
+import { BAND_WORDS } from '../../wording/band.ts';
 import { tapped } from './range-tap.ts';
 import type { VoiceScale } from './voice-scale.ts';
 
@@ -23,7 +24,7 @@ export function RangeKeys({ range, scale: { lowest, highest }, onRange }: RangeK
   return (
     <div
       role="group"
-      aria-label="Tap the melody’s lowest and highest note"
+      aria-label={BAND_WORDS.tapTheMelodysLowestAndHighest}
       className="flex h-20 overflow-hidden rounded-b-lg border border-edge bg-white"
     >
       {keys.map((midi) => (

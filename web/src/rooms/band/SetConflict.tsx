@@ -5,6 +5,7 @@ import type { Tonight } from '../../document/use-evening.ts';
 import { useNaming } from '../../session/lens.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Choice.tsx';
+import { BAND_WORDS } from '../../wording/band.ts';
 import { clashWords } from './set-clash.ts';
 
 type Side = 'mine' | 'theirs';
@@ -22,16 +23,16 @@ export function SetConflict({ tonight: { desk, state } }: { readonly tonight: To
   const open = clashes.filter(({ id }) => choices[id] === undefined).length;
   const keep = () => desk.settle(clashes.flatMap(({ clash, id }) => (choices[id] === 'theirs' ? [clash] : [])));
   return (
-    <section aria-label="Saved elsewhere" className="rounded-xl border border-alarm px-4 py-3 text-base">
+    <section aria-label={BAND_WORDS.savedElsewhere} className="rounded-xl border border-alarm px-4 py-3 text-base">
       <p role="alert" className="font-semibold">
-        This was changed here and elsewhere. Both are kept; say which one holds. Everything else is put together already.
+        {BAND_WORDS.thisWasChangedHereAndElsewhere}
       </p>
       <ul>
         {clashes.map(({ id, words: { what, mine, theirs } }) => (
           <li key={id} className="flex flex-wrap items-center justify-between gap-3 border-b border-hairline py-2">
             <b>{what}</b>
             <Choice
-              label={`Which: ${what}`}
+              label={BAND_WORDS.which(what)}
               value={choices[id] ?? null}
               options={[
                 ['mine', `mine: ${mine}`],
@@ -43,7 +44,7 @@ export function SetConflict({ tonight: { desk, state } }: { readonly tonight: To
         ))}
       </ul>
       <Button look="strong" className="mt-2" disabled={open > 0} onClick={keep}>
-        {open === 0 ? 'Save my choice' : open === 1 ? 'One more to choose' : `${open} more to choose`}
+        {open === 0 ? BAND_WORDS.saveMyChoice : open === 1 ? BAND_WORDS.oneMoreToChoose : BAND_WORDS.moreToChoose(open)}
       </Button>
     </section>
   );

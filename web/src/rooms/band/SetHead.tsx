@@ -10,9 +10,10 @@ import { DeleteIcon, DuplicateIcon, EditIcon } from '../../ui/icons.ts';
 import { Select } from '../../ui/Select.tsx';
 import { sayFault } from '../../ui/say.ts';
 import { TextField } from '../../ui/TextField.tsx';
+import { BAND_WORDS } from '../../wording/band.ts';
 
 /** What a set is called until somebody names it. */
-export const NEW_SET_NAME = 'New set';
+export const NEW_SET_NAME = BAND_WORDS.newSet;
 
 /** Which set, how long it lasts, where and when. */
 export function SetHead({ tonight, onNew }: { readonly tonight: Tonight; readonly onNew: () => void }) {
@@ -22,11 +23,11 @@ export function SetHead({ tonight, onNew }: { readonly tonight: Tonight; readonl
   const { open } = useTonight();
   const last = times.at(-1);
   const end = last === undefined ? null : clockAfter(startsAt, last.at + last.seconds);
-  const facts = [end === null ? startsAt : `${startsAt} to ${end}`, place].filter((fact) => fact !== '');
+  const facts = [end === null ? startsAt : BAND_WORDS.to2(startsAt, end), place].filter((fact) => fact !== '');
   return (
     <div className="flex flex-wrap items-center gap-x-3">
       <Select
-        aria-label="Which set"
+        aria-label={BAND_WORDS.whichSet}
         value={setId}
         onChange={(event) => (event.target.value === '' ? onNew() : open(event.target.value))}
         className="-ml-1.5 max-w-[calc(100%-3.5rem)] border-transparent! bg-transparent! pl-1.5! text-head! font-bold! hover:border-edge!"
@@ -36,7 +37,7 @@ export function SetHead({ tonight, onNew }: { readonly tonight: Tonight; readonl
             {set.id === setId ? name : set.name}
           </option>
         ))}
-        <option value="">New set…</option>
+        <option value="">{BAND_WORDS.newSet2}</option>
       </Select>
       <SetFacts key={setId} tonight={tonight} />
       <p className="text-base" data-testid="set-length">
@@ -49,10 +50,10 @@ export function SetHead({ tonight, onNew }: { readonly tonight: Tonight; readonl
 }
 
 const SAYS: Readonly<Record<'saved' | 'waiting' | 'saving' | 'conflict', string>> = {
-  saved: 'Saved',
-  waiting: 'Not saved yet',
-  saving: 'Saving…',
-  conflict: 'Changed elsewhere too',
+  saved: BAND_WORDS.saved,
+  waiting: BAND_WORDS.notSavedYet,
+  saving: BAND_WORDS.saving,
+  conflict: BAND_WORDS.changedElsewhereToo,
 };
 
 function SavedLine({ state: { status, isKept } }: { readonly state: SetDeskState }) {
@@ -65,7 +66,7 @@ function SavedLine({ state: { status, isKept } }: { readonly state: SetDeskState
       className={`text-base ${bad ? 'font-semibold text-alarm' : 'text-quiet'}`}
     >
       {status.kind === 'away' || status.kind === 'refused' ? status.why : SAYS[status.kind]}
-      {!isKept && ' This device has no room for a copy: stay here until it is saved.'}
+      {!isKept && BAND_WORDS.thisDeviceHasNoRoomFor}
     </span>
   );
 }
@@ -77,7 +78,7 @@ function SetFacts({ tonight }: { readonly tonight: Tonight }) {
   return (
     <Popover.Root defaultOpen={name === NEW_SET_NAME && entries.length === 0}>
       <Popover.Trigger asChild>
-        <Button look="bare" aria-label="Name, place and time" title="Name, place and time" className="w-11 px-0">
+        <Button look="bare" aria-label={BAND_WORDS.namePlaceAndTime} title={BAND_WORDS.namePlaceAndTime} className="w-11 px-0">
           <EditIcon size={17} />
         </Button>
       </Popover.Trigger>
@@ -85,14 +86,24 @@ function SetFacts({ tonight }: { readonly tonight: Tonight }) {
         <Popover.Content
           sideOffset={4}
           collisionPadding={12}
-          aria-label="Name, place and time"
+          aria-label={BAND_WORDS.namePlaceAndTime}
           className="z-30 flex w-[min(24rem,92vw)] flex-col gap-3 rounded-2xl border border-edge bg-raised p-4"
         >
-          <TextField label="Name" value={name} most={MOST_NAME} onChange={(next) => desk.change((body) => ({ ...body, name: next }))} />
-          <TextField label="Where" value={place} most={80} onChange={(next) => desk.change((body) => ({ ...body, place: next }))} />
+          <TextField
+            label={BAND_WORDS.name}
+            value={name}
+            most={MOST_NAME}
+            onChange={(next) => desk.change((body) => ({ ...body, name: next }))}
+          />
+          <TextField
+            label={BAND_WORDS.where}
+            value={place}
+            most={80}
+            onChange={(next) => desk.change((body) => ({ ...body, place: next }))}
+          />
           <div className="flex items-end justify-between gap-3">
             <label className="flex flex-col gap-1 text-fine font-semibold text-quiet">
-              Begins
+              {BAND_WORDS.begins}
               <input
                 type="time"
                 value={startsAt}
@@ -124,7 +135,7 @@ function CopySet({ tonight: { state } }: { readonly tonight: Tonight }) {
     );
   return (
     <Button onClick={copy} disabled={add.isPending}>
-      <DuplicateIcon size={17} aria-hidden="true" /> Copy the set
+      <DuplicateIcon size={17} aria-hidden="true" /> {BAND_WORDS.copyTheSet}
     </Button>
   );
 }
@@ -138,17 +149,17 @@ function TakeAway({ setId, name }: { readonly setId: string; readonly name: stri
   const takeAway = () => remove.mutate(setId, { onSuccess: () => open(null), onError: (error) => void sayFault(error.message) });
   return (
     <AskOnce
-      title={`Delete “${name}”?`}
+      title={BAND_WORDS.deleteWord3(name)}
       yes="Delete"
-      no="Cancel"
+      no={BAND_WORDS.cancel}
       onYes={takeAway}
       trigger={
         <Button look="bare" className="self-start">
-          <DeleteIcon size={18} aria-hidden="true" /> Delete the set
+          <DeleteIcon size={18} aria-hidden="true" /> {BAND_WORDS.deleteTheSet}
         </Button>
       }
     >
-      The order, tonight’s keys and the notes go. The songs stay on the shelf. This cannot be taken back.
+      {BAND_WORDS.theOrderTonightsKeysAndThe}
     </AskOnce>
   );
 }

@@ -20,6 +20,7 @@ import { RidgeThread } from '../../parts/ridge/RidgeStrip.tsx';
 import { useNaming } from '../../session/lens.ts';
 import { Hint } from '../../ui/Hint.tsx';
 import { GripIcon } from '../../ui/icons.ts';
+import { BAND_WORDS } from '../../wording/band.ts';
 import { JoinLine } from './JoinLine.tsx';
 
 interface SetOrderProps {
@@ -49,19 +50,19 @@ export function SetOrder({ tonight, chosen, onChoose }: SetOrderProps) {
     else focusRow(event.currentTarget, step);
   };
   const titleOf = (id: string | number) => evening.entries.find((one) => one.id === id)?.name ?? '';
-  const placeOf = (id: string | number) => `place ${ids.indexOf(String(id)) + 1} of ${ids.length}`;
+  const placeOf = (id: string | number) => BAND_WORDS.placeOf(ids.indexOf(String(id)) + 1, ids.length);
   // said to those who do not see it
   const announcements: Announcements = {
-    onDragStart: ({ active }) => `Picked up ${titleOf(active.id)}, ${placeOf(active.id)}.`,
-    onDragOver: ({ active, over }) => (over === null ? undefined : `${titleOf(active.id)} over ${placeOf(over.id)}.`),
-    onDragEnd: ({ active, over }) => (over === null ? undefined : `${titleOf(active.id)} put down at ${placeOf(over.id)}.`),
-    onDragCancel: ({ active }) => `${titleOf(active.id)} stays where it was.`,
+    onDragStart: ({ active }) => BAND_WORDS.pickedUp(titleOf(active.id), placeOf(active.id)),
+    onDragOver: ({ active, over }) => (over === null ? undefined : BAND_WORDS.over2(titleOf(active.id), placeOf(over.id))),
+    onDragEnd: ({ active, over }) => (over === null ? undefined : BAND_WORDS.putDownAt(titleOf(active.id), placeOf(over.id))),
+    onDragCancel: ({ active }) => BAND_WORDS.staysWhereItWas(titleOf(active.id)),
   };
   const songNumber = (at: number) => evening.entries.slice(0, at + 1).filter(({ song }) => song !== null).length;
   return (
     <DndContext accessibility={{ announcements }} sensors={sensors} collisionDetection={closestCenter} onDragEnd={onDragEnd}>
       <SortableContext items={ids} strategy={verticalListSortingStrategy}>
-        <ol aria-label="Order of the set" className="min-w-0">
+        <ol aria-label={BAND_WORDS.orderOfTheSet} className="min-w-0">
           {evening.entries.map(({ id }, at) => (
             <SetRow
               key={id}
@@ -104,10 +105,10 @@ function SetRow({ tonight, at, number, chosen, onChoose, onKeyDown }: SetRowProp
   return (
     <li ref={setNodeRef} style={style} className={isDragging ? 'relative z-10 rounded-xl bg-raised shadow-lg' : ''}>
       <div className={`flex items-stretch rounded-xl ${chosen ? 'bg-wash shadow-[inset_3px_0_0_var(--accent)]' : 'hover:bg-wash/60'}`}>
-        <Hint text={`Move ${one.name}`}>
+        <Hint text={BAND_WORDS.move(one.name)}>
           <button
             type="button"
-            aria-label={`Move ${one.name}`}
+            aria-label={BAND_WORDS.move(one.name)}
             className="grid w-9 shrink-0 cursor-grab touch-none place-items-center rounded-l-xl text-quiet"
             {...attributes}
             {...listeners}
@@ -139,7 +140,8 @@ function SetRow({ tonight, at, number, chosen, onChoose, onKeyDown }: SetRowProp
 function BreakWords({ name, seconds }: { readonly name: string; readonly seconds: number }) {
   return (
     <span className="flex flex-1 items-center gap-3 text-quiet">
-      <span className="h-px w-7 bg-edge" /> {name || 'Break'}, {Math.round(seconds / 60)} minutes <span className="h-px flex-1 bg-edge" />
+      <span className="h-px w-7 bg-edge" /> {name || BAND_WORDS.break}, {Math.round(seconds / 60)} {BAND_WORDS.minutes2}{' '}
+      <span className="h-px flex-1 bg-edge" />
     </span>
   );
 }
@@ -178,7 +180,7 @@ function SongWords({ tonight, at, number, begins }: SongWordsProps) {
         </b>
         {key.tonic !== home.tonic && (
           <span className="block text-fine text-quiet">
-            home <Glyphs text={nameKey(home, naming)} />
+            {BAND_WORDS.home} <Glyphs text={nameKey(home, naming)} />
           </span>
         )}
       </span>

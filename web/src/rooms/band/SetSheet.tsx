@@ -4,10 +4,11 @@ import { useMembers } from '../../api/members.ts';
 import { PagesSheet } from '../../parts/paper/PagesSheet.tsx';
 import { useNaming } from '../../session/lens.ts';
 import { Choice } from '../../ui/Choice.tsx';
+import { BAND_WORDS } from '../../wording/band.ts';
 
 const KINDS = [
-  ['list', 'With everything'],
-  ['floor', 'For the floor'],
+  ['list', BAND_WORDS.withEverything],
+  ['floor', BAND_WORDS.forTheFloor],
 ] as const;
 
 /** The set on paper: with everything for a stand, or titles and keys in big type for the floor. */
@@ -21,8 +22,8 @@ export function SetSheet({ evening, onClose }: { readonly evening: Evening; read
     return setPages(setSheet(evening, nameOf, naming), paper, kind);
   }, [evening, members, naming, paper, kind]);
   return (
-    <PagesSheet name="Print the set" title={evening.name} pages={pages} paper={paper} onPaper={setPaper} onClose={onClose}>
-      <Choice label="Which sheet" value={kind} options={KINDS} onChange={setKind} />
+    <PagesSheet name={BAND_WORDS.printTheSet} title={evening.name} pages={pages} paper={paper} onPaper={setPaper} onClose={onClose}>
+      <Choice label={BAND_WORDS.whichSheet} value={kind} options={KINDS} onChange={setKind} />
     </PagesSheet>
   );
 }

@@ -32,6 +32,7 @@ import { Notice } from '../../ui/Notice.tsx';
 import { sayDone } from '../../ui/say.ts';
 import { TextField } from '../../ui/TextField.tsx';
 import { Tick } from '../../ui/Tick.tsx';
+import { BAND_WORDS } from '../../wording/band.ts';
 import { capoWishOf } from './capo-wish.ts';
 import { RangeKeys } from './RangeKeys.tsx';
 import { SongChoice } from './SongChoice.tsx';
@@ -39,7 +40,7 @@ import { useBandSong } from './use-band-song.ts';
 import { VoicePicture } from './VoicePicture.tsx';
 import { type VoiceScale, voiceScale } from './voice-scale.ts';
 
-const NO_RANGE = 'This chart does not say how far its melody reaches. Type its lowest and highest note, or tap both on the keys.';
+const NO_RANGE = BAND_WORDS.thisChartDoesNotSayHow;
 
 /** Which key suits whoever sings, and then the guitars and the horns. It is chosen for tonight; the song stays. */
 export function SingerPart() {
@@ -48,7 +49,7 @@ export function SingerPart() {
   const singers = members.filter(({ reads }) => reads.voice !== null);
   const [asked, setAsked] = useState<readonly string[] | null>(null);
   const [tapped, setTapped] = useState<{ readonly songId: string; readonly range: PitchRange } | null>(null);
-  if (song === undefined) return waiting ? <p className="py-6 text-quiet">Fetching the song…</p> : <NoSong />;
+  if (song === undefined) return waiting ? <p className="py-6 text-quiet">{BAND_WORDS.fetchingTheSong}</p> : <NoSong />;
   if (singers.length === 0) return <NoSinger />;
   const reading = readOnce(song.source);
   const singing = asked === null ? singers.slice(0, 1) : singers.filter(({ id }) => asked.includes(id));
@@ -82,7 +83,7 @@ export function SingerPart() {
         </div>
       </div>
       {range === null || singing.length === 0 ? (
-        <p className="text-lead text-quiet">{range === null ? NO_RANGE : 'Say who sings.'}</p>
+        <p className="text-lead text-quiet">{range === null ? NO_RANGE : BAND_WORDS.sayWhoSings}</p>
       ) : (
         <Keys
           home={reading.head.key}
@@ -111,7 +112,7 @@ function WhoSings({ singers, singing, onAsk }: WhoSingsProps) {
   const ids = singing.map(({ id }) => id);
   return (
     <fieldset className="flex flex-wrap items-center gap-x-4">
-      <legend className="sr-only">Who sings</legend>
+      <legend className="sr-only">{BAND_WORDS.whoSings}</legend>
       {singers.map(({ id, name }) => (
         <Tick key={id} label={name} on={ids.includes(id)} onTick={(on) => onAsk(on ? [...ids, id] : ids.filter((one) => one !== id))} />
       ))}
@@ -121,16 +122,16 @@ function WhoSings({ singers, singing, onAsk }: WhoSingsProps) {
 
 function NoSong() {
   return (
-    <Notice title="No song here yet">
-      <p>Open a song, or put songs into tonight’s set: then their keys can be held against the singer’s voice.</p>
+    <Notice title={BAND_WORDS.noSongHereYet}>
+      <p>{BAND_WORDS.openASongOrPutSongs2}</p>
     </Notice>
   );
 }
 
 function NoSinger() {
   return (
-    <Notice title="Nobody sings yet">
-      <p>Under Players, tick “Sings” for whoever does, and say what is easy and what is possible.</p>
+    <Notice title={BAND_WORDS.nobodySingsYet}>
+      <p>{BAND_WORDS.underPlayersTickSingsForWhoever}</p>
     </Notice>
   );
 }
@@ -145,11 +146,11 @@ function KeepRange({ song, range }: { readonly song: Song; readonly range: Pitch
     edit(
       song,
       (source) => withHeadLine(source, reading, 'range', printRange(range, reading.head.key)),
-      ({ title }) => `${title || 'The song'} says now how far its melody reaches.`,
+      ({ title }) => BAND_WORDS.saysNowHowFarItsMelody(title || BAND_WORDS.theSong),
     );
   return (
     <Button onClick={keep}>
-      <SaveIcon size={17} aria-hidden="true" /> Save with the song
+      <SaveIcon size={17} aria-hidden="true" /> {BAND_WORDS.saveWithTheSong}
     </Button>
   );
 }
@@ -171,7 +172,7 @@ function RangeField({ range, home, onRange }: RangeFieldProps) {
   return (
     <div>
       <TextField
-        label="Melody, lowest and highest note"
+        label={BAND_WORDS.melodyLowestAndHighestNote}
         value={range === null ? '' : printRange(range, home)}
         most={12}
         placeholder="B3 D5"
@@ -219,10 +220,10 @@ function Keys({ home, source, range, singers, scale, members, now, inSet, onToni
   const choose = (key: Key) => {
     onTonight(key);
     const name = nameKey(key, naming);
-    void sayDone(inSet === null ? `Read in ${name} now.` : inSet ? `Tonight in ${name}.` : `Put into tonight’s set, in ${name}.`);
+    void sayDone(inSet === null ? BAND_WORDS.readInNow(name) : inSet ? BAND_WORDS.tonightIn(name) : BAND_WORDS.putIntoTonightsSetIn(name));
   };
   return (
-    <ol aria-label="Keys, best first" className="flex flex-col">
+    <ol aria-label={BAND_WORDS.keysBestFirst} className="flex flex-col">
       {keys.map((one) => (
         <KeyRow
           key={one.semitones}
@@ -240,8 +241,7 @@ function Keys({ home, source, range, singers, scale, members, now, inSet, onToni
 }
 
 /** The keyboard and every row have their pictures in one column, so that a key stands over the same note of every voice. */
-const ON_SCALE =
-  'grid grid-cols-[4.5rem_1fr_8.5rem] items-center gap-x-4 phone:grid-cols-[1fr_auto] phone:[&>:nth-child(2)]:col-span-2 phone:[&>:nth-child(2)]:row-start-2';
+const ON_SCALE = BAND_WORDS.gridGridCols45rem1fr;
 
 interface KeyRowProps {
   readonly one: SingerKey;
@@ -253,7 +253,7 @@ interface KeyRowProps {
   readonly onChoose: () => void;
 }
 
-const FIT_WORDS = { comfortable: 'With ease.', possible: 'Possible.', outside: 'Out of reach.' } as const;
+const FIT_WORDS = { comfortable: BAND_WORDS.withEase2, possible: BAND_WORDS.possible2, outside: BAND_WORDS.outOfReach } as const;
 
 function KeyRow({ one, home, singers, scale, isNow, hasHorns, onChoose }: KeyRowProps) {
   const naming = useNaming();
@@ -264,7 +264,7 @@ function KeyRow({ one, home, singers, scale, isNow, hasHorns, onChoose }: KeyRow
         <b className="music-glyph font-numeral text-figure">
           <Glyphs text={nameKey(key, naming)} />
         </b>
-        {key.tonic === home.tonic && <span className="block text-fine text-quiet">home</span>}
+        {key.tonic === home.tonic && <span className="block text-fine text-quiet">{BAND_WORDS.home}</span>}
       </span>
       <div className="min-w-0">
         {sung.map((range, index) => (
@@ -278,12 +278,12 @@ function KeyRow({ one, home, singers, scale, isNow, hasHorns, onChoose }: KeyRow
         ))}
         <p className="text-fine text-quiet">
           {sung.length === 1 && sung[0] !== undefined ? <Glyphs text={sungWords(sung[0], key, naming)} /> : FIT_WORDS[fit]}
-          {guitar !== null && <span title={`${guitar} of 100`}>{` On the guitars ${easeWord(guitar)}.`}</span>}
-          {hasHorns && ` For the horns ${accidentals === 1 ? '1 accidental' : `${accidentals} accidentals`}.`}
+          {guitar !== null && <span title={BAND_WORDS.of100(guitar)}>{BAND_WORDS.onTheGuitars(easeWord(guitar))}</span>}
+          {hasHorns && BAND_WORDS.forTheHorns(accidentals === 1 ? '1 accidental' : BAND_WORDS.accidentals(accidentals))}
         </p>
       </div>
       <Button aria-pressed={isNow} onClick={onChoose} className="aria-pressed:border-accent aria-pressed:bg-wash">
-        {isNow ? 'Tonight’s key' : 'Use tonight'}
+        {isNow ? BAND_WORDS.tonightsKey : BAND_WORDS.useTonight}
       </Button>
     </li>
   );

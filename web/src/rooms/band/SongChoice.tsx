@@ -1,13 +1,14 @@
 import { SelectField } from '../../ui/SelectField.tsx';
+import { BAND_WORDS } from '../../wording/band.ts';
 import type { BandSong } from './use-band-song.ts';
 
 /** Which song a part of the room is about. */
 export function SongChoice({ song, songs, choose }: Pick<BandSong, 'song' | 'songs' | 'choose'>) {
   return (
     <SelectField
-      label="Song"
+      label={BAND_WORDS.song}
       value={song?.id ?? ''}
-      options={songs.map(({ id, title }) => [id, title || 'Song without a title'])}
+      options={songs.map(({ id, title }) => [id, title || BAND_WORDS.songWithoutATitle])}
       onChange={choose}
       className="min-w-56"
     />

@@ -14,6 +14,7 @@ import { Hint } from '../../ui/Hint.tsx';
 import { ChartIcon, HomeKeyIcon, KeyDownIcon, KeyUpIcon } from '../../ui/icons.ts';
 import { NumberField } from '../../ui/NumberField.tsx';
 import { TextField } from '../../ui/TextField.tsx';
+import { BAND_WORDS } from '../../wording/band.ts';
 import { LengthField } from './LengthField.tsx';
 
 interface SongTonightProps {
@@ -42,21 +43,21 @@ export function SongTonight({ tonight, at, stored, onChange }: SongTonightProps)
       <KeyTonight song={song} onKey={setKey} />
       <div className="grid grid-cols-2 gap-3">
         <NumberField
-          label="Tempo"
+          label={BAND_WORDS.tempo}
           value={stored.tempo}
           min={20}
           max={400}
-          placeholder={String(song.reading.head.tempo ?? 'unsaid')}
+          placeholder={String(song.reading.head.tempo ?? BAND_WORDS.unsaid)}
           onChange={(tempo) => onChange({ tempo })}
         />
         <LengthField value={stored.seconds} usual={seconds} onChange={(next) => onChange({ seconds: next })} />
       </div>
-      <TextField label="Who counts in" value={stored.starts} most={80} onChange={(starts) => onChange({ starts })} />
-      <TextField label="Notes for tonight" value={stored.notes} most={600} onChange={(notes) => onChange({ notes })} />
+      <TextField label={BAND_WORDS.whoCountsIn} value={stored.starts} most={80} onChange={(starts) => onChange({ starts })} />
+      <TextField label={BAND_WORDS.notesForTonight} value={stored.notes} most={600} onChange={(notes) => onChange({ notes })} />
       {guitars.map((member) => (
         <NumberField
           key={member.id}
-          label={`${member.name}’s capo: ${nameKey(writtenKey(memberChoice(member, capoOf(member)).reader, song.key), naming)} shapes`}
+          label={BAND_WORDS.sCapoShapes(member.name, nameKey(writtenKey(memberChoice(member, capoOf(member)).reader, song.key), naming))}
           value={stored.capos[member.id] ?? null}
           min={0}
           max={member.reads.maxCapo}
@@ -65,7 +66,7 @@ export function SongTonight({ tonight, at, stored, onChange }: SongTonightProps)
         />
       ))}
       <Link to={{ pathname: `/songs/${stored.songId}/chart`, search }} className={buttonLook('plain')}>
-        <ChartIcon size={17} aria-hidden="true" /> Open the chart in tonight’s key
+        <ChartIcon size={17} aria-hidden="true" /> {BAND_WORDS.openTheChartInTonightsKey}
       </Link>
     </>
   );
@@ -81,27 +82,27 @@ function KeyTonight({ song, onKey }: KeyTonightProps) {
   const naming = useNaming();
   const home = song.reading.head.key;
   return (
-    <div role="group" aria-label="Tonight’s key" className="flex flex-wrap items-center gap-2">
-      <Hint text="Down a half step">
-        <Button aria-label="Down a half step" className="px-3!" onClick={() => onKey(moveKey(song.key, -1).tonic)}>
+    <div role="group" aria-label={BAND_WORDS.tonightsKey} className="flex flex-wrap items-center gap-2">
+      <Hint text={BAND_WORDS.downAHalfStep}>
+        <Button aria-label={BAND_WORDS.downAHalfStep} className="px-3!" onClick={() => onKey(moveKey(song.key, -1).tonic)}>
           <KeyDownIcon size={18} />
         </Button>
       </Hint>
       <b className="music-glyph min-w-16 text-center font-numeral text-figure" data-testid="tonights-key">
         <Glyphs text={nameKey(song.key, naming)} />
       </b>
-      <Hint text="Up a half step">
-        <Button aria-label="Up a half step" className="px-3!" onClick={() => onKey(moveKey(song.key, 1).tonic)}>
+      <Hint text={BAND_WORDS.upAHalfStep}>
+        <Button aria-label={BAND_WORDS.upAHalfStep} className="px-3!" onClick={() => onKey(moveKey(song.key, 1).tonic)}>
           <KeyUpIcon size={18} />
         </Button>
       </Hint>
       {song.key.tonic !== home.tonic && (
-        <Button look="bare" aria-label={`Back to the home key ${nameKey(home, naming)}`} onClick={() => onKey(null)}>
+        <Button look="bare" aria-label={BAND_WORDS.backToTheHomeKey(nameKey(home, naming))} onClick={() => onKey(null)}>
           <HomeKeyIcon size={17} /> <Glyphs text={nameKey(home, naming)} />
         </Button>
       )}
       <div className="w-full">
-        <KeyInput label="Type tonight’s key" onKey={({ tonic }) => onKey(simplestKey({ ...home, tonic }, home).tonic)} />
+        <KeyInput label={BAND_WORDS.typeTonightsKey} onKey={({ tonic }) => onKey(simplestKey({ ...home, tonic }, home).tonic)} />
       </div>
     </div>
   );

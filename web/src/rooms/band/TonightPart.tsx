@@ -15,6 +15,7 @@ import { AddIcon, BreakIcon, PrintIcon, RedoIcon, StandIcon, UndoIcon, WarningIc
 import { Notice } from '../../ui/Notice.tsx';
 import { InSlot } from '../../ui/Slot.tsx';
 import { sayFault } from '../../ui/say.ts';
+import { BAND_WORDS } from '../../wording/band.ts';
 import { AddSongs } from './AddSongs.tsx';
 import { EntryDetails } from './EntryDetails.tsx';
 import { PackButton } from './PackButton.tsx';
@@ -34,18 +35,18 @@ export function TonightPart() {
       { onSuccess: ({ id }) => open(id), onError: (error) => void sayFault(error.message) },
     );
   if (fault !== null) return <p className="py-6 text-alarm">{fault}</p>;
-  if (waiting) return <p className="py-6 text-quiet">Fetching the set…</p>;
+  if (waiting) return <p className="py-6 text-quiet">{BAND_WORDS.fetchingTheSet}</p>;
   if (tonight === null)
     return (
       <Notice
-        title="No set yet"
+        title={BAND_WORDS.noSetYet}
         action={
           <Button look="strong" onClick={begin}>
-            Begin a set
+            {BAND_WORDS.beginASet}
           </Button>
         }
       >
-        <p>A set is the order of an evening: songs, tonight’s keys, capos, and how one song goes over into the next.</p>
+        <p>{BAND_WORDS.aSetIsTheOrderOf}</p>
       </Notice>
     );
   return <TonightDesk tonight={tonight} onNew={begin} />;
@@ -62,7 +63,7 @@ function TonightDesk({ tonight, onNew }: { readonly tonight: Tonight; readonly o
   useShortcuts({ 'Ctrl+z': desk.undo, 'Ctrl+y': desk.redo, 'Ctrl+Z': desk.redo });
   const addBreak = () => {
     const id = crypto.randomUUID();
-    desk.change((body) => ({ ...body, entries: [...body.entries, { kind: 'break', id, name: 'Break', seconds: BREAK_SECONDS }] }));
+    desk.change((body) => ({ ...body, entries: [...body.entries, { kind: 'break', id, name: BAND_WORDS.break, seconds: BREAK_SECONDS }] }));
     setChosen(id);
   };
   return (
@@ -71,28 +72,28 @@ function TonightDesk({ tonight, onNew }: { readonly tonight: Tonight; readonly o
       <SetHead tonight={tonight} onNew={onNew} />
       <InSlot name="tools">
         <Button look="strong" className="px-3!" onClick={() => setOpen('songs')}>
-          <AddIcon size={18} aria-hidden="true" /> Songs
+          <AddIcon size={18} aria-hidden="true" /> {BAND_WORDS.songs}
         </Button>
-        <Hint text="A break in the set">
-          <Button look="bare" className="px-2.5!" onClick={addBreak} aria-label="Break">
+        <Hint text={BAND_WORDS.aBreakInTheSet}>
+          <Button look="bare" className="px-2.5!" onClick={addBreak} aria-label={BAND_WORDS.break}>
             <BreakIcon size={18} />
           </Button>
         </Hint>
-        <Hint text="Undo" keys="Ctrl Z">
-          <Button look="bare" aria-label="Undo" disabled={!state.canUndo} onClick={desk.undo}>
+        <Hint text={BAND_WORDS.undo} keys="Ctrl Z">
+          <Button look="bare" aria-label={BAND_WORDS.undo} disabled={!state.canUndo} onClick={desk.undo}>
             <UndoIcon size={18} />
           </Button>
         </Hint>
-        <Hint text="Redo" keys="Ctrl Y">
-          <Button look="bare" aria-label="Redo" disabled={!state.canRedo} onClick={desk.redo}>
+        <Hint text={BAND_WORDS.redo} keys="Ctrl Y">
+          <Button look="bare" aria-label={BAND_WORDS.redo} disabled={!state.canRedo} onClick={desk.redo}>
             <RedoIcon size={18} />
           </Button>
         </Hint>
-        <Hint text="Print the set">
+        <Hint text={BAND_WORDS.printTheSet}>
           <Button
             look="bare"
             className="px-2.5!"
-            aria-label="Print"
+            aria-label={BAND_WORDS.print}
             onClick={() => setOpen('print')}
             disabled={evening.entries.length === 0}
           >
@@ -104,14 +105,14 @@ function TonightDesk({ tonight, onNew }: { readonly tonight: Tonight; readonly o
           onClick={() => void navigate({ pathname: '/band/stand', search: lensSearchNow() })}
           disabled={evening.entries.length === 0}
         >
-          <StandIcon size={17} aria-hidden="true" /> On the stand
+          <StandIcon size={17} aria-hidden="true" /> {BAND_WORDS.onTheStand}
         </Button>
         <PackButton isShort wish={{ of: 'set', setId: tonight.setId, paper: 'A4' }} />
       </InSlot>
       <Warnings tonight={tonight} />
       {evening.entries.length === 0 ? (
-        <Notice title="An empty evening">
-          <p>Press Songs and take what you play tonight from the shelf. Drag the songs into order, or move them with Alt and the arrows.</p>
+        <Notice title={BAND_WORDS.anEmptyEvening}>
+          <p>{BAND_WORDS.pressSongsAndTakeWhatYou}</p>
         </Notice>
       ) : (
         <div className="grid items-start gap-5 lg:grid-cols-[1fr_21rem]">
@@ -130,10 +131,10 @@ function Warnings({ tonight: { warnings, evening } }: { readonly tonight: Tonigh
   const naming = useNaming();
   const members = useMembers() ?? [];
   if (warnings.length === 0) return null;
-  const nameOf = (id: string) => members.find((member) => member.id === id)?.name ?? 'Somebody';
+  const nameOf = (id: string) => members.find((member) => member.id === id)?.name ?? BAND_WORDS.somebody;
   const titleOf = (at: number) => evening.entries[at]?.name ?? '';
   return (
-    <ul aria-label="What to look out for" className="flex flex-col gap-1 rounded-xl bg-caution px-4 py-2 text-on-caution">
+    <ul aria-label={BAND_WORDS.whatToLookOutFor} className="flex flex-col gap-1 rounded-xl bg-caution px-4 py-2 text-on-caution">
       {warnings.map((warning) => {
         const words = setWarningWords(warning, titleOf, nameOf, naming);
         return (

@@ -3,6 +3,7 @@ import type { MemberReads } from '@aurora/wire';
 import { useState } from 'react';
 import { TextField } from '../../ui/TextField.tsx';
 import { Tick } from '../../ui/Tick.tsx';
+import { BAND_WORDS } from '../../wording/band.ts';
 
 type Voice = NonNullable<MemberReads['voice']>;
 type Range = Voice['possible'];
@@ -25,26 +26,24 @@ export function VoiceFields({ voice, onVoice }: VoiceFieldsProps) {
   };
   return (
     <>
-      <Tick label="Sings" on={voice !== null} onTick={(sings) => onVoice(sings ? FIRST_VOICE : null)} />
+      <Tick label={BAND_WORDS.sings} on={voice !== null} onTick={(sings) => onVoice(sings ? FIRST_VOICE : null)} />
       {voice !== null && (
         <>
           <TextField
-            label="With ease"
+            label={BAND_WORDS.withEase}
             value={rangeText(voice.comfortable)}
             most={12}
             className="w-36"
             onChange={(text) => change(text, (comfortable) => ({ ...voice, comfortable }))}
           />
           <TextField
-            label="Possible"
+            label={BAND_WORDS.possible}
             value={rangeText(voice.possible)}
             most={12}
             className="w-36"
             onChange={(text) => change(text, (possible) => ({ ...voice, possible }))}
           />
-          <p className="min-h-11 content-center text-fine text-quiet">
-            Lowest and highest note, middle C is C4. Sing only what does not hurt.
-          </p>
+          <p className="min-h-11 content-center text-fine text-quiet">{BAND_WORDS.lowestAndHighestNoteMiddleC}</p>
         </>
       )}
       {fault !== null && (

@@ -1,6 +1,7 @@
 import type { ServerWork } from '../../api/jobs.ts';
 import { Button, buttonLook } from '../../ui/Button.tsx';
 import { FetchIcon } from '../../ui/icons.ts';
+import { BAND_WORDS } from '../../wording/band.ts';
 
 interface WorkLineProps {
   readonly work: Pick<ServerWork<never>, 'state' | 'fault' | 'file' | 'stop'>;
@@ -29,10 +30,10 @@ export function WorkLine({ work: { state, fault, file, stop }, what, fetch }: Wo
           className="h-2.5 w-44 overflow-hidden rounded-full accent-accent"
         />
         <span className="text-base text-quiet">
-          {what}: {state.done} of {state.total}
+          {what}: {state.done} {BAND_WORDS.ofWord2} {state.total}
         </span>
         <Button look="bare" onClick={stop}>
-          Stop
+          {BAND_WORDS.stop}
         </Button>
       </span>
     );

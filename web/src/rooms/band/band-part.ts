@@ -1,10 +1,11 @@
+import { BAND_WORDS } from '../../wording/band.ts';
 /** The parts of the Band room, by the name they have in an address. */
 export const BAND_PARTS = [
-  ['tonight', 'Tonight'],
-  ['players', 'Players'],
-  ['singer', 'Singer’s key'],
-  ['guitars', 'Two guitars'],
-  ['files', 'Files'],
+  ['tonight', BAND_WORDS.tonight2],
+  ['players', BAND_WORDS.players],
+  ['singer', BAND_WORDS.singersKey],
+  ['guitars', BAND_WORDS.twoGuitars],
+  ['files', BAND_WORDS.files],
 ] as const;
 
 export type BandPartName = (typeof BAND_PARTS)[number][0];

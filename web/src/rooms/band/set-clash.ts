@@ -2,6 +2,7 @@ import type { Naming } from '@aurora/core';
 import type { SetListBody } from '@aurora/wire';
 import type { FieldClash } from '../../document/merge-values.ts';
 import { keyWordsOf } from '../../parts/song/shelf-view.ts';
+import { BAND_WORDS } from '../../wording/band.ts';
 
 /** What two people gave a set different values for, in a musician's words. */
 export interface ClashWords {
@@ -11,21 +12,21 @@ export interface ClashWords {
 }
 
 const OF_THE_SET: Readonly<Record<string, string>> = {
-  name: 'The set’s name',
-  place: 'Where it is',
-  startsAt: 'When it begins',
-  gapSeconds: 'The time between songs',
+  name: BAND_WORDS.theSetsName,
+  place: BAND_WORDS.whereItIs,
+  startsAt: BAND_WORDS.whenItBegins,
+  gapSeconds: BAND_WORDS.theTimeBetweenSongs,
 };
 
 const OF_AN_ENTRY: Readonly<Record<string, string>> = {
   key: 'tonight’s key',
-  tempo: 'the tempo',
-  capos: 'the capo',
-  starts: 'who counts in',
-  notes: 'the notes',
-  seconds: 'how long it lasts',
-  join: 'how it goes over',
-  name: 'what it is called',
+  tempo: BAND_WORDS.theTempo,
+  capos: BAND_WORDS.theCapo,
+  starts: BAND_WORDS.whoCountsIn2,
+  notes: BAND_WORDS.theNotes,
+  seconds: BAND_WORDS.howLongItLasts,
+  join: BAND_WORDS.howItGoesOver,
+  name: BAND_WORDS.whatItIsCalled,
 };
 
 /** The names of songs and players, by id; undefined for those nobody knows any more. */
@@ -35,11 +36,11 @@ type NameOf = (id: string) => string | undefined;
 export function clashWords({ path, mine, theirs }: FieldClash, body: SetListBody, nameOf: NameOf, naming: Naming): ClashWords {
   const [field = '', id, part, player] = path;
   const entry = field === 'entries' ? body.entries.find((one) => one.id === id) : undefined;
-  const name = entry === undefined ? '' : entry.kind === 'break' ? entry.name : (nameOf(entry.songId) ?? 'A song');
+  const name = entry === undefined ? '' : entry.kind === 'break' ? entry.name : (nameOf(entry.songId) ?? BAND_WORDS.aSong);
   const who = player === undefined ? '' : (nameOf(player) ?? '');
   const what =
     field === 'entries'
-      ? `${name}: ${OF_AN_ENTRY[part ?? ''] ?? 'the entry'}${who === '' ? '' : ` of ${who}`}`
+      ? `${name}: ${OF_AN_ENTRY[part ?? ''] ?? BAND_WORDS.theEntry}${who === '' ? '' : BAND_WORDS.ofWord(who)}`
       : (OF_THE_SET[field] ?? field);
   const about = part ?? field;
   return { what, mine: valueWords(mine, about, naming), theirs: valueWords(theirs, about, naming) };
@@ -48,10 +49,10 @@ export function clashWords({ path, mine, theirs }: FieldClash, body: SetListBody
 /** How a value is said, by the field it is in. */
 const SAYS: Readonly<Record<string, (value: unknown, naming: Naming) => string>> = {
   key: (value, naming) => (value === null ? 'the song’s own' : keyWordsOf(String(value), naming)),
-  tempo: (value) => (value === null ? 'as the chart says' : `${value} beats a minute`),
-  capos: (value) => (value === undefined ? 'as usual' : value === 0 ? 'no capo' : `capo ${value}`),
-  seconds: (value) => (value === null ? 'as the chart says' : `${value} seconds`),
-  gapSeconds: (value) => `${value} seconds`,
+  tempo: (value) => (value === null ? BAND_WORDS.asTheChartSays : BAND_WORDS.beatsAMinute(String(value))),
+  capos: (value) => (value === undefined ? BAND_WORDS.asUsual : value === 0 ? BAND_WORDS.noCapo : BAND_WORDS.capo2(String(value))),
+  seconds: (value) => (value === null ? BAND_WORDS.asTheChartSays : BAND_WORDS.seconds(String(value))),
+  gapSeconds: (value) => BAND_WORDS.seconds(String(value)),
   join: joinWords,
 };
 
@@ -63,5 +64,5 @@ function valueWords(value: unknown, about: string, naming: Naming): string {
 
 function joinWords(join: unknown): string {
   const { kind, bridge } = (join ?? {}) as { readonly kind?: string; readonly bridge?: string };
-  return kind === 'bridge' ? `with a ${String(bridge).replaceAll('-', ' ')}` : 'after a stop';
+  return kind === 'bridge' ? BAND_WORDS.withA(String(bridge).replaceAll('-', ' ')) : BAND_WORDS.afterAStop;
 }

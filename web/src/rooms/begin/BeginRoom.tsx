@@ -15,6 +15,7 @@ import { Button } from '../../ui/Button.tsx';
 import { Chip } from '../../ui/Chip.tsx';
 import { GoOnIcon, KeyDownIcon, KeyUpIcon, UndoIcon } from '../../ui/icons.ts';
 import { sayFault } from '../../ui/say.ts';
+import { BEGIN_WORDS } from '../../wording/begin.ts';
 import { type BeginChord, beginChords, ENOUGH, FIRST_KEY } from './begin-song.ts';
 
 const BEATS = 2;
@@ -43,12 +44,12 @@ export function BeginRoom() {
   return (
     <div className="mx-auto flex max-w-3xl flex-col gap-4 px-5 py-5 phone:px-3">
       <div>
-        <h2 className="font-numeral text-figure font-bold">What did you just play?</h2>
-        <p className="text-lead text-quiet">Press the chords in their order, or type 1 to 7. 1 is home; a minus means minor.</p>
+        <h2 className="font-numeral text-figure font-bold">{BEGIN_WORDS.whatDidYouJustPlay}</h2>
+        <p className="text-lead text-quiet">{BEGIN_WORDS.pressTheChordsInTheirOrder}</p>
       </div>
-      <div role="group" aria-label="The chords of a key" className="grid grid-cols-7 gap-2 phone:grid-cols-4">
+      <div role="group" aria-label={BEGIN_WORDS.theChordsOfAKey} className="grid grid-cols-7 gap-2 phone:grid-cols-4">
         {chords.map(({ text, number }, at) => (
-          <Button key={text} className="min-h-20!" onClick={() => press(at)} aria-label={`${number.label}, play it`}>
+          <Button key={text} className="min-h-20!" onClick={() => press(at)} aria-label={BEGIN_WORDS.playIt(number.label)}>
             <ChordSymbol view={number} className="text-figure font-bold" />
           </Button>
         ))}
@@ -57,15 +58,15 @@ export function BeginRoom() {
       {bars.length >= ENOUGH && <WhichKey chosen={key} onKey={setKey} />}
       {key !== null && (
         <div className="flex flex-wrap items-center gap-3">
-          <span className="text-lead">The singer wants it in another key? The numbers stay:</span>
+          <span className="text-lead">{BEGIN_WORDS.theSingerWantsItInAnother}</span>
           <Button onClick={() => setKey(stepKey(key, -STEP))}>
-            <KeyDownIcon size={18} aria-hidden="true" /> A step down
+            <KeyDownIcon size={18} aria-hidden="true" /> {BEGIN_WORDS.aStepDown}
           </Button>
           <Button onClick={() => setKey(stepKey(key, STEP))}>
-            <KeyUpIcon size={18} aria-hidden="true" /> A step up
+            <KeyUpIcon size={18} aria-hidden="true" /> {BEGIN_WORDS.aStepUp}
           </Button>
           <Button look="strong" className="ml-auto" disabled={saving} onClick={save}>
-            Save it as a song <GoOnIcon size={18} aria-hidden="true" />
+            {BEGIN_WORDS.saveItAsASong} <GoOnIcon size={18} aria-hidden="true" />
           </Button>
         </div>
       )}
@@ -105,11 +106,11 @@ interface WrittenProps {
 function Written({ bars, letters, onUndo }: WrittenProps) {
   const profile = useMemo(() => songProfile(analyzeText(`key: C\n${bars.map(({ text }) => text).join(' ')}\n`)), [bars]);
   return (
-    <section aria-label="What you played" className="rounded-xl border border-hairline bg-sheet">
+    <section aria-label={BEGIN_WORDS.whatYouPlayed} className="rounded-xl border border-hairline bg-sheet">
       <RidgeStrip
         profile={profile}
         at={profile.spans.at(-1)?.index ?? null}
-        label="Its ridge: the higher, the further from home"
+        label={BEGIN_WORDS.itsRidgeTheHigherTheFurther}
         onGo={() => undefined}
         className="block h-16 w-full"
       />
@@ -126,8 +127,8 @@ function Written({ bars, letters, onUndo }: WrittenProps) {
           </li>
         ))}
         <li className="grid place-items-center">
-          <Button look="bare" aria-label="Undo the last chord" onClick={onUndo}>
-            <UndoIcon size={18} /> Undo
+          <Button look="bare" aria-label={BEGIN_WORDS.undoTheLastChord} onClick={onUndo}>
+            <UndoIcon size={18} /> {BEGIN_WORDS.undo}
           </Button>
         </li>
       </ol>
@@ -140,8 +141,8 @@ function WhichKey({ chosen, onKey }: { readonly chosen: Key | null; readonly onK
   const naming = useNaming();
   return (
     <div>
-      <p className="mb-2 text-lead">Which key were you in? Its letters come under the numbers.</p>
-      <div role="group" aria-label="Key" className="flex flex-wrap gap-2">
+      <p className="mb-2 text-lead">{BEGIN_WORDS.whichKeyWereYouInIts}</p>
+      <div role="group" aria-label={BEGIN_WORDS.key} className="flex flex-wrap gap-2">
         {circleKeys('major').map((key) => (
           <Chip key={key.tonic} on={chosen !== null && (chosen.tonic - key.tonic) % 12 === 0} onClick={() => onKey(key)}>
             <span className="music-glyph">

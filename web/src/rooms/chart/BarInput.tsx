@@ -1,6 +1,7 @@
 import { faultWords, parseNumberOrLetters } from '@aurora/core';
 import { useLayoutEffect, useRef } from 'react';
 import { usePhone } from '../../session/use-media.ts';
+import { CHART_WORDS } from '../../wording/chart.ts';
 import { chartText, closed, type Typing } from './bar-typing.ts';
 import type { SheetInput } from './sheet-input.ts';
 import { followCaret } from './use-sheet-input.ts';
@@ -25,7 +26,7 @@ export function BarInput({ typing, input }: { readonly typing: Typing; readonly 
       <input
         ref={field}
         data-typing
-        aria-label={isNew ? 'New bar' : `Bar ${bar + 1}`}
+        aria-label={isNew ? CHART_WORDS.newBar : CHART_WORDS.bar4(bar + 1)}
         aria-invalid={fault !== null}
         value={text}
         // on a phone the pad writes; its own keyboard would cover the sheet
@@ -50,12 +51,12 @@ export function BarInput({ typing, input }: { readonly typing: Typing; readonly 
 function hintOf(typing: Typing, input: SheetInput): string {
   const { text, whole, isNew } = typing;
   const meant = input.meant(typing);
-  if (whole) return 'type over it, Enter to edit it';
+  if (whole) return CHART_WORDS.typeOverItEnterToEdit;
   const charted = input.charted(typing);
-  if (charted !== null) return `in this key that is ${chartText(charted.asCharted)}`;
-  if (meant !== closed(text)) return `writes ${meant.replaceAll('-', '–')}`;
-  if (hasChord(meant)) return 'Tab: next bar';
-  return isNew ? 'a degree, then its quality; Esc when done' : 'a degree, then its quality';
+  if (charted !== null) return CHART_WORDS.inThisKeyThatIs(chartText(charted.asCharted));
+  if (meant !== closed(text)) return CHART_WORDS.writes(meant.replaceAll('-', '–'));
+  if (hasChord(meant)) return CHART_WORDS.tabNextBar;
+  return isNew ? CHART_WORDS.aDegreeThenItsQualityEsc : CHART_WORDS.aDegreeThenItsQuality;
 }
 
 function hasChord(typed: string): boolean {

@@ -1,4 +1,5 @@
 import { useChartView } from '../../session/chart-view-store.ts';
+import { CHART_WORDS } from '../../wording/chart.ts';
 import { PAD } from './bar-typing.ts';
 import type { SheetInput } from './sheet-input.ts';
 
@@ -12,22 +13,22 @@ const DEGREES = [1, 2, 3, 4, 5, 6, 7].map(String);
 export function BarPad({ input }: { readonly input: SheetInput }) {
   return (
     <fieldset
-      aria-label="Write with one press"
+      aria-label={CHART_WORDS.writeWithOnePress}
       className="flex shrink-0 flex-wrap gap-1 border-t border-hairline bg-ground px-3 py-1.5 phone:grid phone:grid-cols-[minmax(0,3fr)_minmax(0,4fr)] phone:gap-2 phone:px-2"
     >
       <div className="contents phone:grid phone:grid-cols-3 phone:content-start phone:gap-1">
         {DEGREES.map((degree) => (
-          <Pad key={degree} shows={degree} says={`degree ${degree}`} large onPress={() => input.put(degree)} />
+          <Pad key={degree} shows={degree} says={CHART_WORDS.degree(degree)} large onPress={() => input.put(degree)} />
         ))}
-        <Pad shows="+" says="one more chord in this bar" hint="Space" onPress={() => input.put(' ')} />
-        <Pad shows="→" says="next bar" hint="Tab" onPress={() => input.commit('next')} />
+        <Pad shows="+" says={CHART_WORDS.oneMoreChordInThisBar} hint="Space" onPress={() => input.put(' ')} />
+        <Pad shows="→" says={CHART_WORDS.nextBar} hint="Tab" onPress={() => input.commit('next')} />
       </div>
       <div className="contents phone:grid phone:grid-cols-4 phone:content-start phone:gap-1">
         {PAD.map(({ key, writes, shows, says }) => (
           <Pad key={key} shows={shows} says={says} hint={key === writes || key === shows ? '' : key} onPress={() => input.put(writes)} />
         ))}
-        <Pad shows="done" says="done" hint="Enter" onPress={() => input.commit('stay')} />
-        <Pad shows="leave" says="leave it as it was" hint="Esc" onPress={input.cancel} />
+        <Pad shows="done" says={CHART_WORDS.done} hint="Enter" onPress={() => input.commit('stay')} />
+        <Pad shows="leave" says={CHART_WORDS.leaveItAsItWas} hint="Esc" onPress={input.cancel} />
       </div>
       <OwnChords />
     </fieldset>
@@ -41,8 +42,8 @@ function OwnChords() {
     <button
       type="button"
       aria-pressed={ownChords}
-      title="A digit alone writes the key’s own chord: in a major key 2 writes 2–. Type 2M for a major one."
-      aria-label="A digit alone writes the key’s own chord"
+      title={CHART_WORDS.aDigitAloneWritesTheKeys}
+      aria-label={CHART_WORDS.aDigitAloneWritesTheKeys2}
       onPointerDown={(event) => event.preventDefault()}
       onClick={() => setOwnChords(!ownChords)}
       className="music-glyph ml-auto flex min-h-10 items-center gap-2 rounded-lg border border-edge bg-raised px-2.5 text-base font-semibold hover:border-accent aria-pressed:border-accent aria-pressed:bg-wash"

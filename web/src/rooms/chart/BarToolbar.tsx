@@ -17,6 +17,7 @@ import {
   WriteIcon,
 } from '../../ui/icons.ts';
 import { MenuItem } from '../../ui/MenuItem.tsx';
+import { CHART_WORDS } from '../../wording/chart.ts';
 import { type BarSelection, rangeOf } from './bar-selection.ts';
 import type { SheetInput } from './sheet-input.ts';
 
@@ -37,22 +38,22 @@ export function BarToolbar({ input, selection, rewriting, reaching, onPaste, onC
   return (
     <div
       role="toolbar"
-      aria-label="The chosen bars"
+      aria-label={CHART_WORDS.theChosenBars}
       className="flex flex-wrap items-center px-1 not-phone:border-l not-phone:border-hairline"
     >
-      <Tool text="Undo" keys="Ctrl Z" disabled={rewriting.undo === null} onPress={input.undo}>
+      <Tool text={CHART_WORDS.undo} keys="Ctrl Z" disabled={rewriting.undo === null} onPress={input.undo}>
         <UndoIcon size={18} />
       </Tool>
-      <Tool text="Redo" keys="Ctrl Y" disabled={rewriting.redo === null} onPress={input.redo}>
+      <Tool text={CHART_WORDS.redo} keys="Ctrl Y" disabled={rewriting.redo === null} onPress={input.redo}>
         <RedoIcon size={18} />
       </Tool>
       {count === 0 ? (
-        <span className="px-3 text-fine text-quiet">Choose a bar and type: digits are degrees.</span>
+        <span className="px-3 text-fine text-quiet">{CHART_WORDS.chooseABarAndTypeDigits}</span>
       ) : (
         <ChosenTools input={input} head={selection?.head ?? 0} reaching={reaching} onChanges={onChanges} />
       )}
-      <span className="min-w-12 text-fine font-semibold text-quiet">{count > 1 ? `${count} bars` : ''}</span>
-      <Tool text="Paste chords from anywhere" keys="Ctrl V" onPress={onPaste}>
+      <span className="min-w-12 text-fine font-semibold text-quiet">{count > 1 ? CHART_WORDS.bars2(count) : ''}</span>
+      <Tool text={CHART_WORDS.pasteChordsFromAnywhere} keys="Ctrl V" onPress={onPaste}>
         <PasteIcon size={18} />
       </Tool>
     </div>
@@ -66,16 +67,16 @@ interface ChosenToolsProps extends Pick<BarToolbarProps, 'input' | 'reaching' | 
 function ChosenTools({ input, head, reaching, onChanges }: ChosenToolsProps) {
   return (
     <>
-      <Tool text="Write the bar" keys="Enter" onPress={() => input.open(head, 'edit')}>
+      <Tool text={CHART_WORDS.writeTheBar} keys="Enter" onPress={() => input.open(head, 'edit')}>
         <WriteIcon size={18} />
       </Tool>
-      <Tool text="A new bar behind it" keys="i" onPress={input.insert}>
-        +bar
+      <Tool text={CHART_WORDS.aNewBarBehindIt} keys="i" onPress={input.insert}>
+        {CHART_WORDS.bar5}
       </Tool>
-      <Hint text="Choose up to another bar" keys="Shift">
+      <Hint text={CHART_WORDS.chooseUpToAnotherBar} keys="Shift">
         <Button
           look="bare"
-          aria-label="Choose up to another bar"
+          aria-label={CHART_WORDS.chooseUpToAnotherBar}
           aria-pressed={reaching}
           onClick={() => input.reach(!reaching)}
           className="min-w-9 px-1.5! aria-pressed:bg-wash"
@@ -83,19 +84,19 @@ function ChosenTools({ input, head, reaching, onChanges }: ChosenToolsProps) {
           <ReachIcon size={18} />
         </Button>
       </Hint>
-      <Menu label="Bars" items={barItems(input)} />
-      <Menu label="Signs" shortcut="k" items={signItems(input, onChanges)} />
-      <Menu label="Chords" items={chordItems(input)} />
-      <Tool text="Earlier" keys="Alt ←" onPress={() => input.move(-1)}>
+      <Menu label={CHART_WORDS.bars4} items={barItems(input)} />
+      <Menu label={CHART_WORDS.signs} shortcut="k" items={signItems(input, onChanges)} />
+      <Menu label={CHART_WORDS.chords} items={chordItems(input)} />
+      <Tool text={CHART_WORDS.earlier} keys="Alt ←" onPress={() => input.move(-1)}>
         <BeforeIcon size={18} />
       </Tool>
-      <Tool text="Later" keys="Alt →" onPress={() => input.move(1)}>
+      <Tool text={CHART_WORDS.later} keys="Alt →" onPress={() => input.move(1)}>
         <NextIcon size={18} />
       </Tool>
-      <Tool text="Duplicate" keys="u" onPress={input.duplicate}>
+      <Tool text={CHART_WORDS.duplicate} keys="u" onPress={input.duplicate}>
         <DuplicateIcon size={17} />
       </Tool>
-      <Tool text="Delete" keys="Delete" onPress={input.delete}>
+      <Tool text={CHART_WORDS.deleteWord} keys="Delete" onPress={input.delete}>
         <DeleteIcon size={17} />
       </Tool>
     </>
@@ -104,12 +105,12 @@ function ChosenTools({ input, head, reaching, onChanges }: ChosenToolsProps) {
 
 function barItems(input: SheetInput): readonly ToolItem[] {
   return [
-    ['Split the bar', 's', input.split],
-    ['Join the bars into one', 'j', input.join],
-    ['Repeat them', 'r', input.repeat],
-    ['First ending', '8', () => input.ending([1])],
-    ['Second ending', '9', () => input.ending([2])],
-    ['A section begins here', 'h', input.section],
+    [CHART_WORDS.splitTheBar, 's', input.split],
+    [CHART_WORDS.joinTheBarsIntoOne, 'j', input.join],
+    [CHART_WORDS.repeatThem, 'r', input.repeat],
+    [CHART_WORDS.firstEnding, '8', () => input.ending([1])],
+    [CHART_WORDS.secondEnding, '9', () => input.ending([2])],
+    [CHART_WORDS.aSectionBeginsHere, 'h', input.section],
   ];
 }
 
@@ -118,28 +119,28 @@ function signItems(input: SheetInput, onChanges: () => void): readonly ToolItem[
   const jump = (to: 'start' | 'segno', until: 'coda' | 'fine' | 'either') => () =>
     input.sign({ kind: 'jump', to, until, keepRepeats: false });
   return [
-    ['Key, meter, tempo, pickup from here …', '', onChanges],
-    ['Segno', '', () => input.sign({ kind: 'sign', sign: 'segno' })],
-    ['Coda', '', () => input.sign({ kind: 'sign', sign: 'coda' })],
-    ['To Coda', '', () => input.sign({ kind: 'to-coda' })],
-    ['Fine', '', () => input.sign({ kind: 'sign', sign: 'fine' })],
+    [CHART_WORDS.keyMeterTempoPickupFromHere, '', onChanges],
+    [CHART_WORDS.segno, '', () => input.sign({ kind: 'sign', sign: 'segno' })],
+    [CHART_WORDS.coda, '', () => input.sign({ kind: 'sign', sign: 'coda' })],
+    [CHART_WORDS.toCoda, '', () => input.sign({ kind: 'to-coda' })],
+    [CHART_WORDS.fine, '', () => input.sign({ kind: 'sign', sign: 'fine' })],
     ['D.C.', '', jump('start', 'either')],
-    ['D.C. al Fine', '', jump('start', 'fine')],
-    ['D.C. al Coda', '', jump('start', 'coda')],
+    [CHART_WORDS.dCAlFine, '', jump('start', 'fine')],
+    [CHART_WORDS.dCAlCoda, '', jump('start', 'coda')],
     ['D.S.', '', jump('segno', 'either')],
-    ['D.S. al Fine', '', jump('segno', 'fine')],
-    ['D.S. al Coda', '', jump('segno', 'coda')],
+    [CHART_WORDS.dSAlFine, '', jump('segno', 'fine')],
+    [CHART_WORDS.dSAlCoda, '', jump('segno', 'coda')],
   ];
 }
 
 function chordItems(input: SheetInput): readonly ToolItem[] {
   return [
-    ['Thicker: the key’s sevenths', '+', () => input.deepen('seventh')],
+    [CHART_WORDS.thickerTheKeysSevenths, '+', () => input.deepen('seventh')],
     ['Thinner: triads', '-', () => input.deepen('triad')],
-    ['Pushed', 'p', () => input.mark('push')],
-    ['Let ring', 'l', () => input.mark('ring')],
-    ['Stop', 'z', () => input.mark('stop')],
-    ['Optional: others may leave it out', 'o', () => input.mark('optional')],
+    [CHART_WORDS.pushed, 'p', () => input.mark('push')],
+    [CHART_WORDS.letRing3, 'l', () => input.mark('ring')],
+    [CHART_WORDS.stop, 'z', () => input.mark('stop')],
+    [CHART_WORDS.optionalOthersMayLeaveItOut, 'o', () => input.mark('optional')],
   ];
 }
 

@@ -11,6 +11,7 @@ import { isGuitar, MOST_CAPO, memberChoice, readerChoice } from '../../session/r
 import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Choice.tsx';
 import { Sheet } from '../../ui/Sheet.tsx';
+import { CHART_WORDS } from '../../wording/chart.ts';
 
 interface CapoSheetProps {
   readonly text: string;
@@ -38,19 +39,24 @@ export function CapoSheet({ text, sounding, onClose }: CapoSheetProps) {
     onClose();
   };
   return (
-    <Sheet title="Where to put a capo" open onOpenChange={(is) => !is && onClose()}>
+    <Sheet title={CHART_WORDS.whereToPutACapo} open onOpenChange={(is) => !is && onClose()}>
       <div className="flex flex-wrap items-center gap-x-5 gap-y-2">
-        <Choice label="What the player holds" value={level} options={BARRE_LEVELS} onChange={setLevel} />
+        <Choice label={CHART_WORDS.whatThePlayerHolds} value={level} options={BARRE_LEVELS} onChange={setLevel} />
         <p className="text-base text-quiet">
-          The kindest fret first, for {player === null ? '' : `${player.name}’s `}
-          {instrument.name}. A boxed chord is barre or closed.
+          {CHART_WORDS.theKindestFretFirstFor} {player === null ? '' : `${player.name}’s `}
+          {instrument.name}
+          {CHART_WORDS.aBoxedChordIsBarreOr}
         </p>
       </div>
-      {plan.error !== null && <p className="py-3 text-alarm">The frets could not be worked out: {plan.error.message}</p>}
+      {plan.error !== null && (
+        <p className="py-3 text-alarm">
+          {CHART_WORDS.theFretsCouldNotBeWorked} {plan.error.message}
+        </p>
+      )}
       {plan.data === undefined ? (
-        <p className="py-3 text-quiet">Trying every fret…</p>
+        <p className="py-3 text-quiet">{CHART_WORDS.tryingEveryFret}</p>
       ) : (
-        <ol aria-label="Frets" className="mt-3">
+        <ol aria-label={CHART_WORDS.frets} className="mt-3">
           {plan.data.map((option) => (
             <FretRow
               key={option.fret}
@@ -81,7 +87,10 @@ function FretRow({ option, naming, isRead, onRead }: FretRowProps) {
         {fret}
       </span>
       <div className="min-w-0">
-        <ul aria-label={fret === 0 ? 'Chords without a capo' : `Shapes with the capo at ${fret}`} className="flex flex-wrap gap-2">
+        <ul
+          aria-label={fret === 0 ? CHART_WORDS.chordsWithoutACapo : CHART_WORDS.shapesWithTheCapoAt(fret)}
+          className="flex flex-wrap gap-2"
+        >
           {shapes.map((shape) => (
             <ShapeChip key={`${shape.shape.root} ${shape.shape.formula} ${shape.shape.bass}`} shape={shape} naming={naming} />
           ))}
@@ -95,7 +104,7 @@ function FretRow({ option, naming, isRead, onRead }: FretRowProps) {
         onClick={onRead}
         className="col-start-2 justify-self-start aria-pressed:border-accent aria-pressed:bg-wash sm:col-start-3"
       >
-        {isRead ? 'Read so now' : fret === 0 ? 'Read without' : `Read at ${fret}`}
+        {isRead ? CHART_WORDS.readSoNow : fret === 0 ? CHART_WORDS.readWithout : CHART_WORDS.readAt(fret)}
       </Button>
     </li>
   );

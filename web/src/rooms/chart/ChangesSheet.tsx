@@ -3,6 +3,7 @@ import { type FormEvent, useState } from 'react';
 import { AnsweringField } from '../../ui/AnsweringField.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { Sheet } from '../../ui/Sheet.tsx';
+import { CHART_WORDS } from '../../wording/chart.ts';
 import type { SheetInput } from './sheet-input.ts';
 
 interface ChangesSheetProps {
@@ -12,10 +13,10 @@ interface ChangesSheetProps {
 }
 
 const FIELDS: readonly (readonly [kind: ChangeKind, label: string, example: string])[] = [
-  ['key', 'Key', 'A, or +2 for two half steps up'],
-  ['meter', 'Meter', '3/4'],
-  ['tempo', 'Tempo', '132'],
-  ['pickup', 'Pickup, in beats', '1'],
+  ['key', CHART_WORDS.key, CHART_WORDS.aOr2ForTwoHalf],
+  ['meter', CHART_WORDS.meter, '3/4'],
+  ['tempo', CHART_WORDS.tempo, '132'],
+  ['pickup', CHART_WORDS.pickupInBeats, '1'],
 ];
 
 /** What changes with the chosen bar: key, meter, tempo, or that it is a pickup. An empty field takes its change away. */
@@ -36,7 +37,7 @@ export function ChangesSheet({ input, reading, onClose }: ChangesSheetProps) {
     onClose();
   };
   return (
-    <Sheet title={`From bar ${bar + 1} on`} open onOpenChange={(is) => !is && onClose()}>
+    <Sheet title={CHART_WORDS.fromBarOn(bar + 1)} open onOpenChange={(is) => !is && onClose()}>
       <form onSubmit={submit} className="flex max-w-md flex-col gap-3">
         {FIELDS.map(([kind, label, example]) => {
           const fault = faults[kind];
@@ -52,7 +53,7 @@ export function ChangesSheet({ input, reading, onClose }: ChangesSheetProps) {
           );
         })}
         <Button type="submit" look="strong">
-          Set it
+          {CHART_WORDS.setIt}
         </Button>
       </form>
     </Sheet>
@@ -80,5 +81,5 @@ function readField(kind: ChangeKind, typed: string): Change | Fault | null {
   if (typed.trim() === '') return null;
   const change = parseChange(kind === 'meter' ? typed : `${kind}: ${typed}`);
   if (change !== undefined) return change;
-  return { code: 'head-value', name: 'time', value: typed.trim(), wanted: 'a meter such as 4/4 or 6/8' };
+  return { code: 'head-value', name: 'time', value: typed.trim(), wanted: CHART_WORDS.aMeterSuchAs44 };
 }

@@ -5,6 +5,7 @@ import { Conflict } from '../../parts/song/Conflict.tsx';
 import { raiseHand } from '../../session/hand-store.ts';
 import { usePhone } from '../../session/use-media.ts';
 import { InSlot, useSlotIsThere } from '../../ui/Slot.tsx';
+import { CHART_WORDS } from '../../wording/chart.ts';
 import { BarPad } from './BarPad.tsx';
 import { BarToolbar } from './BarToolbar.tsx';
 import { choose } from './bar-selection.ts';
@@ -65,7 +66,7 @@ function DeskRidge({ desk: { song, selection, input } }: { readonly desk: Desk }
       profile={song.profile}
       at={song.indexOf(selection)}
       onGo={(index) => input.choose(song.placeOf(index))}
-      label={`The song’s ridge, ${song.profile.spans.length} chords`}
+      label={CHART_WORDS.theSongsRidgeChords(song.profile.spans.length)}
       className="block h-5 w-full shrink-0 border-b border-hairline"
     />
   );

@@ -5,6 +5,7 @@ import { type Diagnostic, lintGutter, setDiagnostics } from '@codemirror/lint';
 import { EditorState, type Text } from '@codemirror/state';
 import { EditorView, keymap, lineNumbers } from '@codemirror/view';
 import { type Ref, type RefObject, useEffect, useImperativeHandle, useLayoutEffect, useRef } from 'react';
+import { CHART_WORDS } from '../../wording/chart.ts';
 import { chartCompletions } from './chart-completion.ts';
 import { chartLanguage } from './chart-language.ts';
 
@@ -109,7 +110,7 @@ function openState(text: string, calls: RefObject<Calls>, receiving: RefObject<b
       look,
       autocompletion({ override: [chartCompletions], icons: false }),
       EditorView.lineWrapping,
-      EditorView.contentAttributes.of({ 'aria-label': 'Chart text', tabindex: '0', spellcheck: 'false', autocapitalize: 'off' }),
+      EditorView.contentAttributes.of({ 'aria-label': CHART_WORDS.chartText, tabindex: '0', spellcheck: 'false', autocapitalize: 'off' }),
       keymap.of([
         ...completionKeymap,
         { key: 'Mod-z', run: call('onUndo'), preventDefault: true },
@@ -139,7 +140,7 @@ function diagnosticOf(problem: Problem, doc: Text, source: string): Diagnostic {
     to: Math.min(doc.length, from + Math.max(1, at.length)),
     severity,
     message: faultWords(fault),
-    ...(fix === undefined ? {} : { actions: [{ name: `Write ${fix.write.trim()}`, apply: mend }] }),
+    ...(fix === undefined ? {} : { actions: [{ name: CHART_WORDS.write2(fix.write.trim()), apply: mend }] }),
   };
 }
 

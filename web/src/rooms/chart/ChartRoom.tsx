@@ -1,6 +1,7 @@
 import { Link, useParams } from 'react-router';
 import { OpenSong } from '../../parts/song/OpenSong.tsx';
 import { Notice } from '../../ui/Notice.tsx';
+import { CHART_WORDS } from '../../wording/chart.ts';
 import { ChartDesk } from './ChartDesk.tsx';
 
 /** A song's chart: its text and its sheet, side by side. */
@@ -9,14 +10,14 @@ export function ChartRoom() {
   if (songId === undefined) {
     return (
       <Notice
-        title="No song open"
+        title={CHART_WORDS.noSongOpen}
         action={
           <Link className="font-semibold text-accent underline" to="/">
-            Choose one, or start a new one
+            {CHART_WORDS.chooseOneOrStartANew}
           </Link>
         }
       >
-        <p>A chart belongs to a song. Open one from the shelf, or gather a progression in Harmonize and start a song from it.</p>
+        <p>{CHART_WORDS.aChartBelongsToASong}</p>
       </Notice>
     );
   }

@@ -5,6 +5,7 @@ import { sheetFacts } from '../../parts/sheet/sheet-facts.ts';
 import { Button } from '../../ui/Button.tsx';
 import { AddIcon } from '../../ui/icons.ts';
 import { useInnerWidth } from '../../ui/use-width.ts';
+import { CHART_WORDS } from '../../wording/chart.ts';
 import { BarInput } from './BarInput.tsx';
 import type { BarSelection } from './bar-selection.ts';
 import type { Typing } from './bar-typing.ts';
@@ -40,7 +41,7 @@ export function ChartSheet({ sheet, reading, sections, turn, ...looked }: SheetP
   const bars = reading.bars.length;
   return (
     <DndContext {...context}>
-      <article ref={article} aria-label="Chart" className="relative px-5 py-1.5 phone:px-2 phone:pb-[60vh] 3xl:px-10">
+      <article ref={article} aria-label={CHART_WORDS.chart} className="relative px-5 py-1.5 phone:px-2 phone:pb-[60vh] 3xl:px-10">
         <p className="pt-1 text-right text-fine text-quiet lg:absolute lg:right-5 phone:static phone:text-left lying:hidden">
           {sheetFacts(reading).join('  ·  ')}
         </p>
@@ -54,9 +55,13 @@ export function ChartSheet({ sheet, reading, sections, turn, ...looked }: SheetP
           />
         ))}
         <Button look="bare" className="mt-1 text-quiet" onClick={() => inner.input.openNew(bars)}>
-          <AddIcon size={18} aria-hidden="true" /> Bar
+          <AddIcon size={18} aria-hidden="true" /> {CHART_WORDS.bar6}
         </Button>
-        {sheet.left > 0 && <p className="py-4 font-semibold text-alarm">{sheet.left} more bars are in the text and not drawn here.</p>}
+        {sheet.left > 0 && (
+          <p className="py-4 font-semibold text-alarm">
+            {sheet.left} {CHART_WORDS.moreBarsAreInTheText}
+          </p>
+        )}
       </article>
     </DndContext>
   );
@@ -94,13 +99,13 @@ function SheetSection({ section, place, drawn, actions, drop, ends, ...inner }: 
   const target = drop?.before === index ? 'shadow-[0_-4px_0_var(--accent)]' : 'shadow-[0_4px_0_var(--accent)]';
   return (
     <section
-      aria-label={section.name ?? 'Before the first section'}
+      aria-label={section.name ?? CHART_WORDS.beforeTheFirstSection}
       {...(index === null ? {} : { 'data-section': index })}
       className={`mb-1 ${isTarget ? target : ''}`}
     >
       {index !== null && (
         <div className="flex items-center gap-1 py-0.5">
-          <Grip id={`section-${index}`} label={`Drag ${section.name}`} />
+          <Grip id={`section-${index}`} label={CHART_WORDS.drag(section.name ?? '')} />
           <SectionHeading section={section} index={index} actions={actions} />
         </div>
       )}

@@ -1,5 +1,6 @@
 import { type Finding, faultWords, findingWords, type Problem, type QuickFix, quickFix } from '@aurora/core';
 import { Button } from '../../ui/Button.tsx';
+import { CHART_WORDS } from '../../wording/chart.ts';
 
 interface ChecksListProps {
   readonly text: string;
@@ -15,10 +16,12 @@ const MOST_LISTED = 40;
 /** What to look at before the chart reaches the band: what the text gets wrong, and what may not be meant. Each is a press away. */
 export function ChecksList({ text, problems, findings, onProblem, onFinding, onFix }: ChecksListProps) {
   const count = problems.length + findings.length;
-  if (count === 0) return <p className="px-4 py-3 text-base text-quiet">Nothing to look at: the chart is ready for the band.</p>;
+  if (count === 0) return <p className="px-4 py-3 text-base text-quiet">{CHART_WORDS.nothingToLookAtTheChart}</p>;
   return (
-    <section aria-label="Problems">
-      <h2 className="px-4 pt-2 text-fine font-semibold text-quiet">{count === 1 ? '1 place to look at' : `${count} places to look at`}</h2>
+    <section aria-label={CHART_WORDS.problems}>
+      <h2 className="px-4 pt-2 text-fine font-semibold text-quiet">
+        {count === 1 ? CHART_WORDS.n1PlaceToLookAt : CHART_WORDS.placesToLookAt(count)}
+      </h2>
       <ul>
         {problems.slice(0, MOST_LISTED).map((problem) => (
           <li key={`${problem.fault.code} ${problem.at.line} ${problem.at.column}`} className="flex items-start">
@@ -28,7 +31,7 @@ export function ChecksList({ text, problems, findings, onProblem, onFinding, onF
               className="flex min-h-10 flex-1 gap-2 px-4 py-2 text-left text-fine leading-snug hover:bg-wash"
             >
               <span className={`shrink-0 font-semibold ${problem.severity === 'error' ? 'text-alarm' : 'text-quiet'}`}>
-                line {problem.at.line}
+                {CHART_WORDS.line} {problem.at.line}
               </span>
               {faultWords(problem.fault)}
             </button>
@@ -43,7 +46,7 @@ export function ChecksList({ text, problems, findings, onProblem, onFinding, onF
               className="music-glyph flex min-h-10 w-full gap-2 px-4 py-2 text-left text-fine leading-snug hover:bg-wash"
             >
               <span className={`shrink-0 font-semibold ${finding.code === 'chord-unexplained' ? 'text-alarm' : 'text-quiet'}`}>
-                bar {finding.bar + 1}
+                {CHART_WORDS.bar} {finding.bar + 1}
               </span>
               {findingWords(finding)}
             </button>
@@ -59,7 +62,7 @@ function Fix({ problem, text, onFix }: { readonly problem: Problem; readonly tex
   if (fix === undefined) return null;
   return (
     <Button look="bare" className="mt-0.5 mr-1 shrink-0 px-2 text-fine text-accent" onClick={() => onFix(fix)}>
-      Write {fix.write.trim().slice(0, 16)}
+      {CHART_WORDS.write} {fix.write.trim().slice(0, 16)}
     </Button>
   );
 }

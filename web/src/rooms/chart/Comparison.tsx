@@ -1,6 +1,7 @@
 import { type BarChange, barAsWritten, comparedParts, readChart, type WrittenBar } from '@aurora/core';
 import { useMemo } from 'react';
 import { Glyphs } from '../../parts/notation/Glyphs.tsx';
+import { CHART_WORDS } from '../../wording/chart.ts';
 
 /** What became of a chart's bars until another, section by section. */
 export function Comparison({ before, after }: { readonly before: string; readonly after: string }) {
@@ -10,17 +11,24 @@ export function Comparison({ before, after }: { readonly before: string; readonl
   }, [before, after]);
   const changed = parts.flatMap(({ changes }) => changes).filter(({ kind }) => kind !== 'same').length;
   return (
-    <section aria-label="What changed since">
+    <section aria-label={CHART_WORDS.whatChangedSince}>
       <h3 className="mb-1 font-semibold">
-        {changed === 0 ? 'The bars are as they are now.' : `Since then ${changed === 1 ? 'one bar' : `${changed} bars`} changed.`}
+        {changed === 0
+          ? CHART_WORDS.theBarsAreAsTheyAre
+          : CHART_WORDS.sinceThenChanged(changed === 1 ? CHART_WORDS.oneBar : CHART_WORDS.bars(changed))}
       </h3>
       <div className="max-h-72 overflow-auto">
         {parts.map(({ name, wasCalled, changes }) => (
-          <section key={changes.map(nameOf).join()} aria-label={name || 'The beginning'} className="mb-2">
+          <section key={changes.map(nameOf).join()} aria-label={name || CHART_WORDS.theBeginning} className="mb-2">
             <h4 className="text-fine font-semibold">
-              {name || 'The beginning'}
-              {wasCalled !== null && <span className="font-normal text-quiet"> was {wasCalled || 'without a name'}</span>}
-              {changes.every(({ kind }) => kind === 'same') && <span className="font-normal text-quiet"> as it is</span>}
+              {name || CHART_WORDS.theBeginning}
+              {wasCalled !== null && (
+                <span className="font-normal text-quiet">
+                  {' '}
+                  {CHART_WORDS.was} {wasCalled || CHART_WORDS.withoutAName}
+                </span>
+              )}
+              {changes.every(({ kind }) => kind === 'same') && <span className="font-normal text-quiet"> {CHART_WORDS.asItIs}</span>}
             </h4>
             <ol className="grid grid-cols-4 gap-1 lg:grid-cols-8">
               {changes.map((change) => (
@@ -46,7 +54,7 @@ interface ChangedBarProps {
   readonly now: readonly WrittenBar[];
 }
 
-const SAID = { same: 'as it is', changed: 'changed', removed: 'deleted since', added: 'new since' } as const;
+const SAID = { same: CHART_WORDS.asItIs, changed: 'changed', removed: CHART_WORDS.deletedSince, added: CHART_WORDS.newSince } as const;
 
 function ChangedBar({ change, old, now }: ChangedBarProps) {
   const was = 'before' in change ? writtenIn(old[change.before]) : null;

@@ -23,6 +23,7 @@ import {
 } from '../../ui/icons.ts';
 import { MenuItem } from '../../ui/MenuItem.tsx';
 import { Tick } from '../../ui/Tick.tsx';
+import { CHART_WORDS } from '../../wording/chart.ts';
 
 interface DeskBarProps {
   readonly songId: string;
@@ -49,7 +50,7 @@ export function DeskBar(props: DeskBarProps) {
       {children}
       {!isPhone && (
         <>
-          <Hint text="Places to look at before the band does">
+          <Hint text={CHART_WORDS.placesToLookAtBeforeThe}>
             <Button
               look="bare"
               aria-label={checkWords(toLookAt)}
@@ -70,7 +71,7 @@ export function DeskBar(props: DeskBarProps) {
 }
 
 function checkWords(toLookAt: number): string {
-  return toLookAt === 0 ? 'Checked' : `Check ${toLookAt}`;
+  return toLookAt === 0 ? CHART_WORDS.checked : CHART_WORDS.check(toLookAt);
 }
 
 /** What may be done with the whole chart, and on a phone what it shows as well. */
@@ -82,7 +83,7 @@ function MoreMenu({ songId, toLookAt, onCheck, onOpen, onText, isPhone }: DeskBa
     <DropdownMenu.Root>
       <DropdownMenu.Trigger asChild>
         <Button look="bare" className="px-2.5!">
-          More
+          {CHART_WORDS.more}
         </Button>
       </DropdownMenu.Trigger>
       <DropdownMenu.Portal>
@@ -90,12 +91,12 @@ function MoreMenu({ songId, toLookAt, onCheck, onOpen, onText, isPhone }: DeskBa
           align="end"
           className="z-30 max-h-(--radix-dropdown-menu-content-available-height) min-w-52 overflow-auto rounded-xl border border-edge bg-raised p-1.5 shadow-lg"
         >
-          <Item icon={StandIcon} label="On the stand" onPress={toStand} />
-          <Item icon={CapoIcon} label="Where to put a capo" onPress={() => onOpen('capo')} />
-          <Item icon={PrintIcon} label="Print" onPress={() => onOpen('print')} />
-          <Item icon={ExportIcon} label="Export for other programs" onPress={() => onOpen('export')} />
-          <Item icon={VersionsIcon} label="Versions" onPress={() => onOpen('versions')} />
-          <Item icon={TextIcon} label="Edit as text" onPress={onText} />
+          <Item icon={StandIcon} label={CHART_WORDS.onTheStand} onPress={toStand} />
+          <Item icon={CapoIcon} label={CHART_WORDS.whereToPutACapo} onPress={() => onOpen('capo')} />
+          <Item icon={PrintIcon} label={CHART_WORDS.print} onPress={() => onOpen('print')} />
+          <Item icon={ExportIcon} label={CHART_WORDS.exportForOtherPrograms} onPress={() => onOpen('export')} />
+          <Item icon={VersionsIcon} label={CHART_WORDS.versions} onPress={() => onOpen('versions')} />
+          <Item icon={TextIcon} label={CHART_WORDS.editAsText} onPress={onText} />
           {isPhone && (
             <>
               <Item icon={CheckIcon} label={checkWords(toLookAt)} onPress={onCheck} />
@@ -103,7 +104,7 @@ function MoreMenu({ songId, toLookAt, onCheck, onOpen, onText, isPhone }: DeskBa
                 <Item
                   key={value}
                   icon={value === show ? ChosenIcon : NotChosenIcon}
-                  label={`Show ${label}`}
+                  label={CHART_WORDS.show(label)}
                   onPress={() => setShow(value)}
                 />
               ))}
@@ -123,8 +124,8 @@ function LayerChoice({ layer, onLayer }: Pick<DeskBarProps, 'layer' | 'onLayer'>
       <Popover.Trigger asChild>
         <Button
           look="bare"
-          aria-label={`Analysis over the bars${on === 0 ? '' : `, ${on} shown`}`}
-          title="Analysis over the bars"
+          aria-label={CHART_WORDS.analysisOverTheBars(on === 0 ? '' : CHART_WORDS.shown(on))}
+          title={CHART_WORDS.analysisOverTheBars2}
           className="px-2.5!"
         >
           <LayerIcon size={18} aria-hidden="true" /> {on === 0 ? '' : on}
@@ -133,7 +134,7 @@ function LayerChoice({ layer, onLayer }: Pick<DeskBarProps, 'layer' | 'onLayer'>
       <Popover.Portal>
         <Popover.Content
           align="end"
-          aria-label="What is laid over the bars"
+          aria-label={CHART_WORDS.whatIsLaidOverTheBars}
           className="z-30 rounded-xl border border-edge bg-raised px-4 py-2 shadow-lg"
         >
           {LAYER_NAMES.map(([name, label]) => (

@@ -10,6 +10,7 @@ import { Choice } from '../../ui/Choice.tsx';
 import { ExportIcon } from '../../ui/icons.ts';
 import { Sheet } from '../../ui/Sheet.tsx';
 import { Tick } from '../../ui/Tick.tsx';
+import { CHART_WORDS } from '../../wording/chart.ts';
 
 interface ExportSheetProps {
   readonly text: string;
@@ -32,11 +33,11 @@ export function ExportSheet({ text, sounding, onClose }: ExportSheetProps) {
   const { data, error } = useConverted({ from: 'chart', to: format, content: text, ...inKey, ...forReader });
   const use = FORMAT_TABLE.find(([name]) => name === format)?.[2] ?? '';
   return (
-    <Sheet title="Export the song" open onOpenChange={(is) => !is && onClose()}>
+    <Sheet title={CHART_WORDS.exportTheSong} open onOpenChange={(is) => !is && onClose()}>
       <div className="flex flex-col items-start gap-4">
         <div className="flex max-w-full overflow-x-auto">
           <Choice
-            label="Format"
+            label={CHART_WORDS.format}
             value={format}
             options={FORMAT_TABLE.map(([name, label]) => [name, label] as const)}
             onChange={setFormat}
@@ -46,11 +47,11 @@ export function ExportSheet({ text, sounding, onClose }: ExportSheetProps) {
           {use}
           {sounding !== null && format !== 'chart' && (
             <>
-              , in <b className="music-glyph">{nameKey(sounding, naming)}</b>
+              {CHART_WORDS.inWord} <b className="music-glyph">{nameKey(sounding, naming)}</b>
             </>
           )}
         </p>
-        {isRead && <Tick label={`As ${reader.short} reads it`} on={asRead} onTick={setAsRead} />}
+        {isRead && <Tick label={CHART_WORDS.asReadsIt(reader.short)} on={asRead} onTick={setAsRead} />}
         {error !== null && (
           <p role="alert" className="font-semibold text-alarm">
             {error.message}
@@ -59,11 +60,11 @@ export function ExportSheet({ text, sounding, onClose }: ExportSheetProps) {
         {data !== undefined && (
           <>
             {data.losses.length === 0 ? (
-              <p className="text-base text-quiet">Nothing gets lost.</p>
+              <p className="text-base text-quiet">{CHART_WORDS.nothingGetsLost}</p>
             ) : (
               <div>
-                <h3 className="font-semibold">What this format does not hold</h3>
-                <ul aria-label="What gets lost" className="mt-1 list-disc pl-5 text-base">
+                <h3 className="font-semibold">{CHART_WORDS.whatThisFormatDoesNotHold}</h3>
+                <ul aria-label={CHART_WORDS.whatGetsLost} className="mt-1 list-disc pl-5 text-base">
                   {data.losses.map(({ message }) => (
                     <li key={message}>{message}</li>
                   ))}
@@ -71,7 +72,7 @@ export function ExportSheet({ text, sounding, onClose }: ExportSheetProps) {
               </div>
             )}
             <Button look="strong" onClick={() => saveFile(data.fileName, blobOf(data))}>
-              <ExportIcon size={17} aria-hidden="true" /> Keep {data.fileName}
+              <ExportIcon size={17} aria-hidden="true" /> {CHART_WORDS.keep} {data.fileName}
             </Button>
           </>
         )}

@@ -3,6 +3,7 @@ import type { SongVersionHead } from '@aurora/wire';
 import { useMemo, useState } from 'react';
 import { useNameVersion, useVersion } from '../../api/versions.ts';
 import { Button } from '../../ui/Button.tsx';
+import { CHART_WORDS } from '../../wording/chart.ts';
 import { Comparison } from './Comparison.tsx';
 
 interface OpenVersionProps {
@@ -19,7 +20,7 @@ export function OpenVersion({ songId, head, text, onWrite }: OpenVersionProps) {
   const [typed, setTyped] = useState(head.name ?? '');
   const source = version.data?.source;
   if (version.error !== null) return <p className="text-alarm">{version.error.message}</p>;
-  if (source === undefined) return <p className="text-quiet">Fetching it…</p>;
+  if (source === undefined) return <p className="text-quiet">{CHART_WORDS.fetchingIt}</p>;
   return (
     <div className="flex min-w-0 flex-col gap-4">
       <form
@@ -30,18 +31,18 @@ export function OpenVersion({ songId, head, text, onWrite }: OpenVersionProps) {
         }}
       >
         <input
-          aria-label="Name of this version"
+          aria-label={CHART_WORDS.nameOfThisVersion}
           value={typed}
           maxLength={80}
           onChange={(event) => setTyped(event.target.value)}
-          placeholder="a name, such as: the chorus we liked"
+          placeholder={CHART_WORDS.aNameSuchAsTheChorus}
           className="min-h-11 min-w-0 flex-1 rounded-lg border border-edge bg-sheet px-3 placeholder:text-quiet"
         />
         <Button type="submit" disabled={name.isPending || typed.trim() === (head.name ?? '')}>
-          Name it
+          {CHART_WORDS.nameIt}
         </Button>
         <Button look="strong" disabled={source === text} onClick={() => onWrite(source)}>
-          Restore it whole
+          {CHART_WORDS.restoreItWhole}
         </Button>
       </form>
       <Comparison before={source} after={text} />
@@ -56,21 +57,23 @@ function Sections({ source, text, onWrite }: Pick<OpenVersionProps, 'text' | 'on
   const now = useMemo(() => openChart(text), [text]);
   if (then.reading.sections.length === 0) return null;
   return (
-    <section aria-label="Its sections">
-      <h3 className="mb-1 font-semibold">Use one section</h3>
+    <section aria-label={CHART_WORDS.itsSections}>
+      <h3 className="mb-1 font-semibold">{CHART_WORDS.useOneSection}</h3>
       <ul>
         {then.reading.sections.map(({ name, count, at }, index) => {
           const same = now.reading.sections.findIndex((section) => section.name === name);
           const copy = sectionText(then, index);
           return (
             <li key={at.line} className="flex min-h-11 flex-wrap items-center gap-2 border-b border-hairline py-1">
-              <b className="min-w-24">{name || 'no name'}</b>
-              <span className="flex-1 text-fine text-quiet">{count === 1 ? 'one bar' : `${count} bars`}</span>
+              <b className="min-w-24">{name || CHART_WORDS.noName}</b>
+              <span className="flex-1 text-fine text-quiet">{count === 1 ? CHART_WORDS.oneBar : CHART_WORDS.bars2(count)}</span>
               {same >= 0 && copy !== sectionText(now, same) && (
-                <Button onClick={() => onWrite(replaceSection(now, same, copy))}>In place of {name}</Button>
+                <Button onClick={() => onWrite(replaceSection(now, same, copy))}>
+                  {CHART_WORDS.inPlaceOf} {name}
+                </Button>
               )}
               <Button look="bare" onClick={() => onWrite(insertSection(now, now.reading.sections.length, copy))}>
-                At the end
+                {CHART_WORDS.atTheEnd}
               </Button>
             </li>
           );

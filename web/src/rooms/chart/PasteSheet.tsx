@@ -17,6 +17,7 @@ import { useNaming } from '../../session/lens.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Choice.tsx';
 import { Sheet } from '../../ui/Sheet.tsx';
+import { CHART_WORDS } from '../../wording/chart.ts';
 
 interface PasteSheetProps {
   /** What was pasted already; empty for nothing yet. */
@@ -42,11 +43,11 @@ export function PasteSheet({ pasted, chart, lettersFrom, behind, onEdit, onWrite
   const [tonic, own] = [lettersTonic(chart, at, lettersFrom), lettersTonic(chart, at, chart.head.key.tonic)];
   const id = useId();
   return (
-    <Sheet title={isNew ? 'Paste a song' : 'Paste chords'} open onOpenChange={(open) => !open && onClose()}>
+    <Sheet title={isNew ? CHART_WORDS.pasteASong : CHART_WORDS.pasteChords} open onOpenChange={(open) => !open && onClose()}>
       <div className="grid gap-4 md:grid-cols-2">
         <div className="flex flex-col gap-2">
           <label htmlFor={id} className="text-fine font-semibold text-quiet">
-            Letters or numbers, with or without bar lines, over lyrics or alone
+            {CHART_WORDS.lettersOrNumbersWithOrWithout}
           </label>
           <textarea
             id={id}
@@ -54,7 +55,7 @@ export function PasteSheet({ pasted, chart, lettersFrom, behind, onEdit, onWrite
             rows={12}
             spellCheck={false}
             onChange={(event) => setTyped(event.target.value)}
-            placeholder={'Verse\nG        Em\nSalt on the window'}
+            placeholder={CHART_WORDS.verseGEmSaltOnThe}
             className="min-h-60 rounded-xl border border-edge bg-sheet p-3 font-text text-base whitespace-pre placeholder:text-quiet"
           />
         </div>
@@ -62,7 +63,7 @@ export function PasteSheet({ pasted, chart, lettersFrom, behind, onEdit, onWrite
           <Lines
             typed={typed}
             tonic={tonic}
-            where={behind === null ? 'at the end' : `behind bar ${behind + 1}`}
+            where={behind === null ? CHART_WORDS.atTheEnd2 : CHART_WORDS.behindBar(behind + 1)}
             onPut={(text) => onEdit({ kind: 'paste', behind, text: tonic === own ? text : countedLines(text, tonic) })}
           />
         ) : (
@@ -84,9 +85,9 @@ function Song({ song, chart, onSet }: SongProps) {
   const naming = useNaming();
   const { source, title, key, keyIs, bars } = song;
   const found = [
-    keyIs === 'open' ? '' : `${nameKey(key, naming)}${keyIs === 'heard' ? ' by its chords' : ''}`,
-    bars === 1 ? 'one bar' : `${bars} bars`,
-    title === null ? 'no title' : `a title: ${title}`,
+    keyIs === 'open' ? '' : `${nameKey(key, naming)}${keyIs === 'heard' ? CHART_WORDS.byItsChords : ''}`,
+    bars === 1 ? CHART_WORDS.oneBar : CHART_WORDS.bars3(bars),
+    title === null ? CHART_WORDS.noTitle : CHART_WORDS.aTitle(title),
   ].filter((one) => one !== '');
   const set = () => {
     // what was not found stays as it is
@@ -97,13 +98,13 @@ function Song({ song, chart, onSet }: SongProps) {
   return (
     <div className="flex flex-col items-start gap-3">
       <p role="status" className="music-glyph text-base">
-        Found: <b>{<Glyphs text={found.join(', ')} />}</b>.
+        {CHART_WORDS.found} <b>{<Glyphs text={found.join(', ')} />}</b>.
       </p>
       <pre className="max-h-72 w-full overflow-auto rounded-xl border border-hairline p-3 font-text text-base whitespace-pre-wrap">
         {source}
       </pre>
       <Button look="strong" onClick={set}>
-        Make it this song
+        {CHART_WORDS.makeItThisSong}
       </Button>
     </div>
   );
@@ -115,7 +116,7 @@ function chartWith(source: string, name: string, value: string): string {
 }
 
 const SHARES = [
-  ['1', 'one chord a bar'],
+  ['1', CHART_WORDS.oneChordABar],
   ['2', 'two'],
   ['4', 'four'],
 ] as const;
@@ -136,9 +137,9 @@ function Lines({ typed, tonic, where, onPut }: LinesProps) {
   const { bars, problems } = chartOf(text).reading;
   return (
     <div>
-      <Choice label="Where there are no bar lines" value={share} options={SHARES} onChange={setShare} />
-      <h3 className="mt-2 text-fine font-semibold text-quiet">What it becomes</h3>
-      <ol aria-label="What it becomes" className="mt-2 max-h-80 overflow-auto rounded-xl border border-hairline">
+      <Choice label={CHART_WORDS.whereThereAreNoBarLines} value={share} options={SHARES} onChange={setShare} />
+      <h3 className="mt-2 text-fine font-semibold text-quiet">{CHART_WORDS.whatItBecomes}</h3>
+      <ol aria-label={CHART_WORDS.whatItBecomes} className="mt-2 max-h-80 overflow-auto rounded-xl border border-hairline">
         {lines.map((line, index) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: lines have no name but their place
           <li key={index} className="grid min-h-8 grid-cols-[4.5rem_1fr] gap-2 border-b border-hairline px-3 py-1 last:border-b-0">
@@ -148,11 +149,13 @@ function Lines({ typed, tonic, where, onPut }: LinesProps) {
         ))}
       </ol>
       <p className="mt-2 text-base">
-        {bars.length === 0 ? 'No bars yet.' : `${bars.length === 1 ? 'One bar' : `${bars.length} bars`}, put ${where}.`}
-        {problems.some(({ severity }) => severity === 'error') && ' What cannot be read is kept and marked.'}
+        {bars.length === 0
+          ? CHART_WORDS.noBarsYet
+          : CHART_WORDS.put(bars.length === 1 ? CHART_WORDS.oneBar2 : CHART_WORDS.bars2(bars.length), where)}
+        {problems.some(({ severity }) => severity === 'error') && CHART_WORDS.whatCannotBeReadIsKept}
       </p>
       <Button look="strong" className="mt-2" disabled={bars.length === 0} onClick={() => onPut(text)}>
-        Put them in
+        {CHART_WORDS.putThemIn}
       </Button>
     </div>
   );

@@ -6,11 +6,12 @@ import { Hint } from '../../ui/Hint.tsx';
 import { FasterIcon, LoopIcon, PlayIcon, SlowerIcon, StopIcon } from '../../ui/icons.ts';
 import { Select } from '../../ui/Select.tsx';
 import { Tick } from '../../ui/Tick.tsx';
+import { CHART_WORDS } from '../../wording/chart.ts';
 import type { SongPlay, Sounds } from './use-song-play.ts';
 
 const STEP = 4;
 const SOUNDS: readonly (readonly [Sounds, string])[] = [
-  ['both', 'guitar and bass'],
+  ['both', CHART_WORDS.guitarAndBass],
   ['guitar', 'guitar'],
   ['bass', 'bass'],
 ];
@@ -20,16 +21,16 @@ export function PlayBar({ play, reading }: { readonly play: SongPlay; readonly r
   const { parts } = reading.performance;
   const part = play.loop === null ? undefined : parts[play.loop];
   return (
-    <div role="group" aria-label="Play" className="flex items-center gap-1">
-      <Hint text={play.playing ? 'Stop' : 'Play from here'} keys="v">
+    <div role="group" aria-label={CHART_WORDS.play} className="flex items-center gap-1">
+      <Hint text={play.playing ? CHART_WORDS.stop : CHART_WORDS.playFromHere} keys="v">
         <Button look={play.playing ? 'strong' : 'plain'} className="px-3!" disabled={reading.bars.length === 0} onClick={play.toggle}>
           {play.playing ? <StopIcon size={17} aria-hidden="true" /> : <PlayIcon size={17} aria-hidden="true" />}{' '}
-          {play.playing ? 'Stop' : 'Play'}
+          {play.playing ? CHART_WORDS.stop : CHART_WORDS.play}
         </Button>
       </Hint>
       <Popover.Root>
         <Popover.Trigger asChild>
-          <Button look="bare" aria-label={`Tempo ${play.tempo}, and how it is played`} className="flex-col gap-0 px-2! leading-tight">
+          <Button look="bare" aria-label={CHART_WORDS.tempoAndHowItIsPlayed(play.tempo)} className="flex-col gap-0 px-2! leading-tight">
             <span className="text-base">{play.tempo}</span>
             <span aria-live="off" className="text-fine font-normal whitespace-nowrap text-quiet">
               {play.said || 'tempo'}
@@ -40,7 +41,7 @@ export function PlayBar({ play, reading }: { readonly play: SongPlay; readonly r
           <Popover.Content
             align="start"
             sideOffset={6}
-            aria-label="How it is played"
+            aria-label={CHART_WORDS.howItIsPlayed}
             className="z-30 w-80 rounded-xl border border-edge bg-raised p-4 shadow-lg"
           >
             <HowPlayed play={play} reading={reading} />
@@ -48,10 +49,10 @@ export function PlayBar({ play, reading }: { readonly play: SongPlay; readonly r
         </Popover.Portal>
       </Popover.Root>
       {part !== undefined && (
-        <Hint text="Play through again" keys="">
+        <Hint text={CHART_WORDS.playThroughAgain} keys="">
           <Button
             look="bare"
-            aria-label={`${reading.sections[part.section ?? -1]?.name ?? 'The beginning'} goes round; play through again`}
+            aria-label={CHART_WORDS.goesRoundPlayThroughAgain(reading.sections[part.section ?? -1]?.name ?? CHART_WORDS.theBeginning)}
             className="px-2! text-accent"
             onClick={() => play.setLoop(null)}
           >
@@ -70,20 +71,20 @@ function HowPlayed({ play, reading }: { readonly play: SongPlay; readonly readin
   return (
     <>
       <Tempo play={play} />
-      <Tick label="Click" on={play.click} onTick={play.setClick} />
-      <Tick label="Count in one bar" on={play.countIn} onTick={play.setCountIn} />
-      <Choice label="What sounds" value={play.sounds} options={SOUNDS} onChange={play.setSounds} />
+      <Tick label={CHART_WORDS.click} on={play.click} onTick={play.setClick} />
+      <Tick label={CHART_WORDS.countInOneBar} on={play.countIn} onTick={play.setCountIn} />
+      <Choice label={CHART_WORDS.whatSounds} value={play.sounds} options={SOUNDS} onChange={play.setSounds} />
       <label className="mt-3 flex items-center gap-2 text-base">
-        Round and round
+        {CHART_WORDS.roundAndRound}
         <Select
           value={play.loop ?? ''}
           onChange={({ target }) => play.setLoop(target.value === '' ? null : Number(target.value))}
           className="flex-1"
         >
-          <option value="">nothing</option>
+          <option value="">{CHART_WORDS.nothing}</option>
           {parts.map(({ section, from, count }, index) => (
             <option key={from} value={index}>
-              {reading.sections[section ?? -1]?.name ?? 'the beginning'}, {count} bars
+              {reading.sections[section ?? -1]?.name ?? CHART_WORDS.theBeginning2}, {count} {CHART_WORDS.bars5}
             </option>
           ))}
         </Select>
@@ -95,13 +96,13 @@ function HowPlayed({ play, reading }: { readonly play: SongPlay; readonly readin
 function Tempo({ play }: { readonly play: SongPlay }) {
   return (
     <div className="flex items-center gap-2">
-      <Hint text="Slower">
-        <Button aria-label="Slower" onClick={() => play.setTempo(play.tempo - STEP)}>
+      <Hint text={CHART_WORDS.slower}>
+        <Button aria-label={CHART_WORDS.slower} onClick={() => play.setTempo(play.tempo - STEP)}>
           <SlowerIcon size={17} />
         </Button>
       </Hint>
       <label className="flex-1">
-        <span className="sr-only">Tempo</span>
+        <span className="sr-only">{CHART_WORDS.tempo}</span>
         <input
           type="number"
           min={30}
@@ -111,8 +112,8 @@ function Tempo({ play }: { readonly play: SongPlay }) {
           className="min-h-11 w-full rounded-lg border border-edge bg-sheet px-2 text-center text-lead font-bold"
         />
       </label>
-      <Hint text="Faster">
-        <Button aria-label="Faster" onClick={() => play.setTempo(play.tempo + STEP)}>
+      <Hint text={CHART_WORDS.faster}>
+        <Button aria-label={CHART_WORDS.faster} onClick={() => play.setTempo(play.tempo + STEP)}>
           <FasterIcon size={17} />
         </Button>
       </Hint>

@@ -6,6 +6,7 @@ import { useLens } from '../../session/lens.ts';
 import { useReads } from '../../session/use-reads.ts';
 import { Choice } from '../../ui/Choice.tsx';
 import { Tick } from '../../ui/Tick.tsx';
+import { CHART_WORDS } from '../../wording/chart.ts';
 
 interface PrintSheetProps {
   readonly reading: ChartReading;
@@ -14,9 +15,9 @@ interface PrintSheetProps {
 }
 
 const KINDS: readonly (readonly [PartKind, string])[] = [
-  ['chart', 'Chart'],
-  ['bass', 'Bass'],
-  ['form', 'Form'],
+  ['chart', CHART_WORDS.chart],
+  ['bass', CHART_WORDS.bass],
+  ['form', CHART_WORDS.form],
 ];
 
 /** The chart as it will lie on the reader's music stand: large type, one or two pages. */
@@ -43,21 +44,21 @@ export function PrintSheet({ reading, sounding, onClose }: PrintSheetProps) {
     };
     return partPages({ reading, tonic: sounding, tonight: '' }, who, paper);
   }, [reading, sounding, reader, member, naming, show, kind, large, words, paper]);
-  const title = reading.head.title || 'Chart';
+  const title = reading.head.title || CHART_WORDS.chart;
   return (
     <PagesSheet
-      name="Print the chart"
+      name={CHART_WORDS.printTheChart}
       title={member === null ? title : `${title} ${member.name}`}
       pages={pages}
       paper={paper}
       onPaper={setPaper}
       onClose={onClose}
     >
-      <Choice label="Which part" value={kind} options={KINDS} onChange={setKind} />
+      <Choice label={CHART_WORDS.whichPart} value={kind} options={KINDS} onChange={setKind} />
       {kind !== 'form' && <ShowChoice show={show} shows={SHOWS} onShow={setShow} />}
-      <Tick label="Words" on={words} onTick={setWords} />
-      <Tick label="Large type" on={large} onTick={setLarge} />
-      <span className="text-base text-quiet">{pages.length === 1 ? 'one page' : `${pages.length} pages`}</span>
+      <Tick label={CHART_WORDS.words} on={words} onTick={setWords} />
+      <Tick label={CHART_WORDS.largeType} on={large} onTick={setLarge} />
+      <span className="text-base text-quiet">{pages.length === 1 ? CHART_WORDS.onePage : CHART_WORDS.pages(pages.length)}</span>
     </PagesSheet>
   );
 }

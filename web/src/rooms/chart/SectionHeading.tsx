@@ -3,6 +3,7 @@ import { Popover } from 'radix-ui';
 import { useId, useState } from 'react';
 import { Button } from '../../ui/Button.tsx';
 import { DeleteIcon, DuplicateIcon, LoopIcon, MoveDownIcon, MoveUpIcon } from '../../ui/icons.ts';
+import { CHART_WORDS } from '../../wording/chart.ts';
 
 /** What can be done with a section. */
 export interface SectionActions {
@@ -36,25 +37,25 @@ export function SectionHeading({
       <h2 className="flex items-center gap-3">
         <Popover.Root open={open} onOpenChange={setOpen}>
           <Popover.Trigger
-            aria-label={`Section ${name}, change it`}
+            aria-label={CHART_WORDS.sectionChangeIt(name)}
             className="min-h-7 rounded-md bg-wash px-2.5 font-numeral text-base font-bold text-accent hover:outline-2 hover:outline-accent"
           >
-            {name || 'no name'}
+            {name || CHART_WORDS.noName}
           </Popover.Trigger>
           <Popover.Portal>
             <Popover.Content
               align="start"
               sideOffset={6}
-              aria-label={`Section ${name}`}
+              aria-label={CHART_WORDS.section3(name)}
               className="z-30 w-80 rounded-xl border border-edge bg-raised p-4 shadow-lg"
             >
               <HeadingForm section={section} onDone={(heading) => leave(() => actions.onName(index, heading))()} />
               <div className="mt-3 grid grid-cols-2 gap-1 border-t border-hairline pt-2">
                 <Button look="bare" className="justify-start" onClick={leave(() => actions.onLoop(index))}>
-                  <LoopIcon size={17} aria-hidden="true" /> Loop it
+                  <LoopIcon size={17} aria-hidden="true" /> {CHART_WORDS.loopIt}
                 </Button>
                 <Button look="bare" className="justify-start" onClick={leave(() => actions.onDuplicate(index))}>
-                  <DuplicateIcon size={17} aria-hidden="true" /> Duplicate
+                  <DuplicateIcon size={17} aria-hidden="true" /> {CHART_WORDS.duplicate}
                 </Button>
                 <Button
                   look="bare"
@@ -62,7 +63,7 @@ export function SectionHeading({
                   disabled={index === 0}
                   onClick={leave(() => actions.onMove(index, index - 1))}
                 >
-                  <MoveUpIcon size={17} aria-hidden="true" /> Move up
+                  <MoveUpIcon size={17} aria-hidden="true" /> {CHART_WORDS.moveUp}
                 </Button>
                 <Button
                   look="bare"
@@ -70,10 +71,10 @@ export function SectionHeading({
                   disabled={index === actions.count - 1}
                   onClick={leave(() => actions.onMove(index, index + 2))}
                 >
-                  <MoveDownIcon size={17} aria-hidden="true" /> Move down
+                  <MoveDownIcon size={17} aria-hidden="true" /> {CHART_WORDS.moveDown}
                 </Button>
                 <Button look="bare" className="justify-start text-alarm" onClick={leave(() => actions.onDelete(index))}>
-                  <DeleteIcon size={17} aria-hidden="true" /> Delete
+                  <DeleteIcon size={17} aria-hidden="true" /> {CHART_WORDS.deleteWord}
                 </Button>
               </div>
             </Popover.Content>
@@ -88,8 +89,8 @@ export function SectionHeading({
 }
 
 function playedWords(bars: number): string {
-  if (bars === 0) return 'not played';
-  return bars === 1 ? '1 bar' : `${bars} bars`;
+  if (bars === 0) return CHART_WORDS.notPlayed;
+  return bars === 1 ? '1 bar' : CHART_WORDS.bars3(bars);
 }
 
 interface HeadingFormProps {
@@ -115,7 +116,7 @@ function HeadingForm({ section, onDone }: HeadingFormProps) {
     >
       <div className="grid grid-cols-[1fr_5.5rem] gap-2">
         <label htmlFor={ids.name} className="text-fine font-semibold text-quiet">
-          Section
+          {CHART_WORDS.section4}
           <input
             id={ids.name}
             value={name}
@@ -124,7 +125,7 @@ function HeadingForm({ section, onDone }: HeadingFormProps) {
           />
         </label>
         <label htmlFor={ids.times} className="text-fine font-semibold text-quiet">
-          Times
+          {CHART_WORDS.times}
           <input
             id={ids.times}
             inputMode="numeric"
@@ -136,18 +137,18 @@ function HeadingForm({ section, onDone }: HeadingFormProps) {
         </label>
       </div>
       <label htmlFor={ids.remark} className="text-fine font-semibold text-quiet">
-        Remark
+        {CHART_WORDS.remark}
         <input
           id={ids.remark}
           value={remark}
-          placeholder="softly, bass alone first"
+          placeholder={CHART_WORDS.softlyBassAloneFirst}
           onChange={(event) => setRemark(event.target.value)}
           className={`${field} text-base text-ink placeholder:text-quiet`}
         />
       </label>
-      {!isCount && <p className="text-fine font-semibold text-alarm">A section is played 1 to 99 times.</p>}
+      {!isCount && <p className="text-fine font-semibold text-alarm">{CHART_WORDS.aSectionIsPlayed1To}</p>}
       <Button type="submit" look="strong" disabled={!isCount || name.trim() === ''}>
-        Done
+        {CHART_WORDS.done2}
       </Button>
     </form>
   );

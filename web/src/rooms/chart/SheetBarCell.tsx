@@ -5,6 +5,7 @@ import { type NumeralSize, numeralSize } from '../../parts/notation/numeral-size
 import { barColumns } from '../../parts/sheet/bar-columns.ts';
 import { barEms } from '../../parts/sheet/row-columns.ts';
 import { AgainSign, BeatMarks, CodaSign, Diamond, PushMark, RepeatLine, SegnoSign, StopMark } from '../../parts/sheet/sheet-marks.tsx';
+import { CHART_WORDS } from '../../wording/chart.ts';
 import { type ChordLayer, hasWordsOver } from './sheet-bar.ts';
 
 /** What a bar of the sheet is drawn with beside its music. */
@@ -101,7 +102,7 @@ function AgainButton({ bar, pressed, onSelect, onWrite }: BarLook & { readonly b
       type="button"
       data-place={`${bar.index}.0`}
       aria-pressed={pressed}
-      aria-label={`Bar ${bar.index + 1}: ${twice ? 'the two bars before, again' : 'the bar before, again'}`}
+      aria-label={CHART_WORDS.bar2(bar.index + 1, twice ? CHART_WORDS.theTwoBarsBeforeAgain : CHART_WORDS.theBarBeforeAgain)}
       onClick={(event) => onSelect(bar.index, 0, event.shiftKey)}
       onDoubleClick={() => onWrite(bar.index, 'edit')}
       className="flex flex-1 rounded-md hover:bg-wash aria-pressed:shadow-[inset_0_-3px_0_var(--accent)]"
@@ -202,13 +203,13 @@ function LayerBracket({ begins, ends, complete }: NonNullable<ChordLayer['bracke
 }
 
 function chordLabel({ number, letter, sounding, marks }: ChordCell, bar: number): string {
-  const read = number === null || letter === null ? 'no chord' : `${number.label}, ${letter.label}`;
-  const sounds = sounding === null ? '' : `, sounding ${sounding.label}`;
+  const read = number === null || letter === null ? CHART_WORDS.noChord : `${number.label}, ${letter.label}`;
+  const sounds = sounding === null ? '' : CHART_WORDS.sounding(sounding.label);
   const said = [
     marks.push ? ', pushed' : '',
-    marks.ring ? ', let ring' : '',
+    marks.ring ? CHART_WORDS.letRing2 : '',
     marks.stop ? ', stop' : '',
     marks.optional ? ', optional' : '',
   ].join('');
-  return `Bar ${bar + 1}: ${read}${sounds}${said}`;
+  return CHART_WORDS.bar3(bar + 1, read, sounds, said);
 }

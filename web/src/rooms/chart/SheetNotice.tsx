@@ -1,6 +1,7 @@
 import { MOST_CHART_BYTES } from '@aurora/wire';
 import { Button } from '../../ui/Button.tsx';
 import { Notice } from '../../ui/Notice.tsx';
+import { CHART_WORDS } from '../../wording/chart.ts';
 import { BarInput } from './BarInput.tsx';
 import { chartText, type Typing } from './bar-typing.ts';
 import type { SheetInput, SheetInputState } from './sheet-input.ts';
@@ -8,10 +9,10 @@ import type { SheetInput, SheetInputState } from './sheet-input.ts';
 /** A text that is too long is kept and not drawn. */
 export function TooLongNotice({ text }: { readonly text: string }) {
   return (
-    <Notice title="Too long for a chart">
+    <Notice title={CHART_WORDS.tooLongForAChart}>
       <p>
-        This text is {Math.round(text.length / 1024)} KB; a chart can be {MOST_CHART_BYTES / 1024} KB. It stays in the text pane and on this
-        device. Take something out and it is saved again.
+        {CHART_WORDS.thisTextIs} {Math.round(text.length / 1024)} {CHART_WORDS.kBAChartCanBe} {MOST_CHART_BYTES / 1024}{' '}
+        {CHART_WORDS.kBItStaysInTheText}
       </p>
     </Notice>
   );
@@ -30,18 +31,17 @@ export function EmptyChart({ typing, input, onPaste }: EmptyChartProps) {
       <div className="grid grid-cols-4 border-b border-hairline py-0.5">
         {typing === null ? (
           <Button look="plain" className="min-h-[84px]" onClick={() => input.openNew(0)}>
-            Write the first bar
+            {CHART_WORDS.writeTheFirstBar}
           </Button>
         ) : (
           <BarInput key={typing.bar} typing={typing} input={input} />
         )}
       </div>
       <p className="mt-4 max-w-xl text-base text-quiet">
-        One chord a bar, as a number: <b>1</b>, <b>4</b>, <b>6</b> and a minus for minor. Tab goes on to the next bar. Letters work too;
-        they are read in the key over the chart.
+        {CHART_WORDS.oneChordABarAsA} <b>1</b>, <b>4</b>, <b>6</b> {CHART_WORDS.andAMinusForMinorTab}
       </p>
       <Button className="mt-3" onClick={onPaste}>
-        Paste a song
+        {CHART_WORDS.pasteASong}
       </Button>
     </div>
   );
@@ -55,8 +55,11 @@ export function ChartedNotice({ charted, input }: { readonly charted: SheetInput
       role="status"
       className="sticky bottom-2 z-10 mx-auto mt-2 flex w-fit items-center gap-3 rounded-lg border border-hairline bg-raised px-3 py-1 text-base"
     >
-      Written as {chartText(charted.asCharted)}, as the key has it.
-      <Button onClick={input.keepTyped}>Keep {chartText(charted.asTyped)}</Button>
+      {CHART_WORDS.writtenAs} {chartText(charted.asCharted)}
+      {CHART_WORDS.asTheKeyHasIt}
+      <Button onClick={input.keepTyped}>
+        {CHART_WORDS.keep} {chartText(charted.asTyped)}
+      </Button>
     </p>
   );
 }

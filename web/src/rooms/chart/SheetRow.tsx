@@ -1,6 +1,7 @@
 import type { BarCell, CellRow } from '@aurora/core';
 import { Fragment, memo } from 'react';
 import { phoneColumns } from '../../parts/sheet/row-columns.ts';
+import { CHART_WORDS } from '../../wording/chart.ts';
 import { BarInput } from './BarInput.tsx';
 import { type BarSelection, rangeOf } from './bar-selection.ts';
 import type { Typing } from './bar-typing.ts';
@@ -106,7 +107,7 @@ function PlacedBar({ bar, last, roomy, pixels, drop, isLast, selection, playing,
       />
       {range?.from === bar.index && (
         <span className="absolute -top-1 right-0 z-10 flex-none!">
-          <Grip id="bars" label="Drag the chosen bars" />
+          <Grip id="bars" label={CHART_WORDS.dragTheChosenBars} />
         </span>
       )}
     </div>

@@ -1,6 +1,7 @@
 import type { Problem } from '@aurora/core';
 import { lazy, type ReactNode, type Ref, Suspense } from 'react';
 import type { Rewriting } from '../../document/use-song-draft.ts';
+import { CHART_WORDS } from '../../wording/chart.ts';
 import type { EditorHandle } from './ChartEditor.tsx';
 
 const ChartEditor = lazy(async () => ({ default: (await import('./ChartEditor.tsx')).ChartEditor }));
@@ -21,7 +22,7 @@ export function TextPane({ text, problems, rewriting, onEnter, onLeave, handle, 
   return (
     <div className="flex min-h-0 flex-1 flex-col bg-raised">
       <div className="min-h-0 flex-1" onFocusCapture={onEnter}>
-        <Suspense fallback={<p className="p-4 text-quiet">Opening the text…</p>}>
+        <Suspense fallback={<p className="p-4 text-quiet">{CHART_WORDS.openingTheText}</p>}>
           <ChartEditor
             text={text}
             problems={problems}

@@ -7,6 +7,7 @@ import { Button } from '../../ui/Button.tsx';
 import { NamedIcon } from '../../ui/icons.ts';
 import { Sheet } from '../../ui/Sheet.tsx';
 import { Tick } from '../../ui/Tick.tsx';
+import { CHART_WORDS } from '../../wording/chart.ts';
 import { OpenVersion } from './OpenVersion.tsx';
 
 interface VersionsSheetProps {
@@ -28,16 +29,16 @@ export function VersionsSheet({ songId, text, onWrite, onClose }: VersionsSheetP
     onClose();
   };
   return (
-    <Sheet title="Versions" open onOpenChange={(is) => !is && onClose()}>
+    <Sheet title={CHART_WORDS.versions} open onOpenChange={(is) => !is && onClose()}>
       <div className="grid min-h-[50vh] gap-5 md:grid-cols-[19rem_1fr]">
         <div>
-          <Tick label="Only named ones" on={named} onTick={setNamed} />
+          <Tick label={CHART_WORDS.onlyNamedOnes} on={named} onTick={setNamed} />
           {versions.error !== null && <p className="text-alarm">{versions.error.message}</p>}
-          {versions.isPending && <p className="py-3 text-quiet">Fetching the saves…</p>}
+          {versions.isPending && <p className="py-3 text-quiet">{CHART_WORDS.fetchingTheSaves}</p>}
           {all.length === 0 && versions.isSuccess && (
-            <p className="py-3 text-quiet">{named ? 'No version has a name yet. Choose one and name it.' : 'Nothing is saved yet.'}</p>
+            <p className="py-3 text-quiet">{named ? CHART_WORDS.noVersionHasANameYet : CHART_WORDS.nothingIsSavedYet}</p>
           )}
-          <ul aria-label="Saves" className="max-h-[52vh] overflow-auto">
+          <ul aria-label={CHART_WORDS.saves} className="max-h-[52vh] overflow-auto">
             {all.map((version) => (
               <li key={version.revision}>
                 <Save version={version} isOpen={version === open} onOpen={() => setChosen(version.revision)} />
@@ -46,7 +47,7 @@ export function VersionsSheet({ songId, text, onWrite, onClose }: VersionsSheetP
           </ul>
           {versions.hasNextPage && (
             <Button look="bare" disabled={versions.isFetchingNextPage} onClick={() => void versions.fetchNextPage()}>
-              Earlier ones
+              {CHART_WORDS.earlierOnes}
             </Button>
           )}
         </div>
@@ -63,7 +64,7 @@ interface SaveProps {
 }
 
 function Save({ version: { name, by, savedAt, changes, revision }, isOpen, onOpen }: SaveProps) {
-  const said = changes.length > 0 ? changes.join('; ') : revision === 1 ? 'The first save' : 'Saved again as it was';
+  const said = changes.length > 0 ? changes.join('; ') : revision === 1 ? CHART_WORDS.theFirstSave : CHART_WORDS.savedAgainAsItWas;
   const when = formatDistanceToNow(savedAt, { addSuffix: true });
   return (
     <button

@@ -1,4 +1,5 @@
 import { type Fault, linesOf, type OpenChart } from '@aurora/core';
+import { CHART_WORDS } from '../../wording/chart.ts';
 
 /** A bar being typed. */
 export interface Typing {
@@ -33,24 +34,24 @@ export interface PadKey {
  */
 export const PAD: readonly PadKey[] = [
   { key: '-', writes: '-', shows: '–', says: 'minor' },
-  { key: 'j', writes: 'maj7', shows: 'maj7', says: 'major seventh' },
+  { key: 'j', writes: 'maj7', shows: 'maj7', says: CHART_WORDS.majorSeventh },
   { key: 'h', writes: '-7b5', shows: '–7♭5', says: 'half-diminished' },
   { key: 'o', writes: 'o', shows: '°', says: 'diminished' },
   { key: '+', writes: '+', shows: '+', says: 'augmented' },
   { key: 's', writes: 'sus4', shows: 'sus4', says: 'suspended' },
-  { key: 'a', writes: 'add9', shows: 'add9', says: 'added ninth' },
+  { key: 'a', writes: 'add9', shows: 'add9', says: CHART_WORDS.addedNinth },
   { key: 'x', writes: '7alt', shows: '7alt', says: 'altered' },
   { key: '/', writes: '/', shows: '/', says: 'bass' },
   { key: 'b', writes: 'b', shows: '♭', says: 'flat' },
   { key: '#', writes: '#', shows: '♯', says: 'sharp' },
   { key: '>', writes: '>', shows: '>', says: 'pushed' },
-  { key: '<', writes: '<', shows: '◇', says: 'let ring' },
+  { key: '<', writes: '<', shows: '◇', says: CHART_WORDS.letRing },
   { key: '!', writes: '!', shows: '!', says: 'stop' },
   { key: '?', writes: '?', shows: '( )', says: 'optional' },
-  { key: '.', writes: '.', shows: '.', says: 'a beat' },
-  { key: ',', writes: ',', shows: ',', says: 'half a beat' },
-  { key: 'n', writes: 'NC', shows: 'N.C.', says: 'no chord' },
-  { key: '%', writes: '%', shows: '%', says: 'the bar before, again' },
+  { key: '.', writes: '.', shows: '.', says: CHART_WORDS.aBeat },
+  { key: ',', writes: ',', shows: ',', says: CHART_WORDS.halfABeat },
+  { key: 'n', writes: 'NC', shows: 'N.C.', says: CHART_WORDS.noChord },
+  { key: '%', writes: '%', shows: '%', says: CHART_WORDS.theBarBeforeAgain },
 ];
 
 /** What a key writes at a place of what is typed: shorthand only where a chord's quality may stand. */

@@ -1,35 +1,44 @@
 import type { Completion, CompletionContext, CompletionResult } from '@codemirror/autocomplete';
+import { CHART_WORDS } from '../../wording/chart.ts';
 
 const HEAD: readonly (readonly [string, string])[] = [
-  ['title: ', 'the song’s name'],
-  ['by: ', 'who wrote it'],
-  ['key: ', 'G, Em, F# harmonic minor, D dorian'],
-  ['numbering: ', 'tonic, or relative to the major'],
+  ['title: ', CHART_WORDS.theSongsName],
+  ['by: ', CHART_WORDS.whoWroteIt],
+  ['key: ', CHART_WORDS.gEmFHarmonicMinorD],
+  ['numbering: ', CHART_WORDS.tonicOrRelativeToTheMajor],
   ['time: ', '4/4'],
-  ['tempo: ', 'beats a minute'],
+  ['tempo: ', CHART_WORDS.beatsAMinute],
   ['feel: ', 'swing, straight'],
-  ['form: ', 'Intro, Verse x2, Chorus'],
-  ['range: ', 'the melody’s lowest and highest note: B3 D5'],
-  ['note: ', 'anything the band should know'],
+  ['form: ', CHART_WORDS.introVerseX2Chorus],
+  ['range: ', CHART_WORDS.theMelodysLowestAndHighestNote],
+  ['note: ', CHART_WORDS.anythingTheBandShouldKnow],
 ];
 const BRACES: readonly (readonly [string, string])[] = [
-  ['segno}', 'D.S. goes back to here'],
-  ['coda}', 'To Coda goes on here'],
-  ['fine}', 'the end, after a jump al Fine'],
-  ['to coda}', 'after a jump: on to the coda'],
-  ['dc}', 'from the start'],
-  ['ds}', 'from the segno'],
-  ['dc al coda}', 'from the start, then to the coda'],
-  ['ds al coda}', 'from the segno, then to the coda'],
-  ['dc al fine}', 'from the start, until Fine'],
-  ['ds al fine}', 'from the segno, until Fine'],
-  ['key: ', 'a new key: A, or +2 half steps'],
-  ['tempo: ', 'a new tempo'],
-  ['3/4}', 'a new meter'],
-  ['pickup: 1}', 'the next bar is a pickup'],
+  ['segno}', CHART_WORDS.dSGoesBackToHere],
+  ['coda}', CHART_WORDS.toCodaGoesOnHere],
+  ['fine}', CHART_WORDS.theEndAfterAJumpAl],
+  ['to coda}', CHART_WORDS.afterAJumpOnToThe],
+  ['dc}', CHART_WORDS.fromTheStart],
+  ['ds}', CHART_WORDS.fromTheSegno],
+  ['dc al coda}', CHART_WORDS.fromTheStartThenToThe],
+  ['ds al coda}', CHART_WORDS.fromTheSegnoThenToThe],
+  ['dc al fine}', CHART_WORDS.fromTheStartUntilFine],
+  ['ds al fine}', CHART_WORDS.fromTheSegnoUntilFine],
+  ['key: ', CHART_WORDS.aNewKeyAOr2],
+  ['tempo: ', CHART_WORDS.aNewTempo],
+  ['3/4}', CHART_WORDS.aNewMeter],
+  ['pickup: 1}', CHART_WORDS.theNextBarIsAPickup],
 ];
 const PLAYERS = ['bass', 'drums', 'guitar', 'keys', 'horns', 'singer'];
-const SECTIONS = ['Intro', 'Verse', 'Chorus', 'Bridge', 'Solo', 'Tag', 'Outro'];
+const SECTIONS = [
+  CHART_WORDS.intro,
+  CHART_WORDS.verse,
+  CHART_WORDS.chorus,
+  CHART_WORDS.bridge,
+  CHART_WORDS.solo,
+  CHART_WORDS.tag,
+  CHART_WORDS.outro,
+];
 
 /** What may be meant to come next: head lines, form marks, players, section names. */
 export function chartCompletions(context: Pick<CompletionContext, 'matchBefore' | 'state' | 'pos' | 'explicit'>): CompletionResult | null {

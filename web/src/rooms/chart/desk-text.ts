@@ -1,4 +1,6 @@
-const USUAL_NAMES = ['Intro', 'Verse', 'Chorus', 'Bridge', 'Outro'];
+import { CHART_WORDS } from '../../wording/chart.ts';
+
+const USUAL_NAMES = [CHART_WORDS.intro, CHART_WORDS.verse, CHART_WORDS.chorus, CHART_WORDS.bridge, CHART_WORDS.outro];
 
 /** A name for a new section that no other has. */
 export function freeSectionName(names: readonly string[]): string {
@@ -6,8 +8,8 @@ export function freeSectionName(names: readonly string[]): string {
   const usual = USUAL_NAMES.find((name) => !taken.has(name.toLowerCase()));
   if (usual !== undefined) return usual;
   let count = names.length + 1;
-  while (taken.has(`section ${count}`)) count += 1;
-  return `Section ${count}`;
+  while (taken.has(CHART_WORDS.section(count))) count += 1;
+  return CHART_WORDS.section2(count);
 }
 
 /** A bar kept inside the chart. */

@@ -2,6 +2,7 @@ import { type ChartReading, printLength, secondsOf, type TimedBar } from '@auror
 import { useEffect, useState } from 'react';
 import type { ChartOnDesk } from '../../parts/sheet/use-chart-sheet.ts';
 import { changeSong, playSong, type SongSound, stopSong, useSongPlayer } from '../../transport/song-player.ts';
+import { CHART_WORDS } from '../../wording/chart.ts';
 
 const USUAL_TEMPO = 100;
 const SLOWEST = 30;
@@ -85,7 +86,7 @@ function beginning(timeline: readonly TimedBar[], from: number | null): number {
 }
 
 function whereWords(at: number, timeline: readonly TimedBar[]): string {
-  return at < 0 ? 'counting in' : `bar ${at + 1} of ${timeline.length}`;
+  return at < 0 ? CHART_WORDS.countingIn : CHART_WORDS.barOf(at + 1, timeline.length);
 }
 
 function lengthWords({ head }: ChartReading, timeline: readonly TimedBar[], tempo: number): string {

@@ -3,6 +3,7 @@ import { ChordSymbol, LetterSymbol } from '../../parts/notation/ChordSymbol.tsx'
 import { Glyphs } from '../../parts/notation/Glyphs.tsx';
 import { Hint } from '../../ui/Hint.tsx';
 import { AddIcon } from '../../ui/icons.ts';
+import { HARMONIZE_WORDS } from '../../wording/harmonize.ts';
 import type { CardType } from './card-type.ts';
 import { type ColumnView, FUNCTION_HEIGHT } from './harmonize-view.ts';
 
@@ -47,10 +48,10 @@ export function ChordColumn({ view, selected, sounding, rise, compact, type, onS
           )}
         </button>
         {!compact && (
-          <Hint text={`Add ${symbolText(view.letter)} to the progression`} keys="Enter">
+          <Hint text={HARMONIZE_WORDS.addToTheProgression(symbolText(view.letter))} keys="Enter">
             <button
               type="button"
-              aria-label={`Add ${view.numeral.label} to the progression`}
+              aria-label={HARMONIZE_WORDS.addToTheProgression2(view.numeral.label)}
               onClick={onAdd}
               className="grid min-h-11 place-items-center border-t border-hairline text-quiet -outline-offset-4 hover:bg-wash hover:text-accent"
             >
@@ -73,7 +74,7 @@ function Stack({ view }: { readonly view: ColumnView }) {
           <span className="music-glyph w-8 text-center text-base leading-[18px] font-bold">
             <Glyphs text={note} />
           </span>
-          <span className="music-glyph text-quiet" title="scale number">
+          <span className="music-glyph text-quiet" title={HARMONIZE_WORDS.scaleNumber}>
             {degree}
           </span>
           {below !== null && (

@@ -3,6 +3,7 @@ import { ChordSymbol, LetterSymbol } from '../../parts/notation/ChordSymbol.tsx'
 import { Glyphs } from '../../parts/notation/Glyphs.tsx';
 import { Hint } from '../../ui/Hint.tsx';
 import { AddIcon } from '../../ui/icons.ts';
+import { HARMONIZE_WORDS } from '../../wording/harmonize.ts';
 import { type ColumnView, FUNCTION_HEIGHT } from './harmonize-view.ts';
 
 interface ChordLineProps {
@@ -43,10 +44,10 @@ export function ChordLine({ view, selected, sounding, onSelect, onAdd }: ChordLi
             </span>
           </span>
         </button>
-        <Hint text={`Add ${view.numeral.label} to the progression`}>
+        <Hint text={HARMONIZE_WORDS.addToTheProgression2(view.numeral.label)}>
           <button
             type="button"
-            aria-label={`Add ${view.numeral.label} to the progression`}
+            aria-label={HARMONIZE_WORDS.addToTheProgression2(view.numeral.label)}
             onClick={onAdd}
             className="grid w-12 shrink-0 place-items-center border-l border-hairline text-quiet -outline-offset-4"
           >

@@ -15,6 +15,7 @@ import { DeeperIcon, PlayIcon, StopIcon } from '../../ui/icons.ts';
 import { PartTabs } from '../../ui/PartTabs.tsx';
 import { Select } from '../../ui/Select.tsx';
 import { InSlot } from '../../ui/Slot.tsx';
+import { HARMONIZE_WORDS } from '../../wording/harmonize.ts';
 import { BUILD_CHOICES, type Build, type BuildName, buildName, buildOf, deepen, nextBuild } from './depth.ts';
 import { type ColumnView, columnsOf } from './harmonize-view.ts';
 import { ProgressionTray } from './ProgressionTray.tsx';
@@ -97,7 +98,7 @@ export function Harmonize() {
           add([printNumber((columns[at] as ColumnView).number)]);
         }}
       />
-      <PartTabs fills={!isPhone} label="What to look at" parts={PANELS} open={panel} onOpen={setPanel}>
+      <PartTabs fills={!isPhone} label={HARMONIZE_WORDS.whatToLookAt} parts={PANELS} open={panel} onOpen={setPanel}>
         <Body {...props} />
       </PartTabs>
     </div>
@@ -118,23 +119,32 @@ function KeyTools({ build, onBuild, onDeepen, onHear }: KeyToolsProps) {
   const playing = usePlayer((state) => state.playing === 'key');
   return (
     <div className="flex flex-wrap items-center gap-1.5">
-      <Select aria-label="Chords built of" value={buildName(build)} onChange={(event) => onBuild(buildOf(event.target.value as BuildName))}>
+      <Select
+        aria-label={HARMONIZE_WORDS.chordsBuiltOf}
+        value={buildName(build)}
+        onChange={(event) => onBuild(buildOf(event.target.value as BuildName))}
+      >
         {BUILD_CHOICES.map(([name, label]) => (
           <option key={name} value={name}>
             {label}
           </option>
         ))}
       </Select>
-      <Hint text="This degree alone a third deeper" keys="T">
-        <Button onClick={onDeepen} disabled={build.kind === 'fourths'} aria-label="This degree alone a third deeper">
+      <Hint text={HARMONIZE_WORDS.thisDegreeAloneAThirdDeeper} keys="T">
+        <Button onClick={onDeepen} disabled={build.kind === 'fourths'} aria-label={HARMONIZE_WORDS.thisDegreeAloneAThirdDeeper}>
           <DeeperIcon size={18} />
         </Button>
       </Hint>
       {!isPhone && (
-        <Choice label="How chords sound" value={strum} options={STRUM_CHOICES} onChange={(next) => setDevice({ strum: next })} />
+        <Choice
+          label={HARMONIZE_WORDS.howChordsSound}
+          value={strum}
+          options={STRUM_CHOICES}
+          onChange={(next) => setDevice({ strum: next })}
+        />
       )}
-      <Hint text="The scale, then its chords" keys="a">
-        <Button onClick={onHear} aria-label={playing ? 'Stop' : 'Hear the key'}>
+      <Hint text={HARMONIZE_WORDS.theScaleThenItsChords} keys="a">
+        <Button onClick={onHear} aria-label={playing ? HARMONIZE_WORDS.stop : HARMONIZE_WORDS.hearTheKey}>
           {playing ? <StopIcon size={17} /> : <PlayIcon size={17} />}
         </Button>
       </Hint>
@@ -143,8 +153,8 @@ function KeyTools({ build, onBuild, onDeepen, onHear }: KeyToolsProps) {
 }
 
 const STRUM_CHOICES = [
-  ['strum', 'Strum'],
-  ['arpeggio', 'Pick'],
+  ['strum', HARMONIZE_WORDS.strum],
+  ['arpeggio', HARMONIZE_WORDS.pick],
 ] as const;
 
 /** What is selected here is shown on the neck and in the why. */

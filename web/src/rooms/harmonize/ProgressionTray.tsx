@@ -11,6 +11,7 @@ import { Button } from '../../ui/Button.tsx';
 import { Hint } from '../../ui/Hint.tsx';
 import { DeleteIcon, GoOnIcon, PlayIcon, RedoIcon, StopIcon, UndoIcon } from '../../ui/icons.ts';
 import { sayFault } from '../../ui/say.ts';
+import { HARMONIZE_WORDS } from '../../wording/harmonize.ts';
 
 const TEMPO = 100;
 
@@ -31,30 +32,30 @@ export function ProgressionTray({ sounding, written, naming }: { readonly soundi
       onError: (error) => void sayFault(error.message),
     });
   return (
-    <section aria-label="Progression">
+    <section aria-label={HARMONIZE_WORDS.progression}>
       <div className="flex flex-wrap items-center gap-2">
         <TypedBars written={written} onAdd={add} />
-        <Hint text="Undo">
-          <Button look="bare" aria-label="Undo" onClick={() => undo()} disabled={pastStates.length === 0}>
+        <Hint text={HARMONIZE_WORDS.undo}>
+          <Button look="bare" aria-label={HARMONIZE_WORDS.undo} onClick={() => undo()} disabled={pastStates.length === 0}>
             <UndoIcon size={18} />
           </Button>
         </Hint>
-        <Hint text="Redo">
-          <Button look="bare" aria-label="Redo" onClick={() => redo()} disabled={futureStates.length === 0}>
+        <Hint text={HARMONIZE_WORDS.redo}>
+          <Button look="bare" aria-label={HARMONIZE_WORDS.redo} onClick={() => redo()} disabled={futureStates.length === 0}>
             <RedoIcon size={18} />
           </Button>
         </Hint>
         <Button onClick={() => (playing ? stop() : void play('progression', stepsOf(bars, sounding), TEMPO))} disabled={bars.length === 0}>
-          {playing ? <StopIcon size={17} /> : <PlayIcon size={17} />} {playing ? 'Stop' : 'Hear it'}
+          {playing ? <StopIcon size={17} /> : <PlayIcon size={17} />} {playing ? HARMONIZE_WORDS.stop : HARMONIZE_WORDS.hearIt}
         </Button>
         <Button look="strong" onClick={start} disabled={bars.length === 0 || song.isPending}>
-          Start a song <GoOnIcon size={18} aria-hidden="true" />
+          {HARMONIZE_WORDS.startASong} <GoOnIcon size={18} aria-hidden="true" />
         </Button>
       </div>
       {bars.length === 0 ? (
-        <p className="mt-3 text-base text-quiet">Press + under a chord, or write numbers or letters here, to gather the bars of a song.</p>
+        <p className="mt-3 text-base text-quiet">{HARMONIZE_WORDS.pressUnderAChordOrWrite}</p>
       ) : (
-        <ol aria-label="Bars" className="mt-3 flex flex-wrap gap-y-2">
+        <ol aria-label={HARMONIZE_WORDS.bars} className="mt-3 flex flex-wrap gap-y-2">
           {bars.map((bar, index) => (
             <li
               // biome-ignore lint/suspicious/noArrayIndexKey: bars have no name but their place
@@ -62,10 +63,10 @@ export function ProgressionTray({ sounding, written, naming }: { readonly soundi
               className={`group relative flex min-w-20 flex-col border-l-2 border-edge py-1 pr-8 pl-3 ${playing && isSounding(bars, index, player.step) ? 'bg-wash' : ''}`}
             >
               <Bar text={bar} written={written} naming={naming} />
-              <Hint text={`Delete bar ${index + 1}, ${bar}`}>
+              <Hint text={HARMONIZE_WORDS.deleteBar(index + 1, bar)}>
                 <button
                   type="button"
-                  aria-label={`Delete bar ${index + 1}, ${bar}`}
+                  aria-label={HARMONIZE_WORDS.deleteBar(index + 1, bar)}
                   onClick={() => remove(index)}
                   className="absolute top-0 right-0 grid size-8 place-items-center rounded text-quiet hover:text-alarm"
                 >
@@ -97,9 +98,9 @@ function TypedBars({ written, onAdd }: { readonly written: Key; readonly onAdd: 
   return (
     <form onSubmit={submit} className="relative min-w-52 flex-1">
       <AnsweringField
-        label="Chords as numbers or letters"
+        label={HARMONIZE_WORDS.chordsAsNumbersOrLetters}
         value={text}
-        placeholder={`1 4 6- 5, or letters in ${printKey(written, 'glyph')}`}
+        placeholder={HARMONIZE_WORDS.n1465OrLetters(printKey(written, 'glyph'))}
         fault={fault}
         onChange={(value) => {
           setText(value);

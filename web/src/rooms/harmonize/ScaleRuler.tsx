@@ -1,5 +1,6 @@
 import type { Key, Naming } from '@aurora/core';
 import { Glyphs } from '../../parts/notation/Glyphs.tsx';
+import { HARMONIZE_WORDS } from '../../wording/harmonize.ts';
 import { rulerOf } from './harmonize-view.ts';
 
 /** The scale laid out like frets on a string: a whole step is twice as long as a half step. */
@@ -8,10 +9,13 @@ export function ScaleRuler({ scale, naming }: { readonly scale: Key; readonly na
   return (
     <figure
       className="relative mx-4 h-[66px]"
-      aria-label={`Scale: ${notes.map(({ note }) => note).join(' ')}; steps ${notes
-        .slice(0, -1)
-        .map(({ step }) => step)
-        .join(' ')}`}
+      aria-label={HARMONIZE_WORDS.scaleSteps(
+        notes.map(({ note }) => note).join(' '),
+        notes
+          .slice(0, -1)
+          .map(({ step }) => step)
+          .join(' '),
+      )}
     >
       <div aria-hidden="true">
         <div className="absolute top-[30px] right-0 left-0 h-[3px] rounded bg-edge" />

@@ -2,6 +2,7 @@ import { useRef } from 'react';
 import { Word } from '../../parts/glossary/Word.tsx';
 import { usePhone } from '../../session/use-media.ts';
 import { useInnerWidth } from '../../ui/use-width.ts';
+import { HARMONIZE_WORDS } from '../../wording/harmonize.ts';
 import { ChordColumn } from './ChordColumn.tsx';
 import { ChordLine } from './ChordLine.tsx';
 import { cardType } from './card-type.ts';
@@ -36,7 +37,7 @@ function Cards({ columns, index, compact, playing, onSelect, onAdd }: StageProps
   return (
     <div>
       <div className="relative">
-        <div ref={group} role="group" aria-label="The chords of the key" className="grid grid-cols-7 gap-2 pb-1">
+        <div ref={group} role="group" aria-label={HARMONIZE_WORDS.theChordsOfTheKey} className="grid grid-cols-7 gap-2 pb-1">
           {columns.map((view, at) => (
             <ChordColumn
               key={view.number.degree}
@@ -68,7 +69,7 @@ const FUNCTION_TEXT = { tonic: 'text-tonic', subdominant: 'text-subdominant', do
 
 function Lines({ columns, index, playing, onSelect, onAdd }: StageProps) {
   return (
-    <div role="group" aria-label="The chords of the key" className="flex flex-col">
+    <div role="group" aria-label={HARMONIZE_WORDS.theChordsOfTheKey} className="flex flex-col">
       {columns.map((view, at) => (
         <ChordLine
           key={view.number.degree}

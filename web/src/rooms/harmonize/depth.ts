@@ -1,4 +1,5 @@
 import { type Depth, isMinorScale, type Key, scaleIntervals } from '@aurora/core';
+import { HARMONIZE_WORDS } from '../../wording/harmonize.ts';
 
 /** How the chords of the key are built: thirds to a depth on every degree, or fourths. */
 export type Build =
@@ -12,14 +13,14 @@ export type Build =
 
 /** The builds one can choose, as they are offered. */
 export const BUILD_CHOICES = [
-  ['triad', 'Triads'],
-  ['seventh', 'Sevenths'],
-  ['ninth', 'Ninths'],
-  ['eleventh', 'Elevenths'],
-  ['thirteenth', 'Thirteenths'],
-  ['band', 'As bands play them'],
-  ['four', 'Fourths'],
-  ['five', 'Fourths and a third'],
+  ['triad', HARMONIZE_WORDS.triads],
+  ['seventh', HARMONIZE_WORDS.sevenths],
+  ['ninth', HARMONIZE_WORDS.ninths],
+  ['eleventh', HARMONIZE_WORDS.elevenths],
+  ['thirteenth', HARMONIZE_WORDS.thirteenths],
+  ['band', HARMONIZE_WORDS.asBandsPlayThem],
+  ['four', HARMONIZE_WORDS.fourths],
+  ['five', HARMONIZE_WORDS.fourthsAndAThird],
 ] as const;
 
 export type BuildName = (typeof BUILD_CHOICES)[number][0];

@@ -11,6 +11,7 @@ import {
   type Voicing,
 } from '@aurora/core';
 import { DrawingView } from '../../parts/paper/DrawingView.tsx';
+import { NECK_WORDS } from '../../wording/neck.ts';
 
 interface DiagramCardProps {
   readonly voicing: Voicing;
@@ -60,5 +61,5 @@ export function DiagramCard({
 
 /** The frets as they are said: `muted, 3, 2, open, 1, open`. */
 function spokenFrets({ frets }: Pick<Voicing, 'frets'>): string {
-  return `frets ${frets.map((fret) => (fret === null ? 'muted' : fret === 0 ? 'open' : fret)).join(', ')}`;
+  return NECK_WORDS.frets2(frets.map((fret) => (fret === null ? 'muted' : fret === 0 ? 'open' : fret)).join(', '));
 }

@@ -1,4 +1,5 @@
 import type { Instrument } from '@aurora/core';
+import { NECK_WORDS } from '../../wording/neck.ts';
 
 interface FirstFretFieldProps {
   readonly fret: number;
@@ -10,7 +11,7 @@ interface FirstFretFieldProps {
 export function FirstFretField({ fret, instrument: { capo, comfortFret }, onFret }: FirstFretFieldProps) {
   return (
     <label className="flex min-h-11 items-center gap-2">
-      First fret
+      {NECK_WORDS.firstFret}
       <input
         type="number"
         min={capo}

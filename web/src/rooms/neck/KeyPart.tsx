@@ -37,6 +37,7 @@ import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Choice.tsx';
 import { PlayIcon, StopIcon, StudyIcon } from '../../ui/icons.ts';
 import { Select } from '../../ui/Select.tsx';
+import { NECK_WORDS } from '../../wording/neck.ts';
 import { DiagramCard } from './DiagramCard.tsx';
 import { FirstFretField } from './FirstFretField.tsx';
 import { keySteps } from './key-hearing.ts';
@@ -49,14 +50,14 @@ const TURNED: readonly Family[] = ['triad', 'spread', 'drop-2', 'drop-3'];
 const TEMPO = 76;
 
 const DEPTH_CHOICES = [
-  ['triad', 'Triads'],
-  ['seventh', 'Sevenths'],
+  ['triad', NECK_WORDS.triads],
+  ['seventh', NECK_WORDS.sevenths],
 ] as const;
 
 const PLACE_CHOICES = [
-  ['along', 'Up the neck'],
-  ['position', 'In one position'],
-  ['ladder', 'One root, tone by tone'],
+  ['along', NECK_WORDS.upTheNeck],
+  ['position', NECK_WORDS.inOnePosition],
+  ['ladder', NECK_WORDS.oneRootToneByTone],
 ] as const;
 
 /** Families with four tones, which go down the ladder on one root. */
@@ -98,10 +99,10 @@ export function KeyPart({ instrument, naming, labels }: RoomPartProps) {
         <span className="ml-auto flex flex-wrap items-center gap-2">
           <TempoField tempo={tempo} onTempo={setTempo} />
           <Button onClick={hear} disabled={held.length === 0}>
-            {playing ? <StopIcon size={17} /> : <PlayIcon size={17} />} {playing ? 'Stop' : 'Hear them'}
+            {playing ? <StopIcon size={17} /> : <PlayIcon size={17} />} {playing ? NECK_WORDS.stop : NECK_WORDS.hearThem}
           </Button>
           <Button onClick={() => setSheet(true)} disabled={held.length === 0}>
-            <StudyIcon size={17} /> Study sheet
+            <StudyIcon size={17} /> {NECK_WORDS.studySheet}
           </Button>
         </span>
       </div>
@@ -120,9 +121,9 @@ export function KeyPart({ instrument, naming, labels }: RoomPartProps) {
 }
 
 function placeWords({ kind, family, position }: KeyWish): string {
-  if (family === 'open') return 'Open chords';
-  if (kind === 'ladder') return 'One root, tone by tone';
-  return kind === 'along' ? 'Up the neck' : `Position ${position}`;
+  if (family === 'open') return NECK_WORDS.openChords;
+  if (kind === 'ladder') return NECK_WORDS.oneRootToneByTone;
+  return kind === 'along' ? NECK_WORDS.upTheNeck : NECK_WORDS.position(position);
 }
 
 interface KeyStudyWish extends Pick<RoomPartProps, 'instrument' | 'naming'> {
@@ -137,7 +138,7 @@ function useKeyStudy({ name, place, held, instrument, naming, key }: KeyStudyWis
   return useMemo(
     () => ({
       title: name,
-      facts: `${place}. ${instrument.name}, ${printTuning(instrument.tuning)}${instrument.capo > 0 ? `, capo ${instrument.capo}` : ''}.`,
+      facts: `${place}. ${instrument.name}, ${printTuning(instrument.tuning)}${instrument.capo > 0 ? NECK_WORDS.capo(instrument.capo) : ''}.`,
       events: shapeEvents(
         held.map(({ voicing, fingering }) => {
           const title = chordTitle(voicing.chord, instrument, naming);
@@ -187,9 +188,9 @@ function KeyShapeList({ name, shapes, held, current, family, onChoose, instrumen
               }}
             />
           )}
-          {shape.folded && <p className="mt-1 text-center text-fine text-quiet">the neck runs out: an octave back</p>}
+          {shape.folded && <p className="mt-1 text-center text-fine text-quiet">{NECK_WORDS.theNeckRunsOutAnOctave}</p>}
           {shape.voicing !== null && shape.voicing.difficulty > COMFORTABLE && (
-            <p className="mt-1 text-center text-fine text-quiet">a hard one</p>
+            <p className="mt-1 text-center text-fine text-quiet">{NECK_WORDS.aHardOne}</p>
           )}
           {'easier' in shape && <OtherForms shape={shape} capo={instrument.capo} />}
         </li>
@@ -261,8 +262,8 @@ function Missing({
         />
       )}
       <p className="mt-1 text-center text-fine text-quiet">
-        {family === 'open' ? 'no open chord' : 'no comfortable form in this family here'}
-        {instead === null ? '' : '; the best replacement'}
+        {family === 'open' ? NECK_WORDS.noOpenChord : NECK_WORDS.noComfortableFormInThisFamily}
+        {instead === null ? '' : NECK_WORDS.theBestReplacement}
       </p>
     </>
   );
@@ -297,10 +298,10 @@ function KeyFields({ wish, sets, instrument, onChange }: KeyFieldsProps) {
   return (
     <>
       {wish.family !== 'open' && (
-        <Choice label="Where" value={wish.kind} options={PLACE_CHOICES} onChange={(kind) => onChange(placeChosen(kind, wish))} />
+        <Choice label={NECK_WORDS.where} value={wish.kind} options={PLACE_CHOICES} onChange={(kind) => onChange(placeChosen(kind, wish))} />
       )}
       <Select
-        aria-label="Family"
+        aria-label={NECK_WORDS.family}
         value={wish.family}
         onChange={(event) => onChange({ family: event.target.value as Family, set: 0, inversion: 0 })}
       >
@@ -311,26 +312,26 @@ function KeyFields({ wish, sets, instrument, onChange }: KeyFieldsProps) {
         ))}
       </Select>
       {FAMILIES_OF_BOTH.includes(wish.family) && (
-        <Choice label="Depth" value={wish.depth} options={DEPTH_CHOICES} onChange={(depth) => onChange({ depth })} />
+        <Choice label={NECK_WORDS.depth} value={wish.depth} options={DEPTH_CHOICES} onChange={(depth) => onChange({ depth })} />
       )}
       {wish.family === 'open' ? null : wish.kind !== 'position' ? (
         <>
           {sets.length > 0 && (
             <Select
-              aria-label="Strings"
+              aria-label={NECK_WORDS.strings}
               value={Math.min(wish.set, sets.length - 1)}
               onChange={(event) => onChange({ set: Number(event.target.value) })}
             >
               {sets.map((option, index) => (
                 <option key={option.join()} value={index}>
-                  strings {option.join(' ')}
+                  {NECK_WORDS.strings2} {option.join(' ')}
                 </option>
               ))}
             </Select>
           )}
           {TURNED.includes(wish.family) && (
             <Select
-              aria-label="Lowest note"
+              aria-label={NECK_WORDS.lowestNote}
               value={wish.inversion}
               onChange={(event) => onChange({ inversion: Number(event.target.value) })}
             >
@@ -370,7 +371,7 @@ function KeyNeck({ current, held, next, instrument, naming, labels }: KeyNeckPro
       {voicing !== null && <span>{printFrets(voicing.frets, instrument.capo)}</span>}
       {voicing !== null && next?.voicing && (
         <span className="text-quiet">
-          to {chordTitle(next.chord, instrument, naming)}:{' '}
+          {NECK_WORDS.to} {chordTitle(next.chord, instrument, naming)}:{' '}
           {moveWords(movesBetween(voicing, next.voicing), shiftBetween(voicing, next.voicing, instrument.capo))}
         </span>
       )}

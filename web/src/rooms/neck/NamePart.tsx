@@ -27,6 +27,7 @@ import { play } from '../../transport/player.ts';
 import { Button } from '../../ui/Button.tsx';
 import { AddIcon, ClearIcon, HearIcon, UndoIcon } from '../../ui/icons.ts';
 import { sayDone } from '../../ui/say.ts';
+import { NECK_WORDS } from '../../wording/neck.ts';
 import type { RoomPartProps } from './room-part.ts';
 import { withBarAdded } from './song-chords.ts';
 
@@ -65,21 +66,20 @@ export function NamePart({ instrument, naming, walk }: RoomPartProps) {
         frets={sounding.length === 0 ? null : frets}
         onTap={tap}
       >
-        <span>Tap the frets you hold, and the nut for open strings.</span>
+        <span>{NECK_WORDS.tapTheFretsYouHoldAnd}</span>
         <b>{sounding.length === 0 ? '' : printFrets(frets, instrument.capo)}</b>
         <TapActions sounding={sounding} canUndo={past.length > 0} onUndo={undo} onClear={() => hold(silent)} />
       </RoomNeck>
-      <section aria-label="Names">
+      <section aria-label={NECK_WORDS.names}>
         <div role="status">
           {names.length === 0 ? (
             <>
               <p className="py-3 text-quiet">
-                Its names appear here, the likeliest in {nameNote(key.tonic, naming.notes)} first. Tap a place again to take it away. With
-                the keyboard: Tab to the neck, arrows to a place, Enter to tap.
+                {NECK_WORDS.itsNamesAppearHereTheLikeliest} {nameNote(key.tonic, naming.notes)} {NECK_WORDS.firstTapAPlaceAgainTo}
               </p>
               {walk.shape !== null && (
                 <Button onClick={() => hold((walk.shape as Voicing).frets)}>
-                  Start from the last shape, {printFrets(walk.shape.frets, instrument.capo)}
+                  {NECK_WORDS.startFromTheLastShape} {printFrets(walk.shape.frets, instrument.capo)}
                 </Button>
               )}
             </>
@@ -104,13 +104,13 @@ function TapActions({ sounding, canUndo, onUndo, onClear }: TapActionsProps) {
   return (
     <span className="ml-auto flex gap-1">
       <Button look="bare" disabled={sounding.length === 0} onClick={() => void play('held', [{ midi: sounding, beats: BEATS }], TEMPO)}>
-        <HearIcon size={17} /> Hear
+        <HearIcon size={17} /> {NECK_WORDS.hear}
       </Button>
       <Button look="bare" disabled={!canUndo} onClick={onUndo}>
-        <UndoIcon size={17} /> Undo
+        <UndoIcon size={17} /> {NECK_WORDS.undo}
       </Button>
       <Button look="bare" disabled={sounding.length === 0} onClick={onClear}>
-        <ClearIcon size={17} /> Clear
+        <ClearIcon size={17} /> {NECK_WORDS.clear}
       </Button>
     </span>
   );
@@ -130,16 +130,18 @@ function Names({
   const common = (names[0]?.cost ?? 0) <= COMMON_COST;
   return (
     <>
-      {!common && <p className="font-semibold">No common chord fits these notes. The nearest names:</p>}
+      {!common && <p className="font-semibold">{NECK_WORDS.noCommonChordFitsTheseNotes}</p>}
       <ol className="flex flex-col gap-1">
         {names.map(({ chord, missing }, index) => (
           <li key={`${chord.root} ${chord.formula} ${chord.bass}`} className="flex min-h-12 items-center gap-4 border-b border-hairline">
             <b className={`music-glyph ${index === 0 ? 'text-figure' : 'text-lead'}`}>{chordTitle(chord, instrument, naming)}</b>
             {missing.length > 0 && (
-              <span className="text-quiet">without {missing.map((note) => nameNote(note, naming.notes)).join(' and ')}</span>
+              <span className="text-quiet">
+                {NECK_WORDS.without} {missing.map((note) => nameNote(note, naming.notes)).join(' and ')}
+              </span>
             )}
-            <Button className="ml-auto" onClick={() => onAdd(chord)} aria-label={`Add ${nameChord(chord, naming)} to the song`}>
-              <AddIcon size={17} /> Add to the song
+            <Button className="ml-auto" onClick={() => onAdd(chord)} aria-label={NECK_WORDS.addToTheSong(nameChord(chord, naming))}>
+              <AddIcon size={17} /> {NECK_WORDS.addToTheSong2}
             </Button>
           </li>
         ))}
@@ -163,13 +165,13 @@ function useAddChord(): (chord: Chord) => void {
     const { tonic } = keyNow();
     if (songId === undefined) {
       add([printNumber(numberChord(chord, tonic))]);
-      void sayDone('Added to the progression in Harmonize.');
+      void sayDone(NECK_WORDS.addedToTheProgressionInHarmonize);
       return;
     }
     edit(
       song,
       (source) => withBarAdded(source, chord, tonic),
-      ({ title }) => `Added as the last bar of ${title || 'the song'}.`,
+      ({ title }) => NECK_WORDS.addedAsTheLastBarOf(title || NECK_WORDS.theSong),
     );
   };
 }

@@ -12,6 +12,7 @@ import { partKeys, useShortcuts } from '../../session/use-shortcuts.ts';
 import { AnsweringField } from '../../ui/AnsweringField.tsx';
 import { Choice } from '../../ui/Choice.tsx';
 import { PartTabs } from '../../ui/PartTabs.tsx';
+import { NECK_WORDS } from '../../wording/neck.ts';
 import { KeyPart } from './KeyPart.tsx';
 import { NamePart } from './NamePart.tsx';
 import { PathPart } from './PathPart.tsx';
@@ -29,18 +30,18 @@ const BODIES: Readonly<Record<RoomPartName, ComponentType<RoomPartProps>>> = {
 };
 
 const LABEL_CHOICES = [
-  ['fingers', 'Fingers'],
-  ['formula', 'Formula'],
-  ['notes', 'Notes'],
+  ['fingers', NECK_WORDS.fingers],
+  ['formula', NECK_WORDS.formula],
+  ['notes', NECK_WORDS.notes2],
 ] as const;
 
 /** The parts that are about one chord. */
 const NEEDS_CHORD: readonly RoomPartName[] = ['shapes', 'runs'];
 const HEADINGS: Readonly<Partial<Record<RoomPartName, string>>> = {
-  key: 'The whole key as shapes',
-  path: 'A song with the least movement',
-  name: 'What is this chord?',
-  instrument: 'Who plays, and on what',
+  key: NECK_WORDS.wholeKeyAsShapes,
+  path: NECK_WORDS.leastMovement,
+  name: NECK_WORDS.whatIsThisChord,
+  instrument: NECK_WORDS.whoPlaysAndOnWhat,
 };
 
 /** The neck in a room of its own: shapes, the key, a path through a song, runs, names for what is tapped. */
@@ -68,10 +69,15 @@ export function NeckRoom() {
           <h2 className="font-numeral text-lead font-bold">{HEADINGS[part]}</h2>
         )}
         <div className="ml-auto">
-          <Choice label="What the dots show" value={labels} options={LABEL_CHOICES} onChange={(neckLabels) => setDevice({ neckLabels })} />
+          <Choice
+            label={NECK_WORDS.whatTheDotsShow}
+            value={labels}
+            options={LABEL_CHOICES}
+            onChange={(neckLabels) => setDevice({ neckLabels })}
+          />
         </div>
       </div>
-      <PartTabs label="The neck" parts={ROOM_PARTS} open={part} onOpen={setPart}>
+      <PartTabs label={NECK_WORDS.theNeck} parts={ROOM_PARTS} open={part} onOpen={setPart}>
         <Body {...props} />
       </PartTabs>
     </div>
@@ -111,8 +117,8 @@ function ChordChooser({ sounding, chord, naming }: ChordChooserProps) {
   };
   return (
     <>
-      <Choice label="Chords of the key" value={depth} options={DEPTH_CHOICES} onChange={setDepth} />
-      <div role="group" aria-label={`Chords of ${nameKey(sounding, naming)}`} className="flex flex-wrap gap-1">
+      <Choice label={NECK_WORDS.chordsOfTheKey} value={depth} options={DEPTH_CHOICES} onChange={setDepth} />
+      <div role="group" aria-label={NECK_WORDS.chordsOf(nameKey(sounding, naming))} className="flex flex-wrap gap-1">
         {harmonize(sounding, depth).map(({ chord: of, number }) => (
           <button
             key={number.degree}
@@ -130,9 +136,9 @@ function ChordChooser({ sounding, chord, naming }: ChordChooserProps) {
       </div>
       <div className="w-44">
         <AnsweringField
-          label="Any other chord"
+          label={NECK_WORDS.anyOtherChord}
           value={text}
-          placeholder="any chord: D/F#"
+          placeholder={NECK_WORDS.anyChordDF}
           fault={typed === null || typed.ok ? null : faultWords(typed.fault)}
           onChange={write}
         />
@@ -142,8 +148,8 @@ function ChordChooser({ sounding, chord, naming }: ChordChooserProps) {
 }
 
 const DEPTH_CHOICES = [
-  ['triad', 'Triads'],
-  ['seventh', 'Sevenths'],
+  ['triad', NECK_WORDS.triads],
+  ['seventh', NECK_WORDS.sevenths],
 ] as const;
 
 function hasSeventh({ formula }: Chord): boolean {

@@ -3,6 +3,7 @@ import { Choice } from '../../ui/Choice.tsx';
 import { Select } from '../../ui/Select.tsx';
 import { Slider } from '../../ui/Slider.tsx';
 import { Tick } from '../../ui/Tick.tsx';
+import { NECK_WORDS } from '../../wording/neck.ts';
 
 interface PathLimitsFormProps {
   readonly limits: PathLimits;
@@ -24,13 +25,13 @@ export const FIRST_LIMITS: PathLimits = {
 
 /** Groups of families a player would name in one breath. */
 const GROUPS: readonly (readonly [label: string, families: readonly Family[] | null])[] = [
-  ['Open and barre', ['open', 'barre-6', 'barre-5']],
-  ['Triads', ['triad']],
-  ['Spread triads', ['spread']],
-  ['Shells', ['shell', 'triad']],
+  [NECK_WORDS.openAndBarre, ['open', 'barre-6', 'barre-5']],
+  [NECK_WORDS.triads, ['triad']],
+  [NECK_WORDS.spreadTriads, ['spread']],
+  [NECK_WORDS.shells, ['shell', 'triad']],
   ['Drop-2', ['drop-2', 'triad']],
-  ['Drop-2 and drop-3', ['drop-2', 'drop-3', 'shell', 'triad']],
-  ['Everything', null],
+  [NECK_WORDS.drop2AndDrop3, ['drop-2', 'drop-3', 'shell', 'triad']],
+  [NECK_WORDS.everything, null],
 ];
 
 const TOPS = [
@@ -45,9 +46,9 @@ export function PathLimitsForm({ limits, instrument, onChange }: PathLimitsFormP
   const group = GROUPS.findIndex(([, families]) => JSON.stringify(families) === JSON.stringify(limits.families));
   return (
     <fieldset className="flex flex-wrap items-center gap-x-5 gap-y-2">
-      <legend className="sr-only">Limits of the path</legend>
+      <legend className="sr-only">{NECK_WORDS.limitsOfThePath}</legend>
       <label className={ROW}>
-        Shapes
+        {NECK_WORDS.shapes}
         <Select value={group} onChange={(event) => change({ families: GROUPS[Number(event.target.value)]?.[1] ?? null })}>
           {GROUPS.map(([label], index) => (
             <option key={label} value={index}>
@@ -58,31 +59,31 @@ export function PathLimitsForm({ limits, instrument, onChange }: PathLimitsFormP
       </label>
       <FretRange limits={limits} frets={instrument.frets} onChange={change} />
       <span className={ROW}>
-        Hardest
+        {NECK_WORDS.hardest}
         <Slider
-          label="Hardest"
+          label={NECK_WORDS.hardest}
           min={2}
           max={10}
           step={0.5}
           value={limits.mostDifficult}
-          said={`${difficultyWord(limits.mostDifficult)}, ${limits.mostDifficult} of 10`}
+          said={NECK_WORDS.of10(difficultyWord(limits.mostDifficult), limits.mostDifficult)}
           onChange={(mostDifficult) => change({ mostDifficult })}
           className="w-24"
         />
         <span className="w-16 font-semibold">{difficultyWord(limits.mostDifficult)}</span>
       </span>
       <span className={ROW}>
-        Top note
-        <Choice label="Top note" value={limits.top} options={TOPS} onChange={(top) => change({ top })} />
+        {NECK_WORDS.topNote}
+        <Choice label={NECK_WORDS.topNote} value={limits.top} options={TOPS} onChange={(top) => change({ top })} />
       </span>
-      <Tick label="hold shared notes" on={limits.holdCommon} onTick={(holdCommon) => change({ holdCommon })} />
+      <Tick label={NECK_WORDS.holdSharedNotes} on={limits.holdCommon} onTick={(holdCommon) => change({ holdCommon })} />
       <Tick
-        label="root lowest"
+        label={NECK_WORDS.rootLowest}
         on={limits.rootLowest}
         onTick={(rootLowest) => change({ rootLowest, rootless: !rootLowest && limits.rootless })}
       />
       <Tick
-        label="bass plays the root"
+        label={NECK_WORDS.bassPlaysTheRoot}
         on={limits.rootless}
         onTick={(rootless) => change({ rootless, rootLowest: !rootless && limits.rootLowest })}
       />
@@ -104,20 +105,20 @@ function FretRange({ limits, frets, onChange }: FretRangeProps) {
   const fret = (value: string) => Math.min(frets, Math.max(0, Number(value)));
   return (
     <label className={ROW}>
-      Frets
+      {NECK_WORDS.frets}
       <input
         type="number"
-        aria-label="Lowest fret"
+        aria-label={NECK_WORDS.lowestFret}
         min={0}
         max={limits.highestFret}
         value={limits.lowestFret}
         onChange={(event) => onChange({ lowestFret: Math.min(fret(event.target.value), limits.highestFret) })}
         className={`${FIELD} w-[4.2rem]`}
       />
-      to
+      {NECK_WORDS.to}
       <input
         type="number"
-        aria-label="Highest fret"
+        aria-label={NECK_WORDS.highestFret}
         min={limits.lowestFret}
         max={frets}
         value={limits.highestFret}

@@ -29,6 +29,7 @@ import { keyInForce } from '../../session/lens-store.ts';
 import { play, stop, usePlayer } from '../../transport/player.ts';
 import { Button } from '../../ui/Button.tsx';
 import { PlayIcon, StopIcon, StudyIcon } from '../../ui/icons.ts';
+import { NECK_WORDS } from '../../wording/neck.ts';
 import { DiagramCard } from './DiagramCard.tsx';
 import { FIRST_LIMITS, PathLimitsForm } from './PathLimitsForm.tsx';
 import type { RoomPartProps } from './room-part.ts';
@@ -73,7 +74,11 @@ export function PathPart(room: RoomPartProps) {
       />
       <PathLimitsForm limits={limits} instrument={instrument} onChange={setLimits} />
       <SearchState search={search} />
-      {source.chords.length >= MOST_CHORDS && <p>Only the first {MOST_CHORDS} chords are taken.</p>}
+      {source.chords.length >= MOST_CHORDS && (
+        <p>
+          {NECK_WORDS.onlyTheFirst} {MOST_CHORDS} {NECK_WORDS.chordsAreTaken}
+        </p>
+      )}
       <div className="grid items-start gap-4 lg:grid-cols-[minmax(0,1fr)_23rem]">
         <PathSteps steps={steps} holds={holds} source={source} shown={shown} settledAt={settledAt} onChoose={setAt} {...room} />
         {step !== undefined && (
@@ -117,10 +122,10 @@ function PathActions({ field, playing, none, onHear, onSheet }: PathActionsProps
       {field}
       <span className="ml-auto flex gap-2">
         <Button onClick={onHear} disabled={none}>
-          {playing ? <StopIcon size={17} /> : <PlayIcon size={17} />} {playing ? 'Stop' : 'Hear it'}
+          {playing ? <StopIcon size={17} /> : <PlayIcon size={17} />} {playing ? NECK_WORDS.stop : NECK_WORDS.hearIt}
         </Button>
         <Button onClick={onSheet} disabled={none}>
-          <StudyIcon size={17} /> Study sheet
+          <StudyIcon size={17} /> {NECK_WORDS.studySheet}
         </Button>
       </span>
     </div>
@@ -139,7 +144,7 @@ interface PathStepsProps extends Pick<RoomPartProps, 'instrument' | 'naming' | '
 /** Every chord with its shape, in the order of the song. */
 function PathSteps({ steps, holds, source, shown, settledAt, onChoose, instrument, naming, labels }: PathStepsProps) {
   return (
-    <ol aria-label="The path" className="grid grid-cols-[repeat(auto-fill,minmax(104px,1fr))] gap-2">
+    <ol aria-label={NECK_WORDS.thePath} className="grid grid-cols-[repeat(auto-fill,minmax(104px,1fr))] gap-2">
       {steps.map(({ voicing }, index) => {
         const of = source.chords[index] as SongChord;
         const title = chordTitle(of.chord, instrument, naming);
@@ -164,7 +169,7 @@ function PathSteps({ steps, holds, source, shown, settledAt, onChoose, instrumen
               />
             )}
             <span className="text-center text-fine text-quiet">
-              bar {of.bar}
+              {NECK_WORDS.bar} {of.bar}
               {settledAt(index).locked === null ? '' : ', kept'}
             </span>
           </li>
@@ -189,10 +194,14 @@ function PathNeck({ step, hold, path, instrument, naming, labels }: PathNeckProp
       frets={voicing?.frets ?? null}
       barres={hold?.barres ?? []}
     >
-      <b className="text-lead">{voicing === null ? 'A path through the song' : chordTitle(voicing.chord, instrument, naming)}</b>
+      <b className="text-lead">{voicing === null ? NECK_WORDS.aPathThroughTheSong : chordTitle(voicing.chord, instrument, naming)}</b>
       {voicing !== null && <span>{printFrets(voicing.frets, instrument.capo)}</span>}
       {step !== undefined && <span className="text-quiet">{costWords(step.cost)}</span>}
-      {path !== null && <span className="ml-auto font-semibold">movement in all: {oneDecimal(path.total)}</span>}
+      {path !== null && (
+        <span className="ml-auto font-semibold">
+          {NECK_WORDS.movementInAll} {oneDecimal(path.total)}
+        </span>
+      )}
     </RoomNeck>
   );
 }
@@ -201,18 +210,18 @@ function SearchState({ search: { progress, stopped, stop: stopSearch, again } }:
   if (progress !== null) {
     return (
       <div role="status" className="flex items-center gap-3">
-        <progress value={progress} max={1} aria-label="Looking for the path" className="h-2 w-56 accent-accent" />
+        <progress value={progress} max={1} aria-label={NECK_WORDS.lookingForThePath} className="h-2 w-56 accent-accent" />
         <Button look="bare" onClick={stopSearch}>
-          Stop looking
+          {NECK_WORDS.stopLooking}
         </Button>
       </div>
     );
   }
   return stopped ? (
     <p>
-      Stopped.{' '}
+      {NECK_WORDS.stopped}{' '}
       <Button look="bare" onClick={again}>
-        Look again
+        {NECK_WORDS.lookAgain}
       </Button>
     </p>
   ) : null;
@@ -222,7 +231,7 @@ function NothingFits({ title, chosen, onChoose }: { readonly title: string; read
   return (
     <button type="button" onClick={onChoose} className="rounded-xl border border-dashed border-alarm p-3 text-center" aria-pressed={chosen}>
       <b>{title}</b>
-      <span className="block text-fine">nothing fits: widen the frets, the shapes or the difficulty</span>
+      <span className="block text-fine">{NECK_WORDS.nothingFitsWidenTheFretsThe}</span>
     </button>
   );
 }
@@ -266,7 +275,7 @@ interface StudySource {
 }
 
 function studyOf({ source, steps, holds, total, instrument, naming, key }: StudySource): Study {
-  const capo = instrument.capo > 0 ? `, capo ${instrument.capo}` : '';
+  const capo = instrument.capo > 0 ? NECK_WORDS.capo(instrument.capo) : '';
   const shapes = steps.flatMap(({ voicing }, index) => {
     if (voicing === null) return [];
     const fingering = holds[index] ?? voicing.fingering;
@@ -274,8 +283,8 @@ function studyOf({ source, steps, holds, total, instrument, naming, key }: Study
     return [{ voicing, fingering, name, diagram: sheetDiagram(voicing, fingering, instrument, { title: name, naming }) }];
   });
   return {
-    title: `${source.title}: a path`,
-    facts: `${instrument.name}, ${printTuning(instrument.tuning)}${capo}. Movement in all: ${oneDecimal(total)}.`,
+    title: NECK_WORDS.aPath(source.title),
+    facts: NECK_WORDS.movementInAll2(instrument.name, printTuning(instrument.tuning), capo, oneDecimal(total)),
     events: shapeEvents(shapes, BAR_BEATS),
     beatsPerBar: BAR_BEATS,
     instrument,

@@ -14,15 +14,16 @@ import { Choice } from '../../ui/Choice.tsx';
 import { PlayIcon, StopIcon, StudyIcon } from '../../ui/icons.ts';
 import { Select } from '../../ui/Select.tsx';
 import { Tick } from '../../ui/Tick.tsx';
+import { NECK_WORDS } from '../../wording/neck.ts';
 import { FirstFretField } from './FirstFretField.tsx';
 import type { RoomPartProps } from './room-part.ts';
 import { COUNT_IN_STEPS, FIRST_PLAN, planRun, type RunKind, type RunPlan, runSteps, type Scope, SWEEP_SETS } from './run-plan.ts';
 import { TempoField } from './TempoField.tsx';
 
 const KINDS: readonly (readonly [RunKind, string])[] = [
-  ['scale', 'Scale'],
-  ['arpeggio', 'Arpeggios'],
-  ['sweep', 'Sweep'],
+  ['scale', NECK_WORDS.scale],
+  ['arpeggio', NECK_WORDS.arpeggios],
+  ['sweep', NECK_WORDS.sweep],
 ];
 const SCREEN_WIDTH = 860;
 
@@ -47,10 +48,14 @@ export function RunsPart({ chord, instrument, naming, labels }: RoomPartProps) {
     <div className="flex flex-col gap-3">
       <RoomNeck instrument={instrument} dots={runDots(run.notes, root, { labels, naming })} sounding={sounding}>
         <b className="text-lead">{title}</b>
-        {run.notes.length > 0 && <span>{run.notes.length} notes</span>}
+        {run.notes.length > 0 && (
+          <span>
+            {run.notes.length} {NECK_WORDS.notes}
+          </span>
+        )}
       </RoomNeck>
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
-        <Choice label="What to run through" value={plan.kind} options={KINDS} onChange={(kind) => change({ kind })} />
+        <Choice label={NECK_WORDS.whatToRunThrough} value={plan.kind} options={KINDS} onChange={(kind) => change({ kind })} />
         {plan.kind === 'scale' && <ScaleFields plan={plan} instrument={instrument} onChange={change} />}
         {plan.kind === 'arpeggio' && <ArpeggioFields plan={plan} instrument={instrument} onChange={change} />}
         {plan.kind === 'sweep' && <SweepFields plan={plan} instrument={instrument} onChange={change} />}
@@ -61,19 +66,23 @@ export function RunsPart({ chord, instrument, naming, labels }: RoomPartProps) {
           onClick={() => (playing ? stop() : void play('run', runSteps(run.notes), tempo))}
           disabled={run.notes.length === 0}
         >
-          {playing ? <StopIcon size={17} /> : <PlayIcon size={17} />} {playing ? 'Stop' : 'Play with a click'}
+          {playing ? <StopIcon size={17} /> : <PlayIcon size={17} />} {playing ? NECK_WORDS.stop : NECK_WORDS.playWithAClick}
         </Button>
         <TempoField tempo={tempo} onTempo={setTempo} />
-        <Tick label="Staff" on={staff} onTick={setStaff} />
+        <Tick label={NECK_WORDS.staff} on={staff} onTick={setStaff} />
         <Button onClick={() => setSheet(true)} disabled={run.notes.length === 0}>
-          <StudyIcon size={17} /> Study sheet
+          <StudyIcon size={17} /> {NECK_WORDS.studySheet}
         </Button>
-        {waiting && <span role="status">Fetching the staff…</span>}
-        {failed && <span role="alert">The staff could not be fetched.</span>}
-        <p className="ml-auto text-fine text-quiet">Start slow and loose. Stop when something hurts.</p>
+        {waiting && <span role="status">{NECK_WORDS.fetchingTheStaff}</span>}
+        {failed && <span role="alert">{NECK_WORDS.theStaffCouldNotBeFetched}</span>}
+        <p className="ml-auto text-fine text-quiet">{NECK_WORDS.startSlowAndLooseStopWhen}</p>
       </div>
       <RunTab none={run.notes.length === 0} title={title} lines={lines} instrument={instrument} />
-      {run.left > 0 && <p>{run.left} notes have no place on this neck and are left out.</p>}
+      {run.left > 0 && (
+        <p>
+          {run.left} {NECK_WORDS.notesHaveNoPlaceOnThis}
+        </p>
+      )}
       {sheet && <StudySheet study={study} staff={staff} onStaff={setStaff} onClose={() => setSheet(false)} />}
     </div>
   );
@@ -91,7 +100,12 @@ function useRunStudy({ title, tempo, run, beatsPerBar, instrument, naming, key }
   return useMemo(
     () => ({
       title,
-      facts: `Tempo ${tempo}. ${instrument.name}, ${printTuning(instrument.tuning)}${instrument.capo > 0 ? `, capo ${instrument.capo}` : ''}.`,
+      facts: NECK_WORDS.tempo2(
+        tempo,
+        instrument.name,
+        printTuning(instrument.tuning),
+        instrument.capo > 0 ? NECK_WORDS.capo(instrument.capo) : '',
+      ),
       events: runEvents(run, (index) => {
         const of = run.chords[index];
         return of === undefined ? '' : chordTitle(of, instrument, naming);
@@ -112,11 +126,11 @@ interface RunTabProps extends Pick<RoomPartProps, 'instrument'> {
 
 /** The run as tab, and as notes where they are wanted. */
 function RunTab({ none, title, lines, instrument }: RunTabProps) {
-  if (none) return <p className="py-4">There is no room for this here. Try a lower position, or other strings.</p>;
+  if (none) return <p className="py-4">{NECK_WORDS.thereIsNoRoomForThis}</p>;
   return (
-    <section aria-label="Tab" className="overflow-x-auto rounded-xl border border-hairline bg-raised p-4">
+    <section aria-label={NECK_WORDS.tab} className="overflow-x-auto rounded-xl border border-hairline bg-raised p-4">
       <DrawingView
-        drawing={stackedLines(lines, instrument, SCREEN_WIDTH + 4, `${title}, as tab`)}
+        drawing={stackedLines(lines, instrument, SCREEN_WIDTH + 4, NECK_WORDS.asTab(title))}
         className="w-full min-w-[640px] max-w-[1080px]"
       />
     </section>
@@ -130,34 +144,34 @@ interface FieldsProps {
 }
 
 const LAYOUTS: readonly (readonly [ScaleLayout, string])[] = [
-  ['position', 'In position'],
-  ['three-a-string', 'Three a string'],
-  ['one-string', 'One string'],
+  ['position', NECK_WORDS.inPosition],
+  ['three-a-string', NECK_WORDS.threeAString],
+  ['one-string', NECK_WORDS.oneString],
 ];
 
 function ScaleFields({ plan, instrument, onChange }: FieldsProps) {
   return (
     <>
-      <Choice label="How it lies" value={plan.layout} options={LAYOUTS} onChange={(layout) => onChange({ layout })} />
+      <Choice label={NECK_WORDS.howItLies} value={plan.layout} options={LAYOUTS} onChange={(layout) => onChange({ layout })} />
       {plan.layout === 'one-string' ? (
-        <Pick label="String" value={plan.string} onChange={(value) => onChange({ string: Number(value) })}>
+        <Pick label={NECK_WORDS.string} value={plan.string} onChange={(value) => onChange({ string: Number(value) })}>
           {instrument.tuning.map((_, index) => (
             // biome-ignore lint/suspicious/noArrayIndexKey: strings are counted
             <option key={index} value={index + 1}>
-              string {index + 1}
+              {NECK_WORDS.string2} {index + 1}
             </option>
           ))}
         </Pick>
       ) : (
         <FirstFretField fret={plan.position} instrument={instrument} onFret={(position) => onChange({ position })} />
       )}
-      <Pick label="Starts on" value={plan.from} onChange={(value) => onChange({ from: value as RunPlan['from'] })}>
-        <option value="key">from the key’s 1</option>
-        <option value="chord">from the chord’s root</option>
-        {plan.layout === 'three-a-string' && <option value="position">from the fret</option>}
+      <Pick label={NECK_WORDS.startsOn} value={plan.from} onChange={(value) => onChange({ from: value as RunPlan['from'] })}>
+        <option value="key">{NECK_WORDS.fromTheKeys1}</option>
+        <option value="chord">{NECK_WORDS.fromTheChordsRoot}</option>
+        {plan.layout === 'three-a-string' && <option value="position">{NECK_WORDS.fromTheFret}</option>}
       </Pick>
-      <Tick label="to the octave" on={plan.octave} onTick={(octave) => onChange({ octave })} />
-      <Tick label="and back" on={plan.back} onTick={(back) => onChange({ back })} />
+      <Tick label={NECK_WORDS.toTheOctave} on={plan.octave} onTick={(octave) => onChange({ octave })} />
+      <Tick label={NECK_WORDS.andBack} on={plan.back} onTick={(back) => onChange({ back })} />
       <Slurs plan={plan} onChange={onChange} />
     </>
   );
@@ -169,21 +183,21 @@ function ArpeggioFields({ plan, instrument, onChange }: FieldsProps) {
   return (
     <>
       <ScopeField scope={plan.scope} onScope={(scope) => onChange({ scope })} />
-      <Pick label="Where" value={place} onChange={(value) => onChange({ strings: sets[Number(value)] ?? null })}>
-        <option value={-1}>in position</option>
+      <Pick label={NECK_WORDS.where} value={place} onChange={(value) => onChange({ strings: sets[Number(value)] ?? null })}>
+        <option value={-1}>{NECK_WORDS.inPosition2}</option>
         {sets.map((set, index) => (
           <option key={set.join()} value={index}>
-            strings {set.join(' ')}
+            {NECK_WORDS.strings2} {set.join(' ')}
           </option>
         ))}
       </Pick>
       {plan.strings === null && (
         <FirstFretField fret={plan.position} instrument={instrument} onFret={(position) => onChange({ position })} />
       )}
-      <Tick label="up one, down the next" on={plan.turning} onTick={(turning) => onChange({ turning })} />
-      {!plan.turning && <Tick label="and back" on={plan.back} onTick={(back) => onChange({ back })} />}
-      <Tick label="to the octave" on={plan.octave} onTick={(octave) => onChange({ octave })} />
-      <Tick label="with a scale fragment" on={plan.fragment} onTick={(fragment) => onChange({ fragment })} />
+      <Tick label={NECK_WORDS.upOneDownTheNext} on={plan.turning} onTick={(turning) => onChange({ turning })} />
+      {!plan.turning && <Tick label={NECK_WORDS.andBack} on={plan.back} onTick={(back) => onChange({ back })} />}
+      <Tick label={NECK_WORDS.toTheOctave} on={plan.octave} onTick={(octave) => onChange({ octave })} />
+      <Tick label={NECK_WORDS.withAScaleFragment} on={plan.fragment} onTick={(fragment) => onChange({ fragment })} />
       <Slurs plan={plan} onChange={onChange} />
     </>
   );
@@ -193,14 +207,14 @@ function SweepFields({ plan, instrument, onChange }: FieldsProps) {
   return (
     <>
       <ScopeField scope={plan.sweepScope} onScope={(sweepScope) => onChange({ sweepScope })} />
-      <Pick label="Strings" value={plan.sweep} onChange={(value) => onChange({ sweep: Number(value) })}>
+      <Pick label={NECK_WORDS.strings} value={plan.sweep} onChange={(value) => onChange({ sweep: Number(value) })}>
         {SWEEP_SETS.map((sets, index) => (
           <option key={sets.join(' then ')} value={index}>
             {sets.map((set) => set.join(' ')).join(', then ')}
           </option>
         ))}
       </Pick>
-      <Tick label="from the root" on={plan.rooted} onTick={(rooted) => onChange({ rooted })} />
+      <Tick label={NECK_WORDS.fromTheRoot} on={plan.rooted} onTick={(rooted) => onChange({ rooted })} />
       <FirstFretField fret={plan.position} instrument={instrument} onFret={(position) => onChange({ position })} />
     </>
   );
@@ -208,17 +222,21 @@ function SweepFields({ plan, instrument, onChange }: FieldsProps) {
 
 function ScopeField({ scope, onScope }: { readonly scope: Scope; readonly onScope: (scope: Scope) => void }) {
   return (
-    <Pick label="Which chords" value={scope} onChange={(value) => onScope(value as Scope)}>
-      <option value="chord">this chord</option>
-      <option value="triads">the key’s triads</option>
-      <option value="sevenths">the key’s sevenths</option>
+    <Pick label={NECK_WORDS.whichChords} value={scope} onChange={(value) => onScope(value as Scope)}>
+      <option value="chord">{NECK_WORDS.thisChord}</option>
+      <option value="triads">{NECK_WORDS.theKeysTriads}</option>
+      <option value="sevenths">{NECK_WORDS.theKeysSevenths}</option>
     </Pick>
   );
 }
 
 function Slurs({ plan, onChange }: Pick<FieldsProps, 'plan' | 'onChange'>) {
   return (
-    <Tick label="slurred in pairs" on={plan.picking === 'slurred'} onTick={(on) => onChange({ picking: on ? 'slurred' : 'alternate' })} />
+    <Tick
+      label={NECK_WORDS.slurredInPairs}
+      on={plan.picking === 'slurred'}
+      onTick={(on) => onChange({ picking: on ? 'slurred' : 'alternate' })}
+    />
   );
 }
 

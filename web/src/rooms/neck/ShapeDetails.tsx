@@ -22,6 +22,7 @@ import { useColours } from '../../parts/neck/neck-engine.ts';
 import { chooseShape, placeName, useNeck } from '../../parts/neck/neck-store.ts';
 import { hearShape, type ShapeWalk } from '../../parts/neck/use-shape-walk.ts';
 import { select } from '../../session/lens-store.ts';
+import { NECK_WORDS } from '../../wording/neck.ts';
 
 interface ShapeDetailsProps {
   readonly voicing: Voicing;
@@ -37,44 +38,60 @@ export function ShapeDetails({ voicing, heardIn, instrument, naming, walk }: Sha
   const { family } = useNeck();
   const comfort = family === null ? null : comfortOf(family, walk.all, instrument);
   return (
-    <aside aria-label="About this shape" className="rounded-xl border border-hairline bg-sheet px-4 py-3 text-base">
+    <aside aria-label={NECK_WORDS.aboutThisShape} className="rounded-xl border border-hairline bg-sheet px-4 py-3 text-base">
       {comfort !== null && !comfort.comfortable && (
         <p className="mb-3 rounded-lg bg-wash px-3 py-2">
-          {FAMILY_NAMES[comfort.family]}: no comfortable form with the root lowest on these strings.
+          {FAMILY_NAMES[comfort.family]}
+          {NECK_WORDS.noComfortableFormWithTheRoot}
           {comfort.instead !== null && (
             <>
               {' '}
-              Best instead:{' '}
+              {NECK_WORDS.bestInstead}{' '}
               <Pick capo={instrument.capo} onPick={() => walk.choose(comfort.instead as Voicing)} frets={comfort.instead.frets} />
             </>
           )}
         </p>
       )}
-      <Group title="Fingers">
+      <Group title={NECK_WORDS.fingers}>
         <Holds voicing={voicing} instrument={instrument} walk={walk} />
       </Group>
-      <Group title="Easier and fuller">
+      <Group title={NECK_WORDS.easierAndFuller}>
         <li>
-          Next easier:{' '}
+          {NECK_WORDS.nextEasier}{' '}
           {easier === null ? (
-            'this is the easiest here'
+            NECK_WORDS.thisIsTheEasiestHere
           ) : (
             <Pick capo={instrument.capo} onPick={() => walk.choose(easier)} frets={easier.frets} />
           )}
         </li>
         <li>
-          Next fuller:{' '}
+          {NECK_WORDS.nextFuller}{' '}
           {fuller === null ? (
-            'nothing fuller here'
+            NECK_WORDS.nothingFullerHere
           ) : (
             <Pick capo={instrument.capo} onPick={() => walk.choose(fuller)} frets={fuller.frets} />
           )}
         </li>
       </Group>
       <Colours voicing={voicing} heardIn={heardIn} instrument={instrument} naming={naming} />
-      <Changes title="A string left ringing" changes={leftRinging(voicing, instrument, heardIn)} capo={instrument.capo} naming={naming} />
-      <Changes title="One voice an octave up" changes={voiceUp(voicing, instrument, heardIn)} capo={instrument.capo} naming={naming} />
-      <Changes title="A new bass under it" changes={newBasses(voicing, instrument, heardIn)} capo={instrument.capo} naming={naming} />
+      <Changes
+        title={NECK_WORDS.aStringLeftRinging}
+        changes={leftRinging(voicing, instrument, heardIn)}
+        capo={instrument.capo}
+        naming={naming}
+      />
+      <Changes
+        title={NECK_WORDS.oneVoiceAnOctaveUp}
+        changes={voiceUp(voicing, instrument, heardIn)}
+        capo={instrument.capo}
+        naming={naming}
+      />
+      <Changes
+        title={NECK_WORDS.aNewBassUnderIt}
+        changes={newBasses(voicing, instrument, heardIn)}
+        capo={instrument.capo}
+        naming={naming}
+      />
     </aside>
   );
 }
@@ -83,9 +100,9 @@ export function ShapeDetails({ voicing, heardIn, instrument, naming, walk }: Sha
 function Colours({ voicing, heardIn, instrument, naming }: Omit<ShapeDetailsProps, 'walk'>) {
   const colours = useColours(voicing, heardIn, instrument);
   return (
-    <Group title="Easier by colour">
-      {colours.data === undefined && <li className="text-quiet">looking…</li>}
-      {colours.data?.length === 0 && <li className="text-quiet">no easier open shape in this key</li>}
+    <Group title={NECK_WORDS.easierByColour}>
+      {colours.data === undefined && <li className="text-quiet">{NECK_WORDS.looking}</li>}
+      {colours.data?.length === 0 && <li className="text-quiet">{NECK_WORDS.noEasierOpenShapeInThis}</li>}
       {colours.data?.map(({ voicing: other, added, left }) => (
         <li key={other.frets.join()}>
           <button
@@ -164,7 +181,7 @@ function Changes({
     <Group title={title}>
       {named.map(({ frets, string, note, name }) => (
         <li key={frets.join()}>
-          {nameNote(note, naming.notes)} on string {string}:{' '}
+          {nameNote(note, naming.notes)} {NECK_WORDS.onString} {string}:{' '}
           <b className="music-glyph">{name === null ? '' : chordTitle(name.chord, { capo }, naming)}</b>{' '}
           <span className="text-quiet">{printFrets(frets, capo)}</span>
         </li>

@@ -29,6 +29,7 @@ import { Hint } from '../../ui/Hint.tsx';
 import { ExportIcon, HearIcon, StudyIcon } from '../../ui/icons.ts';
 import { Select } from '../../ui/Select.tsx';
 import { Tick } from '../../ui/Tick.tsx';
+import { NECK_WORDS } from '../../wording/neck.ts';
 import { DiagramCard } from './DiagramCard.tsx';
 import type { RoomPartProps } from './room-part.ts';
 import { ShapeDetails } from './ShapeDetails.tsx';
@@ -64,7 +65,7 @@ export function ShapesPart({ chord, heardIn, instrument, naming, labels, walk }:
             onSheet={() => setSheet(true)}
           />
         ) : (
-          <span>every place its notes lie</span>
+          <span>{NECK_WORDS.everyPlaceItsNotesLie}</span>
         )}
       </RoomNeck>
       <Filters walk={walk} />
@@ -88,7 +89,7 @@ function useShapesStudy({ title, instrument, naming, heardIn, walk }: StudyWish)
   return useMemo(
     () => ({
       title: family === null ? `${title}: shapes` : `${title}: ${FAMILY_NAMES[family].toLowerCase()}`,
-      facts: `${instrument.name}, ${printTuning(instrument.tuning)}${instrument.capo > 0 ? `, capo ${instrument.capo}` : ''}.`,
+      facts: `${instrument.name}, ${printTuning(instrument.tuning)}${instrument.capo > 0 ? NECK_WORDS.capo(instrument.capo) : ''}.`,
       events: shapeEvents(
         sheetShapes(left, shape).map((voicing) => {
           const held = voicing === shape && fingering !== null ? fingering : voicing.fingering;
@@ -128,24 +129,32 @@ function ShapeFacts({ shape, fingering, title, labels, instrument, naming, onShe
   return (
     <>
       <b data-testid="shape">{printFrets(shape.frets, instrument.capo)}</b>
-      {instrument.capo > 0 && <span>from the capo, {printFrets(shape.frets)} from the nut</span>}
+      {instrument.capo > 0 && (
+        <span>
+          {NECK_WORDS.fromTheCapo} {printFrets(shape.frets)} {NECK_WORDS.fromTheNut}
+        </span>
+      )}
       <span>{shape.families.map((family) => FAMILY_NAMES[family]).join(', ')}</span>
       <span>{inversionWord(shape.inversion)}</span>
-      <Hint text={`Difficulty ${shape.difficulty} of 10`}>
+      <Hint text={NECK_WORDS.difficultyOf10(shape.difficulty)}>
         <button type="button" className="underline decoration-dotted underline-offset-4">
           {difficultyWord(shape.difficulty)}
         </button>
       </Hint>
-      {shape.omitted.length > 0 && <span>without {shape.omitted.map(withGlyphs).join(' and ')}</span>}
+      {shape.omitted.length > 0 && (
+        <span>
+          {NECK_WORDS.without} {shape.omitted.map(withGlyphs).join(' and ')}
+        </span>
+      )}
       <span className="ml-auto flex gap-1">
         <Button look="bare" onClick={() => hearShape(shape)}>
-          <HearIcon size={17} /> Hear
+          <HearIcon size={17} /> {NECK_WORDS.hear}
         </Button>
         <Button look="bare" onClick={save}>
-          <ExportIcon size={17} /> SVG
+          <ExportIcon size={17} /> {NECK_WORDS.sVG}
         </Button>
         <Button look="bare" onClick={onSheet}>
-          <StudyIcon size={17} /> Study sheet
+          <StudyIcon size={17} /> {NECK_WORDS.studySheet}
         </Button>
       </span>
     </>
@@ -161,9 +170,11 @@ function ShapeList({ title, walk, instrument, naming, labels }: ShapeListProps) 
   const { left, shape } = walk;
   const [shown, setShown] = useState(FIRST_SHOWN);
   return (
-    <section aria-label="Shapes">
+    <section aria-label={NECK_WORDS.shapes}>
       {left.length === 0 && !walk.busy && (
-        <p className="py-4">No shape of {title} is left here. Choose another family or inversion; press f and i to go round.</p>
+        <p className="py-4">
+          {NECK_WORDS.noShapeOf} {title} {NECK_WORDS.isLeftHereChooseAnotherFamily}
+        </p>
       )}
       <div className="grid grid-cols-[repeat(auto-fill,minmax(112px,1fr))] gap-2">
         {left.slice(0, shown).map((voicing) => (
@@ -180,13 +191,14 @@ function ShapeList({ title, walk, instrument, naming, labels }: ShapeListProps) 
       </div>
       {left.length > shown && (
         <Button className="mt-3" onClick={() => setShown(shown + 2 * FIRST_SHOWN)}>
-          More: {left.length - shown} left
+          {NECK_WORDS.more} {left.length - shown} {NECK_WORDS.left}
         </Button>
       )}
-      {walk.partial && <p className="mt-2 text-quiet">The search was cut short on these strings: there are more shapes than these.</p>}
+      {walk.partial && <p className="mt-2 text-quiet">{NECK_WORDS.theSearchWasCutShortOn}</p>}
       {walk.leftOut.length > 0 && (
         <p className="mt-2">
-          This chord has more notes than the {instrument.tuning.length} strings hold. Left out: {walk.leftOut.map(withGlyphs).join(', ')}.
+          {NECK_WORDS.thisChordHasMoreNotesThan} {instrument.tuning.length} {NECK_WORDS.stringsHoldLeftOut}{' '}
+          {walk.leftOut.map(withGlyphs).join(', ')}.
         </p>
       )}
     </section>
@@ -205,9 +217,9 @@ function Filters({ walk }: Pick<RoomPartProps, 'walk'>) {
   const { family, inversion, without } = useNeck();
   return (
     <div className="flex flex-wrap items-center gap-x-6 gap-y-2">
-      <div role="group" aria-label="Family" className="flex flex-wrap gap-1.5">
+      <div role="group" aria-label={NECK_WORDS.family} className="flex flex-wrap gap-1.5">
         <Chip on={family === null} onClick={() => useNeck.setState({ family: null })}>
-          All <span className="ml-1 font-normal">{walk.all.length}</span>
+          {NECK_WORDS.all} <span className="ml-1 font-normal">{walk.all.length}</span>
         </Chip>
         {walk.families.map(([name, count]) => (
           <Chip key={name} on={family === name} onClick={() => useNeck.setState({ family: name })}>
@@ -216,12 +228,12 @@ function Filters({ walk }: Pick<RoomPartProps, 'walk'>) {
         ))}
       </div>
       <label className="flex items-center gap-2">
-        Lowest note
+        {NECK_WORDS.lowestNote}
         <Select
           value={inversion ?? ''}
           onChange={(event) => useNeck.setState({ inversion: event.target.value === '' ? null : Number(event.target.value) })}
         >
-          <option value="">any</option>
+          <option value="">{NECK_WORDS.any}</option>
           {walk.inversions.map((place) => (
             <option key={place} value={place}>
               {inversionWord(place)}
@@ -232,7 +244,7 @@ function Filters({ walk }: Pick<RoomPartProps, 'walk'>) {
       {(['root', 'fifth'] as const).map((tone) => (
         <Tick
           key={tone}
-          label={tone === 'root' ? 'rootless' : '5th optional'}
+          label={tone === 'root' ? NECK_WORDS.rootless : NECK_WORDS.n5thOptional}
           on={without.includes(tone)}
           onTick={(on) => useNeck.setState({ without: on ? [...without, tone] : without.filter((other) => other !== tone) })}
         />

@@ -12,6 +12,7 @@ import {
 import { Button } from '../../ui/Button.tsx';
 import { LockedIcon, UnlockedIcon } from '../../ui/icons.ts';
 import { Select } from '../../ui/Select.tsx';
+import { NECK_WORDS } from '../../wording/neck.ts';
 import { DiagramCard } from './DiagramCard.tsx';
 import type { RoomPartProps } from './room-part.ts';
 
@@ -39,7 +40,7 @@ export function StepDetails({ step, before, next, holds, settled, onSettle, inst
       ? stayingFingers({ fingering: heldBefore, frets: before.voicing.frets }, { fingering: heldNow, frets: voicing.frets })
       : [];
   return (
-    <section aria-label="This chord" className="rounded-xl border border-hairline bg-sheet px-4 py-3 lg:sticky lg:top-2">
+    <section aria-label={NECK_WORDS.thisChord2} className="rounded-xl border border-hairline bg-sheet px-4 py-3 lg:sticky lg:top-2">
       <div className="mb-2 flex flex-wrap items-center gap-4">
         {voicing !== null && (
           <Button
@@ -47,19 +48,19 @@ export function StepDetails({ step, before, next, holds, settled, onSettle, inst
             onClick={() => onSettle({ locked: settled.locked === null ? voicing.frets : null })}
           >
             {settled.locked === null ? <UnlockedIcon size={17} /> : <LockedIcon size={17} />}
-            {settled.locked === null ? 'Keep this shape' : 'Let it go'}
+            {settled.locked === null ? NECK_WORDS.keepThisShape : NECK_WORDS.letItGo}
           </Button>
         )}
         <MelodyNote settled={settled} onSettle={onSettle} notes={notes} naming={naming} />
         {staying.length > 0 && (
           <p>
-            {staying.length === 1 ? 'Finger' : 'Fingers'} {staying.join(' and ')} {staying.length === 1 ? 'stays' : 'stay'} down from the
-            chord before.
+            {staying.length === 1 ? NECK_WORDS.finger : NECK_WORDS.fingers} {staying.join(' and ')}{' '}
+            {staying.length === 1 ? 'stays' : 'stay'} {NECK_WORDS.downFromTheChordBefore}
           </p>
         )}
       </div>
       {voicing !== null && <Holds voicing={voicing} next={next} held={heldNow} instrument={instrument} />}
-      {alternatives.length > 0 && <h3 className="text-fine font-semibold text-quiet">Instead, and how much more the whole path moves</h3>}
+      {alternatives.length > 0 && <h3 className="text-fine font-semibold text-quiet">{NECK_WORDS.insteadAndHowMuchMoreThe}</h3>}
       <div className="mt-1 flex flex-wrap gap-2">
         {alternatives.map(({ voicing: other, extra }) => (
           <div key={other.frets.join()} className="flex flex-col items-center">
@@ -90,7 +91,7 @@ function Holds({
   readonly held: Fingering | null;
 } & Pick<StepDetailsProps, 'instrument'>) {
   return (
-    <ul aria-label="Fingers" className="mb-3 text-base">
+    <ul aria-label={NECK_WORDS.fingers} className="mb-3 text-base">
       {holdsOf(voicing, instrument, next).map(({ fingering, reasons }) => {
         const taken = fingering.fingers.join() === held?.fingers.join();
         return (
@@ -115,12 +116,12 @@ function MelodyNote({
 }: Pick<StepDetailsProps, 'settled' | 'onSettle' | 'notes'> & { readonly naming: Naming }) {
   return (
     <label className="flex items-center gap-2">
-      Note on top
+      {NECK_WORDS.noteOnTop}
       <Select
         value={settled.melody ?? ''}
         onChange={(event) => onSettle({ melody: event.target.value === '' ? null : Number(event.target.value) })}
       >
-        <option value="">any</option>
+        <option value="">{NECK_WORDS.any}</option>
         {notes.map((note) => (
           <option key={note} value={note}>
             {nameNote(note, naming.notes)}

@@ -1,4 +1,5 @@
 import { useState } from 'react';
+import { NECK_WORDS } from '../../wording/neck.ts';
 
 const SLOWEST = 30;
 const FASTEST = 240;
@@ -8,7 +9,7 @@ export function TempoField({ tempo, onTempo }: { readonly tempo: number; readonl
   const [typed, setTyped] = useState<string | null>(null);
   return (
     <label className="flex min-h-11 items-center gap-2">
-      Tempo
+      {NECK_WORDS.tempo}
       <input
         type="number"
         min={SLOWEST}

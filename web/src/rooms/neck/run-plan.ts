@@ -17,6 +17,7 @@ import {
 } from '@aurora/core';
 import { chordTitle } from '../../parts/neck/chord-title.ts';
 import type { PlayStep } from '../../transport/player.ts';
+import { NECK_WORDS } from '../../wording/neck.ts';
 
 export type RunKind = 'scale' | 'arpeggio' | 'sweep';
 
@@ -113,7 +114,7 @@ export function planRun(plan: RunPlan, scene: RunScene): PlannedRun {
 
 function planScale(plan: RunPlan, { chord, key, instrument, naming }: RunScene) {
   const from = plan.from === 'chord' ? chord.root : key.tonic;
-  const over = plan.from !== 'chord' ? '' : ` from ${nameNote(from, naming.notes)}, over ${chordTitle(chord, instrument, naming)}`;
+  const over = plan.from !== 'chord' ? '' : NECK_WORDS.fromOver(nameNote(from, naming.notes), chordTitle(chord, instrument, naming));
   return {
     run: scaleRun(key, { ...plan, from: plan.from === 'position' ? null : from }, instrument),
     title: `${nameKey(key, naming)}${key.scale === 'major' ? ' major' : ''}${over}`,
@@ -155,7 +156,7 @@ function planArpeggio(plan: RunPlan, { chord, key, instrument, naming }: RunScen
     picking: plan.picking,
   };
   const what = one ? chordTitle(chord, instrument, naming) : `${nameKey(key, naming)}: ${plan.scope}`;
-  return { run: arpeggioRun(chords, wish, instrument), title: `${what}, note by note`, root: one ? chord.root : null };
+  return { run: arpeggioRun(chords, wish, instrument), title: NECK_WORDS.noteByNote(what), root: one ? chord.root : null };
 }
 
 const COUNT_IN_BEATS = 4;

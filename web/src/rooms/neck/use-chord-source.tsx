@@ -5,6 +5,7 @@ import { useSong } from '../../api/songs.ts';
 import { readBarsTyped, useProgression } from '../../session/progression-store.ts';
 import { AnsweringField } from '../../ui/AnsweringField.tsx';
 import { Button } from '../../ui/Button.tsx';
+import { NECK_WORDS } from '../../wording/neck.ts';
 import { chordsPlayed, type SongChord } from './song-chords.ts';
 
 const TEMPO = 84;
@@ -29,25 +30,25 @@ export function useChordSource(key: Key): ChordSource {
   const source = typed === null && song !== undefined ? song.source : `key: ${keyText(key)}\n[A]\n${bars.join(' ')}`;
   const reading = useMemo(() => readChart(source), [source]);
   const chords = useMemo(() => chordsPlayed(reading, key.tonic), [reading, key.tonic]);
-  const where = song !== undefined ? `of ${song.title || 'the open song'}` : 'gathered in Harmonize';
+  const where = song !== undefined ? NECK_WORDS.ofWord(song.title || NECK_WORDS.theOpenSong) : NECK_WORDS.gatheredInHarmonize;
   return {
-    title: typed === null && song !== undefined ? song.title || 'Song' : 'Progression',
+    title: typed === null && song !== undefined ? song.title || NECK_WORDS.song : NECK_WORDS.progression,
     chords,
     tempo: reading.head.tempo ?? TEMPO,
     field: (
       <div className="w-full max-w-xl">
         <AnsweringField
-          label="Chords for the path"
+          label={NECK_WORDS.chordsForThePath}
           value={text}
-          placeholder={`the chords ${where}; or type others: 2-7 57 1maj7`}
+          placeholder={NECK_WORDS.theChordsOrTypeOthers2(where)}
           fault={typed !== null && 'fault' in typed ? typed.fault : null}
           onChange={setText}
         />
         {chords.length === 0 && (
           <p className="mt-1 text-quiet">
-            No chords yet: type some here, or open the neck from a song.{' '}
+            {NECK_WORDS.noChordsYetTypeSomeHere}{' '}
             <Button look="bare" onClick={() => setText(EXAMPLE)}>
-              Try {EXAMPLE}
+              {NECK_WORDS.tryWord} {EXAMPLE}
             </Button>
           </p>
         )}

@@ -1,5 +1,6 @@
 import { type Naming, nameChord, parseChord } from '@aurora/core';
 import { Choice } from '../../ui/Choice.tsx';
+import { SETTINGS_WORDS } from '../../wording/settings.ts';
 
 interface NotationFormProps {
   readonly naming: Naming;
@@ -10,14 +11,14 @@ type Options<Field extends keyof Naming> = readonly (readonly [value: Naming[Fie
 
 const FIELDS: { readonly [Field in keyof Naming]: { readonly label: string; readonly options: Options<Field> } } = {
   majorSeventh: {
-    label: 'Major seventh',
+    label: SETTINGS_WORDS.majorSeventh,
     options: [
       ['maj7', 'maj7'],
       ['△7', '△7'],
     ],
   },
   minorSeventh: {
-    label: 'Minor',
+    label: SETTINGS_WORDS.minor,
     options: [
       ['m7', 'm7'],
       ['−7', '−7'],
@@ -31,7 +32,7 @@ const FIELDS: { readonly [Field in keyof Naming]: { readonly label: string; read
     ],
   },
   diminished: {
-    label: 'Diminished triad',
+    label: SETTINGS_WORDS.diminishedTriad,
     options: [
       ['dim', 'dim'],
       ['°', '°'],
@@ -39,7 +40,7 @@ const FIELDS: { readonly [Field in keyof Naming]: { readonly label: string; read
     ],
   },
   degrees: {
-    label: 'Degrees',
+    label: SETTINGS_WORDS.degrees,
     options: [
       ['numbers', '2–7'],
       ['roman', 'ii7'],
@@ -47,28 +48,28 @@ const FIELDS: { readonly [Field in keyof Naming]: { readonly label: string; read
     ],
   },
   inversions: {
-    label: 'Inversions in Roman',
+    label: SETTINGS_WORDS.inversionsInRoman,
     options: [
       ['slash', 'V7/7'],
       ['figures', 'V65'],
     ],
   },
   steps: {
-    label: 'Steps',
+    label: SETTINGS_WORDS.steps,
     options: [
       ['W-H', 'W – H'],
       ['T-S', 'T – S'],
     ],
   },
   spelling: {
-    label: 'Double sharps and flats',
+    label: SETTINGS_WORDS.doubleSharpsAndFlats,
     options: [
       ['proper', 'F♯♯dim7'],
       ['easier', 'Gdim7'],
     ],
   },
   notes: {
-    label: 'Notes',
+    label: SETTINGS_WORDS.notes,
     options: [
       ['english', 'B♭ B'],
       ['german', 'B H'],
@@ -84,14 +85,14 @@ export function NotationForm({ naming, onChange }: NotationFormProps) {
   return (
     <>
       <p className="mb-3 text-quiet">
-        Everything on the screen follows:{' '}
+        {SETTINGS_WORDS.everythingOnTheScreenFollows}{' '}
         <b className="music-glyph text-ink">
           {SAMPLES.map((symbol) => {
             const chord = parseChord(symbol);
             return chord.ok ? nameChord(chord.value, naming) : '';
           }).join('  ')}
         </b>
-        . Chart text is always typed in English letters.
+        {SETTINGS_WORDS.chartTextIsAlwaysTypedIn}
       </p>
       <dl className="grid gap-x-8 gap-y-3 sm:grid-cols-2 lg:grid-cols-3">
         {(Object.keys(FIELDS) as (keyof Naming)[]).map((field) => (

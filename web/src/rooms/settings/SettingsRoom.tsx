@@ -9,6 +9,7 @@ import { Choice } from '../../ui/Choice.tsx';
 import { SelectField } from '../../ui/SelectField.tsx';
 import { Slider } from '../../ui/Slider.tsx';
 import { Tick } from '../../ui/Tick.tsx';
+import { SETTINGS_WORDS } from '../../wording/settings.ts';
 import { NotationForm } from './NotationForm.tsx';
 
 /** Everything that is set once: for the band how chords are written, for this device how it looks and sounds, for the player the instrument. */
@@ -16,17 +17,17 @@ export function SettingsRoom() {
   const { preferences, change } = usePreferences();
   return (
     <div className="mx-auto flex w-full max-w-5xl flex-col gap-4 px-5 py-4 phone:px-3">
-      <h2 className="font-numeral text-head font-bold">Settings</h2>
-      <Group title="Notation" whose="for the whole band; every player may have their own under Band, Players">
+      <h2 className="font-numeral text-head font-bold">{SETTINGS_WORDS.settings}</h2>
+      <Group title={SETTINGS_WORDS.notation} whose={SETTINGS_WORDS.forTheWholeBandEveryPlayer}>
         <NotationForm naming={preferences.naming} onChange={(naming) => change({ naming })} />
       </Group>
-      <Group title="Look and sound" whose="on this device">
+      <Group title={SETTINGS_WORDS.lookAndSound} whose={SETTINGS_WORDS.onThisDevice}>
         <LookAndSound />
       </Group>
-      <Group title="Charts" whose="on this device, or for the player who reads">
+      <Group title={SETTINGS_WORDS.charts} whose={SETTINGS_WORDS.onThisDeviceOrForThe}>
         <Charts />
       </Group>
-      <Group title="Instrument" whose="kept with the player">
+      <Group title={SETTINGS_WORDS.instrument} whose={SETTINGS_WORDS.keptWithThePlayer}>
         <InstrumentForm />
       </Group>
     </div>
@@ -46,54 +47,57 @@ function Group({ title, whose, children }: { readonly title: string; readonly wh
 }
 
 const THEMES: readonly (readonly [Theme | 'system', string])[] = [
-  ['system', 'As the system'],
-  ['paper', 'Paper'],
-  ['night', 'Night'],
+  ['system', SETTINGS_WORDS.asTheSystem],
+  ['paper', SETTINGS_WORDS.paper],
+  ['night', SETTINGS_WORDS.night],
 ];
 
 const STRUMS = [
-  ['strum', 'Strum'],
-  ['arpeggio', 'Pick'],
+  ['strum', SETTINGS_WORDS.strum],
+  ['arpeggio', SETTINGS_WORDS.pick],
 ] as const;
 
 const LABELS = [
-  ['notes', 'Notes'],
-  ['formula', 'Formula'],
-  ['fingers', 'Fingers'],
+  ['notes', SETTINGS_WORDS.notes],
+  ['formula', SETTINGS_WORDS.formula],
+  ['fingers', SETTINGS_WORDS.fingers],
 ] as const;
 
 function LookAndSound() {
   const { theme, volume, strum, neckLabels } = useDevice();
   return (
     <div className="flex flex-wrap items-center gap-x-8 gap-y-3">
-      <Row label="Theme">
+      <Row label={SETTINGS_WORDS.theme}>
         <Choice
-          label="Theme"
+          label={SETTINGS_WORDS.theme}
           value={theme ?? 'system'}
           options={THEMES}
           onChange={(next) => setDevice({ theme: next === 'system' ? null : next })}
         />
       </Row>
-      <Row label="How chords sound">
-        <Choice label="How chords sound" value={strum} options={STRUMS} onChange={(next) => setDevice({ strum: next })} />
+      <Row label={SETTINGS_WORDS.howChordsSound}>
+        <Choice label={SETTINGS_WORDS.howChordsSound} value={strum} options={STRUMS} onChange={(next) => setDevice({ strum: next })} />
       </Row>
-      <Row label="On the neck’s dots">
-        <Choice label="What the dots show" value={neckLabels} options={LABELS} onChange={(next) => setDevice({ neckLabels: next })} />
+      <Row label={SETTINGS_WORDS.onTheNecksDots}>
+        <Choice
+          label={SETTINGS_WORDS.whatTheDotsShow}
+          value={neckLabels}
+          options={LABELS}
+          onChange={(next) => setDevice({ neckLabels: next })}
+        />
       </Row>
-      <Row label="Loudness">
+      <Row label={SETTINGS_WORDS.loudness}>
         <Slider
-          label="Loudness"
+          label={SETTINGS_WORDS.loudness}
           value={volume}
           min={0}
           max={1}
           step={0.05}
-          said={`${Math.round(100 * volume)} of 100`}
+          said={SETTINGS_WORDS.of100(Math.round(100 * volume))}
           onChange={(next) => setDevice({ volume: next })}
         />
       </Row>
-      <p className="w-full text-fine text-quiet">
-        Start low, above all with headphones. If your ears ring afterwards, it was too loud: see a doctor if it stays.
-      </p>
+      <p className="w-full text-fine text-quiet">{SETTINGS_WORDS.startLowAboveAllWithHeadphones}</p>
     </div>
   );
 }
@@ -103,8 +107,8 @@ function Charts() {
   const { ownChords, setOwnChords } = useChartView();
   return (
     <div className="flex flex-wrap items-end gap-x-8 gap-y-3">
-      <SelectField label="What charts show" value={show} options={SHOWS} onChange={setShow} />
-      <Tick label="A digit alone writes the key’s own chord: in a major key 2 is minor" on={ownChords} onTick={setOwnChords} />
+      <SelectField label={SETTINGS_WORDS.whatChartsShow} value={show} options={SHOWS} onChange={setShow} />
+      <Tick label={SETTINGS_WORDS.aDigitAloneWritesTheKeys} on={ownChords} onTick={setOwnChords} />
     </div>
   );
 }

@@ -10,15 +10,16 @@ import { AddIcon, ArchiveIcon, CloseIcon, FindIcon, GoOnIcon, ImportIcon } from 
 import { Notice } from '../../ui/Notice.tsx';
 import { Select } from '../../ui/Select.tsx';
 import { sayFault } from '../../ui/say.ts';
+import { SHELF_WORDS } from '../../wording/shelf.ts';
 import { ShelfRow } from './ShelfRow.tsx';
 import { usePatternFault } from './use-pattern-fault.ts';
 import { usePaused } from './use-paused.ts';
 
 const SORTS = [
-  ['title', 'by title'],
-  ['key', 'by key'],
-  ['tempo', 'by tempo'],
-  ['saved', 'last saved first'],
+  ['title', SHELF_WORDS.byTitle],
+  ['key', SHELF_WORDS.byKey],
+  ['tempo', SHELF_WORDS.byTempo],
+  ['saved', SHELF_WORDS.lastSavedFirst],
 ] as const;
 
 const EVERYTHING: ShelfWish = { find: '', pattern: '', tag: null, sort: 'title', archived: false };
@@ -35,8 +36,8 @@ export function Shelf() {
   if (wrong !== null && shelf.data === undefined) {
     return (
       <Notice
-        title="The song shelf cannot be reached"
-        action={<Button onClick={() => void Promise.all([band.refetch(), shelf.refetch()])}>Try again</Button>}
+        title={SHELF_WORDS.theSongShelfCannotBeReached}
+        action={<Button onClick={() => void Promise.all([band.refetch(), shelf.refetch()])}>{SHELF_WORDS.tryAgain}</Button>}
       >
         <p>{wrong.message}</p>
       </Notice>
@@ -61,12 +62,17 @@ interface AskProps {
 function Find({ wish, fault, onAsk }: AskProps & { readonly fault: string | null }) {
   return (
     <div className="mb-2 flex flex-wrap items-start gap-2">
-      <Field label="Find a song" value={wish.find} placeholder="Find by title, writer or key" onChange={(find) => onAsk({ find })} />
+      <Field
+        label={SHELF_WORDS.findASong}
+        value={wish.find}
+        placeholder={SHELF_WORDS.findByTitleWriterOrKey}
+        onChange={(find) => onAsk({ find })}
+      />
       <div className="min-w-52 flex-1">
         <Field
-          label="Songs that go through these chords"
+          label={SHELF_WORDS.songsThatGoThroughTheseChords}
           value={wish.pattern}
-          placeholder="1 4 6- 5, in any key"
+          placeholder={SHELF_WORDS.n1465InAny}
           numerals
           onChange={(pattern) => onAsk({ pattern })}
         />
@@ -78,7 +84,7 @@ function Find({ wish, fault, onAsk }: AskProps & { readonly fault: string | null
       </div>
       <NewSong />
       <Link to="/band/files" className={buttonLook('plain')}>
-        <ImportIcon size={17} aria-hidden="true" /> Import
+        <ImportIcon size={17} aria-hidden="true" /> {SHELF_WORDS.import}
       </Link>
     </div>
   );
@@ -89,7 +95,7 @@ function Narrow({ wish, onAsk }: AskProps) {
   return (
     <div className="mb-3 flex flex-wrap items-center gap-1.5">
       <label>
-        <span className="sr-only">Sort</span>
+        <span className="sr-only">{SHELF_WORDS.sort}</span>
         <Select value={wish.sort} onChange={(event) => onAsk({ sort: event.target.value as ShelfWish['sort'] })}>
           {SORTS.map(([value, label]) => (
             <option key={value} value={value}>
@@ -105,7 +111,7 @@ function Narrow({ wish, onAsk }: AskProps) {
         className="ml-auto text-quiet aria-pressed:bg-wash aria-pressed:text-ink"
         onClick={() => onAsk({ archived: !wish.archived })}
       >
-        <ArchiveIcon size={17} aria-hidden="true" /> Archived
+        <ArchiveIcon size={17} aria-hidden="true" /> {SHELF_WORDS.archived}
       </Button>
     </div>
   );
@@ -124,26 +130,26 @@ function Songs({ shelf, wish }: SongsProps) {
     <>
       {songs === undefined ? (
         <p role="status" className="p-4 text-quiet">
-          Fetching the songs…
+          {SHELF_WORDS.fetchingTheSongs}
         </p>
       ) : (
-        <ul aria-label="Songs" className="border-t border-hairline">
+        <ul aria-label={SHELF_WORDS.songs} className="border-t border-hairline">
           {songs.map((song) => (
             <ShelfRow key={song.id} song={song} />
           ))}
         </ul>
       )}
       {songs?.length === 0 && isWhole && (
-        <Notice title="No songs yet" action={<BeginLink />}>
-          <p>Start with what you just played: press its chords, say its key, and it is a song that everyone reads in every key.</p>
+        <Notice title={SHELF_WORDS.noSongsYet} action={<BeginLink />}>
+          <p>{SHELF_WORDS.startWithWhatYouJustPlayed}</p>
         </Notice>
       )}
       {songs?.length === 0 && !isWhole && (
-        <p className="px-3 py-6 text-quiet">{wish.archived ? 'No song is archived.' : 'No song here is like that.'}</p>
+        <p className="px-3 py-6 text-quiet">{wish.archived ? SHELF_WORDS.noSongIsArchived : SHELF_WORDS.noSongHereIsLikeThat}</p>
       )}
       {shelf.hasNextPage && (
         <Button className="mt-4" disabled={shelf.isFetchingNextPage} onClick={() => void shelf.fetchNextPage()}>
-          {shelf.isFetchingNextPage ? 'Fetching…' : 'More songs'}
+          {shelf.isFetchingNextPage ? SHELF_WORDS.fetching : SHELF_WORDS.moreSongs}
         </Button>
       )}
     </>
@@ -192,7 +198,7 @@ function Tags({ chosen, onChoose }: { readonly chosen: string | null; readonly o
 function BeginLink() {
   return (
     <Link to="/begin" className={buttonLook('strong')}>
-      What did you just play? <GoOnIcon size={18} aria-hidden="true" />
+      {SHELF_WORDS.whatDidYouJustPlay} <GoOnIcon size={18} aria-hidden="true" />
     </Link>
   );
 }
@@ -202,13 +208,17 @@ function BeginLine() {
   const isRead = useDevice(({ hintsRead }) => hintsRead.includes('begin'));
   if (isRead) return null;
   return (
-    <div role="note" aria-label="Hint" className="mb-2 flex flex-wrap items-center gap-x-3 rounded-xl bg-wash py-1 pl-4 text-base">
-      <p className="min-w-48 flex-1">New here? Press four chords and have a song.</p>
+    <div
+      role="note"
+      aria-label={SHELF_WORDS.hint}
+      className="mb-2 flex flex-wrap items-center gap-x-3 rounded-xl bg-wash py-1 pl-4 text-base"
+    >
+      <p className="min-w-48 flex-1">{SHELF_WORDS.newHerePressFourChordsAnd}</p>
       <BeginLink />
-      <Hint text="Hide this hint">
+      <Hint text={SHELF_WORDS.hideThisHint}>
         <button
           type="button"
-          aria-label="Hide this hint"
+          aria-label={SHELF_WORDS.hideThisHint}
           onClick={() => readHint('begin')}
           className="grid size-11 place-items-center rounded-lg"
         >
@@ -229,7 +239,7 @@ function NewSong() {
     });
   return (
     <Button look="strong" onClick={start} disabled={add.isPending}>
-      <AddIcon size={19} aria-hidden="true" /> New song
+      <AddIcon size={19} aria-hidden="true" /> {SHELF_WORDS.newSong}
     </Button>
   );
 }

@@ -8,6 +8,7 @@ import { lensSearch } from '../../session/lens-store.ts';
 import { MoreIcon } from '../../ui/icons.ts';
 import { LaterMenu } from '../../ui/LaterMenu.tsx';
 import { sayFault } from '../../ui/say.ts';
+import { SHELF_WORDS } from '../../wording/shelf.ts';
 
 // only where somebody asks for them
 const SongMenu = lazy(async () => ({ default: (await import('./SongMenu.tsx')).SongMenu }));
@@ -19,7 +20,7 @@ export function ShelfRow({ song }: { readonly song: SongSummary }) {
   const change = useChangeSong();
   const [tagging, setTagging] = useState(false);
   const onError = (error: Error) => void sayFault(error.message);
-  const title = song.title || 'Song without a title';
+  const title = song.title || SHELF_WORDS.songWithoutATitle;
   return (
     <li className="border-b border-hairline">
       <div className="flex items-center gap-1">
@@ -33,8 +34,8 @@ export function ShelfRow({ song }: { readonly song: SongSummary }) {
           trigger={
             <button
               type="button"
-              aria-label={`More about ${title}`}
-              title={`More about ${title}`}
+              aria-label={SHELF_WORDS.moreAbout(title)}
+              title={SHELF_WORDS.moreAbout(title)}
               className="grid size-11 shrink-0 place-items-center rounded-lg text-quiet hover:bg-wash"
             >
               <MoreIcon size={19} />

@@ -5,6 +5,7 @@ import { ArchiveIcon, DuplicateIcon, RestoreIcon, TagIcon } from '../../ui/icons
 import { MenuItem } from '../../ui/MenuItem.tsx';
 import { OpenedMenu } from '../../ui/OpenedMenu.tsx';
 import { sayFault } from '../../ui/say.ts';
+import { SHELF_WORDS } from '../../wording/shelf.ts';
 
 interface SongMenuProps {
   readonly trigger: ReactElement;
@@ -20,14 +21,14 @@ export function SongMenu({ trigger, song, onTag }: SongMenuProps) {
   return (
     <OpenedMenu trigger={trigger} className="z-30 min-w-48 rounded-xl border border-edge bg-raised p-1.5 shadow-lg">
       <MenuItem onPress={onTag}>
-        <TagIcon size={17} aria-hidden="true" /> Tags
+        <TagIcon size={17} aria-hidden="true" /> {SHELF_WORDS.tags}
       </MenuItem>
       <MenuItem onPress={() => duplicate.mutate(song.id, { onError })}>
-        <DuplicateIcon size={17} aria-hidden="true" /> Duplicate
+        <DuplicateIcon size={17} aria-hidden="true" /> {SHELF_WORDS.duplicate}
       </MenuItem>
       <MenuItem onPress={() => change.mutate({ id: song.id, change: { archived: !song.archived } }, { onError })}>
         {song.archived ? <RestoreIcon size={17} aria-hidden="true" /> : <ArchiveIcon size={17} aria-hidden="true" />}
-        {song.archived ? 'Restore' : 'Archive'}
+        {song.archived ? SHELF_WORDS.restore : SHELF_WORDS.archive}
       </MenuItem>
     </OpenedMenu>
   );

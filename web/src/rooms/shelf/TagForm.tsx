@@ -1,6 +1,7 @@
 import { useId, useState } from 'react';
 import { tagsOf } from '../../parts/song/shelf-view.ts';
 import { Button } from '../../ui/Button.tsx';
+import { SHELF_WORDS } from '../../wording/shelf.ts';
 
 interface TagFormProps {
   readonly title: string;
@@ -22,7 +23,7 @@ export function TagForm({ title, tags, onDone }: TagFormProps) {
       onKeyDown={(event) => event.key === 'Escape' && onDone(null)}
     >
       <label htmlFor={id} className="text-fine font-semibold text-quiet">
-        Tags of {title}
+        {SHELF_WORDS.tagsOf} {title}
       </label>
       <input
         id={id}
@@ -30,11 +31,11 @@ export function TagForm({ title, tags, onDone }: TagFormProps) {
         autoFocus
         value={text}
         onChange={(event) => setText(event.target.value)}
-        placeholder="slow, encore"
+        placeholder={SHELF_WORDS.slowEncore}
         className="min-h-11 min-w-52 flex-1 rounded-lg border border-edge bg-raised px-3 placeholder:text-quiet"
       />
       <Button type="submit" look="strong">
-        Done
+        {SHELF_WORDS.done}
       </Button>
     </form>
   );

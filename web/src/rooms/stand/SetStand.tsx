@@ -7,6 +7,7 @@ import { setKey } from '../../session/lens-store.ts';
 import { Hint } from '../../ui/Hint.tsx';
 import { BeforeIcon, NextIcon } from '../../ui/icons.ts';
 import { Notice } from '../../ui/Notice.tsx';
+import { STAND_WORDS } from '../../wording/stand.ts';
 import { Stand } from './Stand.tsx';
 import { ROUND } from './StandFoot.tsx';
 import { tonightsSong, useOpensTonight } from './tonights-song.ts';
@@ -15,18 +16,18 @@ import { tonightsSong, useOpensTonight } from './tonights-song.ts';
 export function SetStand() {
   const { tonight, waiting, fault } = useTonightSet();
   if (fault !== null) return <p className="p-8 text-alarm">{fault}</p>;
-  if (waiting) return <p className="p-8 text-quiet">Fetching the set…</p>;
+  if (waiting) return <p className="p-8 text-quiet">{STAND_WORDS.fetchingTheSet}</p>;
   if (tonight === null || tonight.evening.entries.every(({ song }) => song === null)) {
     return (
       <Notice
-        title="Nothing on tonight yet"
+        title={STAND_WORDS.nothingOnTonightYet}
         action={
           <Link className="font-semibold text-accent underline" to="/band">
-            To the set
+            {STAND_WORDS.toTheSet}
           </Link>
         }
       >
-        <p>Put songs into tonight’s set, and they stand here one after the other.</p>
+        <p>{STAND_WORDS.putSongsIntoTonightsSetAnd}</p>
       </Notice>
     );
   }
@@ -49,7 +50,7 @@ function Evening({ tonight }: { readonly tonight: Tonight }) {
     setAt(Math.max(0, Math.min(songs.length - 1, place + way)));
   };
   const capo = member === null ? undefined : song.capos[member.id];
-  const told = [...(capo === undefined || capo === 0 ? [] : [`capo ${capo}`]), ...song.words];
+  const told = [...(capo === undefined || capo === 0 ? [] : [STAND_WORDS.capo2(capo)]), ...song.words];
   return (
     <Stand
       key={song.entry.id}
@@ -60,16 +61,22 @@ function Evening({ tonight }: { readonly tonight: Tonight }) {
       onPast={go}
       onKeyTonight={song.setKey}
     >
-      <Hint text="The song before">
-        <button type="button" aria-label="The song before" className={ROUND} disabled={place === 0} onClick={() => go(-1)}>
+      <Hint text={STAND_WORDS.theSongBefore}>
+        <button type="button" aria-label={STAND_WORDS.theSongBefore} className={ROUND} disabled={place === 0} onClick={() => go(-1)}>
           <BeforeIcon size={20} />
         </button>
       </Hint>
       <span className="text-base text-quiet">
         {place + 1}/{songs.length}
       </span>
-      <Hint text="The next song">
-        <button type="button" aria-label="The next song" className={ROUND} disabled={place === songs.length - 1} onClick={() => go(1)}>
+      <Hint text={STAND_WORDS.theNextSong}>
+        <button
+          type="button"
+          aria-label={STAND_WORDS.theNextSong}
+          className={ROUND}
+          disabled={place === songs.length - 1}
+          onClick={() => go(1)}
+        >
           <NextIcon size={20} />
         </button>
       </Hint>

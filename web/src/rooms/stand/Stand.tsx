@@ -10,6 +10,7 @@ import { useLens } from '../../session/lens.ts';
 import { keyInForce, lensSearchNow, setKey } from '../../session/lens-store.ts';
 import { useShortcuts } from '../../session/use-shortcuts.ts';
 import { useThemeOnPage } from '../../session/use-theme.ts';
+import { STAND_WORDS } from '../../wording/stand.ts';
 import { KeyFlash } from './KeyFlash.tsx';
 import { LineByLine } from './LineByLine.tsx';
 import { StandFoot } from './StandFoot.tsx';
@@ -56,7 +57,11 @@ export function Stand({ songId, text, back, tonight = [], onPast, onKeyTonight, 
   const press = useStandKeys(walk, lines);
   useLeave(away, press, keys);
   const pages = paper.pages.length;
-  const where = [sectionAt(lines, walk.line), look.turn === 'pages' && pages > 1 ? `page ${walk.page + 1} of ${pages}` : '', ...tonight];
+  const where = [
+    sectionAt(lines, walk.line),
+    look.turn === 'pages' && pages > 1 ? STAND_WORDS.pageOf(walk.page + 1, pages) : '',
+    ...tonight,
+  ];
   return (
     <div className="flex h-full flex-col overflow-hidden bg-ground text-ink">
       <main ref={paper.box} className="relative min-h-0 flex-1 touch-manipulation overflow-hidden" {...press.touch}>
@@ -84,7 +89,7 @@ export function Stand({ songId, text, back, tonight = [], onPast, onKeyTonight, 
       >
         {children}
       </StandFoot>
-      <KeyFlash name={keys.name} under={keys.sounds} said={onKeyTonight === null ? '' : 'tonight’s key'} />
+      <KeyFlash name={keys.name} under={keys.sounds} said={onKeyTonight === null ? '' : STAND_WORDS.tonightsKey} />
     </div>
   );
 }
@@ -97,7 +102,7 @@ function useStandKeySteps(home: Key, onKeyTonight: ((key: Key) => void) | null) 
   const { capo } = lens.reader.reader;
   return {
     name: nameKey(reads, lens.naming),
-    sounds: reads.tonic === key.tonic ? '' : `${capo > 0 ? `capo ${capo}, ` : ''}sounds ${nameKey(key, lens.naming)}`,
+    sounds: reads.tonic === key.tonic ? '' : STAND_WORDS.sounds(capo > 0 ? STAND_WORDS.capo(capo) : '', nameKey(key, lens.naming)),
     step: (semitones: 1 | -1) => (onKeyTonight ?? setKey)(stepKey(key, semitones)),
   };
 }
@@ -120,7 +125,7 @@ function StandRidge({ text, bar, onGo }: { readonly text: string; readonly bar: 
     <RidgeStrip
       profile={profile}
       at={at}
-      label="The song’s ridge, with the line you are at"
+      label={STAND_WORDS.theSongsRidgeWithTheLine}
       onGo={(index) => onGo(profile.spans[index]?.bar ?? 0)}
       className="block h-4 w-full shrink-0"
     />

@@ -5,6 +5,7 @@ import { Glyphs } from '../../parts/notation/Glyphs.tsx';
 import { Choice } from '../../ui/Choice.tsx';
 import { Hint } from '../../ui/Hint.tsx';
 import { CloseIcon, KeyDownIcon, KeyUpIcon, LooksIcon } from '../../ui/icons.ts';
+import { STAND_WORDS } from '../../wording/stand.ts';
 import { useStandLook } from './stand-look.ts';
 
 export const ROUND = 'grid size-11 shrink-0 place-items-center rounded-lg border border-edge hover:border-accent disabled:opacity-45';
@@ -27,13 +28,13 @@ interface StandFootProps {
 }
 
 const TURNS = [
-  ['pages', 'Pages'],
-  ['lines', 'Line by line'],
+  ['pages', STAND_WORDS.pages],
+  ['lines', STAND_WORDS.lineByLine],
 ] as const;
 
 const FORMS = [
-  ['written', 'As written'],
-  ['played', 'Played out'],
+  ['written', STAND_WORDS.asWritten],
+  ['played', STAND_WORDS.playedOut],
 ] as const;
 
 /** At the foot of the stand: where one is and in which key; with a hand near, everything that can be changed. */
@@ -50,8 +51,8 @@ export function StandFoot({ title, where, keyName, sounds, handled, isFolded, aw
       <div className={`flex flex-wrap items-center gap-2 ${fade}`}>
         {children}
         <StandLooks isFolded={isFolded} />
-        <Hint text="Down a half step" keys="[">
-          <button type="button" aria-label="Key down a half step" className={ROUND} onClick={() => onStep(-1)}>
+        <Hint text={STAND_WORDS.downAHalfStep} keys="[">
+          <button type="button" aria-label={STAND_WORDS.keyDownAHalfStep} className={ROUND} onClick={() => onStep(-1)}>
             <KeyDownIcon size={20} />
           </button>
         </Hint>
@@ -61,13 +62,13 @@ export function StandFoot({ title, where, keyName, sounds, handled, isFolded, aw
         {sounds !== '' && <span className="block text-fine font-normal text-quiet">{sounds}</span>}
       </span>
       <div className={`flex items-center gap-2 ${fade}`}>
-        <Hint text="Up a half step" keys="]">
-          <button type="button" aria-label="Key up a half step" className={ROUND} onClick={() => onStep(1)}>
+        <Hint text={STAND_WORDS.upAHalfStep} keys="]">
+          <button type="button" aria-label={STAND_WORDS.keyUpAHalfStep} className={ROUND} onClick={() => onStep(1)}>
             <KeyUpIcon size={20} />
           </button>
         </Hint>
-        <Hint text="Off the stand" keys="Esc">
-          <Link to={away} aria-label="Off the stand" className={ROUND}>
+        <Hint text={STAND_WORDS.offTheStand} keys="Esc">
+          <Link to={away} aria-label={STAND_WORDS.offTheStand} className={ROUND}>
             <CloseIcon size={20} />
           </Link>
         </Hint>
@@ -86,8 +87,8 @@ function StandLooks({ isFolded }: Pick<StandFootProps, 'isFolded'>) {
   };
   return (
     <Popover.Root open={open} onOpenChange={setOpen}>
-      <Hint text="How it turns">
-        <Popover.Trigger aria-label="How it turns" className={ROUND}>
+      <Hint text={STAND_WORDS.howItTurns}>
+        <Popover.Trigger aria-label={STAND_WORDS.howItTurns} className={ROUND}>
           <LooksIcon size={20} />
         </Popover.Trigger>
       </Hint>
@@ -95,11 +96,11 @@ function StandLooks({ isFolded }: Pick<StandFootProps, 'isFolded'>) {
         <Popover.Content
           side="top"
           sideOffset={8}
-          aria-label="How it turns"
+          aria-label={STAND_WORDS.howItTurns}
           className="z-50 flex flex-col gap-2 rounded-xl border border-edge bg-raised p-3 shadow-lg"
         >
-          <Choice label="How it turns" value={look.turn} options={TURNS} onChange={(turn) => put({ turn })} />
-          {isFolded && <Choice label="Repeats and jumps" value={look.form} options={FORMS} onChange={(form) => put({ form })} />}
+          <Choice label={STAND_WORDS.howItTurns} value={look.turn} options={TURNS} onChange={(turn) => put({ turn })} />
+          {isFolded && <Choice label={STAND_WORDS.repeatsAndJumps} value={look.form} options={FORMS} onChange={(form) => put({ form })} />}
         </Popover.Content>
       </Popover.Portal>
     </Popover.Root>

@@ -4,6 +4,7 @@ import { ChordSymbol, LetterSymbol } from '../../parts/notation/ChordSymbol.tsx'
 import { barColumns } from '../../parts/sheet/bar-columns.ts';
 import { barEms, phoneColumns } from '../../parts/sheet/row-columns.ts';
 import { AgainSign, BeatMarks, CodaSign, Diamond, PushMark, SegnoSign, StopMark } from '../../parts/sheet/sheet-marks.tsx';
+import { STAND_WORDS } from '../../wording/stand.ts';
 
 /** On less than this, long bars stand two by two. */
 const NARROW = 560;
@@ -22,7 +23,7 @@ export const StandLineView = memo(function StandLineView({ line, width }: { read
       {heading !== null && (
         <h2 className="pt-[0.12em] font-numeral text-[0.4em] leading-tight font-bold text-accent">
           {heading.name}
-          {time !== null && time > 1 && ` · ${ordinal(time)} time`}
+          {time !== null && time > 1 && STAND_WORDS.time(ordinal(time))}
           {heading.beside !== '' && <span className="ml-[0.6em] text-[0.85em] font-normal text-quiet">{heading.beside}</span>}
         </h2>
       )}

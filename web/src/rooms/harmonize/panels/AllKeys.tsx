@@ -5,6 +5,7 @@ import { Glyphs } from '../../../parts/notation/Glyphs.tsx';
 import { circleKeys } from '../../../session/key-view.ts';
 import { setKey } from '../../../session/lens-store.ts';
 import { Choice } from '../../../ui/Choice.tsx';
+import { HARMONIZE_WORDS } from '../../../wording/harmonize.ts';
 import { columnsOf } from '../harmonize-view.ts';
 import type { PanelProps } from './panel.ts';
 
@@ -29,14 +30,14 @@ export function AllKeys({ sounding, naming, build }: PanelProps) {
     <div className="grid gap-5 lg:grid-cols-[196px_170px_1fr]">
       <div>
         <p className="mb-1 font-semibold text-quiet">
-          <Word term="circle of fifths">The circle</Word>
+          <Word term="circle of fifths">{HARMONIZE_WORDS.theCircle}</Word>
         </p>
         <Choice
-          label="Which way round"
+          label={HARMONIZE_WORDS.whichWayRound}
           value={way}
           options={[
-            ['fifths', 'In fifths'],
-            ['fourths', 'In fourths'],
+            ['fifths', HARMONIZE_WORDS.inFifths],
+            ['fourths', HARMONIZE_WORDS.inFourths],
           ]}
           onChange={setWay}
         />
@@ -53,11 +54,11 @@ export function AllKeys({ sounding, naming, build }: PanelProps) {
       </div>
       <div className="overflow-x-auto">
         <Choice
-          label="Major or minor"
+          label={HARMONIZE_WORDS.majorOrMinor}
           value={mode}
           options={[
-            ['major', 'Major keys'],
-            ['natural minor', 'Minor keys'],
+            ['major', HARMONIZE_WORDS.majorKeys],
+            ['natural minor', HARMONIZE_WORDS.minorKeys],
           ]}
           onChange={setMode}
         />
@@ -80,7 +81,7 @@ function Circle({ keys, here, way, naming }: KeysProps & { readonly way: 'fifths
       viewBox="0 0 184 184"
       className="mt-1 size-[184px]"
       role="img"
-      aria-label={`The circle, clockwise in ${way}: ${keys.map((key) => nameKey(key, naming)).join(', ')}`}
+      aria-label={HARMONIZE_WORDS.theCircleClockwiseIn(way, keys.map((key) => nameKey(key, naming)).join(', '))}
     >
       <circle cx={MIDDLE} cy={MIDDLE} r={RADIUS} fill="none" stroke="var(--edge)" strokeWidth={2} />
       {keys.map((key, index) => {
@@ -105,7 +106,7 @@ function Circle({ keys, here, way, naming }: KeysProps & { readonly way: 'fifths
         );
       })}
       <text x={MIDDLE} y={MIDDLE + 5} textAnchor="middle" fontSize={13} fill="var(--quiet)">
-        up in {way}
+        {HARMONIZE_WORDS.upIn} {way}
       </text>
     </svg>
   );

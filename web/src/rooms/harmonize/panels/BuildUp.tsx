@@ -6,6 +6,7 @@ import { Button } from '../../../ui/Button.tsx';
 import { PlayIcon, StopIcon } from '../../../ui/icons.ts';
 import { Slider } from '../../../ui/Slider.tsx';
 import { Tick } from '../../../ui/Tick.tsx';
+import { HARMONIZE_WORDS } from '../../../wording/harmonize.ts';
 import { growingOrder } from './growing-order.ts';
 import type { PanelProps } from './panel.ts';
 
@@ -27,16 +28,26 @@ export function BuildUp({ sounding, written, naming }: PanelProps) {
     <div>
       <div className="flex flex-wrap items-center gap-4">
         <Button look="strong" onClick={() => (on ? stop() : void play('build-up', steps, tempo))}>
-          {on ? <StopIcon size={17} /> : <PlayIcon size={17} />} {on ? 'Stop' : 'Start'}
+          {on ? <StopIcon size={17} /> : <PlayIcon size={17} />} {on ? HARMONIZE_WORDS.stop : HARMONIZE_WORDS.start}
         </Button>
         <span className="flex items-center gap-3">
-          Tempo
-          <Slider label="Tempo" min={SLOWEST} max={FASTEST} step={4} value={tempo} said={`${tempo} bpm`} onChange={setTempo} />
-          <b className="w-20">{tempo} bpm</b>
+          {HARMONIZE_WORDS.tempo}
+          <Slider
+            label={HARMONIZE_WORDS.tempo}
+            min={SLOWEST}
+            max={FASTEST}
+            step={4}
+            value={tempo}
+            said={HARMONIZE_WORDS.bpm(tempo)}
+            onChange={setTempo}
+          />
+          <b className="w-20">
+            {tempo} {HARMONIZE_WORDS.bpm2}
+          </b>
         </span>
-        <Tick label="Show what to say" on={aloud} onTick={setAloud} />
+        <Tick label={HARMONIZE_WORDS.showWhatToSay} on={aloud} onTick={setAloud} />
       </div>
-      <ol className="mt-4 grid grid-cols-8 text-center" aria-label="The scale">
+      <ol className="mt-4 grid grid-cols-8 text-center" aria-label={HARMONIZE_WORDS.theScale}>
         {[...intervals, 0].map((interval, place) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: the tonic stands twice
           <li key={place} className={`rounded-xl py-3 ${now === place ? 'bg-accent text-on-accent' : ''}`}>
@@ -49,10 +60,7 @@ export function BuildUp({ sounding, written, naming }: PanelProps) {
           </li>
         ))}
       </ol>
-      <p className="mt-3 text-quiet">
-        Say the number and the name as you play. Keep the wrist loose; rest when it tires, stop if it hurts, and see a professional if it
-        lasts.
-      </p>
+      <p className="mt-3 text-quiet">{HARMONIZE_WORDS.sayTheNumberAndTheName}</p>
     </div>
   );
 }

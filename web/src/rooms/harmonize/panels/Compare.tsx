@@ -18,6 +18,7 @@ import { Word } from '../../../parts/glossary/Word.tsx';
 import { Glyphs } from '../../../parts/notation/Glyphs.tsx';
 import { KeyInput } from '../../../parts/reading/KeyInput.tsx';
 import { Select } from '../../../ui/Select.tsx';
+import { HARMONIZE_WORDS } from '../../../wording/harmonize.ts';
 import type { PanelProps } from './panel.ts';
 
 const RELATIVE: Partial<Record<ScaleName, { readonly semitones: number; readonly scale: ScaleName }>> = {
@@ -38,24 +39,28 @@ export function Compare({ written, naming, build }: PanelProps) {
   return (
     <div>
       <div className="mb-3 flex flex-wrap items-center gap-3">
-        <b className="music-glyph">{nameKey(written, naming)}</b> beside
+        <b className="music-glyph">{nameKey(written, naming)}</b> {HARMONIZE_WORDS.beside}
         <Select
-          aria-label="The other scale"
+          aria-label={HARMONIZE_WORDS.theOtherScale}
           value={scale}
           onChange={(event) => {
             setTyped(null);
             setScale(event.target.value as ScaleName | 'relative');
           }}
         >
-          {relative !== undefined && <option value="relative">its relative, {nameKey(otherKey(written, 'relative'), naming)}</option>}
+          {relative !== undefined && (
+            <option value="relative">
+              {HARMONIZE_WORDS.itsRelative} {nameKey(otherKey(written, 'relative'), naming)}
+            </option>
+          )}
           {SCALE_NAMES.map((name) => (
             <option key={name} value={name}>
               {printScale(name, 'glyph')}
             </option>
           ))}
         </Select>
-        <Word term="relative keys">relative or parallel?</Word>
-        <KeyInput label="Or any other key" onKey={setTyped} />
+        <Word term="relative keys">{HARMONIZE_WORDS.relativeOrParallel}</Word>
+        <KeyInput label={HARMONIZE_WORDS.orAnyOtherKey} onKey={setTyped} />
         <span role="status">{changedWords(changed, naming)}</span>
       </div>
       <div className="overflow-x-auto">
@@ -89,7 +94,7 @@ function BothScales({ first, second, chords, naming }: BothScalesProps) {
           </tr>
         ))}
         <tr className="border-t border-hairline align-top text-fine">
-          <th className="py-2 pr-3 font-semibold text-quiet">what changes</th>
+          <th className="py-2 pr-3 font-semibold text-quiet">{HARMONIZE_WORDS.whatChanges}</th>
           {chords.map((chord) => (
             <td key={chord.first.chord.root} className="music-glyph py-2 pr-2 leading-snug">
               {chord.changes.map(({ from, to, before, after }) => (
@@ -97,7 +102,7 @@ function BothScales({ first, second, chords, naming }: BothScalesProps) {
                   {withGlyphs(before.name)} {nameNote(from, naming.notes)} → {withGlyphs(after?.name ?? '')} {nameNote(to, naming.notes)}
                 </span>
               ))}
-              {chord.changes.length === 0 && <span className="text-quiet">the same</span>}
+              {chord.changes.length === 0 && <span className="text-quiet">{HARMONIZE_WORDS.theSame}</span>}
             </td>
           ))}
         </tr>
@@ -114,7 +119,7 @@ function otherKey(key: Key, scale: ScaleName | 'relative'): Key {
 }
 
 function changedWords(changed: readonly { readonly from: number; readonly to: number }[], naming: Naming): string {
-  if (changed.length === 0) return 'The same seven notes.';
-  const notes = changed.map(({ from, to }) => `${nameNote(from, naming.notes)} becomes ${nameNote(to, naming.notes)}`).join(', ');
-  return `${changed.length === 1 ? 'One note' : `${changed.length} notes`} changed: ${notes}.`;
+  if (changed.length === 0) return HARMONIZE_WORDS.theSameSevenNotes;
+  const notes = changed.map(({ from, to }) => HARMONIZE_WORDS.becomes(nameNote(from, naming.notes), nameNote(to, naming.notes))).join(', ');
+  return HARMONIZE_WORDS.notesChanged(changed.length, String(notes));
 }

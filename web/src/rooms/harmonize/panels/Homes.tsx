@@ -1,6 +1,7 @@
 import { homesOf, nameChord, nameNote, printScale, printScaleNumber, SCALE_NAMES, sameKey } from '@aurora/core';
 import { Glyphs } from '../../../parts/notation/Glyphs.tsx';
 import { setKey } from '../../../session/lens-store.ts';
+import { HARMONIZE_WORDS } from '../../../wording/harmonize.ts';
 import type { ColumnView } from '../harmonize-view.ts';
 import { NameNotes } from './NameNotes.tsx';
 import type { PanelProps } from './panel.ts';
@@ -13,8 +14,8 @@ export function Homes({ sounding, naming, columns, index }: PanelProps) {
     <div>
       <NameNotes heardIn={sounding} naming={naming} />
       <p className="mt-3 mb-2">
-        All notes of <b className="music-glyph">{nameChord(chord, naming)}</b>, as it sounds, are in {homes.length} keys. Press one to go
-        there.
+        {HARMONIZE_WORDS.allNotesOf} <b className="music-glyph">{nameChord(chord, naming)}</b>
+        {HARMONIZE_WORDS.asItSoundsAreIn} {homes.length} {HARMONIZE_WORDS.keysPressOneToGoThere}
       </p>
       <table className="w-full text-left">
         <tbody>
@@ -35,7 +36,9 @@ export function Homes({ sounding, naming, columns, index }: PanelProps) {
                       <b>
                         <Glyphs text={nameNote(key.tonic, naming.notes)} />
                       </b>
-                      <span className="ml-2 text-quiet">as the {printScaleNumber(degree, 'glyph')}</span>
+                      <span className="ml-2 text-quiet">
+                        {HARMONIZE_WORDS.asThe} {printScaleNumber(degree, 'glyph')}
+                      </span>
                     </button>
                   ))}
               </td>

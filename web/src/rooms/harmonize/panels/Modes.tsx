@@ -6,6 +6,7 @@ import { play, stop, stopDrone, toggleDrone, usePlayer } from '../../../transpor
 import { Button } from '../../../ui/Button.tsx';
 import { Hint } from '../../../ui/Hint.tsx';
 import { DroneIcon, PlayIcon, StopIcon } from '../../../ui/icons.ts';
+import { HARMONIZE_WORDS } from '../../../wording/harmonize.ts';
 import type { PanelProps } from './panel.ts';
 
 const TEMPO = 100;
@@ -20,14 +21,14 @@ export function Modes({ written, sounding, naming, columns, index }: PanelProps)
     <table className="w-full text-left">
       <thead className="text-fine text-quiet">
         <tr>
-          <th className="pb-1 font-semibold">Chord</th>
+          <th className="pb-1 font-semibold">{HARMONIZE_WORDS.chord}</th>
           <th className="pb-1 font-semibold">
-            <Word term="mode">Scale</Word>
+            <Word term="mode">{HARMONIZE_WORDS.scale}</Word>
           </th>
-          <th className="pb-1 font-semibold max-md:hidden">Notes, from the new home</th>
-          <th className="pb-1 font-semibold">What tells it apart</th>
+          <th className="pb-1 font-semibold max-md:hidden">{HARMONIZE_WORDS.notesFromTheNewHome}</th>
+          <th className="pb-1 font-semibold">{HARMONIZE_WORDS.whatTellsItApart}</th>
           <th>
-            <span className="sr-only">Hear it</span>
+            <span className="sr-only">{HARMONIZE_WORDS.hearIt}</span>
           </th>
         </tr>
       </thead>
@@ -39,7 +40,7 @@ export function Modes({ written, sounding, naming, columns, index }: PanelProps)
             </td>
             <td className="music-glyph py-1 font-semibold">
               <Glyphs
-                text={`${nameNote(mode.tonic, naming.notes)} ${mode.scale === null ? `mode ${place + 1} of ${printScale(written.scale, 'glyph')}` : printScale(mode.scale, 'glyph')}`}
+                text={`${nameNote(mode.tonic, naming.notes)} ${mode.scale === null ? HARMONIZE_WORDS.modeOf(place + 1, printScale(written.scale, 'glyph')) : printScale(mode.scale, 'glyph')}`}
               />
             </td>
             <td className="music-glyph py-1 max-md:hidden">
@@ -58,7 +59,9 @@ export function Modes({ written, sounding, naming, columns, index }: PanelProps)
 
 function apartWords({ apart, intervals }: Mode): string {
   const plain = intervals[2] === -3 ? 'minor' : 'major';
-  return apart.length === 0 ? `plain ${plain}` : `${plain} with ${apart.map((interval) => printScaleNumber(interval, 'glyph')).join(' ')}`;
+  return apart.length === 0
+    ? HARMONIZE_WORDS.plain(plain)
+    : HARMONIZE_WORDS.withWord(plain, apart.map((interval) => printScaleNumber(interval, 'glyph')).join(' '));
 }
 
 function HearMode({ mode, name }: { readonly mode: Mode; readonly name: string }) {
@@ -68,10 +71,10 @@ function HearMode({ mode, name }: { readonly mode: Mode; readonly name: string }
   const low = droneOf(pitches[0] as number);
   return (
     <span className="flex justify-end gap-1">
-      <Hint text={`Hear the scale on ${name}`}>
+      <Hint text={HARMONIZE_WORDS.hearTheScaleOn(name)}>
         <Button
           look="bare"
-          aria-label={`Hear the scale on ${name}`}
+          aria-label={HARMONIZE_WORDS.hearTheScaleOn(name)}
           onClick={() =>
             playing === id
               ? stop()
@@ -85,11 +88,11 @@ function HearMode({ mode, name }: { readonly mode: Mode; readonly name: string }
           {playing === id ? <StopIcon size={17} /> : <PlayIcon size={17} />}
         </Button>
       </Hint>
-      <Hint text={`Drone on ${name}`}>
+      <Hint text={HARMONIZE_WORDS.droneOn(name)}>
         <Button
           look="bare"
           aria-pressed={drone === low}
-          aria-label={`Drone on ${name}`}
+          aria-label={HARMONIZE_WORDS.droneOn(name)}
           className="aria-pressed:bg-accent aria-pressed:text-on-accent"
           onClick={() => void toggleDrone(low)}
         >

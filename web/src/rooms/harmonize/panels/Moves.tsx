@@ -1,11 +1,12 @@
 import { climb, formulaNames, LADDER, nameChord, nameNote, toneChanges, withGlyphs } from '@aurora/core';
 import { Glyphs } from '../../../parts/notation/Glyphs.tsx';
+import { HARMONIZE_WORDS } from '../../../wording/harmonize.ts';
 import { depthsOf } from '../depth.ts';
 import type { ColumnView } from '../harmonize-view.ts';
 import { changeWords } from './move-words.ts';
 import type { PanelProps } from './panel.ts';
 
-const STEP_NAMES: Readonly<Record<number, string>> = { 1: 'half', 2: 'whole', 3: 'whole and a half' };
+const STEP_NAMES: Readonly<Record<number, string>> = { 1: 'half', 2: 'whole', 3: HARMONIZE_WORDS.wholeAndAHalf };
 
 /** From the selected chord to the next one, seen in three ways. */
 export function Moves({ written, naming, build, columns, index }: PanelProps) {
@@ -18,7 +19,7 @@ export function Moves({ written, naming, build, columns, index }: PanelProps) {
   return (
     <div className="grid gap-6 lg:grid-cols-3">
       <section>
-        <h2 className="mb-2 font-semibold text-accent">Every voice climbs to the next scale note</h2>
+        <h2 className="mb-2 font-semibold text-accent">{HARMONIZE_WORDS.everyVoiceClimbsToTheNext}</h2>
         <p className="mb-2 music-glyph font-bold">
           {nameChord(first, naming)} → {nameChord(second, naming)}
         </p>
@@ -28,26 +29,29 @@ export function Moves({ written, naming, build, columns, index }: PanelProps) {
               <b>
                 <Glyphs text={nameNote(low, naming.notes)} />
               </b>{' '}
-              → <b>{<Glyphs text={nameNote(high, naming.notes)} />}</b> <span className="text-quiet">{STEP_NAMES[semitones]} step</span>
+              → <b>{<Glyphs text={nameNote(high, naming.notes)} />}</b>{' '}
+              <span className="text-quiet">
+                {STEP_NAMES[semitones]} {HARMONIZE_WORDS.step}
+              </span>
             </li>
           ))}
         </ul>
       </section>
       <section>
-        <h2 className="mb-2 font-semibold text-accent">Slide the shape, then change tones</h2>
+        <h2 className="mb-2 font-semibold text-accent">{HARMONIZE_WORDS.slideTheShapeThenChangeTones}</h2>
         <p>
-          Slide <b className="music-glyph">{nameChord(first, naming)}</b> to{' '}
-          <b className="music-glyph">{nameNote(second.root, naming.notes)}</b>: that would be{' '}
-          <b className="music-glyph">{nameChord({ ...first, root: second.root }, naming)}</b>.
+          {HARMONIZE_WORDS.slide} <b className="music-glyph">{nameChord(first, naming)}</b> {HARMONIZE_WORDS.to}{' '}
+          <b className="music-glyph">{nameNote(second.root, naming.notes)}</b>
+          {HARMONIZE_WORDS.thatWouldBe} <b className="music-glyph">{nameChord({ ...first, root: second.root }, naming)}</b>.
         </p>
         <p className="mt-2">
           {first.formula === second.formula
-            ? 'It is the same quality: nothing else moves.'
-            : `${changeWords(changes)}: that is ${nameChord(second, naming)}.`}
+            ? HARMONIZE_WORDS.itIsTheSameQualityNothing
+            : HARMONIZE_WORDS.thatIs(changeWords(changes), nameChord(second, naming))}
         </p>
       </section>
       <section>
-        <h2 className="mb-2 font-semibold text-accent">The ladder on one root, one tone at a time</h2>
+        <h2 className="mb-2 font-semibold text-accent">{HARMONIZE_WORDS.theLadderOnOneRootOne}</h2>
         <ol className="space-y-1">
           {LADDER.map((formula, rung) => (
             <li key={formula} className={`flex gap-3 rounded px-2 ${formula === first.formula ? 'bg-wash font-bold' : ''}`}>

@@ -1,5 +1,6 @@
 import type { Chord, Naming } from '@aurora/core';
 import { useId, useState } from 'react';
+import { HARMONIZE_WORDS } from '../../../wording/harmonize.ts';
 import { answerTo } from './name-answer.ts';
 
 /** The player types the chord's notes or its name, and is told what is right and which letter belongs where. */
@@ -12,9 +13,9 @@ export function NameIt({ chord, naming }: { readonly chord: Chord; readonly nami
       <input
         value={text}
         onChange={(event) => setText(event.target.value)}
-        aria-label="The chord’s notes, or its name"
+        aria-label={HARMONIZE_WORDS.theChordsNotesOrItsName}
         aria-describedby={answerId}
-        placeholder="its notes, such as F Ab C, or its name"
+        placeholder={HARMONIZE_WORDS.itsNotesSuchAsFAb}
         className="min-h-11 w-full max-w-md rounded-lg border border-edge bg-raised px-3 placeholder:text-quiet"
       />
       <p id={answerId} role="status" className="mt-2 min-h-6">

@@ -11,6 +11,7 @@ import {
   parseNote,
 } from '@aurora/core';
 import { useId, useState } from 'react';
+import { HARMONIZE_WORDS } from '../../../wording/harmonize.ts';
 
 const MOST_SHOWN = 5;
 const MOST_NOTES = 24;
@@ -25,9 +26,9 @@ export function NameNotes({ heardIn, naming }: { readonly heardIn: Key; readonly
       <input
         value={text}
         onChange={(event) => setText(event.target.value)}
-        aria-label="Notes to name, lowest first"
+        aria-label={HARMONIZE_WORDS.notesToNameLowestFirst}
         aria-describedby={answerId}
-        placeholder="notes to name, lowest first: A C Eb Gb"
+        placeholder={HARMONIZE_WORDS.notesToNameLowestFirstA}
         className="min-h-11 w-full max-w-md rounded-lg border border-edge bg-raised px-3 placeholder:text-quiet"
       />
       <div id={answerId} role="status" className="mt-2 min-h-6">
@@ -45,13 +46,15 @@ function Names({ candidates, naming }: { readonly candidates: readonly ChordCand
   const common = (candidates[0]?.cost ?? 0) <= COMMON_COST;
   return (
     <>
-      {!common && <p className="font-semibold">No common chord fits these notes. The nearest names:</p>}
+      {!common && <p className="font-semibold">{HARMONIZE_WORDS.noCommonChordFitsTheseNotes}</p>}
       <ol className="flex flex-wrap gap-x-6 gap-y-1">
         {candidates.slice(0, MOST_SHOWN).map(({ chord, missing }) => (
           <li key={`${chord.root} ${chord.formula}`}>
             <b className="music-glyph text-lead">{nameChord(chord, naming)}</b>
             {missing.length > 0 && (
-              <span className="ml-1 text-quiet">without {missing.map((note) => nameNote(note, naming.notes)).join(' and ')}</span>
+              <span className="ml-1 text-quiet">
+                {HARMONIZE_WORDS.without} {missing.map((note) => nameNote(note, naming.notes)).join(' and ')}
+              </span>
             )}
           </li>
         ))}
@@ -62,7 +65,7 @@ function Names({ candidates, naming }: { readonly candidates: readonly ChordCand
 
 function readNotes(text: string): { readonly notes: readonly Note[] } | { readonly fault: string } {
   const words = text.split(/[\s,]+/).filter((word) => word !== '');
-  if (words.length > MOST_NOTES) return { fault: `That is more than ${MOST_NOTES} notes: leave out the ones that repeat.` };
+  if (words.length > MOST_NOTES) return { fault: HARMONIZE_WORDS.thatIsMoreThanNotesLeave(MOST_NOTES) };
   const notes: Note[] = [];
   for (const word of words) {
     const note = parseNote(word);

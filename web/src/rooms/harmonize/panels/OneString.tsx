@@ -4,6 +4,7 @@ import { neckGeometry } from '../../../parts/neck/neck-view.ts';
 import { usePlaying } from '../../../session/playing.ts';
 import { Choice } from '../../../ui/Choice.tsx';
 import { Select } from '../../../ui/Select.tsx';
+import { HARMONIZE_WORDS } from '../../../wording/harmonize.ts';
 import type { PanelProps } from './panel.ts';
 
 const LINE = 44;
@@ -22,13 +23,13 @@ export function OneString({ sounding, naming }: PanelProps) {
     <div>
       <div className="mb-3 flex flex-wrap items-center gap-4">
         <Choice
-          label="String"
+          label={HARMONIZE_WORDS.string}
           value={string}
-          options={tuning.map((_, index) => [String(tuning.length - index), `String ${tuning.length - index}`] as const)}
+          options={tuning.map((_, index) => [String(tuning.length - index), HARMONIZE_WORDS.string2(tuning.length - index)] as const)}
           onChange={setChosen}
         />
         <label className="flex items-center gap-2">
-          Last fret
+          {HARMONIZE_WORDS.lastFret}
           <Select value={last} onChange={(event) => setLast(Number(event.target.value))}>
             {Array.from({ length: LAST_FRET - FEWEST + 1 }, (_, step) => FEWEST + step).map((fret) => (
               <option key={fret}>{fret}</option>
@@ -40,10 +41,8 @@ export function OneString({ sounding, naming }: PanelProps) {
         <StringPicture string={string} notes={notes} naming={naming} />
       </div>
       <p className="text-quiet">
-        As it sounds, on a string tuned to {nameNote(plainNote(tuning[tuning.length - Number(string)] as number), naming.notes)}.{' '}
-        {notes.some(({ folded }) => folded)
-          ? 'Dashed notes are taken an octave lower, twelve frets back; ↩ says at which fret to go on.'
-          : ''}
+        {HARMONIZE_WORDS.asItSoundsOnAString} {nameNote(plainNote(tuning[tuning.length - Number(string)] as number), naming.notes)}.{' '}
+        {notes.some(({ folded }) => folded) ? HARMONIZE_WORDS.dashedNotesAreTakenAnOctave : ''}
       </p>
     </div>
   );
@@ -67,7 +66,10 @@ function StringPicture({ string, notes, naming }: StringPictureProps) {
       viewBox={`0 0 ${neck.width} 112`}
       className="w-full min-w-[680px]"
       role="img"
-      aria-label={`On string ${string}: ${notes.map(({ note, fret }) => `${nameNote(note, naming.notes)} at fret ${fret}`).join(', ')}`}
+      aria-label={HARMONIZE_WORDS.onString(
+        string,
+        notes.map(({ note, fret }) => HARMONIZE_WORDS.atFret(nameNote(note, naming.notes), fret)).join(', '),
+      )}
     >
       <rect
         x={Math.min(fretX(0), fretX(LAST_FRET))}
@@ -151,7 +153,7 @@ function StringNote({ one: { note, degree, fret, folded, step }, next, x, naming
         {printScaleNumber(degree, 'glyph')}
       </text>
       <text x={at} y={LINE + 63} textAnchor="middle" fontSize={13} fill="var(--quiet)">
-        fret {fret}
+        {HARMONIZE_WORDS.fret} {fret}
       </text>
     </g>
   );

@@ -1,5 +1,6 @@
 import { findTone, harmonize, type Key, type Naming, nameChord, nameNote, qualityName, withGlyphs } from '@aurora/core';
 import { useState } from 'react';
+import { HARMONIZE_WORDS } from '../../../wording/harmonize.ts';
 
 /** Tones of the degree picked one by one: what they make is named. */
 export function PickTones({ written, index, naming }: { readonly written: Key; readonly index: number; readonly naming: Naming }) {
@@ -12,7 +13,7 @@ export function PickTones({ written, index, naming }: { readonly written: Key; r
     setLeft((before) => (before.has(place) ? new Set([...before].filter((other) => other !== place)) : new Set([...before, place])));
   return (
     <div>
-      <div role="group" aria-label="Tones" className="flex flex-wrap gap-1.5">
+      <div role="group" aria-label={HARMONIZE_WORDS.tones} className="flex flex-wrap gap-1.5">
         {stack.tones.map((tone, place) => (
           <button
             key={tone.formula}

@@ -15,6 +15,7 @@ import {
 } from '@aurora/core';
 import { Word } from '../../../parts/glossary/Word.tsx';
 import { Glyphs } from '../../../parts/notation/Glyphs.tsx';
+import { HARMONIZE_WORDS } from '../../../wording/harmonize.ts';
 import type { ColumnView } from '../harmonize-view.ts';
 import { NameIt } from './NameIt.tsx';
 import { PickTones } from './PickTones.tsx';
@@ -28,10 +29,10 @@ export function WhyKey({ written, naming, columns, index }: PanelProps) {
   const chord = { root, formula: column.number.formula, bass: null };
   return (
     <div className="grid gap-x-8 gap-y-6 lg:grid-cols-2">
-      <Way title="1  Skip a note, take a note" term="parent scale">
+      <Way title={HARMONIZE_WORDS.n1SkipANoteTakeA} term="parent scale">
         <SkipPicture written={written} naming={naming} notes={chordNotes(chord)} column={column} />
       </Way>
-      <Way title="2  Thirds on top of each other, and frets above the root" term="third">
+      <Way title={HARMONIZE_WORDS.n2ThirdsOnTopOfEach} term="third">
         <ThirdsPicture naming={naming} root={root} formula={chord.formula} />
         {chordFacts(chord).map((fact) => (
           <p key={fact} className="mt-2 text-quiet">
@@ -39,19 +40,19 @@ export function WhyKey({ written, naming, columns, index }: PanelProps) {
           </p>
         ))}
       </Way>
-      <Way title="3  Lowered from the major seventh chord" term="seventh chord">
+      <Way title={HARMONIZE_WORDS.n3LoweredFromTheMajorSeventh} term="seventh chord">
         <Lowered naming={naming} root={root} formula={chord.formula} />
       </Way>
-      <Way title="4  What else could stand here, and why it does not" term="parent scale">
+      <Way title={HARMONIZE_WORDS.n4WhatElseCouldStandHere} term="parent scale">
         <NearMisses root={root} written={written} naming={naming} deep={formulaTones(chord.formula).length > 3} />
       </Way>
-      <Way title="Say it yourself" term="formula">
+      <Way title={HARMONIZE_WORDS.sayItYourself} term="formula">
         <NameIt chord={chord} naming={naming} />
       </Way>
-      <Way title="Pick its tones by hand" term="formula">
+      <Way title={HARMONIZE_WORDS.pickItsTonesByHand} term="formula">
         <PickTones written={written} index={index} naming={naming} />
       </Way>
-      <Way title="About this key" term="dominant seventh">
+      <Way title={HARMONIZE_WORDS.aboutThisKey} term="dominant seventh">
         <ul className="list-disc space-y-1 pl-5">
           {keyFacts(written, naming).map((fact) => (
             <li key={fact}>{fact}</li>
@@ -95,7 +96,7 @@ function SkipPicture({
         {(['scale', 'note', 'chord'] as const).map((row) => (
           <tr key={row}>
             <th className="pr-2 text-left text-fine font-semibold text-quiet">
-              {{ scale: 'scale number', note: 'note', chord: 'in the chord' }[row]}
+              {{ scale: HARMONIZE_WORDS.scaleNumber, note: 'note', chord: HARMONIZE_WORDS.inTheChord }[row]}
             </th>
             {Array.from({ length: span }, (_, step) => {
               const interval = intervals[(start + step) % intervals.length] as number;
@@ -132,7 +133,7 @@ function SkipPicture({
 function ThirdsPicture({ naming, root, formula }: { readonly naming: Naming; readonly root: number; readonly formula: number }) {
   const tones = formulaTones(formula).filter(({ number }) => number <= 7);
   return (
-    <ol className="flex" aria-label="Thirds in frets">
+    <ol className="flex" aria-label={HARMONIZE_WORDS.thirdsInFrets}>
       {tones.map((tone, place) => {
         const next = tones[place + 1];
         const frets = next === undefined ? 0 : semitonesAbove(next) - semitonesAbove(tone);
@@ -144,7 +145,7 @@ function ThirdsPicture({ naming, root, formula }: { readonly naming: Naming; rea
             </span>
             {next !== undefined && (
               <span className={`mr-1 block rounded px-1 py-0.5 text-fine font-semibold ${frets === 4 ? 'bg-wash' : 'border border-edge'}`}>
-                {frets === 4 ? 'M3' : frets === 3 ? 'm3' : ''} {frets} frets
+                {frets === 4 ? 'M3' : frets === 3 ? 'm3' : ''} {frets} {HARMONIZE_WORDS.frets}
               </span>
             )}
             <span className="text-fine text-quiet">+{semitonesAbove(tone)}</span>
@@ -160,18 +161,26 @@ function Lowered({ naming, root, formula }: { readonly naming: Naming; readonly 
   const changes = toneChanges(major, formula);
   const from = nameChord({ root, formula: major, bass: null }, naming);
   const to = nameChord({ root, formula, bass: null }, naming);
-  if (formulaTones(formula).length !== 4) return <p className="text-quiet">This way is for seventh chords: choose sevenths above.</p>;
-  if (changes.length === 0) return <p>{to} is the major seventh chord itself: nothing is lowered.</p>;
+  if (formulaTones(formula).length !== 4) return <p className="text-quiet">{HARMONIZE_WORDS.thisWayIsForSeventhChords}</p>;
+  if (changes.length === 0)
+    return (
+      <p>
+        {to} {HARMONIZE_WORDS.isTheMajorSeventhChordItself}
+      </p>
+    );
   return (
     <p>
-      From <b className="music-glyph">{from}</b>,{' '}
+      {HARMONIZE_WORDS.from} <b className="music-glyph">{from}</b>,{' '}
       {changes
-        .map(
-          ({ before, semitones }) =>
-            `the ${before.number} ${semitones < 0 ? 'down' : 'up'} ${Math.abs(semitones) === 1 ? 'a half step' : 'a whole step'}`,
+        .map(({ before, semitones }) =>
+          HARMONIZE_WORDS.the(
+            before.number,
+            semitones < 0 ? 'down' : 'up',
+            Math.abs(semitones) === 1 ? HARMONIZE_WORDS.aHalfStep : HARMONIZE_WORDS.aWholeStep,
+          ),
         )
         .join(', ')}
-      : that is <b className="music-glyph">{to}</b>, {qualityName(formula)}.
+      {HARMONIZE_WORDS.thatIs2} <b className="music-glyph">{to}</b>, {qualityName(formula)}.
     </p>
   );
 }
@@ -193,12 +202,12 @@ function NearMisses({
         <li key={formula} className="flex gap-3">
           <b className="music-glyph w-24 shrink-0">{nameChord({ root, formula, bass: null }, naming)}</b>
           {leaving.length === 0 ? (
-            <span className="font-semibold text-accent">all in the key</span>
+            <span className="font-semibold text-accent">{HARMONIZE_WORDS.allInTheKey}</span>
           ) : (
             <span className="music-glyph border-b border-dashed border-outside text-outside">
-              needs{' '}
+              {HARMONIZE_WORDS.needs}{' '}
               {leaving
-                .map(({ note, keyHas }) => `${nameNote(note, naming.notes)}, the key has ${nameNote(keyHas, naming.notes)}`)
+                .map(({ note, keyHas }) => HARMONIZE_WORDS.theKeyHas(nameNote(note, naming.notes), nameNote(keyHas, naming.notes)))
                 .join('; ')}
             </span>
           )}

@@ -11,6 +11,7 @@ import {
   tellApart,
   withGlyphs,
 } from '@aurora/core';
+import { HARMONIZE_WORDS } from '../../../wording/harmonize.ts';
 
 /** What to say to what was typed. One word that is a chord is a name; anything else is notes. */
 export function answerTo(text: string, chord: Chord, naming: Naming): string {
@@ -31,25 +32,25 @@ function answerToNotes(notes: readonly Note[], chord: Chord, naming: Naming): st
   const said = tones.flatMap((tone) => {
     if (tone.kind === 'misspelt')
       return [
-        `${name(tone.note)} sounds right, but the letter is wrong: the ${withGlyphs(tone.tone.name)} of ${nameChord(chord, naming)} is written ${name(tone.should)}.`,
+        HARMONIZE_WORDS.soundsRightButTheLetterIs(name(tone.note), withGlyphs(tone.tone.name), nameChord(chord, naming), name(tone.should)),
       ];
-    return tone.kind === 'foreign' ? [`${name(tone.note)} is not in it.`] : [];
+    return tone.kind === 'foreign' ? [HARMONIZE_WORDS.isNotInIt(name(tone.note))] : [];
   });
-  if (missing.length > 0) said.push(`${missing.map(name).join(' and ')} ${missing.length === 1 ? 'is' : 'are'} missing.`);
-  return said.length === 0 ? 'Right, every letter.' : said.join(' ');
+  if (missing.length > 0) said.push(HARMONIZE_WORDS.missing(missing.map(name).join(' and '), missing.length === 1 ? 'is' : 'are'));
+  return said.length === 0 ? HARMONIZE_WORDS.rightEveryLetter : said.join(' ');
 }
 
 function answerToName(text: string, chord: Chord, naming: Naming): string {
   const typed = parseChord(text);
   if (!typed.ok) return faultWords(typed.fault);
-  if (typed.value.root !== chord.root) return `The root is ${nameNote(chord.root, naming.notes)}.`;
+  if (typed.value.root !== chord.root) return HARMONIZE_WORDS.theRootIs(nameNote(chord.root, naming.notes));
   const apart = tellApart(chord, typed.value);
-  if (apart.length === 0) return 'Right.';
+  if (apart.length === 0) return HARMONIZE_WORDS.right;
   const told = apart.map(({ first, second }) => {
-    if (first === undefined) return `it has no ${withGlyphs(second?.name ?? '')}`;
+    if (first === undefined) return HARMONIZE_WORDS.itHasNo(withGlyphs(second?.name ?? ''));
     const note = nameNote(chord.root + first.interval, naming.notes);
-    const other = second === undefined ? '' : `, where ${text} has ${nameNote(chord.root + second.interval, naming.notes)}`;
-    return `its ${withGlyphs(first.name)} is ${note}${other}`;
+    const other = second === undefined ? '' : HARMONIZE_WORDS.whereHas(text, nameNote(chord.root + second.interval, naming.notes));
+    return HARMONIZE_WORDS.itsIs(withGlyphs(first.name), note, other);
   });
-  return `Not quite: ${told.join('; ')}.`;
+  return HARMONIZE_WORDS.notQuite(told.join('; '));
 }

@@ -1,4 +1,5 @@
 import type { Key, Naming } from '@aurora/core';
+import { HARMONIZE_WORDS } from '../../../wording/harmonize.ts';
 import type { Build } from '../depth.ts';
 import type { ColumnView } from '../harmonize-view.ts';
 
@@ -16,15 +17,15 @@ export interface PanelProps {
 
 /** The panels under the stage, by the key that opens each. */
 export const PANELS = [
-  ['progression', 'Progression'],
-  ['why', 'Why'],
-  ['moves', 'Voice leading'],
-  ['compare', 'Compare'],
-  ['keys', 'All keys'],
-  ['modes', 'Modes'],
-  ['homes', 'Found in keys'],
-  ['string', 'One string'],
-  ['climb', 'Build up'],
+  ['progression', HARMONIZE_WORDS.progression],
+  ['why', HARMONIZE_WORDS.why],
+  ['moves', HARMONIZE_WORDS.voiceLeading],
+  ['compare', HARMONIZE_WORDS.compare],
+  ['keys', HARMONIZE_WORDS.allKeys],
+  ['modes', HARMONIZE_WORDS.modes],
+  ['homes', HARMONIZE_WORDS.foundInKeys],
+  ['string', HARMONIZE_WORDS.oneString],
+  ['climb', HARMONIZE_WORDS.buildUp],
 ] as const;
 
 export type PanelName = (typeof PANELS)[number][0];

@@ -11,19 +11,24 @@ import {
   type Tone,
   twinDegrees,
 } from '@aurora/core';
+import { HARMONIZE_WORDS } from '../../../wording/harmonize.ts';
 
 /** Half steps of a tone above its root. */
 export function semitonesAbove(tone: Tone): number {
   return intervalSemitones(tone.interval);
 }
 
-const BELOW_OCTAVE: Readonly<Record<number, string>> = { 11: 'a half step', 10: 'a whole step', 9: 'a step and a half' };
+const BELOW_OCTAVE: Readonly<Record<number, string>> = {
+  11: HARMONIZE_WORDS.aHalfStep,
+  10: HARMONIZE_WORDS.aWholeStep,
+  9: HARMONIZE_WORDS.aStepAndAHalf,
+};
 
 /** The seventh told by its distance below the octave. */
 export function chordFacts({ formula }: Chord): readonly string[] {
   const seventh = formulaTones(formula).find(({ number }) => number === 7);
   const below = seventh === undefined ? undefined : BELOW_OCTAVE[semitonesAbove(seventh)];
-  return below === undefined ? [] : [`Its seventh lies ${below} below the octave of the root.`];
+  return below === undefined ? [] : [HARMONIZE_WORDS.itsSeventhLiesBelowTheOctave(below)];
 }
 
 /** What is particular about a key: its only dominant, its twins, its signature move. */
@@ -33,16 +38,12 @@ export function keyFacts(key: Key, naming: Naming): readonly string[] {
   const facts: string[] = [];
   const only = dominants[0];
   if (dominants.length === 1 && only !== undefined) {
-    facts.push(
-      `Its one dominant seventh is ${nameChord(only.chord, naming)}, on the ${printScaleNumber(only.number.degree, 'glyph')}: hear it, and you know the key.`,
-    );
+    facts.push(HARMONIZE_WORDS.itsOneDominantSeventhIsOn(nameChord(only.chord, naming), printScaleNumber(only.number.degree, 'glyph')));
   } else if (dominants.length > 1) {
-    facts.push(`It has ${dominants.length} dominant sevenths: ${dominants.map(({ chord }) => nameChord(chord, naming)).join(' and ')}.`);
+    facts.push(HARMONIZE_WORDS.hasDominants(dominants.length, dominants.map(({ chord }) => nameChord(chord, naming)).join(' and ')));
   }
   for (const degrees of twinDegrees(sevenths)) {
-    facts.push(
-      `Twins: ${degrees.map((degree) => printScaleNumber(degree, 'glyph')).join(' and ')} are of one quality, so learning one is learning both.`,
-    );
+    facts.push(HARMONIZE_WORDS.twinsAreOfOneQualitySo(degrees.map((degree) => printScaleNumber(degree, 'glyph')).join(' and ')));
   }
   const signature = SIGNATURES[key.scale];
   if (signature !== undefined) facts.push(signature);
@@ -50,10 +51,10 @@ export function keyFacts(key: Key, naming: Naming): readonly string[] {
 }
 
 const SIGNATURES: Partial<Record<Key['scale'], string>> = {
-  'harmonic minor': 'Its signature move is ♭6 major to 5 major: a half step down between two major chords.',
-  'melodic minor': 'It is major with the 3 lowered: everything without a 3 in it is as in major.',
-  dorian: 'Its signature is the major 4 over a minor 1.',
-  mixolydian: 'Its signature is ♭7 major to 1 major.',
-  lydian: 'Its signature is a major 2 over a major 1.',
-  phrygian: 'Its signature is ♭2 major to 1 minor, a half step down.',
+  'harmonic minor': HARMONIZE_WORDS.itsSignatureMoveIs6Major,
+  'melodic minor': HARMONIZE_WORDS.itIsMajorWithThe3,
+  dorian: HARMONIZE_WORDS.itsSignatureIsTheMajor4,
+  mixolydian: HARMONIZE_WORDS.itsSignatureIs7MajorTo,
+  lydian: HARMONIZE_WORDS.itsSignatureIsAMajor2,
+  phrygian: HARMONIZE_WORDS.itsSignatureIs2MajorTo,
 };

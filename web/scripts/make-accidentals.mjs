@@ -3,7 +3,6 @@
 // tenths as high. Run it after changing a shape; the fonts it writes are kept in the repository.
 import { writeFileSync } from 'node:fs';
 import opentype from 'opentype.js';
-import { ROOT } from './lib/workplace.mjs';
 
 /** Units of an em; digits of the numeral face are 660 high. */
 const EM = 1000;
@@ -104,5 +103,5 @@ for (const cut of CUTS) {
     descender: -200,
     glyphs: [missing, flat(cut), natural(cut), sharp(cut)],
   });
-  writeFileSync(`${ROOT}/web/src/fonts/accidentals-${cut.weight}.otf`, Buffer.from(font.toArrayBuffer()));
+  writeFileSync(new URL(`../src/fonts/accidentals-${cut.weight}.otf`, import.meta.url), Buffer.from(font.toArrayBuffer()));
 }

@@ -1,0 +1,72 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { describe, expect, test } from '@jest/globals';
+import { parseSync } from '@swc/core';
+
+const SRC = join(import.meta.dirname, '../src');
+
+/** What draws or tells something; the tables themselves, tests and the page for developers aside. */
+const FILES = readdirSync(SRC, { recursive: true, encoding: 'utf8' }).filter(
+  (path) => /\.tsx?$/.test(path) && !/\.test\.tsx?$/.test(path) && !/^(wording|dev|api)\//.test(path),
+);
+
+/** Attributes that are read or heard. */
+const SAID = new Set(['aria-label', 'aria-valuetext', 'label', 'title', 'text', 'placeholder', 'alt', 'says', 'heading']);
+/** Attributes that never are. */
+const SILENT = new Set(['className', 'style', 'd', 'viewBox', 'id', 'type', 'role']);
+
+const isWord = (text: string) => /[A-Za-z]{2,}/.test(text);
+/** A capital and another word behind it, or an end of a sentence. */
+const isSentence = (text: string) => /^[A-Z][a-z’]+,? [a-z’]/.test(text.trim()) || /[a-z’]+ [a-z’]+[.!?…]$/.test(text.trim());
+
+type Node = { readonly type?: string; readonly [key: string]: unknown };
+
+/** What a piece of code says by itself; undefined for code whose inside is to be looked at. */
+const SAYS: Readonly<Record<string, (node: Node) => readonly string[] | undefined>> = {
+  ImportDeclaration: () => [],
+  TsLiteralType: () => [],
+  ThrowStatement: () => [],
+  JSXText: ({ value }) => (isWord(String(value)) ? [String(value).trim()] : []),
+  StringLiteral: ({ value }) => (isSentence(String(value)) ? [String(value).trim()] : []),
+  TemplateElement: ({ cooked }) => (isSentence(String(cooked)) ? [String(cooked).trim()] : []),
+  JSXAttribute: (node) => {
+    const { name, value } = node as unknown as { name: { value?: string }; value: Node | null };
+    if (SILENT.has(name.value ?? '')) return [];
+    const isSaid = SAID.has(name.value ?? '') && value?.type === 'StringLiteral' && isWord(String(value.value));
+    return isSaid ? [String(value.value)] : undefined;
+  },
+};
+
+/** Words that stand in code: what a component says beside its table. */
+function wordsIn(source: string, tsx: boolean): readonly string[] {
+  const look = (node: unknown): readonly string[] => {
+    if (Array.isArray(node)) return node.flatMap(look);
+    if (typeof node !== 'object' || node === null) return [];
+    return SAYS[(node as Node).type ?? '']?.(node as Node) ?? Object.values(node).flatMap(look);
+  };
+  return look(parseSync(source, { syntax: 'typescript', tsx }));
+}
+
+describe('words', () => {
+  test('the finder finds them', () => {
+    const source = `const a = <p title="Hear it">Choose a bar <b>{on ? 'Write the bar' : x}</b></p>; const c = 'flex min-w-0'; const t = \`Bar \${n} of the song.\`;`;
+    expect(wordsIn(source, true)).toEqual(['Hear it', 'Choose a bar', 'Write the bar', 'of the song.']);
+  });
+
+  test('are in their tables, and in no component', () => {
+    expect(FILES.length).toBeGreaterThan(200);
+    const found = FILES.flatMap((path) =>
+      wordsIn(readFileSync(join(SRC, path), 'utf8'), path.endsWith('.tsx')).map((words) => `${path}: ${words}`),
+    );
+    expect(found).toEqual([]);
+  });
+
+  test('every table has words, and none is said twice under two names', async () => {
+    for (const file of readdirSync(join(SRC, 'wording'))) {
+      const [table] = Object.values((await import(join(SRC, 'wording', file))) as Record<string, Readonly<Record<string, unknown>>>);
+      const plain = Object.values(table ?? {}).filter((words): words is string => typeof words === 'string');
+      expect(plain.length).toBeGreaterThan(0);
+      expect(plain.filter((words, place) => plain.indexOf(words) !== place)).toEqual([]);
+    }
+  });
+});
