@@ -15,12 +15,13 @@ import { Halt, ROOT, run } from './lib/workplace.mjs';
 
 const DESK = /** @type {const} */ ([1280, 800]);
 const TABLET = /** @type {const} */ ([820, 1180]);
+const PHONE = /** @type {const} */ ([390, 844]);
 
 /** @param {Page} page @param {string} title @param {string} place */
 async function openAt(page, title, place) {
   await page.getByRole('link', { name: title }).click();
-  await page.getByLabel('Chart text').waitFor();
   await page.locator(`[data-place="${place}"]`).click();
+  await page.getByRole('img', { name: /ridge/ }).waitFor();
 }
 
 /** @param {Page} page @param {string} item */
@@ -54,16 +55,15 @@ const PICTURES = [
       await page.keyboard.press('t');
       for (let step = 0; step < 3; step += 1) await page.keyboard.press('ArrowRight');
       await page.keyboard.press('Alt+2');
-      await page.keyboard.press('n');
     },
   },
   {
-    name: 'harmonize-keys',
-    path: '/harmonize?key=Bb',
+    name: 'first-song',
+    path: '/begin',
     act: async (page) => {
-      await page.keyboard.press('t');
-      await page.keyboard.press('Alt+5');
-      await page.getByRole('button', { name: 'Show the neck' }).waitFor();
+      for (const degree of ['1', '6', '4', '5']) await page.keyboard.press(degree);
+      await page.getByRole('group', { name: 'Key' }).getByRole('button', { name: 'E', exact: true }).click();
+      await page.getByRole('button', { name: 'A step down' }).click();
     },
   },
   {
@@ -92,8 +92,7 @@ const PICTURES = [
     path: '/',
     act: async (page) => {
       await openAt(page, 'Harbor Wall', '0.0');
-      await page.getByRole('button', { name: 'Show the neck' }).click();
-      await page.getByRole('link', { name: 'Open the neck' }).click();
+      await page.getByRole('link', { name: 'Neck' }).click();
       await page.getByRole('tab', { name: 'Path' }).click();
       await page.getByRole('list', { name: 'The path' }).getByRole('button').nth(4).click();
     },
@@ -142,21 +141,14 @@ const PICTURES = [
       await page.getByText('Since then').waitFor();
     },
   },
-  {
-    name: 'chart-capo',
-    path: '/',
-    act: async (page) => {
-      await openAt(page, 'Low Tide Waltz', '0.0');
-      await fromMore(page, 'Where to put a capo');
-      await page.getByRole('list', { name: 'Frets' }).waitFor();
-    },
-  },
+  { name: 'phone', path: '/', size: PHONE, act: (page) => openAt(page, 'Emberwick Street', '2.0') },
   {
     name: 'stand',
     path: '/',
     act: async (page) => {
       await openAt(page, 'Rafters of Brine', '0.0');
       await fromMore(page, 'On the stand');
+      await page.waitForTimeout(3800);
     },
   },
   {
@@ -189,6 +181,7 @@ const PICTURES = [
     path: '/?reader=capo-3',
     act: async (page) => {
       await openAt(page, 'Half a Moon over Corriewick', '5.0');
+      await page.keyboard.press('n');
       await page.keyboard.press('d');
     },
   },

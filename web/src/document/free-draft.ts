@@ -1,6 +1,6 @@
 import type { Key } from '@aurora/core';
 import type { Opened, OpenSource } from '../session/opened.ts';
-import { HOUSE_WORDS } from '../wording/house.ts';
+import { HELP_WORDS } from '../wording/help.ts';
 import { copiesHere, guard, PAGE_CLOCK } from './browser-device.ts';
 import { CHART_KIND } from './chart-kind.ts';
 import { Draft } from './draft.ts';
@@ -23,7 +23,7 @@ export function freeDraft(): ChartDraft {
       localStorage.setItem(PLACE, value);
       return { value, revision: revision + 1, savedAt: new Date().toISOString() };
     },
-    faultOf: () => ({ kind: 'refused', why: HOUSE_WORDS.thisDeviceHasNoRoomLeft }),
+    faultOf: () => ({ kind: 'refused', why: HELP_WORDS.thisDeviceHasNoRoomLeft }),
     copies: copiesHere(FREE_KIND, 'chords'),
   });
   guard(draft);

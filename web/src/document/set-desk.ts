@@ -1,6 +1,6 @@
 import { type SetList, type SetListBody, type Song, setList } from '@aurora/wire';
 import { ApiFault } from '../api/client.ts';
-import { HOUSE_WORDS } from '../wording/house.ts';
+import { HELP_WORDS } from '../wording/help.ts';
 import type { DeviceCopies, Saved } from './device-copy.ts';
 import { Draft, type DraftDeps, type DraftStatus, type SaveFault } from './draft.ts';
 import { type FieldClash, takeTheirs } from './merge-values.ts';
@@ -91,7 +91,7 @@ export class SetDesk {
       return { kind: 'stale', current: savedSet(theirs.data) };
     }
     const away = fault.status === 0 || fault.status >= 500 || fault.status === 429;
-    return away ? { kind: 'away', why: HOUSE_WORDS.theServerDoesNotAnswerNot } : { kind: 'refused', why: fault.message };
+    return away ? { kind: 'away', why: HELP_WORDS.theServerDoesNotAnswerNot } : { kind: 'refused', why: fault.message };
   }
 
   #read(): SetDeskState {

@@ -41,11 +41,14 @@ function restingKey(): Key | null {
 
 /**
  * Reads everything in another key; null goes back to the key at rest. On an empty chart there is
- * nothing to read yet, and the key chosen is the song's.
+ * nothing to read yet, and the key chosen is the song's; in tonight's set it is tonight's.
  */
 export function setKey(key: Key | null): void {
-  const { isEmpty, rehome } = openedNow();
-  if (key !== null && isEmpty && rehome !== null) {
+  const { isEmpty, rehome, onKey } = openedNow();
+  if (key !== null && onKey !== undefined) {
+    onKey(key);
+    useLensStore.setState({ key: null });
+  } else if (key !== null && isEmpty && rehome !== null) {
     rehome(key, 'numbers');
     useLensStore.setState({ key: null });
   } else useLensStore.setState({ key: key !== null && sameKey(key, restingKey()) ? null : key });

@@ -13,6 +13,8 @@ export interface Opened {
   readonly rehome: ((key: Key, keeps: KeptInRekeying) => void) | null;
   /** Whether nothing is written in it yet, so that choosing a key can only mean its own. */
   readonly isEmpty: boolean;
+  /** What choosing a key does here instead of only reading in it, as for tonight's set; left out where it only reads. */
+  readonly onKey?: (key: Key) => void;
 }
 
 /** Something open that can change while it is. `get` gives the same value until it has changed. */

@@ -1,7 +1,7 @@
 import { faultWords, type Key, printBarToken, printKey, readChart } from '@aurora/core';
 import { temporal } from 'zundo';
 import { create } from 'zustand';
-import { HOUSE_WORDS } from '../wording/house.ts';
+import { HELP_WORDS } from '../wording/help.ts';
 
 interface Progression {
   /** Bars as chart text writes them: `2-7`, `(2-7 57)`. */
@@ -29,7 +29,7 @@ export function readBarsTyped(text: string, key: Key): { readonly bars: readonly
   const reading = readChart(`key: ${printKey(key)}\n[typed]\n${text}`);
   const problem = reading.problems.find(({ severity }) => severity === 'error');
   if (problem !== undefined) return { fault: faultWords(problem.fault) };
-  return reading.bars.length === 0 ? { fault: HOUSE_WORDS.writeChordsAs } : { bars: reading.bars.map(printBarToken) };
+  return reading.bars.length === 0 ? { fault: HELP_WORDS.writeChordsAs } : { bars: reading.bars.map(printBarToken) };
 }
 
 const BARS_A_LINE = 4;

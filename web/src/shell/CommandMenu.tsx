@@ -12,6 +12,7 @@ import { lensSearch, lensSearchNow, setKey, setReader } from '../session/lens-st
 import { memberChoice, READER_CHOICES } from '../session/reader-view.ts';
 import { neckPath, rooms } from '../session/rooms.ts';
 import { openSheet } from '../session/sheet-store.ts';
+import { HELP_WORDS } from '../wording/help.ts';
 import { HOUSE_WORDS } from '../wording/house.ts';
 import { matchScore } from './match-score.ts';
 
@@ -44,7 +45,7 @@ export function CommandMenu({ open, onOpenChange, songId }: CommandMenuProps) {
     <Command.Dialog
       open={open}
       onOpenChange={onOpenChange}
-      label={HOUSE_WORDS.goTo}
+      label={HELP_WORDS.goTo}
       filter={filter}
       overlayClassName="fixed inset-0 z-40 bg-black/45"
       contentClassName="fixed top-[12vh] left-1/2 z-50 w-[min(38rem,94vw)] -translate-x-1/2 overflow-hidden rounded-2xl border border-edge bg-raised"
@@ -52,12 +53,12 @@ export function CommandMenu({ open, onOpenChange, songId }: CommandMenuProps) {
       <Command.Input
         value={sought}
         onValueChange={setSought}
-        placeholder={HOUSE_WORDS.aSongAKeyAReader}
+        placeholder={HELP_WORDS.aSongAKeyAReader}
         className="w-full border-b border-hairline bg-transparent px-5 py-4 text-lead outline-none placeholder:text-quiet"
       />
       <Command.List className="max-h-[56vh] overflow-auto p-2">
         <Command.Empty className="px-3 py-6 text-quiet">
-          {isWhole ? HOUSE_WORDS.nothingByThatName : HOUSE_WORDS.lookingThroughTheSongs}
+          {isWhole ? HELP_WORDS.nothingByThatName : HELP_WORDS.lookingThroughTheSongs}
         </Command.Empty>
         <RoomItems songId={songId} choose={choose} />
         <SongItems songs={songs} choose={choose} />
@@ -109,8 +110,8 @@ function RoomItems({ songId, choose }: { readonly songId: string | undefined; re
           {name}
         </Item>
       ))}
-      <Item id="room neck" names={[HOUSE_WORDS.theNeck, 'neck', 'fretboard', 'voicings', 'shapes']} onChoose={to(neckPath(songId))}>
-        {HOUSE_WORDS.theNeck}
+      <Item id="room neck" names={[HELP_WORDS.theNeck, 'neck', 'fretboard', 'voicings', 'shapes']} onChoose={to(neckPath(songId))}>
+        {HELP_WORDS.theNeck}
       </Item>
     </Command.Group>
   );
@@ -137,10 +138,10 @@ function SongItems({ songs, choose }: { readonly songs: readonly SongSummary[]; 
 
 function WordItems({ choose }: { readonly choose: Choose }) {
   return (
-    <Command.Group heading={HOUSE_WORDS.glossary} className={GROUP}>
+    <Command.Group heading={HELP_WORDS.glossary} className={GROUP}>
       {GLOSSARY.map(({ term, also }) => (
         <Item key={term} id={`word ${term}`} names={[term, ...also]} onChoose={choose(() => openSheet({ kind: 'glossary', wanted: term }))}>
-          {HOUSE_WORDS.whatIs} {term}
+          {HELP_WORDS.whatIs} {term}
         </Item>
       ))}
     </Command.Group>
@@ -151,16 +152,16 @@ function KeyItems({ choose }: { readonly choose: Choose }) {
   const { homeKey } = useLens();
   const naming = useNaming();
   return (
-    <Command.Group heading={HOUSE_WORDS.readIn} className={GROUP}>
+    <Command.Group heading={HELP_WORDS.readIn} className={GROUP}>
       {circleKeys('major').map((key) => (
         <Item
           key={key.tonic}
           id={`key ${key.tonic}`}
-          names={[nameKey(key, naming), HOUSE_WORDS.keyOf(nameKey(key, naming))]}
+          names={[nameKey(key, naming), HELP_WORDS.keyOf(nameKey(key, naming))]}
           onChoose={choose(() => setKey({ ...(homeKey ?? key), tonic: key.tonic }))}
         >
           <span className="music-glyph">
-            {HOUSE_WORDS.keyOf2} <Glyphs text={nameKey(key, naming)} />
+            {HELP_WORDS.keyOf2} <Glyphs text={nameKey(key, naming)} />
           </span>
         </Item>
       ))}
@@ -172,7 +173,7 @@ function ReaderItems({ choose }: { readonly choose: Choose }) {
   const { members } = useLens();
   const choices = [...(members ?? []).map((member) => memberChoice(member)), ...READER_CHOICES];
   return (
-    <Command.Group heading={HOUSE_WORDS.readAs} className={GROUP}>
+    <Command.Group heading={HELP_WORDS.readAs} className={GROUP}>
       {choices.map(({ id, label }) => (
         <Item key={id} id={`reader ${id}`} names={[label]} onChoose={choose(() => setReader(id))}>
           <Glyphs text={label} />

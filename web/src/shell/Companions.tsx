@@ -1,6 +1,5 @@
-import { type ReactNode, useEffect, useRef } from 'react';
+import { lazy, type ReactNode, Suspense, useEffect, useRef } from 'react';
 import { useLocation } from 'react-router';
-import { RoomHint } from '../parts/hint/RoomHint.tsx';
 import { foldsOf, setFolds, useDevice } from '../session/device-store.ts';
 import { lowerHand } from '../session/hand-store.ts';
 import { useLens } from '../session/lens.ts';
@@ -8,9 +7,12 @@ import { useOpened } from '../session/opened.ts';
 import { roomAt } from '../session/rooms.ts';
 import { usePhone } from '../session/use-media.ts';
 import { usePlayer } from '../transport/player.ts';
-import { HandSheet } from './HandSheet.tsx';
-import { NeckLine } from './NeckLine.tsx';
-import { SidePanel } from './SidePanel.tsx';
+
+// the shelf, which opens first, has no companions
+const SidePanel = lazy(async () => ({ default: (await import('./SidePanel.tsx')).SidePanel }));
+const RoomHint = lazy(async () => ({ default: (await import('../parts/hint/RoomHint.tsx')).RoomHint }));
+const NeckLine = lazy(async () => ({ default: (await import('./NeckLine.tsx')).NeckLine }));
+const HandSheet = lazy(async () => ({ default: (await import('./HandSheet.tsx')).HandSheet }));
 
 interface CompanionsProps {
   readonly shown: boolean;
@@ -43,16 +45,22 @@ export function Companions({ shown, head, children }: CompanionsProps) {
       <div className="flex min-h-0 flex-1 max-lg:flex-col flat:block">
         <main ref={main} className="relative min-h-0 min-w-0 flex-1 overflow-auto flat:overflow-visible">
           {head}
-          {(!beside || folds.side === null) && !(isPhone && room === 'chart') && <RoomHint room={room} />}
+          <Suspense>{(!beside || folds.side === null) && !(isPhone && room === 'chart') && <RoomHint room={room} />}</Suspense>
           {children}
         </main>
-        {beside && folds.side !== null && <SidePanel room={room} side={folds.side} />}
+        {beside && folds.side !== null && (
+          <Suspense fallback={<div className="w-[300px] shrink-0 border-l border-hairline bg-sheet max-lg:hidden" />}>
+            <SidePanel room={room} side={folds.side} />
+          </Suspense>
+        )}
       </div>
       <SoundFault />
-      {beside && (
-        <NeckLine risen={folds.neck} side={folds.side} chord={selection?.chord ?? null} onFolds={(next) => setFolds(room, next)} />
-      )}
-      {shown && isPhone && <HandSheet room={room} />}
+      <Suspense fallback={beside ? <div className="h-11 shrink-0 border-t border-edge bg-sheet" /> : null}>
+        {beside && (
+          <NeckLine risen={folds.neck} side={folds.side} chord={selection?.chord ?? null} onFolds={(next) => setFolds(room, next)} />
+        )}
+        {shown && isPhone && <HandSheet room={room} />}
+      </Suspense>
     </>
   );
 }

@@ -2,7 +2,7 @@ import { explainTerm, GLOSSARY, type Naming, type Note } from '@aurora/core';
 import { useState } from 'react';
 import { findTerms } from '../parts/glossary/glossary-view.ts';
 import { Sheet } from '../ui/Sheet.tsx';
-import { HOUSE_WORDS } from '../wording/house.ts';
+import { HELP_WORDS } from '../wording/help.ts';
 
 interface GlossarySheetProps {
   readonly open: boolean;
@@ -18,13 +18,13 @@ export function GlossarySheet({ open, onOpenChange, wanted, tonic, naming }: Glo
   const [text, setText] = useState(wanted);
   const found = findTerms(GLOSSARY, text);
   return (
-    <Sheet title={HOUSE_WORDS.glossary} open={open} onOpenChange={onOpenChange}>
+    <Sheet title={HELP_WORDS.glossary} open={open} onOpenChange={onOpenChange}>
       <input
         type="search"
-        aria-label={HOUSE_WORDS.findAWord}
+        aria-label={HELP_WORDS.findAWord}
         value={text}
         onChange={(event) => setText(event.target.value)}
-        placeholder={HOUSE_WORDS.aWordOrAnotherNameFor}
+        placeholder={HELP_WORDS.aWordOrAnotherNameFor}
         className="mb-4 min-h-11 w-full rounded-lg border border-edge bg-sheet px-3 placeholder:text-quiet"
       />
       <dl className="space-y-4">
@@ -44,7 +44,7 @@ export function GlossarySheet({ open, onOpenChange, wanted, tonic, naming }: Glo
       </dl>
       {found.length === 0 && (
         <p className="text-quiet">
-          {HOUSE_WORDS.noWordHereMatches}
+          {HELP_WORDS.noWordHereMatches}
           {text}”.
         </p>
       )}

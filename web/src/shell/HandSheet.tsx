@@ -8,6 +8,7 @@ import { useShortcuts } from '../session/use-shortcuts.ts';
 import { Hint } from '../ui/Hint.tsx';
 import { CloseIcon, RaiseIcon } from '../ui/icons.ts';
 import { SlotPlace, useSlotIsFilled } from '../ui/Slot.tsx';
+import { HELP_WORDS } from '../wording/help.ts';
 import { HOUSE_WORDS } from '../wording/house.ts';
 import { WhyOfSelection } from './WhyOfSelection.tsx';
 
@@ -36,7 +37,7 @@ function Resting() {
   return (
     <button
       type="button"
-      aria-label={HOUSE_WORDS.whyAndHowItIsHeld}
+      aria-label={HELP_WORDS.whyAndHowItIsHeld}
       onClick={() => raiseHand('why')}
       className="flex min-h-11 w-full min-w-0 shrink-0 items-center gap-3 overflow-hidden border-t border-edge bg-sheet px-4 text-left"
     >
@@ -56,29 +57,29 @@ function Raised({ part, hint }: { readonly part: HandPart; readonly hint: ReactN
   const open = part === 'tools' && !hasTools ? 'why' : part;
   return (
     <section
-      aria-label={HOUSE_WORDS.theChosenChord}
+      aria-label={HELP_WORDS.theChosenChord}
       className="fixed inset-x-0 bottom-0 z-30 flex max-h-[58vh] flex-col rounded-t-2xl border-t border-edge bg-raised shadow-[0_-8px_24px_rgb(0_0_0/0.18)] lying:left-[76px] lying:max-h-[70vh] flat:static flat:max-h-none"
       style={drawn > 0 ? { transform: `translateY(${drawn}px)` } : undefined}
     >
       <Tabs.Root value={open} onValueChange={(next) => raiseHand(next as HandPart)} className="flex min-h-0 flex-col">
         <div className="flex shrink-0 touch-none items-center border-b border-hairline pl-2" {...handle}>
           <span aria-hidden="true" className="absolute top-1.5 left-1/2 h-1 w-10 -translate-x-1/2 rounded-full bg-edge" />
-          <Tabs.List aria-label={HOUSE_WORDS.theChosenChord} className="flex flex-1">
+          <Tabs.List aria-label={HELP_WORDS.theChosenChord} className="flex flex-1">
             <Tabs.Trigger value="tools" className={`${TAB} ${hasTools ? '' : 'hidden'}`}>
-              {HOUSE_WORDS.write}
+              {HELP_WORDS.write}
             </Tabs.Trigger>
             <Tabs.Trigger value="why" className={TAB}>
-              {HOUSE_WORDS.why}
+              {HELP_WORDS.why}
             </Tabs.Trigger>
             <Tabs.Trigger value="neck" className={TAB}>
               {HOUSE_WORDS.neck}
             </Tabs.Trigger>
             <Tabs.Trigger value="text" className={`${TAB} ${hasText ? '' : 'hidden'}`}>
-              {HOUSE_WORDS.text}
+              {HELP_WORDS.text}
             </Tabs.Trigger>
           </Tabs.List>
-          <Hint text={HOUSE_WORDS.close}>
-            <button type="button" aria-label={HOUSE_WORDS.close} onClick={lowerHand} className="grid size-11 place-items-center rounded-lg">
+          <Hint text={HELP_WORDS.close}>
+            <button type="button" aria-label={HELP_WORDS.close} onClick={lowerHand} className="grid size-11 place-items-center rounded-lg">
               <CloseIcon size={20} />
             </button>
           </Hint>

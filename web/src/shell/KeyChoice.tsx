@@ -5,7 +5,7 @@ import { circleKeys } from '../session/key-view.ts';
 import { useLens } from '../session/lens.ts';
 import { setKey } from '../session/lens-store.ts';
 import { useOpened } from '../session/opened.ts';
-import { HOUSE_WORDS } from '../wording/house.ts';
+import { HELP_WORDS } from '../wording/help.ts';
 
 interface KeyChoiceProps {
   readonly current: Key;
@@ -19,7 +19,7 @@ export function KeyChoice({ current, scaleIsFree }: KeyChoiceProps) {
   const isFree = scaleIsFree || (isEmpty && rehome !== null);
   return (
     <>
-      {isEmpty && rehome !== null && <p className="mb-3 text-base text-quiet">{HOUSE_WORDS.theKeyOfThisSongNothing}</p>}
+      {isEmpty && rehome !== null && <p className="mb-3 text-base text-quiet">{HELP_WORDS.theKeyOfThisSongNothing}</p>}
       <TonicGrid current={current} />
       <FurtherKeys current={current} scaleIsFree={isFree} onChoose={setKey} />
       <NewHome />
@@ -30,7 +30,7 @@ export function KeyChoice({ current, scaleIsFree }: KeyChoiceProps) {
 function TonicGrid({ current }: { readonly current: Key }) {
   const { naming } = useLens();
   return (
-    <div role="group" aria-label={HOUSE_WORDS.tonic} className="grid grid-cols-4 gap-1.5">
+    <div role="group" aria-label={HELP_WORDS.tonic} className="grid grid-cols-4 gap-1.5">
       {circleKeys(current.scale).map((key) => (
         <button
           key={key.tonic}
@@ -60,13 +60,13 @@ function NewHome() {
   return (
     <div className="mt-4 flex flex-col gap-1.5 border-t border-hairline pt-3">
       <Way
-        title={HOUSE_WORDS.homeIsNowKeepTheNumbers(seen)}
-        means={HOUSE_WORDS.theSongMovesWhatSoundsIn(home, seen)}
+        title={HELP_WORDS.homeIsNowKeepTheNumbers(seen)}
+        means={HELP_WORDS.theSongMovesWhatSoundsIn(home, seen)}
         onPress={move('numbers')}
       />
       <Way
-        title={HOUSE_WORDS.homeIsNowKeepWhatSounds(seen)}
-        means={HOUSE_WORDS.theChordsOfStayTheirNumbers(home, seen)}
+        title={HELP_WORDS.homeIsNowKeepWhatSounds(seen)}
+        means={HELP_WORDS.theChordsOfStayTheirNumbers(home, seen)}
         onPress={move('sound')}
       />
     </div>

@@ -1,16 +1,17 @@
 import { type Key, nameKey } from '@aurora/core';
-import { Popover } from 'radix-ui';
-import { lazy, Suspense } from 'react';
+import { lazy } from 'react';
 import { Glyphs } from '../parts/notation/Glyphs.tsx';
 import { stepKey } from '../session/key-view.ts';
 import { useLens } from '../session/lens.ts';
 import { keyInForce, setKey } from '../session/lens-store.ts';
+import { useOpened } from '../session/opened.ts';
 import { Hint } from '../ui/Hint.tsx';
 import { HomeKeyIcon, KeyDownIcon, KeyUpIcon } from '../ui/icons.ts';
+import { LaterMenu } from '../ui/LaterMenu.tsx';
 import { HOUSE_WORDS } from '../wording/house.ts';
 
 // what keys there are is only asked where somebody looks for one
-const KeyChoice = lazy(async () => ({ default: (await import('./KeyChoice.tsx')).KeyChoice }));
+const KeyMenu = lazy(async () => ({ default: (await import('./KeyMenu.tsx')).KeyMenu }));
 
 const STEP =
   'grid size-11 shrink-0 phone:w-10 place-items-center rounded-lg border border-edge bg-raised hover:border-accent disabled:opacity-45';
@@ -30,6 +31,13 @@ export function KeyLens({ scaleIsFree, rests = false }: KeyLensProps) {
   const key = keyInForce({ key: seen, homeKey });
   const home = homeKey === null ? null : nameKey(homeKey, naming);
   const away = seen !== null && home !== null;
+  const { home: own, resting } = useOpened();
+  const tonight =
+    resting === null || own === null
+      ? null
+      : resting.tonic === own.tonic
+        ? HOUSE_WORDS.tonight
+        : HOUSE_WORDS.tonightHome(nameKey(own, naming));
   return (
     <div role="group" aria-label={HOUSE_WORDS.key} className="flex items-center gap-1.5 phone:gap-0.5">
       <Hint text={HOUSE_WORDS.downAHalfStep} keys="[">
@@ -43,26 +51,20 @@ export function KeyLens({ scaleIsFree, rests = false }: KeyLensProps) {
           <KeyDownIcon size={20} />
         </button>
       </Hint>
-      <Popover.Root>
-        <Popover.Trigger
-          disabled={rests}
-          className="flex h-11 w-36 shrink-0 flex-col items-center justify-center rounded-lg border border-edge bg-raised leading-none hover:border-accent disabled:opacity-45 phone:w-20"
-        >
-          <KeyField seen={away ? key : null} shown={key} home={home} rests={rests} />
-        </Popover.Trigger>
-        <Popover.Portal>
-          <Popover.Content
-            sideOffset={8}
-            collisionPadding={8}
-            aria-label={HOUSE_WORDS.chooseAKey}
-            className="z-50 max-h-(--radix-popover-content-available-height) w-[min(21rem,96vw)] overflow-auto rounded-2xl border border-edge bg-raised p-4"
+      <LaterMenu
+        opens="dialog"
+        trigger={
+          <button
+            type="button"
+            disabled={rests}
+            className="flex h-11 w-36 shrink-0 flex-col items-center justify-center rounded-lg border border-edge bg-raised leading-none hover:border-accent disabled:opacity-45 phone:w-20"
           >
-            <Suspense fallback={<div className="min-h-72" />}>
-              <KeyChoice current={key} scaleIsFree={scaleIsFree} />
-            </Suspense>
-          </Popover.Content>
-        </Popover.Portal>
-      </Popover.Root>
+            <KeyField seen={away ? key : null} shown={key} home={home} tonight={tonight} rests={rests} />
+          </button>
+        }
+        menu={KeyMenu}
+        more={{ current: key, scaleIsFree }}
+      />
       <Hint text={HOUSE_WORDS.upAHalfStep} keys="]">
         <button
           type="button"
@@ -94,19 +96,28 @@ interface KeyFieldProps {
   readonly seen: Key | null;
   readonly shown: Key;
   readonly home: string | null;
+  /** What is said where the key is tonight's; null where it is the song's own. */
+  readonly tonight: string | null;
   readonly rests: boolean;
 }
 
-function KeyField({ seen, shown, home, rests }: KeyFieldProps) {
+function KeyField({ seen, shown, home, tonight, rests }: KeyFieldProps) {
   const { naming } = useLens();
   return (
     <>
       <span className="music-glyph max-w-full truncate px-1 text-fine leading-tight whitespace-nowrap text-quiet" data-testid="key-role">
-        {seen !== null && home !== null ? <Glyphs text={HOUSE_WORDS.home(home)} /> : home !== null ? HOUSE_WORDS.homeKey : HOUSE_WORDS.key}
+        <Glyphs text={roleOf(seen !== null, home, tonight)} />
       </span>
       <span className="music-glyph max-w-full truncate px-1 text-lead leading-tight font-bold" data-testid="key-in-force">
         {rests ? '–' : <Glyphs text={nameKey(shown, naming)} />}
       </span>
     </>
   );
+}
+
+/** What the key is: the song's own, one it is only read in, or tonight's. */
+function roleOf(away: boolean, home: string | null, tonight: string | null): string {
+  if (away && home !== null) return HOUSE_WORDS.home(home);
+  if (tonight !== null) return tonight;
+  return home === null ? HOUSE_WORDS.key : HOUSE_WORDS.homeKey;
 }

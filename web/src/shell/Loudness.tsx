@@ -3,7 +3,7 @@ import { setDevice, useDevice } from '../session/device-store.ts';
 import { Hint } from '../ui/Hint.tsx';
 import { LoudIcon, QuietIcon, SilentIcon } from '../ui/icons.ts';
 import { Slider } from '../ui/Slider.tsx';
-import { HOUSE_WORDS } from '../wording/house.ts';
+import { HELP_WORDS } from '../wording/help.ts';
 
 const LOUD = 0.5;
 
@@ -13,15 +13,15 @@ export function Loudness() {
   const Icon = volume === 0 ? SilentIcon : volume < LOUD ? QuietIcon : LoudIcon;
   return (
     <Popover.Root>
-      <Hint text={HOUSE_WORDS.loudness}>
-        <Popover.Trigger aria-label={HOUSE_WORDS.loudness} className="grid size-11 place-items-center rounded-lg text-quiet hover:bg-wash">
+      <Hint text={HELP_WORDS.loudness}>
+        <Popover.Trigger aria-label={HELP_WORDS.loudness} className="grid size-11 place-items-center rounded-lg text-quiet hover:bg-wash">
           <Icon size={20} />
         </Popover.Trigger>
       </Hint>
       <Popover.Portal>
         <Popover.Content
           sideOffset={6}
-          aria-label={HOUSE_WORDS.loudness}
+          aria-label={HELP_WORDS.loudness}
           className="z-50 rounded-xl border border-edge bg-raised px-4 py-1 shadow-lg"
         >
           <LoudnessSlider />
@@ -36,12 +36,12 @@ export function LoudnessSlider() {
   const volume = useDevice((state) => state.volume);
   return (
     <Slider
-      label={HOUSE_WORDS.loudness}
+      label={HELP_WORDS.loudness}
       value={volume}
       min={0}
       max={1}
       step={0.05}
-      said={HOUSE_WORDS.of100(Math.round(volume * 100))}
+      said={HELP_WORDS.of100(Math.round(volume * 100))}
       onChange={(wanted) => setDevice({ volume: wanted })}
     />
   );

@@ -5,7 +5,7 @@ import { Button } from '../ui/Button.tsx';
 import { Hint } from '../ui/Hint.tsx';
 import { RaiseIcon } from '../ui/icons.ts';
 import { SlotPlace } from '../ui/Slot.tsx';
-import { HOUSE_WORDS } from '../wording/house.ts';
+import { HELP_WORDS } from '../wording/help.ts';
 
 const NeckDock = lazy(async () => ({ default: (await import('../parts/neck/NeckDock.tsx')).NeckDock }));
 const RestingNeck = lazy(async () => ({ default: (await import('../parts/neck/RestingNeck.tsx')).RestingNeck }));
@@ -48,10 +48,10 @@ export function NeckLine({ risen, side, chord, onFolds }: NeckLineProps) {
         </Suspense>
       )}
       <div className="flex min-h-11 shrink-0 items-center border-t border-edge bg-sheet pr-2 pl-2">
-        <Hint text={HOUSE_WORDS.showTheNeck} keys="n">
+        <Hint text={HELP_WORDS.showTheNeck} keys="n">
           <button
             type="button"
-            aria-label={HOUSE_WORDS.showTheNeck}
+            aria-label={HELP_WORDS.showTheNeck}
             onPointerDown={press}
             onPointerUp={release}
             onPointerLeave={() => setHeld(false)}
@@ -66,9 +66,9 @@ export function NeckLine({ risen, side, chord, onFolds }: NeckLineProps) {
         </Hint>
         <SlotPlace name="line" className="flex items-center" />
         {side === null && (
-          <Hint text={HOUSE_WORDS.whyTheChosenChordWorks} keys="w">
-            <Button look="bare" aria-label={HOUSE_WORDS.showTheWhy} onClick={() => onFolds({ side: 'why' })}>
-              {HOUSE_WORDS.why}
+          <Hint text={HELP_WORDS.whyTheChosenChordWorks} keys="w">
+            <Button look="bare" aria-label={HELP_WORDS.showTheWhy} onClick={() => onFolds({ side: 'why' })}>
+              {HELP_WORDS.why}
             </Button>
           </Hint>
         )}

@@ -6,6 +6,7 @@ import { useTheme } from '../session/use-theme.ts';
 import { FindIcon, GlossaryIcon, HelpIcon, NightThemeIcon, PaperThemeIcon, SettingsIcon } from '../ui/icons.ts';
 import { MenuItem } from '../ui/MenuItem.tsx';
 import { OpenedMenu } from '../ui/OpenedMenu.tsx';
+import { HELP_WORDS } from '../wording/help.ts';
 import { HOUSE_WORDS } from '../wording/house.ts';
 
 /** What stands in the rail elsewhere; open from the start. */
@@ -15,20 +16,20 @@ export function PhoneMenu({ trigger }: { readonly trigger: ReactElement }) {
   return (
     <OpenedMenu trigger={trigger} className="z-50 min-w-56 rounded-xl border border-edge bg-raised p-1.5 shadow-lg">
       <MenuItem onPress={() => openSheet({ kind: 'commands' })}>
-        <FindIcon size={18} aria-hidden="true" /> {HOUSE_WORDS.goToASongAKey}
+        <FindIcon size={18} aria-hidden="true" /> {HELP_WORDS.goToASongAKey}
       </MenuItem>
       <MenuItem onPress={turn}>
         {theme === 'paper' ? <NightThemeIcon size={18} aria-hidden="true" /> : <PaperThemeIcon size={18} aria-hidden="true" />}
-        {theme === 'paper' ? HOUSE_WORDS.night : HOUSE_WORDS.paper}
+        {theme === 'paper' ? HELP_WORDS.night : HELP_WORDS.paper}
       </MenuItem>
       <MenuItem onPress={() => void navigate({ pathname: '/settings', search: lensSearchNow() })}>
         <SettingsIcon size={18} aria-hidden="true" /> {HOUSE_WORDS.settings}
       </MenuItem>
       <MenuItem onPress={() => openSheet({ kind: 'glossary', wanted: '' })}>
-        <GlossaryIcon size={18} aria-hidden="true" /> {HOUSE_WORDS.glossary}
+        <GlossaryIcon size={18} aria-hidden="true" /> {HELP_WORDS.glossary}
       </MenuItem>
       <MenuItem onPress={() => openSheet({ kind: 'keys' })}>
-        <HelpIcon size={18} aria-hidden="true" /> {HOUSE_WORDS.shortcuts}
+        <HelpIcon size={18} aria-hidden="true" /> {HELP_WORDS.shortcuts}
       </MenuItem>
     </OpenedMenu>
   );

@@ -1,7 +1,7 @@
 import { formatDistanceToNow } from 'date-fns';
 import type { ChartDraft, ChartDraftState } from '../document/song-drafts.ts';
 import { useDraftState, useSongDraft } from '../document/use-song-draft.ts';
-import { HOUSE_WORDS } from '../wording/house.ts';
+import { HELP_WORDS } from '../wording/help.ts';
 
 /** Whether what is on the screen is safe, in a few words. */
 export function SaveState({ songId }: { readonly songId: string }) {
@@ -23,16 +23,16 @@ function StateOf({ draft }: { readonly draft: ChartDraft }) {
 function words({ status, isKept }: ChartDraftState): string {
   switch (status.kind) {
     case 'saved':
-      return HOUSE_WORDS.saved(formatDistanceToNow(status.at, { addSuffix: true }));
+      return HELP_WORDS.saved(formatDistanceToNow(status.at, { addSuffix: true }));
     case 'waiting':
-      return HOUSE_WORDS.writing;
+      return HELP_WORDS.writing;
     case 'saving':
-      return HOUSE_WORDS.saving;
+      return HELP_WORDS.saving;
     case 'away':
-      return isKept ? HOUSE_WORDS.theServerDoesNotAnswerYour : HOUSE_WORDS.theServerDoesNotAnswerAnd;
+      return isKept ? HELP_WORDS.theServerDoesNotAnswerYour : HELP_WORDS.theServerDoesNotAnswerAnd;
     case 'refused':
-      return HOUSE_WORDS.notSaved(status.why);
+      return HELP_WORDS.notSaved(status.why);
     case 'conflict':
-      return HOUSE_WORDS.changedElsewhereToo;
+      return HELP_WORDS.changedElsewhereToo;
   }
 }

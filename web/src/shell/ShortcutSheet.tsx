@@ -4,24 +4,25 @@ import { Button } from '../ui/Button.tsx';
 import { KeyCap } from '../ui/Hint.tsx';
 import { GlossaryIcon } from '../ui/icons.ts';
 import { Sheet } from '../ui/Sheet.tsx';
+import { HELP_WORDS } from '../wording/help.ts';
 import { HOUSE_WORDS } from '../wording/house.ts';
 
 const PLACES = [
-  HOUSE_WORDS.everywhere,
+  HELP_WORDS.everywhere,
   HOUSE_WORDS.harmonize,
   HOUSE_WORDS.analyze,
   HOUSE_WORDS.chart,
   HOUSE_WORDS.neck,
   HOUSE_WORDS.band,
-  HOUSE_WORDS.stand,
+  HELP_WORDS.stand,
 ] as const;
 
 /** Every key and what it does. */
 export function ShortcutSheet({ open, onOpenChange }: { readonly open: boolean; readonly onOpenChange: (open: boolean) => void }) {
   return (
-    <Sheet title={HOUSE_WORDS.shortcuts} open={open} onOpenChange={onOpenChange}>
+    <Sheet title={HELP_WORDS.shortcuts} open={open} onOpenChange={onOpenChange}>
       <Button className="mb-4" onClick={() => openSheet({ kind: 'glossary', wanted: '' })}>
-        <GlossaryIcon size={18} aria-hidden="true" /> {HOUSE_WORDS.glossary}
+        <GlossaryIcon size={18} aria-hidden="true" /> {HELP_WORDS.glossary}
       </Button>
       <div className="grid gap-8 md:grid-cols-2">
         {PLACES.map((place) => (

@@ -6,7 +6,7 @@ import type { RoomId } from '../session/rooms.ts';
 import { Hint } from '../ui/Hint.tsx';
 import { CloseIcon } from '../ui/icons.ts';
 import { SlotPlace } from '../ui/Slot.tsx';
-import { HOUSE_WORDS } from '../wording/house.ts';
+import { HELP_WORDS } from '../wording/help.ts';
 import { WhyOfSelection } from './WhyOfSelection.tsx';
 
 const TAB =
@@ -18,25 +18,25 @@ export function SidePanel({ room, side }: { readonly room: RoomId; readonly side
   const shown = hasText ? side : 'why';
   return (
     <aside
-      aria-label={shown === 'why' ? HOUSE_WORDS.why : HOUSE_WORDS.text}
+      aria-label={shown === 'why' ? HELP_WORDS.why : HELP_WORDS.text}
       className="relative flex w-[300px] shrink-0 flex-col border-l border-hairline bg-sheet max-lg:h-[30%] max-lg:w-auto max-lg:border-t max-lg:border-l-0 3xl:w-[380px]"
     >
       <Tabs.Root value={shown} onValueChange={(next) => setFolds(room, { side: next as Side })} className="flex min-h-0 flex-1 flex-col">
         <div className="flex shrink-0 items-center border-b border-hairline pr-1 pl-2">
-          <Tabs.List aria-label={HOUSE_WORDS.besideTheRoom} className="flex flex-1">
+          <Tabs.List aria-label={HELP_WORDS.besideTheRoom} className="flex flex-1">
             <Tabs.Trigger value="why" className={TAB}>
-              {HOUSE_WORDS.why}
+              {HELP_WORDS.why}
             </Tabs.Trigger>
             {hasText && (
               <Tabs.Trigger value="text" className={TAB}>
-                {HOUSE_WORDS.text}
+                {HELP_WORDS.text}
               </Tabs.Trigger>
             )}
           </Tabs.List>
-          <Hint text={HOUSE_WORDS.foldItAway} keys={shown === 'why' ? 'w' : 'x'}>
+          <Hint text={HELP_WORDS.foldItAway} keys={shown === 'why' ? 'w' : 'x'}>
             <button
               type="button"
-              aria-label={shown === 'why' ? HOUSE_WORDS.foldTheWhyAway : HOUSE_WORDS.foldTheTextAway}
+              aria-label={shown === 'why' ? HELP_WORDS.foldTheWhyAway : HELP_WORDS.foldTheTextAway}
               onClick={() => setFolds(room, { side: null })}
               className="grid size-11 place-items-center rounded-lg text-quiet hover:bg-wash"
             >

@@ -2,7 +2,7 @@ import { type ComponentType, cloneElement, type ReactElement, Suspense, useState
 
 interface Trigger {
   readonly onClick?: () => void;
-  readonly 'aria-haspopup'?: 'menu';
+  readonly 'aria-haspopup'?: 'menu' | 'dialog';
   readonly 'aria-expanded'?: boolean;
 }
 
@@ -12,12 +12,14 @@ interface LaterMenuProps<More extends object> {
   /** The menu with its trigger, open; fetched when it is first asked for. */
   readonly menu: ComponentType<More & { readonly trigger: ReactElement }>;
   readonly more: More;
+  /** What opens: a menu, or a small dialog. */
+  readonly opens?: 'menu' | 'dialog';
 }
 
 /** A menu that is not needed to open the page: until somebody asks for it only its button is there. */
-export function LaterMenu<More extends object>({ trigger, menu: Menu, more }: LaterMenuProps<More>) {
+export function LaterMenu<More extends object>({ trigger, menu: Menu, more, opens = 'menu' }: LaterMenuProps<More>) {
   const [asked, setAsked] = useState(false);
-  const alone = cloneElement(trigger, { onClick: () => setAsked(true), 'aria-haspopup': 'menu', 'aria-expanded': asked });
+  const alone = cloneElement(trigger, { onClick: () => setAsked(true), 'aria-haspopup': opens, 'aria-expanded': asked });
   if (!asked) return alone;
   return (
     <Suspense fallback={alone}>

@@ -131,7 +131,7 @@ export const PARTS_WORDS = {
   ownTuning: (what: string | number) => `${what}, own tuning`,
   romanNumerals: 'Roman numerals',
   iiVBrackets: 'ii–V brackets',
-  readings: 'Readings',
+  readings: 'What chords do',
   scales: 'Scales',
   yourNotes: 'Your notes',
   analysis: 'Analysis',

@@ -36,6 +36,7 @@ interface RidgeStripProps {
 /** The song's profile over a chart: plateaus as wide as the chords last, broken outside the key, sections on the floor. */
 export function RidgeStrip({ profile, at, label, onGo, className = '' }: RidgeStripProps) {
   const { spans, sections, beats } = profile;
+  const runs = ridgeRuns(spans);
   const marked = spans.find(({ index }) => index === at);
   if (spans.length === 0) return null;
   return (
@@ -66,10 +67,13 @@ export function RidgeStrip({ profile, at, label, onGo, className = '' }: RidgeSt
       {marked !== undefined && (
         <rect x={marked.from} y={BOX.y} width={marked.to - marked.from} height={BOX.height} fill="var(--accent)" opacity="0.22" />
       )}
-      {ridgeRuns(spans).map(({ outside, points }) => (
+      {[false, true].map((outside) => (
         <path
-          key={points[0]?.x}
-          d={pathOf(points)}
+          key={String(outside)}
+          d={runs
+            .filter((run) => run.outside === outside)
+            .map(({ points }) => pathOf(points))
+            .join(' ')}
           fill="none"
           stroke={outside ? 'var(--outside)' : 'var(--accent)'}
           strokeWidth="2"

@@ -21,6 +21,8 @@ import { PARTS_WORDS } from '../../wording/parts.ts';
 import { Word } from '../glossary/Word.tsx';
 import { ChordSymbol, LetterSymbol } from '../notation/ChordSymbol.tsx';
 import { Glyphs } from '../notation/Glyphs.tsx';
+import { numeralSize } from '../notation/numeral-size.ts';
+import { symbolEms } from '../notation/symbol-width.ts';
 
 interface WhyPanelProps {
   readonly selection: Selection | null;
@@ -38,6 +40,10 @@ export function WhyPanel({ selection, reader, naming, onHear }: WhyPanelProps) {
   );
 }
 
+/** Pixels for the number, beside its letters; a quality longer than this stands under it. */
+const ROOM = 150;
+const LONGEST_RAISED = 4;
+
 function WhyChord({
   chord,
   heardIn: key,
@@ -47,11 +53,13 @@ function WhyChord({
   onHear,
 }: Selection & { readonly reader: Reader; readonly naming: Naming; readonly onHear: () => void }) {
   const written = writtenChord(reader, chord, key);
+  const number = numberView(numberChord(chord, key.tonic), naming);
+  const size = numeralSize(symbolEms({ ...number, raised: number.raised.length > LONGEST_RAISED ? '' : number.raised }), ROOM, true);
   return (
     <div className="max-lg:grid max-lg:grid-cols-[auto_15rem_1fr] max-lg:gap-x-8 max-sm:block">
       <div>
-        <div className="flex items-end gap-3">
-          <ChordSymbol view={numberView(numberChord(chord, key.tonic), naming)} className="text-great font-bold max-lg:text-numeral" />
+        <div className="flex flex-wrap items-end gap-x-3">
+          <ChordSymbol view={number} tail={number.raised.length > LONGEST_RAISED ? 'below' : 'raised'} className={`font-bold ${size}`} />
           <LetterSymbol view={letterView(chord, naming)} className="pb-1 text-head font-bold" />
         </div>
         {written.root !== chord.root && (

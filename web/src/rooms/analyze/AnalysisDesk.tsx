@@ -191,6 +191,11 @@ interface KeysRoom {
 /** The keys of the room. */
 function useAnalyzeKeys({ song: { hearing, setHearing }, chosen, rewriting }: KeysRoom): OpenPart {
   const [open, setOpen] = useState<AnalyzePartName | null>(null);
+  const { index } = chosen;
+  // the chosen chord stays in sight over the drawer
+  useEffect(() => {
+    if (open !== null) document.querySelector(`[data-index="${index}"]`)?.scrollIntoView({ block: 'nearest' });
+  }, [open, index]);
   useShortcuts({
     ArrowLeft: () => chosen.walk(-1),
     ArrowRight: () => chosen.walk(1),

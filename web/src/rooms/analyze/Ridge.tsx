@@ -47,10 +47,19 @@ export function Ridge(picture: RidgeProps) {
 }
 
 /** A section that is repeated stands behind itself once more, faintly. */
-function echoesOf({ spans, sections }: SongProfile): readonly (readonly RidgePoint[])[] {
+function echoesOf({ spans, sections }: SongProfile): readonly { readonly points: readonly RidgePoint[] }[] {
   return sections
     .filter(({ times }) => times > 1)
-    .map(({ from, to }) => ridgeLine(spans.filter((span) => span.from >= from && span.to <= to)).map(({ x, y }) => ({ x, y: y + ECHO })));
+    .map(({ from, to }) => ({
+      points: ridgeLine(spans.filter((span) => span.from >= from && span.to <= to)).map(({ x, y }) => ({ x, y: y + ECHO })),
+    }));
+}
+
+/** Several runs as one line, with nothing drawn between them. */
+function brokenLine(
+  runs: readonly { readonly points: readonly RidgePoint[] }[],
+): readonly { readonly x: number; readonly y: number | null }[] {
+  return runs.flatMap(({ points }) => [...points, { x: points.at(-1)?.x ?? 0, y: null }]);
 }
 
 const LINE = { dataKey: 'y', type: 'linear', isAnimationActive: false, dot: false, activeDot: false } as const;
@@ -58,6 +67,7 @@ const LINE = { dataKey: 'y', type: 'linear', isAnimationActive: false, dot: fals
 function RidgePicture({ profile, names, selected, regions, isLow, onGo }: RidgeProps) {
   const { spans, sections, beats } = profile;
   const line = ridgeLine(spans);
+  const runs = ridgeRuns(spans);
   const chosen = spans[selected];
   const highest = Math.max(LEAST_TOP, ...spans.map(({ top }) => top)) + (isLow ? 0.4 : 0.8);
   return (
@@ -87,9 +97,7 @@ function RidgePicture({ profile, names, selected, regions, isLow, onGo }: RidgeP
         <YAxis hide domain={[0, highest]} />
         <Area {...LINE} data={[...line]} stroke="none" fill="var(--wash)" />
         <Area {...LINE} data={[...floorLine(spans)]} stroke="var(--edge)" fill="var(--hairline)" />
-        {echoesOf(profile).map((echo) => (
-          <Line key={echo[0]?.x} {...LINE} data={[...echo]} stroke="var(--accent)" strokeOpacity={0.3} strokeWidth={1.5} />
-        ))}
+        <Line {...LINE} data={[...brokenLine(echoesOf(profile))]} stroke="var(--accent)" strokeOpacity={0.3} strokeWidth={1.5} />
         {regions.map(({ from, name }) => (
           <ReferenceLine
             key={from}
@@ -100,11 +108,11 @@ function RidgePicture({ profile, names, selected, regions, isLow, onGo }: RidgeP
           />
         ))}
         {chosen !== undefined && <Summit span={chosen} name={isLow ? '' : (names.numbers[selected] ?? '')} />}
-        {ridgeRuns(spans).map(({ outside, points }) => (
+        {[false, true].map((outside) => (
           <Line
-            key={points[0]?.x}
+            key={String(outside)}
             {...LINE}
-            data={[...points]}
+            data={[...brokenLine(runs.filter((run) => run.outside === outside))]}
             stroke={outside ? 'var(--outside)' : 'var(--accent)'}
             strokeWidth={2.5}
             strokeDasharray={outside ? '5 3' : 'none'}

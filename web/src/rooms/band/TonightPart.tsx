@@ -4,6 +4,7 @@ import { useNavigate } from 'react-router';
 import { useMembers } from '../../api/members.ts';
 import { useSetChanges } from '../../api/sets.ts';
 import { type Tonight, useTonightSet } from '../../document/use-evening.ts';
+import { tonightsSong, useOpensTonight } from '../../parts/evening/tonights-song.ts';
 import { Glyphs } from '../../parts/notation/Glyphs.tsx';
 import { useNaming } from '../../session/lens.ts';
 import { lensSearchNow } from '../../session/lens-store.ts';
@@ -60,6 +61,8 @@ function TonightDesk({ tonight, onNew }: { readonly tonight: Tonight; readonly o
   const [open, setOpen] = useState<'songs' | 'print' | null>(null);
   const navigate = useNavigate();
   const at = evening.entries.findIndex(({ id }) => id === chosen);
+  // the key over the room is that of the chosen entry, and rests without one
+  useOpensTonight(tonightsSong(tonight, ({ id }) => id === chosen));
   useShortcuts({ 'Ctrl+z': desk.undo, 'Ctrl+y': desk.redo, 'Ctrl+Z': desk.redo });
   const addBreak = () => {
     const id = crypto.randomUUID();

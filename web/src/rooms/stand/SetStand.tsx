@@ -2,6 +2,7 @@ import { playedTexts } from '@aurora/core';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { type Tonight, useTonightSet } from '../../document/use-evening.ts';
+import { tonightsSong, useOpensTonight } from '../../parts/evening/tonights-song.ts';
 import { useReader } from '../../session/lens.ts';
 import { setKey } from '../../session/lens-store.ts';
 import { Hint } from '../../ui/Hint.tsx';
@@ -10,7 +11,6 @@ import { Notice } from '../../ui/Notice.tsx';
 import { STAND_WORDS } from '../../wording/stand.ts';
 import { Stand } from './Stand.tsx';
 import { ROUND } from './StandFoot.tsx';
-import { tonightsSong, useOpensTonight } from './tonights-song.ts';
 
 /** The whole evening on a stand: tonight's keys and capos, bridges written in; the pedal leads from song to song. */
 export function SetStand() {
@@ -59,7 +59,7 @@ function Evening({ tonight }: { readonly tonight: Tonight }) {
       back="/band/tonight"
       tonight={told}
       onPast={go}
-      onKeyTonight={song.setKey}
+      isTonight
     >
       <Hint text={STAND_WORDS.theSongBefore}>
         <button type="button" aria-label={STAND_WORDS.theSongBefore} className={ROUND} disabled={place === 0} onClick={() => go(-1)}>

@@ -34,14 +34,14 @@ interface StandProps {
   readonly tonight?: readonly string[];
   /** Turning past the last page or before the first. */
   readonly onPast?: (way: 1 | -1) => void;
-  /** Changes tonight's key; null where the song is in no set, and only what is read here changes. */
-  readonly onKeyTonight: ((key: Key) => void) | null;
+  /** Whether the song is in tonight's set, so that another key is tonight's. */
+  readonly isTonight: boolean;
   /** What else stands at the foot. */
   readonly children?: ReactNode;
 }
 
 /** A chart on a stand: whole lines on pages, dark, as large as they fit, nothing else. A foot pedal turns it. */
-export function Stand({ songId, text, back, tonight = [], onPast, onKeyTonight, children }: StandProps) {
+export function Stand({ songId, text, back, tonight = [], onPast, isTonight, children }: StandProps) {
   useThemeOnPage('night');
   const { sheet, reading } = useChartSheet(songId, text, { onStand: true });
   const look = useStandLook();
@@ -53,7 +53,7 @@ export function Stand({ songId, text, back, tonight = [], onPast, onKeyTonight, 
   const paper = useStandPaper(lines);
   const walk = useStandWalk({ lines, pages: paper.pages, open: look.turn === 'lines' ? 0 : paper.open, onPast });
   const away = { pathname: back, search: lensSearchNow() };
-  const keys = useStandKeySteps(reading.head.key, onKeyTonight);
+  const keys = useStandKeySteps(reading.head.key);
   const press = useStandKeys(walk, lines);
   useLeave(away, press, keys);
   const pages = paper.pages.length;
@@ -89,13 +89,13 @@ export function Stand({ songId, text, back, tonight = [], onPast, onKeyTonight, 
       >
         {children}
       </StandFoot>
-      <KeyFlash name={keys.name} under={keys.sounds} said={onKeyTonight === null ? '' : STAND_WORDS.tonightsKey} />
+      <KeyFlash name={keys.name} under={keys.sounds} said={isTonight ? STAND_WORDS.tonightsKey : ''} />
     </div>
   );
 }
 
-/** The key as the reader reads it, and how it is changed: for tonight where the song is in the set, else for this stand. */
-function useStandKeySteps(home: Key, onKeyTonight: ((key: Key) => void) | null) {
+/** The key as the reader reads it, and how it is changed. */
+function useStandKeySteps(home: Key) {
   const lens = useLens();
   const key = keyInForce({ key: lens.key, homeKey: lens.homeKey ?? home });
   const reads = writtenKey(lens.reader.reader, key);
@@ -103,7 +103,7 @@ function useStandKeySteps(home: Key, onKeyTonight: ((key: Key) => void) | null) 
   return {
     name: nameKey(reads, lens.naming),
     sounds: reads.tonic === key.tonic ? '' : STAND_WORDS.sounds(capo > 0 ? STAND_WORDS.capo(capo) : '', nameKey(key, lens.naming)),
-    step: (semitones: 1 | -1) => (onKeyTonight ?? setKey)(stepKey(key, semitones)),
+    step: (semitones: 1 | -1) => setKey(stepKey(key, semitones)),
   };
 }
 

@@ -2,9 +2,9 @@ import { useParams } from 'react-router';
 import type { ChartDraft } from '../../document/song-drafts.ts';
 import { useTonightSet } from '../../document/use-evening.ts';
 import { useDraftState } from '../../document/use-song-draft.ts';
+import { tonightsSong, useOpensTonight } from '../../parts/evening/tonights-song.ts';
 import { OpenSong } from '../../parts/song/OpenSong.tsx';
 import { Stand } from './Stand.tsx';
-import { tonightsSong, useOpensTonight } from './tonights-song.ts';
 
 /** One song's chart on a stand; where the song is in tonight's set, in tonight's key. */
 export function StandRoom() {
@@ -17,5 +17,5 @@ function SongOnStand({ draft, songId }: { readonly draft: ChartDraft; readonly s
   const { tonight } = useTonightSet();
   const song = tonightsSong(tonight, ({ song: one }) => one?.songId === songId);
   useOpensTonight(song);
-  return <Stand songId={songId} text={value} back={`/songs/${songId}/chart`} onKeyTonight={song?.setKey ?? null} />;
+  return <Stand songId={songId} text={value} back={`/songs/${songId}/chart`} isTonight={song !== null} />;
 }

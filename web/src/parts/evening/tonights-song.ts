@@ -1,8 +1,7 @@
 import { type Key, printKey, tonightWords } from '@aurora/core';
-import { useEffect } from 'react';
+import { useEffect, useRef } from 'react';
 import { withEntry } from '../../document/evening-view.ts';
 import type { Tonight } from '../../document/use-evening.ts';
-import { setKey } from '../../session/lens-store.ts';
 import { type Opened, open } from '../../session/opened.ts';
 
 type Entry = Tonight['evening']['entries'][number];
@@ -32,7 +31,6 @@ export function tonightsSong(tonight: Tonight | null, isIt: (entry: Entry) => bo
     capos: entry.entry.kind === 'song' ? entry.entry.capos : NO_CAPOS,
     words: tonightWords(entry),
     setKey: ({ tonic }) => {
-      setKey(null);
       const key = tonic === home.tonic ? null : printKey({ ...home, tonic });
       tonight.desk.change((body) => withEntry(body, entry.id, (stored) => (stored.kind === 'break' ? stored : { ...stored, key })));
     },
@@ -41,14 +39,25 @@ export function tonightsSong(tonight: Tonight | null, isIt: (entry: Entry) => bo
 
 const NO_CAPOS: Opened['capos'] = {};
 
-/** What is open on the stand is tonight's song in tonight's key. */
+/** What is open is tonight's song in tonight's key, and choosing another key chooses tonight's. */
 export function useOpensTonight(song: TonightsSong | null): void {
+  const latest = useRef(song);
+  useEffect(() => {
+    latest.current = song;
+  });
   const { home, key, capos } = song ?? { home: null, key: null, capos: NO_CAPOS };
   const name = song === null ? '' : `${printKey(song.home)} ${printKey(song.key)} ${JSON.stringify(capos)}`;
   // biome-ignore lint/correctness/useExhaustiveDependencies: `name` stands for the values, which are new objects whenever the set is drawn
   useEffect(() => {
     if (home === null || key === null) return;
-    const opened = { home, resting: { ...home, tonic: key.tonic }, capos, rehome: null, isEmpty: false };
+    const opened = {
+      home,
+      resting: { ...home, tonic: key.tonic },
+      capos,
+      rehome: null,
+      isEmpty: false,
+      onKey: (next: Key) => latest.current?.setKey(next),
+    };
     return open({ get: () => opened, subscribe: () => () => undefined });
   }, [name]);
 }
