@@ -19,6 +19,10 @@ const BRIDGE_NAMES: Readonly<Record<Bridge['kind'], string>> = {
   direct: BAND_WORDS.straightIn,
 };
 
+/** Unseen between two rows until it is pointed at or tabbed to; nothing moves for it. */
+const QUIET =
+  'pointer-events-none absolute top-1/2 z-10 -translate-y-1/2 bg-raised! opacity-0 group-hover:pointer-events-auto group-hover:opacity-100 focus:opacity-100 aria-expanded:opacity-100';
+
 interface JoinLineProps {
   readonly tonight: Tonight;
   readonly at: number;
@@ -43,13 +47,13 @@ export function JoinLine({ tonight, at, isQuiet }: JoinLineProps) {
       ),
     );
   return (
-    <div className={`group flex items-center pl-[6.6rem] max-sm:pl-11 ${hides ? 'h-2.5 hover:h-8 focus-within:h-8' : ''}`}>
+    <div className={`group flex items-center pl-[6.6rem] max-sm:pl-11 ${hides ? 'relative h-2.5' : ''}`}>
       {join.kind === 'bridge' && <span aria-hidden="true" className="-my-1 mr-2 h-9 w-[3px] rounded bg-accent" />}
       <Popover.Root>
         <Popover.Trigger asChild>
           <Button
             look="bare"
-            className={`min-h-8! px-2! py-0! text-fine! ${join.kind === 'gap' ? 'text-quiet' : 'text-accent'} ${hides ? 'sr-only group-hover:not-sr-only group-hover:px-2! focus:not-sr-only focus:px-2!' : ''}`}
+            className={`min-h-8! px-2! py-0! text-fine! ${join.kind === 'gap' ? 'text-quiet' : 'text-accent'} ${hides ? QUIET : ''}`}
           >
             {join.kind === 'gap' ? BAND_WORDS.thenAStop : <StraightOn taken={taken} />}
           </Button>

@@ -146,7 +146,7 @@ function ShapeFacts({ shape, fingering, title, labels, instrument, naming, onShe
           {NECK_WORDS.without} {shape.omitted.map(withGlyphs).join(' and ')}
         </span>
       )}
-      <span className="ml-auto flex gap-1">
+      <span className="ml-auto flex flex-wrap gap-1">
         <Button look="bare" onClick={() => hearShape(shape)}>
           <HearIcon size={17} /> {NECK_WORDS.hear}
         </Button>

@@ -93,7 +93,7 @@ function Find({ wish, fault, onAsk }: AskProps & { readonly fault: string | null
 /** In which order, with which tag, and whether those put away. */
 function Narrow({ wish, onAsk }: AskProps) {
   return (
-    <div className="mb-3 flex flex-wrap items-center gap-1.5">
+    <div className="mb-2 flex flex-wrap items-center gap-1.5 phone:-mx-3 phone:flex-nowrap phone:overflow-x-auto phone:px-3">
       <label>
         <span className="sr-only">{SHELF_WORDS.sort}</span>
         <Select value={wish.sort} onChange={(event) => onAsk({ sort: event.target.value as ShelfWish['sort'] })}>

@@ -4,6 +4,7 @@ import { useNavigate } from 'react-router';
 import { AT_HOME } from '../../document/heard.ts';
 import { useAnalysis } from '../../parts/analysis/use-analysis.ts';
 import { RidgeStrip } from '../../parts/ridge/RidgeStrip.tsx';
+import { sheetFacts } from '../../parts/sheet/sheet-facts.ts';
 import { useChartSheet } from '../../parts/sheet/use-chart-sheet.ts';
 import { stepKey } from '../../session/key-view.ts';
 import { useLens } from '../../session/lens.ts';
@@ -22,6 +23,8 @@ import { type StandPress, useStandKeys } from './use-stand-keys.ts';
 import { useStandPaper } from './use-stand-paper.tsx';
 import { useStandWalk } from './use-stand-walk.ts';
 
+/** Meter and tempo; the rest is for whoever writes the chart. */
+const FACTS = 2;
 /** More lines than this are not laid out. */
 const MOST_LINES = 400;
 
@@ -61,6 +64,7 @@ export function Stand({ songId, text, back, tonight = [], onPast, isTonight, chi
     sectionAt(lines, walk.line),
     look.turn === 'pages' && pages > 1 ? STAND_WORDS.pageOf(walk.page + 1, pages) : '',
     ...tonight,
+    ...sheetFacts(reading).slice(0, FACTS),
   ];
   return (
     <div className="flex h-full flex-col overflow-hidden bg-ground text-ink">
