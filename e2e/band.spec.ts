@@ -367,7 +367,7 @@ test('a chart as MusicXML opens in another program and shows the right chords', 
   const sheet = page.getByRole('dialog', { name: 'Export the song' });
   await expect(sheet.getByText('Nothing gets lost.')).toBeVisible();
   const download = page.waitForEvent('download');
-  await sheet.getByRole('button', { name: 'Keep Heard Elsewhere.musicxml' }).click();
+  await sheet.getByRole('button', { name: 'Save Heard Elsewhere.musicxml' }).click();
   const xml = readFileSync(await (await download).path(), 'utf8');
   await sheet.getByRole('radio', { name: 'MIDI' }).click();
   await expect(sheet.getByRole('list', { name: 'What gets lost' })).toContainText('Lyrics and cue lines are left out');

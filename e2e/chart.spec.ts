@@ -153,7 +153,7 @@ test('pasted chords over lyrics are shown before they land', async ({ page }) =>
   await expect(lines).toContainText('~ Salt on the window');
   await expect(sheet).toContainText('4 bars, put at the end');
   await expectAccessible(page);
-  await sheet.getByRole('button', { name: 'Put them in' }).click();
+  await sheet.getByRole('button', { name: 'Insert them' }).click();
   await expect(page.locator('[data-bar]')).toHaveCount(6);
   expect((await numbers(page)).slice(2)).toEqual(['1', '6 minor', '4', '5', '1']);
 });
@@ -171,7 +171,7 @@ test('repeats, endings and jumps are drawn, counted and played', async ({ page }
   await page.getByRole('button', { name: 'Play', exact: true }).click();
   await expect(page.getByRole('group', { name: 'Play' })).toContainText(/bar \d+ of 20/);
   await page.getByRole('button', { name: /^Tempo/ }).click();
-  await page.getByLabel('Round and round').selectOption({ index: 1 });
+  await page.getByLabel('Loop').selectOption({ index: 1 });
   await page.getByRole('button', { name: 'Faster' }).click();
   await page.keyboard.press('Escape');
   await expect(page.getByRole('button', { name: /goes round/ })).toBeVisible();

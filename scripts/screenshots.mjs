@@ -180,9 +180,10 @@ const PICTURES = [
     name: 'chart-night-capo',
     path: '/?reader=capo-3',
     act: async (page) => {
+      // before a bar is chosen, on which the letter would be written
+      await page.keyboard.press('d');
       await openAt(page, 'Half a Moon over Corriewick', '5.0');
       await page.keyboard.press('n');
-      await page.keyboard.press('d');
     },
   },
 ];

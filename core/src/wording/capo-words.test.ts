@@ -11,7 +11,7 @@ const told = (source: string, fret: number) => {
 
 test.each([
   ['key: G\n1 4 5 6-\n', 0, 'No capo; every chord is open.'],
-  ['key: G\n1 3- 4\n', 0, 'No capo; 2 of 3 chords are open; hardest is Bm, held closed.'],
+  ['key: G\n1 3- 4\n', 0, 'No capo; 2 of 3 chords are open; hardest is Bm, barre or closed.'],
   ['key: Bb\n1 4 5\n', 3, 'Capo 3: G shapes sound B♭; every chord is open.'],
   ['key: Eb\n1\n', 8, 'Capo 8: G shapes sound E♭; every chord is open. High up the strings are short and the neck is narrow.'],
   ['key: G\n', 0, 'No capo.'],

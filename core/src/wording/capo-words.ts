@@ -9,7 +9,8 @@ export function capoWords({ fret, shapes, hardest, shapeKey, soundingKey }: Capo
   const open = shapes.filter(({ hold }) => hold.open).length;
   const held = open === shapes.length ? 'every chord is open' : `${open} of ${shapes.length} chords are open`;
   const worst = nameChord(hardest.shape, naming);
-  const told = hardest.hold.frets === null ? `; ${worst} cannot be held` : hardest.hold.open ? '' : `; hardest is ${worst}, held closed`;
+  const told =
+    hardest.hold.frets === null ? `; ${worst} cannot be held` : hardest.hold.open ? '' : `; hardest is ${worst}, barre or closed`;
   return `${place}; ${held}${told}.${fret > HIGH_FRET ? ' High up the strings are short and the neck is narrow.' : ''}`;
 }
 

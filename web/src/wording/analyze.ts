@@ -75,7 +75,7 @@ export const ANALYZE_WORDS = {
   thatIsNoKeyWriteD: 'That is no key: write D, Bm or D dorian.',
   hearThemThere: 'Hear them there',
   anEditHasTakenItAway: ': an edit has taken it away. Your word is kept.',
-  takeItBack: 'Take it back',
+  takeItBack: 'Remove',
   youHearBarsToIn: (firstBar: string | number, lastBar: string | number, key: string | number, note: string | number) =>
     `You hear bars ${firstBar} to ${lastBar} in ${key}${note}`,
   youHearInBarAs: (number: string | number, bar: string | number, what: string | number, note: string | number) =>
@@ -103,5 +103,5 @@ export const ANALYZE_WORDS = {
   after: (place: string | number) => `after ${place}`,
   hear: 'Hear',
   putInItsPlace: (names: string | number) => `Put ${names} in its place`,
-  putItIn: 'Put it in',
+  putItIn: 'Use it',
 } as const;

@@ -75,7 +75,10 @@ export function AnalysisDesk({ source, rewriting, songId, input }: AnalysisDeskP
     useNeck.setState({ show: 'scale' });
   };
   return (
-    <div className="mx-auto flex min-h-full max-w-[1240px] flex-col gap-2 px-5 pt-2 phone:px-3 3xl:max-w-[1500px]">
+    <div
+      data-drawer={part.open === null ? 'folded' : 'open'}
+      className="group/desk mx-auto flex min-h-full max-w-[1240px] flex-col gap-2 px-5 pt-2 phone:px-3 3xl:max-w-[1500px]"
+    >
       {input}
       <Unread analysis={analysis} />
       <Reading busy={busy} failed={failed} />

@@ -103,13 +103,17 @@ function TonightDesk({ tonight, onNew }: { readonly tonight: Tonight; readonly o
             <PrintIcon size={18} />
           </Button>
         </Hint>
-        <Button
-          className="px-3!"
-          onClick={() => void navigate({ pathname: '/band/stand', search: lensSearchNow() })}
-          disabled={evening.entries.length === 0}
-        >
-          <StandIcon size={17} aria-hidden="true" /> {BAND_WORDS.onTheStand}
-        </Button>
+        <Hint text={BAND_WORDS.onTheStand}>
+          <Button
+            look="bare"
+            className="px-2.5!"
+            aria-label={BAND_WORDS.onTheStand}
+            onClick={() => void navigate({ pathname: '/band/stand', search: lensSearchNow() })}
+            disabled={evening.entries.length === 0}
+          >
+            <StandIcon size={18} />
+          </Button>
+        </Hint>
         <PackButton isShort wish={{ of: 'set', setId: tonight.setId, paper: 'A4' }} />
       </InSlot>
       <Warnings tonight={tonight} />

@@ -72,7 +72,7 @@ export function ExportSheet({ text, sounding, onClose }: ExportSheetProps) {
               </div>
             )}
             <Button look="strong" onClick={() => saveFile(data.fileName, blobOf(data))}>
-              <ExportIcon size={17} aria-hidden="true" /> {CHART_WORDS.keep} {data.fileName}
+              <ExportIcon size={17} aria-hidden="true" /> {CHART_WORDS.save} {data.fileName}
             </Button>
           </>
         )}
