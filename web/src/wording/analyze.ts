@@ -75,7 +75,6 @@ export const ANALYZE_WORDS = {
   thatIsNoKeyWriteD: 'That is no key: write D, Bm or D dorian.',
   hearThemThere: 'Hear them there',
   anEditHasTakenItAway: ': an edit has taken it away. Your word is kept.',
-  takeItBack: 'Remove',
   youHearBarsToIn: (firstBar: string | number, lastBar: string | number, key: string | number, note: string | number) =>
     `You hear bars ${firstBar} to ${lastBar} in ${key}${note}`,
   youHearInBarAs: (number: string | number, bar: string | number, what: string | number, note: string | number) =>

@@ -206,7 +206,6 @@ export const BAND_WORDS = {
   restore: 'Restore',
   cancel: 'Cancel',
   everySongSetAndPlayerThat: 'Every song, set and player that is here now goes. This cannot be taken back.',
-  leaveIt: 'Cancel',
   whatTheFileWouldBecome: 'What the file would become',
   oneSong: 'one song',
   songs2: (count: string | number) => `${count} songs`,

@@ -149,7 +149,7 @@ function Overrides({ analysis, index, source, onWrite }: AnalyzePartProps) {
               {isStale(override) && ANALYZE_WORDS.anEditHasTakenItAway}
             </span>
             <Button look="bare" onClick={() => onWrite(takeBack(source, override))}>
-              {ANALYZE_WORDS.takeItBack}
+              {ANALYZE_WORDS.remove}
             </Button>
           </li>
         ))}

@@ -176,7 +176,7 @@ function Answer({ onLeave, children }: { readonly onLeave: () => void; readonly 
     <div className="flex gap-2">
       {children}
       <Button look="bare" onClick={onLeave}>
-        {BAND_WORDS.leaveIt}
+        {BAND_WORDS.cancel}
       </Button>
     </div>
   );

@@ -231,7 +231,7 @@ function Leave({ member: { id, name }, onGone }: { readonly member: Member; read
     <AskOnce
       title={BAND_WORDS.deleteWord(name)}
       yes="Delete"
-      no={BAND_WORDS.leaveIt}
+      no={BAND_WORDS.cancel}
       onYes={leave}
       trigger={
         <Button look="bare" aria-label={BAND_WORDS.deleteWord2(name)} title={BAND_WORDS.deleteWord2(name)}>
