@@ -8,6 +8,7 @@ import { useShortcuts } from '../session/use-shortcuts.ts';
 import { Hint } from '../ui/Hint.tsx';
 import { CloseIcon, RaiseIcon } from '../ui/icons.ts';
 import { SlotPlace, useSlotIsFilled } from '../ui/Slot.tsx';
+import { TAB_LOOK } from '../ui/tab-look.ts';
 import { HELP_WORDS } from '../wording/help.ts';
 import { HOUSE_WORDS } from '../wording/house.ts';
 import { WhyOfSelection } from './WhyOfSelection.tsx';
@@ -17,9 +18,6 @@ const HandNeck = lazy(async () => ({ default: (await import('../parts/neck/HandN
 
 /** Drawn down so far, it is let go. */
 const LET_GO_PIXELS = 70;
-
-const TAB =
-  'min-h-11 border-b-[3px] border-transparent px-3.5 text-base font-semibold text-quiet data-[state=active]:border-accent data-[state=active]:text-ink';
 
 /** Half a screen that slides over the room on a phone: the room's tools, why, the neck. It closes by a swipe, Escape, or a press. */
 export function HandSheet({ room }: { readonly room: RoomId }) {
@@ -65,16 +63,16 @@ function Raised({ part, hint }: { readonly part: HandPart; readonly hint: ReactN
         <div className="flex shrink-0 touch-none items-center border-b border-hairline pl-2" {...handle}>
           <span aria-hidden="true" className="absolute top-1.5 left-1/2 h-1 w-10 -translate-x-1/2 rounded-full bg-edge" />
           <Tabs.List aria-label={HELP_WORDS.theChosenChord} className="flex flex-1">
-            <Tabs.Trigger value="tools" className={`${TAB} ${hasTools ? '' : 'hidden'}`}>
+            <Tabs.Trigger value="tools" className={`${TAB_LOOK} ${hasTools ? '' : 'hidden'}`}>
               {HELP_WORDS.write}
             </Tabs.Trigger>
-            <Tabs.Trigger value="why" className={TAB}>
+            <Tabs.Trigger value="why" className={TAB_LOOK}>
               {HELP_WORDS.why}
             </Tabs.Trigger>
-            <Tabs.Trigger value="neck" className={TAB}>
+            <Tabs.Trigger value="neck" className={TAB_LOOK}>
               {HOUSE_WORDS.neck}
             </Tabs.Trigger>
-            <Tabs.Trigger value="text" className={`${TAB} ${hasText ? '' : 'hidden'}`}>
+            <Tabs.Trigger value="text" className={`${TAB_LOOK} ${hasText ? '' : 'hidden'}`}>
               {HELP_WORDS.text}
             </Tabs.Trigger>
           </Tabs.List>

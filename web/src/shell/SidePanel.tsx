@@ -6,11 +6,9 @@ import type { RoomId } from '../session/rooms.ts';
 import { Hint } from '../ui/Hint.tsx';
 import { CloseIcon } from '../ui/icons.ts';
 import { SlotPlace } from '../ui/Slot.tsx';
+import { TAB_LOOK } from '../ui/tab-look.ts';
 import { HELP_WORDS } from '../wording/help.ts';
 import { WhyOfSelection } from './WhyOfSelection.tsx';
-
-const TAB =
-  'min-h-11 border-b-[3px] border-transparent px-3 text-base font-semibold text-quiet data-[state=active]:border-accent data-[state=active]:text-ink';
 
 /** What stands beside a room: the why of the chosen chord or, with a chart, its text. */
 export function SidePanel({ room, side }: { readonly room: RoomId; readonly side: Side }) {
@@ -24,11 +22,11 @@ export function SidePanel({ room, side }: { readonly room: RoomId; readonly side
       <Tabs.Root value={shown} onValueChange={(next) => setFolds(room, { side: next as Side })} className="flex min-h-0 flex-1 flex-col">
         <div className="flex shrink-0 items-center border-b border-hairline pr-1 pl-2">
           <Tabs.List aria-label={HELP_WORDS.besideTheRoom} className="flex flex-1">
-            <Tabs.Trigger value="why" className={TAB}>
+            <Tabs.Trigger value="why" className={TAB_LOOK}>
               {HELP_WORDS.why}
             </Tabs.Trigger>
             {hasText && (
-              <Tabs.Trigger value="text" className={TAB}>
+              <Tabs.Trigger value="text" className={TAB_LOOK}>
                 {HELP_WORDS.text}
               </Tabs.Trigger>
             )}

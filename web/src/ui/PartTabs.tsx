@@ -4,6 +4,7 @@ import { UI_WORDS } from '../wording/ui.ts';
 import { Button } from './Button.tsx';
 import { Hint, KeyCap } from './Hint.tsx';
 import { FoldIcon } from './icons.ts';
+import { TAB_LOOK } from './tab-look.ts';
 
 interface PartTabsProps<Name extends string> {
   readonly label: string;
@@ -33,11 +34,7 @@ export function PartTabs<Name extends string>({ label, parts, open, onOpen, onFo
         className={`flex shrink-0 gap-x-1 overflow-x-auto ${onFold === undefined ? '' : 'pr-11'} ${open === null ? '' : 'border-b border-edge'}`}
       >
         {parts.map(([name, text], place) => (
-          <Tabs.Trigger
-            key={name}
-            value={name}
-            className="relative min-h-11 shrink-0 border-b-[3px] border-transparent px-2.5 text-base font-semibold whitespace-nowrap text-quiet hover:text-ink data-[state=active]:border-accent data-[state=active]:text-ink"
-          >
+          <Tabs.Trigger key={name} value={name} className={TAB_LOOK}>
             {text}
             {capped && (
               <span aria-hidden="true" className="absolute -top-1 right-0">

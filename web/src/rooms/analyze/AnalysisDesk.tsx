@@ -26,6 +26,7 @@ import { Button } from '../../ui/Button.tsx';
 import { Hint } from '../../ui/Hint.tsx';
 import { PlayIcon, PrintIcon, RedoIcon, StopIcon, UndoIcon } from '../../ui/icons.ts';
 import { PartTabs } from '../../ui/PartTabs.tsx';
+import { SignButton } from '../../ui/SignButton.tsx';
 import { InSlot } from '../../ui/Slot.tsx';
 import { ANALYZE_WORDS } from '../../wording/analyze.ts';
 import { ANALYZE_PARTS, type AnalyzePartName, type AnalyzePartProps } from './analyze-part.ts';
@@ -260,28 +261,12 @@ function SongTools({ rewriting, onHear, onPrint }: Pick<SongRidgeProps, 'rewriti
           {playing ? ANALYZE_WORDS.stop : ANALYZE_WORDS.play}
         </Button>
       </Hint>
-      <Hint text={ANALYZE_WORDS.undo} keys="Ctrl Z">
-        <Button
-          look="bare"
-          className="px-2.5!"
-          aria-label={ANALYZE_WORDS.undo}
-          disabled={rewriting.undo === null}
-          onClick={() => rewriting.undo?.()}
-        >
-          <UndoIcon size={18} />
-        </Button>
-      </Hint>
-      <Hint text={ANALYZE_WORDS.redo} keys="Ctrl Y">
-        <Button
-          look="bare"
-          className="px-2.5!"
-          aria-label={ANALYZE_WORDS.redo}
-          disabled={rewriting.redo === null}
-          onClick={() => rewriting.redo?.()}
-        >
-          <RedoIcon size={18} />
-        </Button>
-      </Hint>
+      <SignButton name={ANALYZE_WORDS.undo} keys="Ctrl Z" disabled={rewriting.undo === null} onClick={() => rewriting.undo?.()}>
+        <UndoIcon size={18} />
+      </SignButton>
+      <SignButton name={ANALYZE_WORDS.redo} keys="Ctrl Y" disabled={rewriting.redo === null} onClick={() => rewriting.redo?.()}>
+        <RedoIcon size={18} />
+      </SignButton>
       <Button look="bare" className="px-2.5!" onClick={onPrint}>
         <PrintIcon size={17} aria-hidden="true" /> {ANALYZE_WORDS.print}
       </Button>

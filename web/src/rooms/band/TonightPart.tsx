@@ -11,9 +11,9 @@ import { lensSearchNow } from '../../session/lens-store.ts';
 import { useTonight } from '../../session/tonight-store.ts';
 import { useShortcuts } from '../../session/use-shortcuts.ts';
 import { Button } from '../../ui/Button.tsx';
-import { Hint } from '../../ui/Hint.tsx';
 import { AddIcon, BreakIcon, PrintIcon, RedoIcon, StandIcon, UndoIcon, WarningIcon } from '../../ui/icons.ts';
 import { Notice } from '../../ui/Notice.tsx';
+import { SignButton } from '../../ui/SignButton.tsx';
 import { InSlot } from '../../ui/Slot.tsx';
 import { sayFault } from '../../ui/say.ts';
 import { BAND_WORDS } from '../../wording/band.ts';
@@ -77,43 +77,25 @@ function TonightDesk({ tonight, onNew }: { readonly tonight: Tonight; readonly o
         <Button look="strong" className="px-3!" onClick={() => setOpen('songs')}>
           <AddIcon size={18} aria-hidden="true" /> {BAND_WORDS.songs}
         </Button>
-        <Hint text={BAND_WORDS.aBreakInTheSet}>
-          <Button look="bare" className="px-2.5!" onClick={addBreak} aria-label={BAND_WORDS.break}>
-            <BreakIcon size={18} />
-          </Button>
-        </Hint>
-        <Hint text={BAND_WORDS.undo} keys="Ctrl Z">
-          <Button look="bare" aria-label={BAND_WORDS.undo} disabled={!state.canUndo} onClick={desk.undo}>
-            <UndoIcon size={18} />
-          </Button>
-        </Hint>
-        <Hint text={BAND_WORDS.redo} keys="Ctrl Y">
-          <Button look="bare" aria-label={BAND_WORDS.redo} disabled={!state.canRedo} onClick={desk.redo}>
-            <RedoIcon size={18} />
-          </Button>
-        </Hint>
-        <Hint text={BAND_WORDS.printTheSet}>
-          <Button
-            look="bare"
-            className="px-2.5!"
-            aria-label={BAND_WORDS.print}
-            onClick={() => setOpen('print')}
-            disabled={evening.entries.length === 0}
-          >
-            <PrintIcon size={18} />
-          </Button>
-        </Hint>
-        <Hint text={BAND_WORDS.onTheStand}>
-          <Button
-            look="bare"
-            className="px-2.5!"
-            aria-label={BAND_WORDS.onTheStand}
-            onClick={() => void navigate({ pathname: '/band/stand', search: lensSearchNow() })}
-            disabled={evening.entries.length === 0}
-          >
-            <StandIcon size={18} />
-          </Button>
-        </Hint>
+        <SignButton name={BAND_WORDS.break} onClick={addBreak}>
+          <BreakIcon size={18} />
+        </SignButton>
+        <SignButton name={BAND_WORDS.undo} keys="Ctrl Z" disabled={!state.canUndo} onClick={desk.undo}>
+          <UndoIcon size={18} />
+        </SignButton>
+        <SignButton name={BAND_WORDS.redo} keys="Ctrl Y" disabled={!state.canRedo} onClick={desk.redo}>
+          <RedoIcon size={18} />
+        </SignButton>
+        <SignButton name={BAND_WORDS.print} onClick={() => setOpen('print')} disabled={evening.entries.length === 0}>
+          <PrintIcon size={18} />
+        </SignButton>
+        <SignButton
+          name={BAND_WORDS.onTheStand}
+          onClick={() => void navigate({ pathname: '/band/stand', search: lensSearchNow() })}
+          disabled={evening.entries.length === 0}
+        >
+          <StandIcon size={18} />
+        </SignButton>
         <PackButton isShort wish={{ of: 'set', setId: tonight.setId, paper: 'A4' }} />
       </InSlot>
       <Warnings tonight={tonight} />

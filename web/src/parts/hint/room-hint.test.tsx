@@ -1,0 +1,31 @@
+/** @jest-environment jsdom */
+import '../../../test/dom.ts';
+import { afterEach, beforeEach, expect, test } from '@jest/globals';
+import { cleanup, screen } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { renderInBand } from '../../../test/in-a-band.tsx';
+import { useDevice } from '../../session/device-store.ts';
+import { RoomHint } from './RoomHint.tsx';
+
+const first = useDevice.getState();
+beforeEach(() => void useDevice.setState(first, true));
+afterEach(cleanup);
+
+test('a room has one hint, until it is put out of sight on this device', async () => {
+  const user = userEvent.setup();
+  renderInBand(
+    <>
+      <RoomHint room="chart" />
+      <RoomHint room="band" />
+    </>,
+  );
+  expect(screen.getAllByRole('note')).toHaveLength(2);
+  await user.click(screen.getAllByRole('button')[0] as HTMLElement);
+  expect(screen.getAllByRole('note')).toHaveLength(1);
+  expect(useDevice.getState().hintsRead).toEqual(['chart']);
+});
+
+test('a room without a hint says nothing', () => {
+  renderInBand(<RoomHint room="settings" />);
+  expect(screen.queryByRole('note')).toBeNull();
+});
