@@ -6,7 +6,9 @@ import { createRoot } from 'react-dom/client';
 import { App } from './app.tsx';
 import { router } from './routes.tsx';
 import { bindAddress } from './session/address.ts';
+import { paintTheme } from './session/use-theme.ts';
 
+paintTheme();
 bindAddress(router);
 
 createRoot(document.getElementById('root') as HTMLElement).render(

@@ -14,7 +14,7 @@ export function useShortcuts(keys: KeyMap): void {
       const name = nameOf(event);
       const action = current.current[name];
       if (action === undefined || event.defaultPrevented) return;
-      if (!/^(Ctrl|Alt)\+/.test(name) && isBusy(event.target)) return;
+      if (!name.startsWith('Ctrl+') && isBusy(event.target)) return;
       if (needsItself(event)) return;
       event.preventDefault();
       action(event);
@@ -24,9 +24,11 @@ export function useShortcuts(keys: KeyMap): void {
   }, []);
 }
 
-/** With Alt the key itself counts, whatever sign it makes on this keyboard. */
-function nameOf({ altKey, ctrlKey, metaKey, shiftKey, code, key }: KeyboardEvent): string {
-  if (altKey) return `Alt+${shiftKey ? 'Shift+' : ''}${/^Digit\d$/.test(code) ? code.slice(-1) : key}`;
+/** With Alt the key itself counts, whatever sign it makes on this keyboard; the Alt that only makes signs is none. */
+function nameOf(event: KeyboardEvent): string {
+  const { altKey, ctrlKey, metaKey, shiftKey, code, key } = event;
+  if (altKey && !ctrlKey && !event.getModifierState('AltGraph'))
+    return `Alt+${shiftKey ? 'Shift+' : ''}${/^Digit\d$/.test(code) ? code.slice(-1) : key}`;
   return `${ctrlKey || metaKey ? 'Ctrl+' : ''}${key}`;
 }
 

@@ -31,7 +31,7 @@ export function SidePanel({ room, side }: { readonly room: RoomId; readonly side
               </Tabs.Trigger>
             )}
           </Tabs.List>
-          <Hint text={HELP_WORDS.foldItAway} keys={shown === 'why' ? 'w' : 'x'}>
+          <Hint text={HELP_WORDS.foldItAway} {...(shown === 'why' ? { keys: 'w' } : {})}>
             <button
               type="button"
               aria-label={shown === 'why' ? HELP_WORDS.foldTheWhyAway : HELP_WORDS.foldTheTextAway}
