@@ -8,6 +8,12 @@ export function pageOf(pages: readonly (readonly number[])[], line: number): num
   );
 }
 
+/** The first line after turning so many pages, back for less than 0, from those that lie open around a page; −1 past either end. */
+export function turnedTo(pages: readonly (readonly number[])[], page: number, by: number): number {
+  const open = Math.abs(by);
+  return pages[page - (page % open) + by]?.[0] ?? -1;
+}
+
 /** The line where the next section begins; back, where this one does and then the one before. Stays where there is none. */
 export function lineAfter(lines: readonly Pick<StandLine, 'heading'>[], from: number, way: 1 | -1): number {
   for (let at = from + way; at >= 0 && at < lines.length; at += way) if (lines[at]?.heading !== null) return at;

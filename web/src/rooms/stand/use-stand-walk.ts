@@ -1,6 +1,6 @@
 import type { StandLine } from '@aurora/core';
 import { useState } from 'react';
-import { lineAfter, pageOf } from './stand-walk.ts';
+import { lineAfter, pageOf, turnedTo } from './stand-walk.ts';
 
 interface WalkWish {
   readonly lines: readonly StandLine[];
@@ -16,7 +16,7 @@ export function useStandWalk({ lines, pages, open, onPast }: WalkWish) {
   const at = Math.min(line, Math.max(0, lines.length - 1));
   const page = pageOf(pages, at);
   const turn = (way: 1 | -1) => {
-    const next = open === 0 ? at + way : (pages[page + way * open]?.[0] ?? (way === -1 && page > 0 ? 0 : -1));
+    const next = open === 0 ? at + way : turnedTo(pages, page, way * open);
     if (next < 0 || next >= lines.length) onPast?.(way);
     else setLine(next);
   };
