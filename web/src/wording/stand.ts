@@ -25,4 +25,5 @@ export const STAND_WORDS = {
   theNextSong: 'The next song',
   time: (ordinal: string | number) => ` · ${ordinal} time`,
   pageOf2: (what: string | number, count: string | number) => `Page ${what} of ${count}`,
+  nothingWritten: 'Nothing is written in this song yet. Esc leads back to its chart.',
 } as const;

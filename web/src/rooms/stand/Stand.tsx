@@ -70,6 +70,7 @@ export function Stand({ songId, text, back, tonight = [], onPast, isTonight, chi
     <div className="flex h-full flex-col overflow-hidden bg-ground text-ink">
       <main ref={paper.box} className="relative min-h-0 flex-1 touch-manipulation overflow-hidden" {...press.touch}>
         {paper.measuring}
+        {lines.length === 0 && <p className="p-8 text-lead text-quiet">{STAND_WORDS.nothingWritten}</p>}
         {look.turn === 'pages' ? (
           <StandPages lines={lines} paper={paper} page={walk.page} />
         ) : (
