@@ -63,7 +63,7 @@ export function memberChoice(member: Member, capo = member.reads.capo): ReaderCh
   const { id, name, plays, reads, instrument } = member;
   return {
     id: capo === reads.capo ? `m-${id}` : `m-${id}-c${capo}`,
-    label: [name, capo > 0 ? HOUSE_WORDS.capo2(capo) : plays].filter((word) => word !== '').join(', '),
+    label: [name, capo > 0 ? HOUSE_WORDS.capoAt(capo) : plays].filter((word) => word !== '').join(', '),
     short: name,
     reader: playerReader({ plays, transpose: reads.transpose, tuning: instrument?.tuning ?? null }, capo),
     group: HOUSE_WORDS.theBand,

@@ -39,7 +39,7 @@ export const SHORTCUTS: readonly Shortcut[] = [
   { keys: 'F2', does: HELP_WORDS.editTheChosenBarAsIt, where: HOUSE_WORDS.chart },
   { keys: 'i', does: HELP_WORDS.aNewBarBehindIt, where: HOUSE_WORDS.chart },
   { keys: 's', does: HELP_WORDS.splitTheBarJJoinsBars, where: HOUSE_WORDS.chart },
-  { keys: 'r', does: HELP_WORDS.repeatTheBars8And9, where: HOUSE_WORDS.chart },
+  { keys: 'r', does: HELP_WORDS.repeatAndEndings, where: HOUSE_WORDS.chart },
   { keys: 'h', does: HELP_WORDS.aSectionBeginsHere, where: HOUSE_WORDS.chart },
   { keys: 'k', does: 'Signs: D.S., coda, fine, key, meter, pickup', where: HOUSE_WORDS.chart },
   { keys: '+ −', does: HELP_WORDS.thickerThinner, where: HOUSE_WORDS.chart },

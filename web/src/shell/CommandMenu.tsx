@@ -161,7 +161,7 @@ function KeyItems({ choose }: { readonly choose: Choose }) {
           onChoose={choose(() => setKey({ ...(homeKey ?? key), tonic: key.tonic }))}
         >
           <span className="music-glyph">
-            {HELP_WORDS.keyOf2} <Glyphs text={nameKey(key, naming)} />
+            {HELP_WORDS.keyOfWord} <Glyphs text={nameKey(key, naming)} />
           </span>
         </Item>
       ))}

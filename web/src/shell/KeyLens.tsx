@@ -79,7 +79,7 @@ export function KeyLens({ scaleIsFree, rests = false }: KeyLensProps) {
       <Hint text={away ? HOUSE_WORDS.backTo(home) : HOUSE_WORDS.backToTheHomeKey} keys="\">
         <button
           type="button"
-          aria-label={away ? HOUSE_WORDS.backToTheHomeKey2(home) : HOUSE_WORDS.backToTheHomeKey}
+          aria-label={away ? HOUSE_WORDS.backToTheHomeKeyNamed(home) : HOUSE_WORDS.backToTheHomeKey}
           className={`${STEP} ${away ? 'text-accent' : 'invisible'}`}
           disabled={!away || rests}
           onClick={() => setKey(null)}

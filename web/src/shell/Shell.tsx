@@ -114,7 +114,7 @@ function useNames(songId: string | undefined, pathname: string): { readonly titl
   const title = songId === undefined ? HOUSE_WORDS.auroraRidge : song === undefined ? ' ' : song.title || HOUSE_WORDS.songWithoutATitle;
   const room = roomName(roomAt(pathname));
   useEffect(() => {
-    document.title = songId === undefined ? HOUSE_WORDS.auroraRidge2(room) : `${title.trim() === '' ? HOUSE_WORDS.song : title} · ${room}`;
+    document.title = songId === undefined ? HOUSE_WORDS.pageTitle(room) : `${title.trim() === '' ? HOUSE_WORDS.song : title} · ${room}`;
   }, [songId, title, room]);
   return { title, band };
 }

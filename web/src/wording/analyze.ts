@@ -50,7 +50,7 @@ export const ANALYZE_WORDS = {
   inTheHomeKey: 'in the home key',
   key: 'Key',
   noKeyYet: 'No key yet',
-  inWord2: (homeWords: string | number) => `In ${homeWords}`,
+  inKey: (homeWords: string | number) => `In ${homeWords}`,
   orWord: 'or',
   letTheChordsDecide: 'Let the chords decide',
   hearItInOf100: (homeWords: string | number, evidence: string | number, score: string | number) =>

@@ -9,7 +9,7 @@ export const SHELF_WORDS = {
   findASong: 'Find a song',
   findByTitleWriterOrKey: 'Find by title, writer or key',
   songsThatGoThroughTheseChords: 'Songs that go through these chords',
-  n1465InAny: '1 4 6- 5, in any key',
+  patternExample: '1 4 6- 5, in any key',
   import: 'Import',
   sort: 'Sort',
   archived: 'Archived',

@@ -20,10 +20,10 @@ export const STAND_WORDS = {
   nothingOnTonightYet: 'Nothing on tonight yet',
   toTheSet: 'To the set',
   putSongsIntoTonightsSetAnd: 'Put songs into tonight’s set, and they stand here one after the other.',
-  capo2: (capo: string | number) => `capo ${capo}`,
+  capoAt: (capo: string | number) => `capo ${capo}`,
   theSongBefore: 'The song before',
   theNextSong: 'The next song',
   time: (ordinal: string | number) => ` · ${ordinal} time`,
-  pageOf2: (what: string | number, count: string | number) => `Page ${what} of ${count}`,
+  pageLabel: (what: string | number, count: string | number) => `Page ${what} of ${count}`,
   nothingWritten: 'Nothing is written in this song yet. Esc leads back to its chart.',
 } as const;

@@ -86,7 +86,7 @@ export function sheetContent(analysis: Analysis, naming: Naming, layer: Layer): 
 
 /** The key, and the next best one: it is never hidden. */
 function factsOf(home: Key, second: Key | undefined, naming: Naming): string {
-  return PARTS_WORDS.inWord2(homeWords(home, naming), second === undefined ? '' : PARTS_WORDS.nextBest(homeWords(second, naming)));
+  return PARTS_WORDS.inKeyAnd(homeWords(home, naming), second === undefined ? '' : PARTS_WORDS.nextBest(homeWords(second, naming)));
 }
 
 const MOST_PATTERNS = 12;

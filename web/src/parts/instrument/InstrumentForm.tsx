@@ -38,7 +38,7 @@ export function InstrumentForm() {
         <b className="text-lead">{instrument.name}</b>
         <span>{printTuning(instrument.tuning)}</span>
         <span>
-          {instrument.frets} {PARTS_WORDS.frets2}
+          {instrument.frets} {PARTS_WORDS.fretsWord}
         </span>
         <span className="text-quiet">
           {instrument.capo > 0 ? PARTS_WORDS.capoFromTheReaderAbove(instrument.capo) : PARTS_WORDS.aCapoIsSetWithThe}

@@ -53,7 +53,7 @@ export function HandNeck() {
           dots={shapeDots(shape, fingering, { labels, naming })}
           muted={mutedIn(shape.frets)}
           barres={fingering.barres}
-          label={PARTS_WORDS.neck2(instrument.name)}
+          label={PARTS_WORDS.neckOf(instrument.name)}
           roomy
         />
       </div>

@@ -88,7 +88,7 @@ export function NeckDock({ onFold }: NeckDockProps) {
           dots={dots}
           muted={shape === null ? [] : mutedIn(shape.frets)}
           barres={shape === null ? [] : (walk.fingering?.barres ?? [])}
-          label={PARTS_WORDS.neck2(instrument.name)}
+          label={PARTS_WORDS.neckOf(instrument.name)}
           sideways={show !== 'shape'}
         />
       </Scroll>
@@ -175,7 +175,7 @@ function DockChoice({ show, hasScale, labels }: DockChoiceProps) {
 
 const SHOW_CHOICES: readonly (readonly ['tones' | 'shape' | 'scale', string])[] = [
   ['tones', PARTS_WORDS.allNotes],
-  ['shape', PARTS_WORDS.shape2],
+  ['shape', PARTS_WORDS.shapeTab],
 ];
 const SCALE_CHOICE = ['scale', PARTS_WORDS.scale] as const;
 
@@ -220,7 +220,7 @@ function ScaleStepper({
       <span role="status" className="flex-1 text-center text-fine leading-tight font-semibold">
         {nameNote(scale.tonic, naming.notes)} {chordScaleName(scale.scale)}
         <span className="block font-medium text-quiet">
-          {PARTS_WORDS.frets2} {position.from} {PARTS_WORDS.to} {position.from + SCALE_FRETS}
+          {PARTS_WORDS.fretsWord} {position.from} {PARTS_WORDS.to} {position.from + SCALE_FRETS}
         </span>
       </span>
       <Hint text={PARTS_WORDS.higherOnTheNeck}>
@@ -280,7 +280,7 @@ function ShapeStepper({ walk }: { readonly walk: ShapeWalk }) {
         </button>
       </Hint>
       <span role="status" className="min-w-[4.6rem] text-center text-fine leading-tight font-semibold">
-        {left.length === 0 ? (walk.busy ? PARTS_WORDS.looking : 'none') : PARTS_WORDS.ofWord2(at + 1, left.length)}
+        {left.length === 0 ? (walk.busy ? PARTS_WORDS.looking : 'none') : PARTS_WORDS.placeOf(at + 1, left.length)}
         {shape !== null && <span className="block font-medium text-quiet">{inversionWord(shape.inversion)}</span>}
       </span>
       <Hint text={PARTS_WORDS.theNextShape} keys="→">

@@ -53,7 +53,7 @@ export function RoomNeck({
           muted={frets === null ? [] : mutedIn(frets)}
           barres={barres}
           sounding={sounding}
-          label={PARTS_WORDS.neck2(instrument.name)}
+          label={PARTS_WORDS.neckOf(instrument.name)}
           sideways={sideways}
           roomy
           {...(onTap === undefined ? {} : { onTap })}

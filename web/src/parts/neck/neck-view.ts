@@ -176,7 +176,7 @@ function numberLabel(formula: string): string {
 }
 
 function dotName(note: string, what: string, string: number, fret: number): string {
-  return PARTS_WORDS.string3(note, what, string, fret === 0 ? 'open' : PARTS_WORDS.fret(fret));
+  return PARTS_WORDS.dotLabel(note, what, string, fret === 0 ? 'open' : PARTS_WORDS.fret(fret));
 }
 
 /** The next dot in a direction, nearest first; the same one when there is none. */

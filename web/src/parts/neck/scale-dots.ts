@@ -42,7 +42,7 @@ export function scaleDots(
       const tone = tones.get(midi % 12);
       const string = tuning.length - index;
       const name = nameNote(note, notes);
-      const at = PARTS_WORDS.string2(string, fret === 0 ? 'open' : PARTS_WORDS.fret(fret));
+      const at = PARTS_WORDS.stringAndFret(string, fret === 0 ? 'open' : PARTS_WORDS.fret(fret));
       return [
         {
           string,

@@ -9,7 +9,7 @@ export function sheetFacts(reading: ChartReading): readonly string[] {
     `${head.meter.beats}/${head.meter.unit}`,
     head.tempo === null ? '' : PARTS_WORDS.bpm(head.tempo),
     head.feel,
-    performance.count === 1 ? PARTS_WORDS.n1BarPlayed : PARTS_WORDS.barsPlayed(performance.count),
+    performance.count === 1 ? PARTS_WORDS.oneBarPlayed : PARTS_WORDS.barsPlayed(performance.count),
     seconds === null || seconds === 0 ? '' : printLength(seconds),
     head.numbering === 'relative' ? PARTS_WORDS.numberedFromTheRelativeMajor : '',
     head.by,

@@ -43,7 +43,7 @@ export function SongRow({ song }: { readonly song: SongSummary }) {
       <span className="text-right text-fine leading-tight text-quiet max-md:hidden">
         {song.tempo !== null && (
           <span className="block text-base font-semibold text-ink">
-            {song.tempo} {PARTS_WORDS.bpm2}
+            {song.tempo} {PARTS_WORDS.bpmOf}
           </span>
         )}
         {song.bars} {PARTS_WORDS.bars}

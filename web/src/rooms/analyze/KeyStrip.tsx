@@ -30,7 +30,7 @@ export function KeyStrip({ analysis, naming, hearing, pinned, onHearing, onPin }
   return (
     <section aria-label={ANALYZE_WORDS.key} className="flex flex-wrap items-center gap-x-3 gap-y-1">
       <h2 className="min-w-0 flex-1 truncate phone:w-full phone:flex-none font-numeral text-head leading-tight font-bold">
-        {best === undefined ? ANALYZE_WORDS.noKeyYet : ANALYZE_WORDS.inWord2(homeWords(best.key, naming))}
+        {best === undefined ? ANALYZE_WORDS.noKeyYet : ANALYZE_WORDS.inKey(homeWords(best.key, naming))}
         {lead === 'two-homes' && others[0] !== undefined && (
           <span className="font-normal text-quiet">
             {' '}

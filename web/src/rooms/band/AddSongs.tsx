@@ -49,7 +49,7 @@ export function AddSongs({ desk, onClose }: { readonly desk: SetDesk; readonly o
             </div>
             <Button aria-label={BAND_WORDS.add(song.title || BAND_WORDS.songWithoutATitle)} onClick={() => void add(song)}>
               {added.includes(song.id) ? <ChosenIcon size={17} aria-hidden="true" /> : <AddIcon size={17} aria-hidden="true" />}
-              {added.includes(song.id) ? BAND_WORDS.onceMore : BAND_WORDS.add2}
+              {added.includes(song.id) ? BAND_WORDS.onceMore : BAND_WORDS.addOne}
             </Button>
           </li>
         ))}

@@ -24,7 +24,7 @@ export function EntryDetails({ tonight, at, onGone }: EntryDetailsProps) {
   const stored = state.body.entries.find(({ id }) => id === one?.id);
   if (one === undefined || stored === undefined)
     return (
-      <aside aria-label={BAND_WORDS.tonight2} className="rounded-2xl border border-hairline p-4">
+      <aside aria-label={BAND_WORDS.tonightTitle} className="rounded-2xl border border-hairline p-4">
         <p className="text-base text-quiet">{BAND_WORDS.chooseASongToSayIn}</p>
         <CapoPlans tonight={tonight} />
       </aside>
@@ -36,7 +36,7 @@ export function EntryDetails({ tonight, at, onGone }: EntryDetailsProps) {
     onGone();
   };
   return (
-    <aside aria-label={BAND_WORDS.tonight3(one.name)} className="flex flex-col gap-3 rounded-2xl border border-hairline p-4">
+    <aside aria-label={BAND_WORDS.songTonight(one.name)} className="flex flex-col gap-3 rounded-2xl border border-hairline p-4">
       <div className="flex items-center gap-2">
         <h2 className="min-w-0 flex-1 truncate font-numeral text-lead font-bold">{one.name}</h2>
         <Hint text={BAND_WORDS.removeFromTheSet(one.name)}>

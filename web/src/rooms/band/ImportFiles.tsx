@@ -153,7 +153,7 @@ function Preview({ preview, name, onTake, onLeave }: PreviewProps) {
       <p className="text-base">
         {BAND_WORDS.aBackupOf} <b>{preview.band}</b>
         {BAND_WORDS.made} {new Date(preview.savedAt).toLocaleString()}: {preview.songs} {BAND_WORDS.songsIn} {preview.versions}{' '}
-        {BAND_WORDS.versions} {preview.members} {BAND_WORDS.players2} {preview.sets} {BAND_WORDS.sets}
+        {BAND_WORDS.versions} {preview.members} {BAND_WORDS.playersCounted} {preview.sets} {BAND_WORDS.sets}
       </p>
       <p className="text-base text-quiet">{BAND_WORDS.itGoesInPlaceOfEverything}</p>
       <Answer onLeave={onLeave}>
@@ -206,7 +206,7 @@ function SongsPreview({ preview: { songs, format }, onTake, onLeave }: SongsPrev
   return (
     <section aria-label={BAND_WORDS.whatTheFileWouldBecome} className="flex flex-col gap-3">
       <p className="text-base text-quiet">
-        {format}, {songs.length === 1 ? BAND_WORDS.oneSong : BAND_WORDS.songs2(songs.length)}
+        {format}, {songs.length === 1 ? BAND_WORDS.oneSong : BAND_WORDS.songsCounted(songs.length)}
       </p>
       <ul className="flex flex-col gap-3">
         {songs.slice(0, MOST_SHOWN).map((song, index) => (
@@ -219,7 +219,7 @@ function SongsPreview({ preview: { songs, format }, onTake, onLeave }: SongsPrev
                 <>
                   <b className="text-lead">{song.title || BAND_WORDS.songWithoutATitle}</b>{' '}
                   <span className="text-base text-quiet">
-                    <Glyphs text={keyWordsOf(song.key, naming)} />, {song.bars === 1 ? BAND_WORDS.n1Bar : BAND_WORDS.bars(song.bars)}
+                    <Glyphs text={keyWordsOf(song.key, naming)} />, {song.bars === 1 ? BAND_WORDS.oneBar : BAND_WORDS.bars(song.bars)}
                   </span>
                 </>
               }

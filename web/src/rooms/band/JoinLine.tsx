@@ -172,7 +172,7 @@ function BridgeRow({ bridge, ends: { from, to }, naming, taken, onTake }: Bridge
           <span className="font-semibold">{BRIDGE_NAMES[kind]}</span>
           <span className="ml-auto text-fine whitespace-nowrap text-quiet">
             {beats === 0 ? BAND_WORDS.noBeats : BAND_WORDS.beats(beats)} ·{' '}
-            <span title={BAND_WORDS.of1002(smoothness)}>{smoothnessWord(smoothness)}</span>
+            <span title={BAND_WORDS.of100(smoothness)}>{smoothnessWord(smoothness)}</span>
           </span>
         </span>
         <span className="mt-0.5 block text-fine text-quiet">

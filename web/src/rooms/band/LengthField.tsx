@@ -33,7 +33,7 @@ export function LengthField({
       />
       {fault && (
         <p role="alert" className="text-fine font-semibold text-alarm">
-          {BAND_WORDS.minutesAndSecondsSuchAs3}
+          {BAND_WORDS.lengthExample}
         </p>
       )}
     </div>

@@ -234,7 +234,7 @@ function Leave({ member: { id, name }, onGone }: { readonly member: Member; read
       no={BAND_WORDS.cancel}
       onYes={leave}
       trigger={
-        <Button look="bare" aria-label={BAND_WORDS.deleteWord2(name)} title={BAND_WORDS.deleteWord2(name)}>
+        <Button look="bare" aria-label={BAND_WORDS.deletePlayer(name)} title={BAND_WORDS.deletePlayer(name)}>
           <DeletePlayerIcon size={18} />
         </Button>
       }

@@ -23,7 +23,7 @@ export function SetHead({ tonight, onNew }: { readonly tonight: Tonight; readonl
   const { open } = useTonight();
   const last = times.at(-1);
   const end = last === undefined ? null : clockAfter(startsAt, last.at + last.seconds);
-  const facts = [end === null ? startsAt : BAND_WORDS.to2(startsAt, end), place].filter((fact) => fact !== '');
+  const facts = [end === null ? startsAt : BAND_WORDS.fromTo(startsAt, end), place].filter((fact) => fact !== '');
   return (
     <div className="flex flex-wrap items-center gap-x-3">
       <Select
@@ -37,7 +37,7 @@ export function SetHead({ tonight, onNew }: { readonly tonight: Tonight; readonl
             {set.id === setId ? name : set.name}
           </option>
         ))}
-        <option value="">{BAND_WORDS.newSet2}</option>
+        <option value="">{BAND_WORDS.newSetChoice}</option>
       </Select>
       <SetFacts key={setId} tonight={tonight} />
       <p className="text-base" data-testid="set-length">
@@ -149,7 +149,7 @@ function TakeAway({ setId, name }: { readonly setId: string; readonly name: stri
   const takeAway = () => remove.mutate(setId, { onSuccess: () => open(null), onError: (error) => void sayFault(error.message) });
   return (
     <AskOnce
-      title={BAND_WORDS.deleteWord3(name)}
+      title={BAND_WORDS.deleteSetAsked(name)}
       yes="Delete"
       no={BAND_WORDS.cancel}
       onYes={takeAway}

@@ -54,7 +54,7 @@ export function SetOrder({ tonight, chosen, onChoose }: SetOrderProps) {
   // said to those who do not see it
   const announcements: Announcements = {
     onDragStart: ({ active }) => BAND_WORDS.pickedUp(titleOf(active.id), placeOf(active.id)),
-    onDragOver: ({ active, over }) => (over === null ? undefined : BAND_WORDS.over2(titleOf(active.id), placeOf(over.id))),
+    onDragOver: ({ active, over }) => (over === null ? undefined : BAND_WORDS.draggedOver(titleOf(active.id), placeOf(over.id))),
     onDragEnd: ({ active, over }) => (over === null ? undefined : BAND_WORDS.putDownAt(titleOf(active.id), placeOf(over.id))),
     onDragCancel: ({ active }) => BAND_WORDS.staysWhereItWas(titleOf(active.id)),
   };
@@ -140,7 +140,7 @@ function SetRow({ tonight, at, number, chosen, onChoose, onKeyDown }: SetRowProp
 function BreakWords({ name, seconds }: { readonly name: string; readonly seconds: number }) {
   return (
     <span className="flex flex-1 items-center gap-3 text-quiet">
-      <span className="h-px w-7 bg-edge" /> {name || BAND_WORDS.break}, {Math.round(seconds / 60)} {BAND_WORDS.minutes2}{' '}
+      <span className="h-px w-7 bg-edge" /> {name || BAND_WORDS.break}, {Math.round(seconds / 60)} {BAND_WORDS.minutesCounted}{' '}
       <span className="h-px flex-1 bg-edge" />
     </span>
   );

@@ -123,7 +123,7 @@ function WhoSings({ singers, singing, onAsk }: WhoSingsProps) {
 function NoSong() {
   return (
     <Notice title={BAND_WORDS.noSongHereYet}>
-      <p>{BAND_WORDS.openASongOrPutSongs2}</p>
+      <p>{BAND_WORDS.openASongForTheSinger}</p>
     </Notice>
   );
 }
@@ -253,7 +253,7 @@ interface KeyRowProps {
   readonly onChoose: () => void;
 }
 
-const FIT_WORDS = { comfortable: BAND_WORDS.withEase2, possible: BAND_WORDS.possible2, outside: BAND_WORDS.outOfReach } as const;
+const FIT_WORDS = { comfortable: BAND_WORDS.fitsWithEase, possible: BAND_WORDS.fitsPossibly, outside: BAND_WORDS.outOfReach } as const;
 
 function KeyRow({ one, home, singers, scale, isNow, hasHorns, onChoose }: KeyRowProps) {
   const naming = useNaming();

@@ -30,7 +30,7 @@ export function WorkLine({ work: { state, fault, file, stop }, what, fetch }: Wo
           className="h-2.5 w-44 overflow-hidden rounded-full accent-accent"
         />
         <span className="text-base text-quiet">
-          {what}: {state.done} {BAND_WORDS.ofWord2} {state.total}
+          {what}: {state.done} {BAND_WORDS.ofWordText} {state.total}
         </span>
         <Button look="bare" onClick={stop}>
           {BAND_WORDS.stop}

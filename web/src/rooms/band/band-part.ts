@@ -1,7 +1,7 @@
 import { BAND_WORDS } from '../../wording/band.ts';
 /** The parts of the Band room, by the name they have in an address. */
 export const BAND_PARTS = [
-  ['tonight', BAND_WORDS.tonight2],
+  ['tonight', BAND_WORDS.tonightTitle],
   ['players', BAND_WORDS.players],
   ['singer', BAND_WORDS.singersKey],
   ['guitars', BAND_WORDS.twoGuitars],

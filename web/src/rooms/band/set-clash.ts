@@ -22,7 +22,7 @@ const OF_AN_ENTRY: Readonly<Record<string, string>> = {
   key: 'tonight’s key',
   tempo: BAND_WORDS.theTempo,
   capos: BAND_WORDS.theCapo,
-  starts: BAND_WORDS.whoCountsIn2,
+  starts: BAND_WORDS.clashWhoCountsIn,
   notes: BAND_WORDS.theNotes,
   seconds: BAND_WORDS.howLongItLasts,
   join: BAND_WORDS.howItGoesOver,
@@ -50,7 +50,7 @@ export function clashWords({ path, mine, theirs }: FieldClash, body: SetListBody
 const SAYS: Readonly<Record<string, (value: unknown, naming: Naming) => string>> = {
   key: (value, naming) => (value === null ? 'the song’s own' : keyWordsOf(String(value), naming)),
   tempo: (value) => (value === null ? BAND_WORDS.asTheChartSays : BAND_WORDS.beatsAMinute(String(value))),
-  capos: (value) => (value === undefined ? BAND_WORDS.asUsual : value === 0 ? BAND_WORDS.noCapo : BAND_WORDS.capo2(String(value))),
+  capos: (value) => (value === undefined ? BAND_WORDS.asUsual : value === 0 ? BAND_WORDS.noCapo : BAND_WORDS.capoAt(String(value))),
   seconds: (value) => (value === null ? BAND_WORDS.asTheChartSays : BAND_WORDS.seconds(String(value))),
   gapSeconds: (value) => BAND_WORDS.seconds(String(value)),
   join: joinWords,

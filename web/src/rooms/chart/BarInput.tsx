@@ -26,7 +26,7 @@ export function BarInput({ typing, input }: { readonly typing: Typing; readonly 
       <input
         ref={field}
         data-typing
-        aria-label={isNew ? CHART_WORDS.newBar : CHART_WORDS.bar4(bar + 1)}
+        aria-label={isNew ? CHART_WORDS.newBar : CHART_WORDS.barNumbered(bar + 1)}
         aria-invalid={fault !== null}
         value={text}
         // on a phone the pad writes; its own keyboard would cover the sheet

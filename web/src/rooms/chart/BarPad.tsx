@@ -43,7 +43,7 @@ function OwnChords() {
       type="button"
       aria-pressed={ownChords}
       title={CHART_WORDS.aDigitAloneWritesTheKeys}
-      aria-label={CHART_WORDS.aDigitAloneWritesTheKeys2}
+      aria-label={CHART_WORDS.digitWritesOwnChord}
       onPointerDown={(event) => event.preventDefault()}
       onClick={() => setOwnChords(!ownChords)}
       className="music-glyph ml-auto flex min-h-10 items-center gap-2 rounded-lg border border-edge bg-raised px-2.5 text-base font-semibold hover:border-accent aria-pressed:border-accent aria-pressed:bg-wash"

@@ -52,7 +52,7 @@ export function BarToolbar({ input, selection, rewriting, reaching, onPaste, onC
       ) : (
         <ChosenTools input={input} head={selection?.head ?? 0} reaching={reaching} onChanges={onChanges} />
       )}
-      <span className="min-w-12 text-fine font-semibold text-quiet">{count > 1 ? CHART_WORDS.bars2(count) : ''}</span>
+      <span className="min-w-12 text-fine font-semibold text-quiet">{count > 1 ? CHART_WORDS.barsCounted(count) : ''}</span>
       <Tool text={CHART_WORDS.pasteChordsFromAnywhere} keys="Ctrl V" onPress={onPaste}>
         <PasteIcon size={18} />
       </Tool>
@@ -71,7 +71,7 @@ function ChosenTools({ input, head, reaching, onChanges }: ChosenToolsProps) {
         <WriteIcon size={18} />
       </Tool>
       <Tool text={CHART_WORDS.aNewBarBehindIt} keys="i" onPress={input.insert}>
-        {CHART_WORDS.bar5}
+        {CHART_WORDS.addBarSign}
       </Tool>
       <Hint text={CHART_WORDS.chooseUpToAnotherBar} keys="Shift">
         <Button
@@ -84,7 +84,7 @@ function ChosenTools({ input, head, reaching, onChanges }: ChosenToolsProps) {
           <ReachIcon size={18} />
         </Button>
       </Hint>
-      <Menu label={CHART_WORDS.bars4} items={barItems(input)} />
+      <Menu label={CHART_WORDS.barsMenu} items={barItems(input)} />
       <Menu label={CHART_WORDS.signs} shortcut="k" items={signItems(input, onChanges)} />
       <Menu label={CHART_WORDS.chords} items={chordItems(input)} />
       <Tool text={CHART_WORDS.earlier} keys="Alt ←" onPress={() => input.move(-1)}>
@@ -138,7 +138,7 @@ function chordItems(input: SheetInput): readonly ToolItem[] {
     [CHART_WORDS.thickerTheKeysSevenths, '+', () => input.deepen('seventh')],
     ['Thinner: triads', '-', () => input.deepen('triad')],
     [CHART_WORDS.pushed, 'p', () => input.mark('push')],
-    [CHART_WORDS.letRing3, 'l', () => input.mark('ring')],
+    [CHART_WORDS.letRingMenu, 'l', () => input.mark('ring')],
     [CHART_WORDS.stop, 'z', () => input.mark('stop')],
     [CHART_WORDS.optionalOthersMayLeaveItOut, 'o', () => input.mark('optional')],
   ];

@@ -81,5 +81,5 @@ function readField(kind: ChangeKind, typed: string): Change | Fault | null {
   if (typed.trim() === '') return null;
   const change = parseChange(kind === 'meter' ? typed : `${kind}: ${typed}`);
   if (change !== undefined) return change;
-  return { code: 'head-value', name: 'time', value: typed.trim(), wanted: CHART_WORDS.aMeterSuchAs44 };
+  return { code: 'head-value', name: 'time', value: typed.trim(), wanted: CHART_WORDS.meterExample };
 }

@@ -140,7 +140,7 @@ function diagnosticOf(problem: Problem, doc: Text, source: string): Diagnostic {
     to: Math.min(doc.length, from + Math.max(1, at.length)),
     severity,
     message: faultWords(fault),
-    ...(fix === undefined ? {} : { actions: [{ name: CHART_WORDS.write2(fix.write.trim()), apply: mend }] }),
+    ...(fix === undefined ? {} : { actions: [{ name: CHART_WORDS.writeFix(fix.write.trim()), apply: mend }] }),
   };
 }
 

@@ -55,7 +55,7 @@ export function ChartSheet({ sheet, reading, sections, turn, ...looked }: SheetP
           />
         ))}
         <Button look="bare" className="mt-1 text-quiet" onClick={() => inner.input.openNew(bars)}>
-          <AddIcon size={18} aria-hidden="true" /> {CHART_WORDS.bar6}
+          <AddIcon size={18} aria-hidden="true" /> {CHART_WORDS.barButton}
         </Button>
         {sheet.left > 0 && (
           <p className="py-4 font-semibold text-alarm">

@@ -20,7 +20,7 @@ export function ChecksList({ text, problems, findings, onProblem, onFinding, onF
   return (
     <section aria-label={CHART_WORDS.problems}>
       <h2 className="px-4 pt-2 text-fine font-semibold text-quiet">
-        {count === 1 ? CHART_WORDS.n1PlaceToLookAt : CHART_WORDS.placesToLookAt(count)}
+        {count === 1 ? CHART_WORDS.onePlaceToLookAt : CHART_WORDS.placesToLookAt(count)}
       </h2>
       <ul>
         {problems.slice(0, MOST_LISTED).map((problem) => (

@@ -125,7 +125,7 @@ function LayerChoice({ layer, onLayer }: Pick<DeskBarProps, 'layer' | 'onLayer'>
         <Button
           look="bare"
           aria-label={CHART_WORDS.analysisOverTheBars(on === 0 ? '' : CHART_WORDS.shown(on))}
-          title={CHART_WORDS.analysisOverTheBars2}
+          title={CHART_WORDS.analysisOverTheBarsTitle}
           className="px-2.5!"
         >
           <LayerIcon size={18} aria-hidden="true" /> {on === 0 ? '' : on}

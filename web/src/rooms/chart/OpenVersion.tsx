@@ -66,7 +66,7 @@ function Sections({ source, text, onWrite }: Pick<OpenVersionProps, 'text' | 'on
           return (
             <li key={at.line} className="flex min-h-11 flex-wrap items-center gap-2 border-b border-hairline py-1">
               <b className="min-w-24">{name || CHART_WORDS.noName}</b>
-              <span className="flex-1 text-fine text-quiet">{count === 1 ? CHART_WORDS.oneBar : CHART_WORDS.bars2(count)}</span>
+              <span className="flex-1 text-fine text-quiet">{count === 1 ? CHART_WORDS.oneBar : CHART_WORDS.barsCounted(count)}</span>
               {same >= 0 && copy !== sectionText(now, same) && (
                 <Button onClick={() => onWrite(replaceSection(now, same, copy))}>
                   {CHART_WORDS.inPlaceOf} {name}

@@ -63,7 +63,7 @@ export function PasteSheet({ pasted, chart, lettersFrom, behind, onEdit, onWrite
           <Lines
             typed={typed}
             tonic={tonic}
-            where={behind === null ? CHART_WORDS.atTheEnd2 : CHART_WORDS.behindBar(behind + 1)}
+            where={behind === null ? CHART_WORDS.atTheEndLower : CHART_WORDS.behindBar(behind + 1)}
             onPut={(text) => onEdit({ kind: 'paste', behind, text: tonic === own ? text : countedLines(text, tonic) })}
           />
         ) : (
@@ -86,7 +86,7 @@ function Song({ song, chart, onSet }: SongProps) {
   const { source, title, key, keyIs, bars } = song;
   const found = [
     keyIs === 'open' ? '' : `${nameKey(key, naming)}${keyIs === 'heard' ? CHART_WORDS.byItsChords : ''}`,
-    bars === 1 ? CHART_WORDS.oneBar : CHART_WORDS.bars3(bars),
+    bars === 1 ? CHART_WORDS.oneBar : CHART_WORDS.sectionBars(bars),
     title === null ? CHART_WORDS.noTitle : CHART_WORDS.aTitle(title),
   ].filter((one) => one !== '');
   const set = () => {
@@ -151,7 +151,7 @@ function Lines({ typed, tonic, where, onPut }: LinesProps) {
       <p className="mt-2 text-base">
         {bars.length === 0
           ? CHART_WORDS.noBarsYet
-          : CHART_WORDS.put(bars.length === 1 ? CHART_WORDS.oneBar2 : CHART_WORDS.bars2(bars.length), where)}
+          : CHART_WORDS.put(bars.length === 1 ? CHART_WORDS.oneBarCapital : CHART_WORDS.barsCounted(bars.length), where)}
         {problems.some(({ severity }) => severity === 'error') && CHART_WORDS.whatCannotBeReadIsKept}
       </p>
       <Button look="strong" className="mt-2" disabled={bars.length === 0} onClick={() => onPut(text)}>

@@ -84,7 +84,7 @@ function HowPlayed({ play, reading }: { readonly play: SongPlay; readonly readin
           <option value="">{CHART_WORDS.nothing}</option>
           {parts.map(({ section, from, count }, index) => (
             <option key={from} value={index}>
-              {reading.sections[section ?? -1]?.name ?? CHART_WORDS.theBeginning2}, {count} {CHART_WORDS.bars5}
+              {reading.sections[section ?? -1]?.name ?? CHART_WORDS.theBeginningLower}, {count} {CHART_WORDS.barsWord}
             </option>
           ))}
         </Select>

@@ -46,7 +46,7 @@ export function SectionHeading({
             <Popover.Content
               align="start"
               sideOffset={6}
-              aria-label={CHART_WORDS.section3(name)}
+              aria-label={CHART_WORDS.sectionNamed(name)}
               className="z-30 w-80 rounded-xl border border-edge bg-raised p-4 shadow-lg"
             >
               <HeadingForm section={section} onDone={(heading) => leave(() => actions.onName(index, heading))()} />
@@ -90,7 +90,7 @@ export function SectionHeading({
 
 function playedWords(bars: number): string {
   if (bars === 0) return CHART_WORDS.notPlayed;
-  return bars === 1 ? '1 bar' : CHART_WORDS.bars3(bars);
+  return bars === 1 ? '1 bar' : CHART_WORDS.sectionBars(bars);
 }
 
 interface HeadingFormProps {
@@ -116,7 +116,7 @@ function HeadingForm({ section, onDone }: HeadingFormProps) {
     >
       <div className="grid grid-cols-[1fr_5.5rem] gap-2">
         <label htmlFor={ids.name} className="text-fine font-semibold text-quiet">
-          {CHART_WORDS.section4}
+          {CHART_WORDS.sectionLabel}
           <input
             id={ids.name}
             value={name}
@@ -148,7 +148,7 @@ function HeadingForm({ section, onDone }: HeadingFormProps) {
       </label>
       {!isCount && <p className="text-fine font-semibold text-alarm">{CHART_WORDS.aSectionIsPlayed1To}</p>}
       <Button type="submit" look="strong" disabled={!isCount || name.trim() === ''}>
-        {CHART_WORDS.done2}
+        {CHART_WORDS.doneButton}
       </Button>
     </form>
   );

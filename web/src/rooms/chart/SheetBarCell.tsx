@@ -102,7 +102,7 @@ function AgainButton({ bar, pressed, onSelect, onWrite }: BarLook & { readonly b
       type="button"
       data-place={`${bar.index}.0`}
       aria-pressed={pressed}
-      aria-label={CHART_WORDS.bar2(bar.index + 1, twice ? CHART_WORDS.theTwoBarsBeforeAgain : CHART_WORDS.theBarBeforeAgain)}
+      aria-label={CHART_WORDS.barAgainLabel(bar.index + 1, twice ? CHART_WORDS.theTwoBarsBeforeAgain : CHART_WORDS.theBarBeforeAgain)}
       onClick={(event) => onSelect(bar.index, 0, event.shiftKey)}
       onDoubleClick={() => onWrite(bar.index, 'edit')}
       className="flex flex-1 rounded-md hover:bg-wash aria-pressed:shadow-[inset_0_-3px_0_var(--accent)]"
@@ -207,9 +207,9 @@ function chordLabel({ number, letter, sounding, marks }: ChordCell, bar: number)
   const sounds = sounding === null ? '' : CHART_WORDS.sounding(sounding.label);
   const said = [
     marks.push ? ', pushed' : '',
-    marks.ring ? CHART_WORDS.letRing2 : '',
+    marks.ring ? CHART_WORDS.letRingSaid : '',
     marks.stop ? ', stop' : '',
     marks.optional ? ', optional' : '',
   ].join('');
-  return CHART_WORDS.bar3(bar + 1, read, sounds, said);
+  return CHART_WORDS.barLabel(bar + 1, read, sounds, said);
 }

@@ -24,7 +24,7 @@ const BRACES: readonly (readonly [string, string])[] = [
   ['ds al coda}', CHART_WORDS.fromTheSegnoThenToThe],
   ['dc al fine}', CHART_WORDS.fromTheStartUntilFine],
   ['ds al fine}', CHART_WORDS.fromTheSegnoUntilFine],
-  ['key: ', CHART_WORDS.aNewKeyAOr2],
+  ['key: ', CHART_WORDS.newKeyCompletion],
   ['tempo: ', CHART_WORDS.aNewTempo],
   ['3/4}', CHART_WORDS.aNewMeter],
   ['pickup: 1}', CHART_WORDS.theNextBarIsAPickup],

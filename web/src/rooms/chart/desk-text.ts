@@ -9,7 +9,7 @@ export function freeSectionName(names: readonly string[]): string {
   if (usual !== undefined) return usual;
   let count = names.length + 1;
   while (taken.has(CHART_WORDS.section(count))) count += 1;
-  return CHART_WORDS.section2(count);
+  return CHART_WORDS.sectionNumbered(count);
 }
 
 /** A bar kept inside the chart. */

@@ -51,7 +51,7 @@ export function ChordColumn({ view, selected, sounding, rise, compact, type, onS
           <Hint text={HARMONIZE_WORDS.addToTheProgression(symbolText(view.letter))} keys="Enter">
             <button
               type="button"
-              aria-label={HARMONIZE_WORDS.addToTheProgression2(view.numeral.label)}
+              aria-label={HARMONIZE_WORDS.addNumberToTheProgression(view.numeral.label)}
               onClick={onAdd}
               className="grid min-h-11 place-items-center border-t border-hairline text-quiet -outline-offset-4 hover:bg-wash hover:text-accent"
             >

@@ -44,10 +44,10 @@ export function ChordLine({ view, selected, sounding, onSelect, onAdd }: ChordLi
             </span>
           </span>
         </button>
-        <Hint text={HARMONIZE_WORDS.addToTheProgression2(view.numeral.label)}>
+        <Hint text={HARMONIZE_WORDS.addNumberToTheProgression(view.numeral.label)}>
           <button
             type="button"
-            aria-label={HARMONIZE_WORDS.addToTheProgression2(view.numeral.label)}
+            aria-label={HARMONIZE_WORDS.addNumberToTheProgression(view.numeral.label)}
             onClick={onAdd}
             className="grid w-12 shrink-0 place-items-center border-l border-hairline text-quiet -outline-offset-4"
           >

@@ -100,7 +100,7 @@ function TypedBars({ written, onAdd }: { readonly written: Key; readonly onAdd: 
       <AnsweringField
         label={HARMONIZE_WORDS.chordsAsNumbersOrLetters}
         value={text}
-        placeholder={HARMONIZE_WORDS.n1465OrLetters(printKey(written, 'glyph'))}
+        placeholder={HARMONIZE_WORDS.progressionExample(printKey(written, 'glyph'))}
         fault={fault}
         onChange={(value) => {
           setText(value);

@@ -61,5 +61,5 @@ export function DiagramCard({
 
 /** The frets as they are said: `muted, 3, 2, open, 1, open`. */
 function spokenFrets({ frets }: Pick<Voicing, 'frets'>): string {
-  return NECK_WORDS.frets2(frets.map((fret) => (fret === null ? 'muted' : fret === 0 ? 'open' : fret)).join(', '));
+  return NECK_WORDS.fretsOf(frets.map((fret) => (fret === null ? 'muted' : fret === 0 ? 'open' : fret)).join(', '));
 }

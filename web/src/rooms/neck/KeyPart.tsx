@@ -324,7 +324,7 @@ function KeyFields({ wish, sets, instrument, onChange }: KeyFieldsProps) {
             >
               {sets.map((option, index) => (
                 <option key={option.join()} value={index}>
-                  {NECK_WORDS.strings2} {option.join(' ')}
+                  {NECK_WORDS.stringsWord} {option.join(' ')}
                 </option>
               ))}
             </Select>

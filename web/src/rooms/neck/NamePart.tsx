@@ -141,7 +141,7 @@ function Names({
               </span>
             )}
             <Button className="ml-auto" onClick={() => onAdd(chord)} aria-label={NECK_WORDS.addToTheSong(nameChord(chord, naming))}>
-              <AddIcon size={17} /> {NECK_WORDS.addToTheSong2}
+              <AddIcon size={17} /> {NECK_WORDS.addToTheSongButton}
             </Button>
           </li>
         ))}

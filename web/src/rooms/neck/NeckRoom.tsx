@@ -32,7 +32,7 @@ const BODIES: Readonly<Record<RoomPartName, ComponentType<RoomPartProps>>> = {
 const LABEL_CHOICES = [
   ['fingers', NECK_WORDS.fingers],
   ['formula', NECK_WORDS.formula],
-  ['notes', NECK_WORDS.notes2],
+  ['notes', NECK_WORDS.notesOnDots],
 ] as const;
 
 /** The parts that are about one chord. */

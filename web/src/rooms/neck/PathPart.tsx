@@ -284,7 +284,7 @@ function studyOf({ source, steps, holds, total, instrument, naming, key }: Study
   });
   return {
     title: NECK_WORDS.aPath(source.title),
-    facts: NECK_WORDS.movementInAll2(instrument.name, printTuning(instrument.tuning), capo, oneDecimal(total)),
+    facts: NECK_WORDS.pathFacts(instrument.name, printTuning(instrument.tuning), capo, oneDecimal(total)),
     events: shapeEvents(shapes, BAR_BEATS),
     beatsPerBar: BAR_BEATS,
     instrument,

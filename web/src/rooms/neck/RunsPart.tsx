@@ -100,7 +100,7 @@ function useRunStudy({ title, tempo, run, beatsPerBar, instrument, naming, key }
   return useMemo(
     () => ({
       title,
-      facts: NECK_WORDS.tempo2(
+      facts: NECK_WORDS.runFacts(
         tempo,
         instrument.name,
         printTuning(instrument.tuning),
@@ -158,7 +158,7 @@ function ScaleFields({ plan, instrument, onChange }: FieldsProps) {
           {instrument.tuning.map((_, index) => (
             // biome-ignore lint/suspicious/noArrayIndexKey: strings are counted
             <option key={index} value={index + 1}>
-              {NECK_WORDS.string2} {index + 1}
+              {NECK_WORDS.stringWord} {index + 1}
             </option>
           ))}
         </Pick>
@@ -166,7 +166,7 @@ function ScaleFields({ plan, instrument, onChange }: FieldsProps) {
         <FirstFretField fret={plan.position} instrument={instrument} onFret={(position) => onChange({ position })} />
       )}
       <Pick label={NECK_WORDS.startsOn} value={plan.from} onChange={(value) => onChange({ from: value as RunPlan['from'] })}>
-        <option value="key">{NECK_WORDS.fromTheKeys1}</option>
+        <option value="key">{NECK_WORDS.fromTheTonic}</option>
         <option value="chord">{NECK_WORDS.fromTheChordsRoot}</option>
         {plan.layout === 'three-a-string' && <option value="position">{NECK_WORDS.fromTheFret}</option>}
       </Pick>
@@ -184,10 +184,10 @@ function ArpeggioFields({ plan, instrument, onChange }: FieldsProps) {
     <>
       <ScopeField scope={plan.scope} onScope={(scope) => onChange({ scope })} />
       <Pick label={NECK_WORDS.where} value={place} onChange={(value) => onChange({ strings: sets[Number(value)] ?? null })}>
-        <option value={-1}>{NECK_WORDS.inPosition2}</option>
+        <option value={-1}>{NECK_WORDS.inPositionLower}</option>
         {sets.map((set, index) => (
           <option key={set.join()} value={index}>
-            {NECK_WORDS.strings2} {set.join(' ')}
+            {NECK_WORDS.stringsWord} {set.join(' ')}
           </option>
         ))}
       </Pick>

@@ -244,7 +244,7 @@ function Filters({ walk }: Pick<RoomPartProps, 'walk'>) {
       {(['root', 'fifth'] as const).map((tone) => (
         <Tick
           key={tone}
-          label={tone === 'root' ? NECK_WORDS.rootless : NECK_WORDS.n5thOptional}
+          label={tone === 'root' ? NECK_WORDS.rootless : NECK_WORDS.fifthOptional}
           on={without.includes(tone)}
           onTick={(on) => useNeck.setState({ without: on ? [...without, tone] : without.filter((other) => other !== tone) })}
         />

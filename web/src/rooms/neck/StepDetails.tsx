@@ -40,7 +40,7 @@ export function StepDetails({ step, before, next, holds, settled, onSettle, inst
       ? stayingFingers({ fingering: heldBefore, frets: before.voicing.frets }, { fingering: heldNow, frets: voicing.frets })
       : [];
   return (
-    <section aria-label={NECK_WORDS.thisChord2} className="rounded-xl border border-hairline bg-sheet px-4 py-3 lg:sticky lg:top-2">
+    <section aria-label={NECK_WORDS.thisChordTitle} className="rounded-xl border border-hairline bg-sheet px-4 py-3 lg:sticky lg:top-2">
       <div className="mb-2 flex flex-wrap items-center gap-4">
         {voicing !== null && (
           <Button

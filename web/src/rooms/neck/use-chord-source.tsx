@@ -40,7 +40,7 @@ export function useChordSource(key: Key): ChordSource {
         <AnsweringField
           label={NECK_WORDS.chordsForThePath}
           value={text}
-          placeholder={NECK_WORDS.theChordsOrTypeOthers2(where)}
+          placeholder={NECK_WORDS.theChordsOrTypeOthers(where)}
           fault={typed !== null && 'fault' in typed ? typed.fault : null}
           onChange={setText}
         />

@@ -72,7 +72,7 @@ function Find({ wish, fault, onAsk }: AskProps & { readonly fault: string | null
         <Field
           label={SHELF_WORDS.songsThatGoThroughTheseChords}
           value={wish.pattern}
-          placeholder={SHELF_WORDS.n1465InAny}
+          placeholder={SHELF_WORDS.patternExample}
           numerals
           onChange={(pattern) => onAsk({ pattern })}
         />

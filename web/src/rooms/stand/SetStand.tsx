@@ -50,7 +50,7 @@ function Evening({ tonight }: { readonly tonight: Tonight }) {
     setAt(Math.max(0, Math.min(songs.length - 1, place + way)));
   };
   const capo = member === null ? undefined : song.capos[member.id];
-  const told = [...(capo === undefined || capo === 0 ? [] : [STAND_WORDS.capo2(capo)]), ...song.words];
+  const told = [...(capo === undefined || capo === 0 ? [] : [STAND_WORDS.capoAt(capo)]), ...song.words];
   return (
     <Stand
       key={song.entry.id}

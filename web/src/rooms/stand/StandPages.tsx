@@ -15,7 +15,7 @@ export function StandPages({ lines, paper: { pages, open, size, width, margin },
   return (
     <div className="absolute inset-0 flex justify-between overflow-hidden" style={{ paddingInline: margin, fontSize: size }}>
       {pages.slice(first, first + open).map((places) => (
-        <section key={places[0]} data-page aria-label={STAND_WORDS.pageOf2(pages.indexOf(places) + 1, pages.length)} style={{ width }}>
+        <section key={places[0]} data-page aria-label={STAND_WORDS.pageLabel(pages.indexOf(places) + 1, pages.length)} style={{ width }}>
           {places.map((place) => {
             const line = lines[place];
             return line === undefined ? null : <StandLineView key={place} line={line} width={width} />;

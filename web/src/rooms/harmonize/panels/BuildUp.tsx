@@ -42,7 +42,7 @@ export function BuildUp({ sounding, written, naming }: PanelProps) {
             onChange={setTempo}
           />
           <b className="w-20">
-            {tempo} {HARMONIZE_WORDS.bpm2}
+            {tempo} {HARMONIZE_WORDS.bpmUnit}
           </b>
         </span>
         <Tick label={HARMONIZE_WORDS.showWhatToSay} on={aloud} onTick={setAloud} />

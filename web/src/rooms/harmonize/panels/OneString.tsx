@@ -25,7 +25,9 @@ export function OneString({ sounding, naming }: PanelProps) {
         <Choice
           label={HARMONIZE_WORDS.string}
           value={string}
-          options={tuning.map((_, index) => [String(tuning.length - index), HARMONIZE_WORDS.string2(tuning.length - index)] as const)}
+          options={tuning.map(
+            (_, index) => [String(tuning.length - index), HARMONIZE_WORDS.stringNumbered(tuning.length - index)] as const,
+          )}
           onChange={setChosen}
         />
         <label className="flex items-center gap-2">

@@ -29,10 +29,10 @@ export function WhyKey({ written, naming, columns, index }: PanelProps) {
   const chord = { root, formula: column.number.formula, bass: null };
   return (
     <div className="grid gap-x-8 gap-y-6 lg:grid-cols-2">
-      <Way title={HARMONIZE_WORDS.n1SkipANoteTakeA} term="parent scale">
+      <Way title={HARMONIZE_WORDS.waySkipANote} term="parent scale">
         <SkipPicture written={written} naming={naming} notes={chordNotes(chord)} column={column} />
       </Way>
-      <Way title={HARMONIZE_WORDS.n2ThirdsOnTopOfEach} term="third">
+      <Way title={HARMONIZE_WORDS.wayThirds} term="third">
         <ThirdsPicture naming={naming} root={root} formula={chord.formula} />
         {chordFacts(chord).map((fact) => (
           <p key={fact} className="mt-2 text-quiet">
@@ -40,10 +40,10 @@ export function WhyKey({ written, naming, columns, index }: PanelProps) {
           </p>
         ))}
       </Way>
-      <Way title={HARMONIZE_WORDS.n3LoweredFromTheMajorSeventh} term="seventh chord">
+      <Way title={HARMONIZE_WORDS.wayLowered} term="seventh chord">
         <Lowered naming={naming} root={root} formula={chord.formula} />
       </Way>
-      <Way title={HARMONIZE_WORDS.n4WhatElseCouldStandHere} term="parent scale">
+      <Way title={HARMONIZE_WORDS.wayWhatElse} term="parent scale">
         <NearMisses root={root} written={written} naming={naming} deep={formulaTones(chord.formula).length > 3} />
       </Way>
       <Way title={HARMONIZE_WORDS.sayItYourself} term="formula">
@@ -180,7 +180,7 @@ function Lowered({ naming, root, formula }: { readonly naming: Naming; readonly 
           ),
         )
         .join(', ')}
-      {HARMONIZE_WORDS.thatIs2} <b className="music-glyph">{to}</b>, {qualityName(formula)}.
+      {HARMONIZE_WORDS.thatIsAfterColon} <b className="music-glyph">{to}</b>, {qualityName(formula)}.
     </p>
   );
 }

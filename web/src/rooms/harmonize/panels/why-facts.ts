@@ -52,9 +52,9 @@ export function keyFacts(key: Key, naming: Naming): readonly string[] {
 
 const SIGNATURES: Partial<Record<Key['scale'], string>> = {
   'harmonic minor': HARMONIZE_WORDS.itsSignatureMoveIs6Major,
-  'melodic minor': HARMONIZE_WORDS.itIsMajorWithThe3,
-  dorian: HARMONIZE_WORDS.itsSignatureIsTheMajor4,
+  'melodic minor': HARMONIZE_WORDS.melodicMinorSignature,
+  dorian: HARMONIZE_WORDS.dorianSignature,
   mixolydian: HARMONIZE_WORDS.itsSignatureIs7MajorTo,
-  lydian: HARMONIZE_WORDS.itsSignatureIsAMajor2,
+  lydian: HARMONIZE_WORDS.lydianSignature,
   phrygian: HARMONIZE_WORDS.itsSignatureIs2MajorTo,
 };
