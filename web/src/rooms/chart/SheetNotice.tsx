@@ -4,7 +4,8 @@ import { Notice } from '../../ui/Notice.tsx';
 import { CHART_WORDS } from '../../wording/chart.ts';
 import { BarInput } from './BarInput.tsx';
 import { chartText, type Typing } from './bar-typing.ts';
-import type { SheetInput, SheetInputState } from './sheet-input.ts';
+import type { SheetInput } from './sheet-input.ts';
+import type { SheetInputState } from './sheet-state.ts';
 
 /** A text that is too long is kept and not drawn. */
 export function TooLongNotice({ text }: { readonly text: string }) {

@@ -9,9 +9,6 @@ import {
   chartedLetters,
   deepenBars,
   type FormerChords,
-  type Note,
-  type OpenChart,
-  type Result,
   type SlotMark,
   withOwnQualities,
 } from '@aurora/core';
@@ -19,33 +16,7 @@ import { type BarSelection, choose, chordBeside, kept, rangeOf, reachTo } from '
 import { barText, closed, letterOf, newTyping, padWrites, type Typing } from './bar-typing.ts';
 import { freeSectionName, within } from './desk-text.ts';
 import { type KeyedSheet, type Press, sheetKey, typingKey } from './sheet-keys.ts';
-
-export interface SheetInputState {
-  readonly selection: BarSelection | null;
-  readonly typing: Typing | null;
-  /** The next bar pressed is chosen along with these: what Shift does, for fingers. */
-  readonly reaching: boolean;
-  /** The bar whose letters were just written as other degrees than typed, so that it can be said and taken back. */
-  readonly charted: (ChartedLetters & { readonly bar: number }) | null;
-  /** Counts the times the chosen bar was asked to have the focus. */
-  readonly focus: number;
-}
-
-/** The chart as the sheet writes in it. */
-export interface SheetDocument {
-  readonly chart: () => OpenChart;
-  readonly edit: (edit: ChartEdit) => Result<null>;
-  readonly undo: () => void;
-  readonly redo: () => void;
-}
-
-/** How what is typed is read. */
-export interface SheetReading {
-  /** What letters on the screen count from in a bar. */
-  readonly lettersFrom: (bar: number) => Note;
-  /** Whether a digit alone writes the key's own chord. */
-  readonly ownChords: boolean;
-}
+import type { SheetDocument, SheetInputState, SheetReading } from './sheet-state.ts';
 
 /** Where leaving a bar leads to. */
 type After = 'stay' | 'next' | 'before';

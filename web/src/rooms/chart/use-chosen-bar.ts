@@ -2,7 +2,7 @@ import { type RefObject, useEffect, useLayoutEffect, useRef } from 'react';
 import type { ChartOnDesk } from '../../parts/sheet/use-chart-sheet.ts';
 import { select } from '../../session/lens-store.ts';
 import type { BarSelection } from './bar-selection.ts';
-import type { SheetInputState } from './sheet-input.ts';
+import type { SheetInputState } from './sheet-state.ts';
 
 /** The chosen chord is what the neck and the why show. */
 export function useShownChord(

@@ -3,7 +3,8 @@ import { type KeyboardEvent as ReactKeyboardEvent, useEffect, useLayoutEffect, u
 import { chartOf } from '../../document/open-chart.ts';
 import { type ChartDraft, edit } from '../../document/song-drafts.ts';
 import { useChartView } from '../../session/chart-view-store.ts';
-import { SheetInput, type SheetInputState, type SheetReading } from './sheet-input.ts';
+import { SheetInput } from './sheet-input.ts';
+import type { SheetInputState, SheetReading } from './sheet-state.ts';
 
 /** The sheet's keys over an open song, for as long as it is shown; what was being typed is written when it is left. */
 export function useSheetInput(draft: ChartDraft, written: Note): { readonly input: SheetInput; readonly state: SheetInputState } {
