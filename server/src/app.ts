@@ -4,27 +4,12 @@ import { rateLimit } from 'express-rate-limit';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { pinoHttp } from 'pino-http';
-import { analysisRoutes } from './analysis/analysis-routes.ts';
-import { bandRoutes } from './band/band-routes.ts';
-import { bridgeRoutes } from './bridge/bridge-routes.ts';
-import { capoRoutes } from './capo/capo-routes.ts';
-import { chartRoutes } from './chart/chart-routes.ts';
+import { apiCalls } from './api-calls.ts';
+import { callRouter } from './call/call-router.ts';
 import type { Pool } from './db/pool.ts';
-import { convertRoutes } from './file/convert-routes.ts';
-import { exportRoutes } from './file/export-routes.ts';
-import { importRoutes } from './file/import-routes.ts';
 import { asHttpFault, HttpFault, problemOf } from './http-fault.ts';
-import { jobRoutes } from './job/job-routes.ts';
 import { Jobs } from './job/jobs.ts';
-import { memberRoutes } from './member/member-routes.ts';
 import { openApiDocument } from './openapi/openapi.ts';
-import { packRoutes } from './pack/pack-routes.ts';
-import { setRoutes } from './set/set-routes.ts';
-import { sheetRoutes } from './sheet/sheet-routes.ts';
-import { songRoutes } from './song/song-routes.ts';
-import { swapRoutes } from './swap/swap-routes.ts';
-import { theoryRoutes } from './theory/theory-routes.ts';
-import { voicingRoutes } from './voicing/voicing-routes.ts';
 import { webRoutes } from './web-routes.ts';
 
 export interface AppDeps {
@@ -36,14 +21,7 @@ export interface AppDeps {
   readonly rateLimit: number;
 }
 
-const BODY_LIMIT = '256kb';
-/** Drawn pages are larger than anything somebody types. */
-const SHEET_LIMIT = '4mb';
-/** A file that is brought in. */
-const FILE_LIMIT = '32mb';
 const MINUTE_MS = 60_000;
-
-const rawFile = express.raw({ type: () => true, limit: FILE_LIMIT });
 
 /** The whole HTTP application. It holds nothing of its own but work that is under way: what it needs is passed in. */
 export function createApp(deps: AppDeps): Express {
@@ -52,9 +30,7 @@ export function createApp(deps: AppDeps): Express {
   app.use(pinoHttp({ logger: deps.log, quietReqLogger: true }));
   app.use(securityHeaders());
   app.use(compression());
-  app.use('/api/v1/sheets', express.json({ limit: SHEET_LIMIT }));
-  app.use('/api/v1/bands/:bandId/imports', (request, response, next) => (request.path === '/' ? rawFile(request, response, next) : next()));
-  app.use('/api', express.json({ limit: BODY_LIMIT }), apiRoutes(deps));
+  app.use('/api/v1', apiRoutes(deps));
   if (deps.webRoot !== null) app.use(webRoutes(deps.webRoot));
   app.use(() => {
     throw new HttpFault('not-found', 'There is nothing at this address.');
@@ -65,7 +41,6 @@ export function createApp(deps: AppDeps): Express {
 
 function apiRoutes({ pool, log, rateLimit: limit }: AppDeps): express.Router {
   const routes = express.Router();
-  const document = openApiDocument();
   const jobs = new Jobs((fault) => log.error({ err: fault }, 'work failed'));
   const limited = rateLimit({
     windowMs: MINUTE_MS,
@@ -76,21 +51,12 @@ function apiRoutes({ pool, log, rateLimit: limit }: AppDeps): express.Router {
       throw new HttpFault('too-many', 'That is more than the server answers in a minute. Wait a little and go on.');
     },
   });
-  routes.get('/v1/openapi.json', (_request, response) => {
-    response.json(document);
+  const calls = apiCalls(pool, jobs);
+  const document = openApiDocument(calls);
+  routes.get('/openapi.json', (_request, response) => {
+    response.set('Cache-Control', 'public, max-age=300').json(document);
   });
-  routes.use('/v1/bands/:bandId/songs/:songId/swaps', swapRoutes(pool));
-  routes.use('/v1/bands/:bandId/songs', songRoutes(pool));
-  routes.use('/v1/bands/:bandId/members', memberRoutes(pool));
-  routes.use('/v1/bands/:bandId/sets', setRoutes(pool));
-  routes.use('/v1/bands/:bandId/packs', limited, packRoutes(pool, jobs));
-  routes.use('/v1/bands/:bandId/jobs', jobRoutes(jobs));
-  routes.use('/v1/bands/:bandId/imports', limited, importRoutes(pool, jobs));
-  routes.use('/v1/bands/:bandId/exports', limited, exportRoutes(pool, jobs));
-  routes.use('/v1/bands', bandRoutes(pool));
-  routes.use('/v1/charts', limited, chartRoutes());
-  routes.use('/v1/sheets', limited, sheetRoutes());
-  routes.use('/v1', limited, theoryRoutes(), analysisRoutes(), voicingRoutes(), capoRoutes(), bridgeRoutes(), convertRoutes());
+  routes.use(callRouter(calls, limited));
   return routes;
 }
 

@@ -8,6 +8,8 @@ export type HttpFaultCode =
   | 'not-json'
   | 'invalid'
   | 'not-found'
+  | 'not-allowed'
+  | 'not-acceptable'
   | 'stale-save'
   | 'too-large'
   | 'too-many'
@@ -24,6 +26,8 @@ const MEANINGS: Readonly<Record<HttpFaultCode, Meaning>> = {
   'not-json': { status: 415, title: 'The request is not JSON' },
   invalid: { status: 422, title: 'Something in the request cannot be used' },
   'not-found': { status: 404, title: 'Not here' },
+  'not-allowed': { status: 405, title: 'Not in this way' },
+  'not-acceptable': { status: 406, title: 'Not in this form' },
   'stale-save': { status: 409, title: 'It was saved elsewhere meanwhile' },
   'too-large': { status: 413, title: 'Too much at once' },
   'too-many': { status: 429, title: 'Too many requests' },
@@ -84,11 +88,11 @@ export function asHttpFault(thrown: unknown): HttpFault {
   const { type, code, message, status } = (thrown ?? {}) as { type?: unknown; code?: unknown; message?: unknown; status?: unknown };
   if (type === 'entity.too.large') return new HttpFault('too-large', tooLargeWords(thrown), { cause: thrown });
   if (type === 'entity.parse.failed') return new HttpFault('unreadable-json', 'The body is not well-formed JSON.', { cause: thrown });
-  if (typeof type === 'string' && /^(charset|encoding|entity|request|stream)\./.test(type)) {
-    return new HttpFault('unreadable-json', 'The body could not be read.', { cause: thrown });
-  }
   if (thrown instanceof URIError || status === 404)
     return new HttpFault('not-found', 'There is nothing at this address.', { cause: thrown });
+  if ((typeof type === 'string' && /^(charset|encoding|entity|request|stream)\./.test(type)) || status === 400) {
+    return new HttpFault('unreadable-json', 'The body could not be read.', { cause: thrown });
+  }
   if (AWAY.test(String(code)) || AWAY_WORDS.test(String(message)) || isAwayAggregate(thrown)) {
     return new HttpFault('database-away', 'The database does not answer. What you wrote is kept here and saved when it is back.', {
       cause: thrown,

@@ -15,6 +15,14 @@ export function queryOf<Schema extends z.ZodType>(request: Request, schema: Sche
   return checked(request.query, schema);
 }
 
+/** Refuses what no database keeps, wherever it stands in a request that is about what a band keeps. */
+export function refuseUnfit({ params, query, body }: Request): void {
+  for (const part of Buffer.isBuffer(body) ? [params, query] : [params, query, body]) {
+    const unfit = unfitText(part, []);
+    if (unfit !== null) throw unfitFault(unfit);
+  }
+}
+
 function checked<Schema extends z.ZodType>(value: unknown, schema: Schema): z.output<Schema> {
   const read = schema.safeParse(value, { error: issueWords });
   if (read.success) return read.data;
@@ -27,6 +35,28 @@ function checked<Schema extends z.ZodType>(value: unknown, schema: Schema): z.ou
   );
 }
 
+/** What no database keeps as text: a NUL, and half of a sign that is written in two halves. */
+const UNFIT = /[\0\p{Surrogate}]/u;
+
+type Path = readonly string[];
+
+/** Where the first text stands that cannot be kept, in names as well as in values; null when all can. */
+function unfitText(value: unknown, path: Path): Path | null {
+  if (typeof value === 'string') return UNFIT.test(value) ? path : null;
+  if (typeof value !== 'object' || value === null) return null;
+  for (const [name, part] of Object.entries(value)) {
+    const unfit = unfitText(name, path) ?? unfitText(part, [...path, name]);
+    if (unfit !== null) return unfit;
+  }
+  return null;
+}
+
+function unfitFault(at: Path): HttpFault {
+  const path = at.join('.');
+  const message = 'the text holds a NUL character or half of a sign';
+  return new HttpFault('invalid', `${path === '' ? 'body' : path}: ${message}`, { errors: [{ message, path }] });
+}
+
 const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/i;
 
 /** A path parameter that names a row; anything that cannot be an id is simply not there. */
@@ -34,6 +64,12 @@ export function idOf(request: Request, name: string, what: string): string {
   const value = request.params[name];
   if (typeof value === 'string' && UUID.test(value)) return value;
   throw notFound(what);
+}
+
+/** What a store found; throws what says that it is not there. */
+export function orMissing<T>(found: T | undefined, what: string): T {
+  if (found === undefined) throw notFound(what);
+  return found;
 }
 
 export function notFound(what: string): HttpFault {

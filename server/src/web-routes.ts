@@ -1,17 +1,19 @@
 import { join } from 'node:path';
-import express, { type Router } from 'express';
+import { PAGES } from '@aurora/wire';
+import express, { type Response, Router } from 'express';
 
-/** Built files are named by their content and never change; the page itself is always asked for. */
+/** Built files are named by their content and never change; the page and what it is installed by are always asked for. */
 export function webRoutes(webRoot: string): Router {
-  const routes = express.Router();
+  const routes = Router();
+  const sendPage = (response: Response, status: number) =>
+    response.status(status).set('Cache-Control', 'no-cache').sendFile(join(webRoot, 'index.html'), { cacheControl: false });
   routes.use('/assets', express.static(join(webRoot, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }));
-  routes.use(express.static(webRoot, { index: false, cacheControl: false }));
+  routes.use(express.static(webRoot, { index: false, setHeaders: (response) => void response.setHeader('Cache-Control', 'no-cache') }));
+  for (const page of PAGES) routes.get(`/${page.replace('/:part?', '{/:part}')}`, (_request, response) => sendPage(response, 200));
+  // who follows a wrong link in a browser is told so in the application; a script is told in its own words
   routes.get('/{*path}', (request, response, next) => {
-    if (request.path.startsWith('/api') || request.accepts('html') === false) {
-      next();
-      return;
-    }
-    response.set('Cache-Control', 'no-cache').sendFile(join(webRoot, 'index.html'), { cacheControl: false });
+    if (!request.path.startsWith('/api') && request.get('Accept')?.includes('text/html')) sendPage(response, 404);
+    else next();
   });
   return routes;
 }

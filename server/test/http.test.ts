@@ -118,13 +118,28 @@ describe('the server around its routes', () => {
   });
 
   test('serves the page for every room, built files for good, and nothing else', async () => {
-    for (const path of ['/', '/harmonize', '/songs/x/chart']) {
+    for (const path of ['/', '/harmonize', '/songs/x/chart', '/band', '/songs/x/band/tonight']) {
       const page = await fetch(server.url + path, { headers: { Accept: 'text/html' } });
       expect(await page.text()).toContain('page');
       expect(page.headers.get('cache-control')).toBe('no-cache');
     }
     expect((await fetch(`${server.url}/assets/app-1.js`)).headers.get('cache-control')).toContain('immutable');
-    expect((await fetch(`${server.url}/assets/gone.js`)).status).toBe(404);
+    for (const path of [
+      '/assets/gone.js',
+      '/gone.css',
+      '/health',
+      '/healthz',
+      '/status',
+      '/songs/x/nowhere',
+      '/favicon.png',
+      '/.vite/manifest.json',
+    ]) {
+      const answer = await fetch(server.url + path);
+      expect([path, answer.status]).toEqual([path, 404]);
+      expect(answer.headers.get('content-type')).toContain('application/problem+json');
+    }
+    const lost = await fetch(`${server.url}/no-such-room`, { headers: { Accept: 'text/html,*/*;q=0.8' } });
+    expect([lost.status, await lost.text()]).toEqual([404, '<title>page</title>']);
     expect((await fetch(`${server.url}/..%2f..%2fetc%2fpasswd`, { headers: { Accept: 'text/plain' } })).status).toBe(404);
   });
 

@@ -1,4 +1,5 @@
-import { createBrowserRouter, Navigate } from 'react-router';
+import { PAGES, type Page } from '@aurora/wire';
+import { createBrowserRouter, Navigate, type RouteObject } from 'react-router';
 import { Shelf } from './rooms/shelf/Shelf.tsx';
 import { LostPage, RoomFault } from './shell/RoomFault.tsx';
 import { Shell } from './shell/Shell.tsx';
@@ -18,6 +19,25 @@ const FOR_DEVELOPERS = import.meta.env.DEV
   ? [{ path: 'dev/parts', lazy: async () => ({ Component: (await import('./dev/PartsPage.tsx')).PartsPage }) }]
   : [];
 
+const ROOMS: Readonly<Record<Page, Pick<RouteObject, 'Component' | 'element' | 'lazy'>>> = {
+  '': { Component: Shelf },
+  harmonize: { lazy: lazyHarmonize },
+  analyze: { lazy: lazyAnalyze },
+  chart: { lazy: lazyChart },
+  'band/stand': { lazy: lazySetStand },
+  'band/:part?': { lazy: lazyBand },
+  neck: { lazy: lazyNeck },
+  settings: { lazy: lazySettings },
+  begin: { lazy: lazyBegin },
+  'songs/:songId': { element: <Navigate to="chart" replace /> },
+  'songs/:songId/harmonize': { lazy: lazyHarmonize },
+  'songs/:songId/analyze': { lazy: lazyAnalyze },
+  'songs/:songId/chart': { lazy: lazyChart },
+  'songs/:songId/band/:part?': { lazy: lazyBand },
+  'songs/:songId/neck': { lazy: lazyNeck },
+  'songs/:songId/stand': { lazy: lazyStand },
+};
+
 /** Where each room is. The open song is part of the address, so that a link opens it again. */
 export const router = createBrowserRouter([
   {
@@ -26,22 +46,7 @@ export const router = createBrowserRouter([
     ErrorBoundary: RoomFault,
     HydrateFallback: () => null,
     children: [
-      { index: true, Component: Shelf },
-      { path: 'harmonize', lazy: lazyHarmonize },
-      { path: 'analyze', lazy: lazyAnalyze },
-      { path: 'chart', lazy: lazyChart },
-      { path: 'band/stand', lazy: lazySetStand },
-      { path: 'band/:part?', lazy: lazyBand },
-      { path: 'neck', lazy: lazyNeck },
-      { path: 'settings', lazy: lazySettings },
-      { path: 'begin', lazy: lazyBegin },
-      { path: 'songs/:songId', element: <Navigate to="chart" replace /> },
-      { path: 'songs/:songId/harmonize', lazy: lazyHarmonize },
-      { path: 'songs/:songId/analyze', lazy: lazyAnalyze },
-      { path: 'songs/:songId/chart', lazy: lazyChart },
-      { path: 'songs/:songId/band/:part?', lazy: lazyBand },
-      { path: 'songs/:songId/neck', lazy: lazyNeck },
-      { path: 'songs/:songId/stand', lazy: lazyStand },
+      ...PAGES.map((path) => (path === '' ? { index: true, ...ROOMS[path] } : { path, ...ROOMS[path] })),
       ...FOR_DEVELOPERS,
       { path: '*', Component: LostPage },
     ],

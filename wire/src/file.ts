@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { words } from './band.ts';
 
 const format = z.enum(['chart', 'musicxml', 'mxl', 'midi', 'abc', 'text'], {
   error: 'a format is chart, musicxml, mxl, midi, abc or text',
@@ -17,7 +18,7 @@ export const convertRequest = z
     from: format,
     to: format,
     content: z.string().describe('text, or base64 for mxl and midi'),
-    key: z.string().max(200).optional().describe('the key that sounds, as in a chart’s head; the song’s own when left out'),
+    key: words.max(200).optional().describe('the key that sounds, as in a chart’s head; the song’s own when left out'),
     reader: z
       .object({
         transpose: z.number().int().min(0).max(11, { error: 'an instrument reads 0 to 11 half steps above what sounds' }),
@@ -37,6 +38,15 @@ export const convertAnswer = z
     losses: z.array(loss),
   })
   .meta({ id: 'ConvertAnswer' });
+
+/** How the file that is sent is called. */
+export const importQuery = z.object({
+  name: z
+    .string()
+    .default('')
+    .transform((name) => name.slice(0, 200))
+    .describe('the file’s name; a song without a title is named after it'),
+});
 
 const importedSong = z.object({
   title: z.string(),

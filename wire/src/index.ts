@@ -55,6 +55,7 @@ export {
   type ImportPreview,
   importAccept,
   importPreview,
+  importQuery,
 } from './file.ts';
 export {
   DEFAULT_READS,
@@ -73,11 +74,13 @@ export {
   type SheetRequest,
   sheetRequest,
   type VoicingsAnswer,
+  type VoicingsRequest,
   voicingsAnswer,
   voicingsRequest,
 } from './neck.ts';
 export { type JobState, jobState, type PackRequest, packRequest } from './pack.ts';
-export { type Problem, type ProblemError, problem } from './problem.ts';
+export { PAGES, type Page } from './pages.ts';
+export { gone, type Problem, type ProblemError, problem } from './problem.ts';
 export {
   type SetBreakEntry,
   type SetList,

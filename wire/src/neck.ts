@@ -122,5 +122,6 @@ export const sheetRequest = z
   })
   .meta({ id: 'SheetRequest' });
 
+export type VoicingsRequest = z.infer<typeof voicingsRequest>;
 export type VoicingsAnswer = z.infer<typeof voicingsAnswer>;
 export type SheetRequest = z.infer<typeof sheetRequest>;

@@ -25,5 +25,8 @@ export const problem = z
   })
   .meta({ id: 'Problem' });
 
+/** What was taken away is gone. */
+export const gone = z.object({ gone: z.boolean() }).meta({ id: 'Gone' });
+
 export type Problem = z.infer<typeof problem>;
 export type ProblemError = z.infer<typeof problemError>;

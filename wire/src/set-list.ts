@@ -2,7 +2,7 @@ import { BRIDGE_KINDS } from '@aurora/core';
 import { z } from 'zod';
 import { song, words } from './band.ts';
 
-const entryId = z.string().min(1).max(60);
+const entryId = words.min(1).max(60);
 const fret = z.number().int().min(0).max(11);
 const seconds = z
   .number()

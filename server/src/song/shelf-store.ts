@@ -1,6 +1,7 @@
 import { changesSought, readProgression } from '@aurora/core';
 import type { SongSummary, SongsQuery } from '@aurora/wire';
 import type { Queryable } from '../db/pool.ts';
+import { HttpFault } from '../http-fault.ts';
 import { SONG_COLUMNS, type SongRow, summaryOf } from './song-row.ts';
 
 /** A page of the shelf. */
@@ -78,15 +79,20 @@ const VALUES = {
   timestamptz: /^\d{4}-\d\d-\d\d [\d:.]{8,15}[+-]\d\d(:\d\d)?$/,
 } as const;
 
-/** A page's beginning; one that cannot be read begins at the first song. */
+/** A page's beginning; refuses one that no page with this sort has answered. */
 function readCursor(text: string | undefined, type: keyof typeof VALUES): { readonly value: string; readonly id: string } | undefined {
   if (text === undefined) return undefined;
+  const [value, id] = cursorParts(text);
+  if (typeof value === 'string' && VALUES[type].test(value) && typeof id === 'string' && UUID.test(id)) return { value, id };
+  const message = 'no page begins there: pass on the “next” of the page before, with the same sort';
+  throw new HttpFault('invalid', `after: ${message}`, { errors: [{ message, path: 'after' }] });
+}
+
+function cursorParts(text: string): readonly unknown[] {
   try {
     const read: unknown = JSON.parse(Buffer.from(text, 'base64url').toString('utf8'));
-    if (!Array.isArray(read)) return undefined;
-    const [value, id] = read as readonly unknown[];
-    return typeof value === 'string' && VALUES[type].test(value) && typeof id === 'string' && UUID.test(id) ? { value, id } : undefined;
+    return Array.isArray(read) ? read : [];
   } catch {
-    return undefined;
+    return [];
   }
 }

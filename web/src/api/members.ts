@@ -1,7 +1,6 @@
 import type { Instrument } from '@aurora/core';
-import { type Member, type MemberChange, type MemberCreateRequest, member as memberSchema, membersAnswer } from '@aurora/wire';
+import { gone, type Member, type MemberChange, type MemberCreateRequest, member as memberSchema, membersAnswer } from '@aurora/wire';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { z } from 'zod';
 import { call } from './client.ts';
 import { useBand } from './songs.ts';
 
@@ -42,8 +41,6 @@ export function useMemberChanges() {
   });
   return { add, change, remove };
 }
-
-const gone = z.object({ gone: z.boolean() });
 
 /** Keeps how a member's instrument is set up. */
 export function useInstrumentChange(): (change: { readonly id: string; readonly instrument: Instrument }) => void {

@@ -1,6 +1,5 @@
-import { type SetList, type SetListBody, setList, setListsAnswer } from '@aurora/wire';
+import { gone, type SetList, type SetListBody, setList, setListsAnswer } from '@aurora/wire';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { z } from 'zod';
 import { call } from './client.ts';
 import { FOLLOW_MS, fullSetsKey, SAVE_MS, useBand } from './songs.ts';
 
@@ -41,7 +40,7 @@ export function useSetChanges() {
     },
   });
   const remove = useMutation({
-    mutationFn: (setId: string) => call('DELETE', `/bands/${bandId}/sets/${setId}`, z.object({ gone: z.boolean() })),
+    mutationFn: (setId: string) => call('DELETE', `/bands/${bandId}/sets/${setId}`, gone),
     onSuccess: refresh,
   });
   return { add, remove, refresh };

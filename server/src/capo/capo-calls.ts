@@ -14,25 +14,31 @@ import {
   printNumber,
   readProgression,
 } from '@aurora/core';
-import { type CapoAnswer, type CapoRequest, capoRequest, type UnreadChord } from '@aurora/wire';
-import { Router } from 'express';
+import { type CapoAnswer, type CapoRequest, capoAnswer, capoRequest, type UnreadChord } from '@aurora/wire';
 import { readSong, unreadOf } from '../analysis/read-song.ts';
+import { type Call, call } from '../call/call.ts';
 import { HttpFault } from '../http-fault.ts';
-import { bodyOf, required } from '../validate.ts';
+import { required } from '../validate.ts';
 
 /** Far more different chords than any song has; each is looked for at every fret. */
 const MOST_DIFFERENT = 80;
 
 /** `/capo`: a thin handler over the core's planner. */
-export function capoRoutes(): Router {
-  const routes = Router();
-
-  routes.post('/capo', (request, response) => {
-    response.json(planFor(bodyOf(request, capoRequest)));
-  });
-
-  return routes;
-}
+export const CAPO_CALLS: readonly Call[] = [
+  call(
+    {
+      id: 'planCapo',
+      method: 'post',
+      path: '/capo',
+      tag: 'neck',
+      summary: 'Every fret for a capo, the kindest first',
+      body: capoRequest,
+      answer: capoAnswer,
+      isLimited: true,
+    },
+    ({ body }) => planFor(body),
+  ),
+];
 
 function planFor({ source, key, maxFret, tuning, barres }: CapoRequest): CapoAnswer {
   const sounding = key === undefined ? undefined : required(parseKey(key), 'key');

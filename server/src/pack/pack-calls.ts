@@ -1,6 +1,6 @@
 import { eveningOf, parseKey, readChart, setSheet } from '@aurora/core';
-import { type PackRequest, packRequest } from '@aurora/wire';
-import { Router } from 'express';
+import { jobState, type PackRequest, packRequest } from '@aurora/wire';
+import { type Call, call } from '../call/call.ts';
 import type { Pool } from '../db/pool.ts';
 import { HttpFault } from '../http-fault.ts';
 import type { Jobs } from '../job/jobs.ts';
@@ -9,28 +9,37 @@ import { readPreferences } from '../preference/preference-store.ts';
 import { findSet } from '../set/set-store.ts';
 import { findSong } from '../song/song-store.ts';
 import { listSwaps } from '../swap/swap-store.ts';
-import { bodyOf, idOf, notFound, required } from '../validate.ts';
+import { idOf, notFound, required } from '../validate.ts';
 import { makePack, type PackContent, packSongsOf } from './pack.ts';
 
 /** `/bands/{id}/packs`: a PDF for every member, for a song or a whole set, made meanwhile. */
-export function packRoutes(pool: Pool, jobs: Jobs): Router {
-  const routes = Router({ mergeParams: true });
-
-  routes.post('/', async (request, response) => {
-    const bandId = idOf(request, 'bandId', 'band');
-    const content = await contentOf(pool, bandId, bodyOf(request, packRequest));
-    if (content.members.length === 0) throw new HttpFault('invalid', 'There is nobody in the band yet: add a player first.');
-    if (content.songs.length === 0) throw new HttpFault('invalid', 'There is no song in this set yet.');
-    response.status(202).json(
-      jobs.start(
-        bandId,
-        (tick) => makePack(content, tick),
-        () => undefined,
-      ),
-    );
-  });
-
-  return routes;
+export function packCalls(pool: Pool, jobs: Jobs): readonly Call[] {
+  return [
+    call(
+      {
+        id: 'startPack',
+        method: 'post',
+        path: '/bands/{bandId}/packs',
+        tag: 'work',
+        summary: 'Start on a PDF for every player, of a song or a set',
+        body: packRequest,
+        answer: jobState,
+        status: 202,
+        isLimited: true,
+      },
+      async ({ body, request }) => {
+        const bandId = idOf(request, 'bandId', 'band');
+        const content = await contentOf(pool, bandId, body);
+        if (content.members.length === 0) throw new HttpFault('invalid', 'There is nobody in the band yet: add a player first.');
+        if (content.songs.length === 0) throw new HttpFault('invalid', 'There is no song in this set yet.');
+        return jobs.start(
+          bandId,
+          (tick) => makePack(content, tick),
+          () => undefined,
+        );
+      },
+    ),
+  ];
 }
 
 async function contentOf(pool: Pool, bandId: string, wish: PackRequest): Promise<PackContent> {

@@ -1,12 +1,13 @@
-import { type ImportPreview, importAccept, type SetListBody, setListBody } from '@aurora/wire';
-import { type Request, Router } from 'express';
+import { type ImportPreview, importAccept, importPreview, importQuery, jobState, type SetListBody, setListBody } from '@aurora/wire';
+import type { Request } from 'express';
 import { restoreBand } from '../backup/backup-store.ts';
+import { type Call, call } from '../call/call.ts';
 import { inTransaction, type Pool, type Queryable } from '../db/pool.ts';
 import { HttpFault } from '../http-fault.ts';
 import type { JobResult, Jobs, Tick } from '../job/jobs.ts';
 import { insertSet } from '../set/set-store.ts';
 import { insertSong } from '../song/song-store.ts';
-import { bodyOf, idOf, notFound } from '../validate.ts';
+import { idOf, notFound } from '../validate.ts';
 import { FileRefused, type ReadFile, readFile } from './preview.ts';
 import { setOfTable } from './set-table.ts';
 
@@ -16,8 +17,7 @@ const MOST_KEPT = 20;
  * `/bands/{id}/imports`: a file is read meanwhile and shown as what it would become; only what is
  * accepted is written, all of it or nothing.
  */
-export function importRoutes(pool: Pool, jobs: Jobs): Router {
-  const routes = Router({ mergeParams: true });
+export function importCalls(pool: Pool, jobs: Jobs): readonly Call[] {
   const files = new Map<string, { readonly bandId: string; readonly file: ReadFile }>();
   const explain = (fault: unknown) => (fault instanceof FileRefused ? fault.message : undefined);
   const fileOf = (request: Request) => {
@@ -27,38 +27,73 @@ export function importRoutes(pool: Pool, jobs: Jobs): Router {
     return { bandId, file: known.file };
   };
 
-  routes.post('/', (request, response) => {
-    const bandId = idOf(request, 'bandId', 'band');
-    const bytes: unknown = request.body;
-    if (!Buffer.isBuffer(bytes) || bytes.length === 0) throw new HttpFault('invalid', 'There is nothing in this file.');
-    const name = typeof request.query.name === 'string' ? request.query.name.slice(0, 200) : '';
-    const state = jobs.start(
-      bandId,
-      async (tick) => {
-        const file = await readFile(name, bytes, tick);
-        files.set(state.id, { bandId, file });
-        const oldest = files.keys().next().value;
-        if (files.size > MOST_KEPT && oldest !== undefined) files.delete(oldest);
-        return { says: 'Read.', file: null };
+  return [
+    call(
+      {
+        id: 'readFile',
+        method: 'post',
+        path: '/bands/{bandId}/imports',
+        tag: 'files',
+        summary: 'Start on reading a file that is brought in',
+        takesFile: true,
+        bodyLimit: '32mb',
+        query: importQuery,
+        answer: jobState,
+        status: 202,
+        isLimited: true,
       },
-      explain,
-    );
-    response.status(202).json(state);
-  });
-
-  routes.get('/:importId', async (request, response) => {
-    const { bandId, file } = fileOf(request);
-    response.json(await previewOf(pool, bandId, file));
-  });
-
-  routes.post('/:importId/accept', (request, response) => {
-    const { bandId, file } = fileOf(request);
-    const { take } = bodyOf(request, importAccept);
-    const work = (tick: Tick) => inTransaction(pool, (client) => accept(client, bandId, file, take, tick));
-    response.status(202).json(jobs.start(bandId, work, explain));
-  });
-
-  return routes;
+      ({ query: { name }, request }) => {
+        const bandId = idOf(request, 'bandId', 'band');
+        const bytes: unknown = request.body;
+        if (!Buffer.isBuffer(bytes) || bytes.length === 0) throw new HttpFault('invalid', 'There is nothing in this file.');
+        const state = jobs.start(
+          bandId,
+          async (tick) => {
+            const file = await readFile(name, bytes, tick);
+            files.set(state.id, { bandId, file });
+            const oldest = files.keys().next().value;
+            if (files.size > MOST_KEPT && oldest !== undefined) files.delete(oldest);
+            return { says: 'Read.', file: null };
+          },
+          explain,
+        );
+        return state;
+      },
+    ),
+    call(
+      {
+        id: 'previewImport',
+        method: 'get',
+        path: '/bands/{bandId}/imports/{importId}',
+        tag: 'files',
+        summary: 'What a file that was read would become',
+        answer: importPreview,
+        isLimited: true,
+      },
+      async ({ request }) => {
+        const { bandId, file } = fileOf(request);
+        return previewOf(pool, bandId, file);
+      },
+    ),
+    call(
+      {
+        id: 'acceptImport',
+        method: 'post',
+        path: '/bands/{bandId}/imports/{importId}/accept',
+        tag: 'files',
+        summary: 'Start on taking a file in: all of it, or nothing',
+        body: importAccept,
+        answer: jobState,
+        status: 202,
+        isLimited: true,
+      },
+      ({ body: { take }, request }) => {
+        const { bandId, file } = fileOf(request);
+        const work = (tick: Tick) => inTransaction(pool, (client) => accept(client, bandId, file, take, tick));
+        return jobs.start(bandId, work, explain);
+      },
+    ),
+  ];
 }
 
 async function previewOf(pool: Pool, bandId: string, file: ReadFile): Promise<ImportPreview> {

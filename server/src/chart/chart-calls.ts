@@ -20,26 +20,43 @@ import {
   type ChartParseAnswer,
   type ChartRenderAnswer,
   type ChartRenderRequest,
+  chartParseAnswer,
   chartParseRequest,
+  chartRenderAnswer,
   chartRenderRequest,
 } from '@aurora/wire';
-import { Router } from 'express';
-import { bodyOf, required } from '../validate.ts';
+import { type Call, call } from '../call/call.ts';
+import { required } from '../validate.ts';
 
 /** `/charts/parse` and `/charts/render`: any text is read; what is wrong with it is in the answer. */
-export function chartRoutes(): Router {
-  const routes = Router();
-
-  routes.post('/parse', (request, response) => {
-    response.json(describeChart(readChart(bodyOf(request, chartParseRequest).source)));
-  });
-
-  routes.post('/render', (request, response) => {
-    response.json(renderFor(bodyOf(request, chartRenderRequest)));
-  });
-
-  return routes;
-}
+export const CHART_CALLS: readonly Call[] = [
+  call(
+    {
+      id: 'parseChart',
+      method: 'post',
+      path: '/charts/parse',
+      tag: 'charts',
+      summary: 'Read a chart text',
+      body: chartParseRequest,
+      answer: chartParseAnswer,
+      isLimited: true,
+    },
+    ({ body }) => describeChart(readChart(body.source)),
+  ),
+  call(
+    {
+      id: 'renderChart',
+      method: 'post',
+      path: '/charts/render',
+      tag: 'charts',
+      summary: 'Write a chart for a key and a reader',
+      body: chartRenderRequest,
+      answer: chartRenderAnswer,
+      isLimited: true,
+    },
+    ({ body }) => renderFor(body),
+  ),
+];
 
 function describeChart(chart: ChartReading): ChartParseAnswer {
   const letters = lettersFrom(chart, chart.head.key.tonic);

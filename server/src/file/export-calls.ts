@@ -1,60 +1,84 @@
 import { headValue, parseChart } from '@aurora/core';
 import { FORMAT_FILES, FORMAT_NAMES, lossWords, SONG_COLUMNS, writeFormat, writeTable } from '@aurora/core/format';
-import { type ExportRequest, exportRequest, type Song } from '@aurora/wire';
-import { type Request, type Response, Router } from 'express';
+import { bandBackup, type ExportRequest, exportRequest, jobState, type Song } from '@aurora/wire';
+import type { Request, Response } from 'express';
 import { zipSync } from 'fflate';
+import { z } from 'zod';
 import { readBand } from '../backup/backup-store.ts';
+import { type Call, call, fileCall } from '../call/call.ts';
 import type { Pool } from '../db/pool.ts';
 import { HttpFault } from '../http-fault.ts';
 import type { JobResult, Jobs, Tick } from '../job/jobs.ts';
 import { findSet } from '../set/set-store.ts';
 import { allSongs } from '../song/song-store.ts';
-import { bodyOf, idOf, notFound } from '../validate.ts';
+import { idOf, orMissing } from '../validate.ts';
 import { fileName, freeName } from './file-name.ts';
 import { tableOfSet } from './set-table.ts';
 
 /** `/bands/{id}/exports`: tables, the whole band as a backup, and every song in other formats. */
-export function exportRoutes(pool: Pool, jobs: Jobs): Router {
-  const routes = Router({ mergeParams: true });
+export function exportCalls(pool: Pool, jobs: Jobs): readonly Call[] {
+  const path = '/bands/{bandId}/exports';
   const bandOf = (request: Request) => idOf(request, 'bandId', 'band');
-
-  routes.get('/songs.csv', async (request, response) => {
-    const rows = (await allSongs(pool, bandOf(request))).map(rowOf);
-    sendTable(response, 'Songs', writeTable({ columns: SONG_COLUMNS, rows }));
-  });
-
-  routes.get('/sets/:setId.csv', async (request, response) => {
-    const set = await findSet(pool, bandOf(request), idOf(request, 'setId', 'set'));
-    if (set === undefined) throw notFound('set');
-    sendTable(response, set.name, writeTable(tableOfSet(set)));
-  });
-
-  routes.get('/backup.json', async (request, response) => {
-    const now = new Date();
-    const backup = await readBand(pool, bandOf(request), now);
-    if (backup === undefined) throw notFound('band');
-    const name = `${fileName(backup.band.name)} ${now.toISOString().slice(0, 10)}.json`;
-    response
-      .attachment(name)
-      .type('application/json')
-      .send(JSON.stringify(backup, null, 2));
-  });
-
-  routes.post('/', async (request, response) => {
-    const bandId = bandOf(request);
-    const { format } = bodyOf(request, exportRequest);
-    const songs = await allSongs(pool, bandId);
-    if (songs.length === 0) throw new HttpFault('invalid', 'There is no song on the shelf yet.');
-    response.status(202).json(
-      jobs.start(
-        bandId,
-        (tick) => zipSongs(songs, format, tick),
-        () => undefined,
-      ),
-    );
-  });
-
-  return routes;
+  const table = { tag: 'files', method: 'get', answer: z.string(), content: 'text/csv', isLimited: true, cache: 'no-store' } as const;
+  return [
+    fileCall(
+      { ...table, id: 'exportSongIndex', path: `${path}/songs.csv`, summary: 'The shelf as a table' },
+      async ({ request, response }) => {
+        const rows = (await allSongs(pool, bandOf(request))).map(rowOf);
+        sendTable(response, 'Songs', writeTable({ columns: SONG_COLUMNS, rows }));
+      },
+    ),
+    fileCall(
+      { ...table, id: 'exportSet', path: `${path}/sets/{setId}.csv`, summary: 'A set as a table' },
+      async ({ request, response }) => {
+        const set = orMissing(await findSet(pool, bandOf(request), idOf(request, 'setId', 'set')), 'set');
+        sendTable(response, set.name, writeTable(tableOfSet(set)));
+      },
+    ),
+    fileCall(
+      {
+        id: 'exportBackup',
+        method: 'get',
+        path: `${path}/backup.json`,
+        tag: 'files',
+        summary: 'The whole band as a backup',
+        answer: bandBackup,
+        isLimited: true,
+        cache: 'no-store',
+      },
+      async ({ request, response }) => {
+        const now = new Date();
+        const backup = orMissing(await readBand(pool, bandOf(request), now), 'band');
+        const name = `${fileName(backup.band.name)} ${now.toISOString().slice(0, 10)}.json`;
+        response
+          .attachment(name)
+          .type('application/json')
+          .send(JSON.stringify(backup, null, 2));
+      },
+    ),
+    call(
+      {
+        id: 'startExport',
+        method: 'post',
+        path,
+        tag: 'files',
+        summary: 'Start on a zip of every song in another format',
+        body: exportRequest,
+        answer: jobState,
+        status: 202,
+        isLimited: true,
+      },
+      async ({ body: { format }, request }) => {
+        const songs = await allSongs(pool, bandOf(request));
+        if (songs.length === 0) throw new HttpFault('invalid', 'There is no song on the shelf yet.');
+        return jobs.start(
+          bandOf(request),
+          (tick) => zipSongs(songs, format, tick),
+          () => undefined,
+        );
+      },
+    ),
+  ];
 }
 
 function sendTable(response: Response, name: string, text: string): void {

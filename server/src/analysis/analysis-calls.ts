@@ -13,21 +13,27 @@ import {
   regionWords,
   scaleWords,
 } from '@aurora/core';
-import { type AnalyzeAnswer, type AnalyzeRequest, analyzeRequest } from '@aurora/wire';
-import { Router } from 'express';
-import { bodyOf, requiredKey } from '../validate.ts';
+import { type AnalyzeAnswer, type AnalyzeRequest, analyzeAnswer, analyzeRequest } from '@aurora/wire';
+import { type Call, call } from '../call/call.ts';
+import { requiredKey } from '../validate.ts';
 import { readSong, unreadOf } from './read-song.ts';
 
 /** `/analyze`: keys, regions, readings, scales and patterns of a chart or of plain chords. */
-export function analysisRoutes(): Router {
-  const routes = Router();
-
-  routes.post('/analyze', (request, response) => {
-    response.json(analyzeFor(bodyOf(request, analyzeRequest)));
-  });
-
-  return routes;
-}
+export const ANALYSIS_CALLS: readonly Call[] = [
+  call(
+    {
+      id: 'analyze',
+      method: 'post',
+      path: '/analyze',
+      tag: 'theory',
+      summary: 'Keys, readings and scales of a progression',
+      body: analyzeRequest,
+      answer: analyzeAnswer,
+      isLimited: true,
+    },
+    ({ body }) => analyzeFor(body),
+  ),
+];
 
 function analyzeFor({ source, key, reading }: AnalyzeRequest): AnalyzeAnswer {
   const progression = readSong(source);

@@ -16,46 +16,54 @@ import {
   type Tuning,
   type Voicing,
 } from '@aurora/core';
-import { type VoicingsAnswer, voicingsRequest } from '@aurora/wire';
-import { Router } from 'express';
+import { type VoicingsAnswer, type VoicingsRequest, voicingsAnswer, voicingsRequest } from '@aurora/wire';
+import { type Call, call } from '../call/call.ts';
 import { HttpFault } from '../http-fault.ts';
-import { bodyOf, required } from '../validate.ts';
+import { required } from '../validate.ts';
 
 const DEFAULT_MAX_FRET = 15;
 const DEFAULT_LIMIT = 500;
 
 /** `/voicings`: a thin handler over the core's search. */
-export function voicingRoutes(): Router {
-  const routes = Router();
+export const VOICING_CALLS: readonly Call[] = [
+  call(
+    {
+      id: 'findVoicings',
+      method: 'post',
+      path: '/voicings',
+      tag: 'neck',
+      summary: 'Shapes of a chord on an instrument',
+      body: voicingsRequest,
+      answer: voicingsAnswer,
+      isLimited: true,
+    },
+    ({ body }) => voicingsFor(body),
+  ),
+];
 
-  routes.post('/voicings', (request, response) => {
-    const {
-      symbol,
-      tuning,
-      maxFret = DEFAULT_MAX_FRET,
-      capo = 0,
-      families,
-      without = [],
-      limit = DEFAULT_LIMIT,
-    } = bodyOf(request, voicingsRequest);
-    const chord = required(parseChord(symbol.trim()), 'symbol');
-    const strings = tuning === undefined ? STANDARD_GUITAR.tuning : readTuning(tuning);
-    const instrument = required(checkInstrument({ ...STANDARD_GUITAR, tuning: strings, capo, frets: 24, comfortFret: 24 }), 'tuning');
-    const wanted = families === undefined ? {} : { families: families.flatMap(readFamily) };
-    const { voicings, leftOut, partial } = findVoicings(chord, instrument, { ...wanted, maxFret: Math.max(maxFret, capo), without });
-    const answer: VoicingsAnswer = {
-      symbol: printChord(chord),
-      tuning: [...strings],
-      capo,
-      voicings: voicings.slice(0, limit).map((voicing) => describe(voicing, instrument, wanted.families)),
-      total: voicings.length,
-      leftOut: [...leftOut],
-      partial,
-    };
-    response.json(answer);
-  });
-
-  return routes;
+function voicingsFor({
+  symbol,
+  tuning,
+  maxFret = DEFAULT_MAX_FRET,
+  capo = 0,
+  families,
+  without = [],
+  limit = DEFAULT_LIMIT,
+}: VoicingsRequest): VoicingsAnswer {
+  const chord = required(parseChord(symbol.trim()), 'symbol');
+  const strings = tuning === undefined ? STANDARD_GUITAR.tuning : readTuning(tuning);
+  const instrument = required(checkInstrument({ ...STANDARD_GUITAR, tuning: strings, capo, frets: 24, comfortFret: 24 }), 'tuning');
+  const wanted = families === undefined ? {} : { families: families.flatMap(readFamily) };
+  const { voicings, leftOut, partial } = findVoicings(chord, instrument, { ...wanted, maxFret: Math.max(maxFret, capo), without });
+  return {
+    symbol: printChord(chord),
+    tuning: [...strings],
+    capo,
+    voicings: voicings.slice(0, limit).map((voicing) => describe(voicing, instrument, wanted.families)),
+    total: voicings.length,
+    leftOut: [...leftOut],
+    partial,
+  };
 }
 
 function readTuning(strings: readonly (number | string)[]): Tuning {

@@ -1,19 +1,27 @@
 import { parseKey, readChart } from '@aurora/core';
 import { FORMAT_FILES, type FormatName, type Loss, lossWords, readFormat, writeFormat } from '@aurora/core/format';
-import { type ConvertAnswer, type ConvertRequest, convertRequest } from '@aurora/wire';
-import { Router } from 'express';
+import { type ConvertAnswer, type ConvertRequest, convertAnswer, convertRequest } from '@aurora/wire';
+import { type Call, call } from '../call/call.ts';
 import { HttpFault } from '../http-fault.ts';
-import { bodyOf, required } from '../validate.ts';
+import { required } from '../validate.ts';
 import { fileName } from './file-name.ts';
 
 /** `/convert`: a song from one format into another, with what gets lost on the way. */
-export function convertRoutes(): Router {
-  const routes = Router();
-  routes.post('/convert', (request, response) => {
-    response.json(convert(bodyOf(request, convertRequest)));
-  });
-  return routes;
-}
+export const CONVERT_CALLS: readonly Call[] = [
+  call(
+    {
+      id: 'convertSong',
+      method: 'post',
+      path: '/convert',
+      tag: 'charts',
+      summary: 'A song from one format into another, with what gets lost',
+      body: convertRequest,
+      answer: convertAnswer,
+      isLimited: true,
+    },
+    ({ body }) => convert(body),
+  ),
+];
 
 function convert({ from, to, content, key, reader }: ConvertRequest): ConvertAnswer {
   const tonic = key === undefined ? null : required(parseKey(key), 'key').tonic;
