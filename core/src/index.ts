@@ -172,7 +172,7 @@ export { letterParts, numberParts, type SymbolParts } from './naming/symbol-part
 export { letterView, numberView, type SymbolView, symbolText } from './naming/symbol-view.ts';
 export { type AnalysisSheetContent, analysisPages } from './notation/analysis-sheet.ts';
 export { type DiagramLook, type DotLabel, diagram } from './notation/diagram.ts';
-export { type Drawing, type Ink, moved, PRINT_INKS, printSvg, type Shape, scaled } from './notation/drawing.ts';
+export { type Drawing, type Face, type Ink, moved, PRINT_INKS, printSvg, type Shape, scaled } from './notation/drawing.ts';
 export { type SetSheetContent, type SetSheetLine, setPages } from './notation/set-sheet.ts';
 export {
   musicWidth,
@@ -209,7 +209,7 @@ export {
   projectChart,
 } from './part/projection.ts';
 export { cueNames, lensOn, type PartReader, partPages, type TonightSong } from './part/reader-part.ts';
-export { isFolded, playedLines, type StandLine, standPages, writtenLines } from './part/stand-lines.ts';
+export { drummedLines, isFolded, playedLines, type StandLine, standPages, writtenLines } from './part/stand-lines.ts';
 export { accidentals, chroma, isEnharmonic, letterStep, type Note, plainNote, simplest } from './pitch/note.ts';
 export { type AccidentalStyle, parseNote, printAccidentals, printNote, withGlyphs } from './pitch/note-text.ts';
 export { type PitchRange, parsePitch, parseRange, pitchOf } from './pitch/pitch-text.ts';
@@ -246,7 +246,7 @@ export {
   type StoredSetSong,
 } from './setlist/evening.ts';
 export { parseLength, printLength } from './setlist/length-text.ts';
-export { firstChord, lastChord, type MedleySong, playedTexts, withBridge } from './setlist/medley.ts';
+export { firstChord, lastChord, type MedleySong, type PlayedText, playedTexts, withBridge } from './setlist/medley.ts';
 export {
   clockAfter,
   GAP_SECONDS,
@@ -326,7 +326,7 @@ export {
 } from './wording/analysis-words.ts';
 export { bridgeWords } from './wording/bridge-words.ts';
 export { capoWords, pairWords } from './wording/capo-words.ts';
-export { barAsWritten, changeWords } from './wording/change-words.ts';
+export { changeWords } from './wording/change-words.ts';
 export { findingWords } from './wording/check-words.ts';
 export { circleWords } from './wording/circle-words.ts';
 export { faultWords } from './wording/fault-words.ts';

@@ -25,7 +25,16 @@ const members = Array.from({ length: MEMBERS }, (_, index): Member => {
 });
 let steps = 0;
 const start = performance.now();
-const content = { title: 'Evening', songs, swaps: new Map(), members, naming: DEFAULT_PREFERENCES.naming, paper: 'A4', set: null } as const;
+const content = {
+  band: 'The Bench',
+  title: 'Evening',
+  songs,
+  swaps: new Map(),
+  members,
+  naming: DEFAULT_PREFERENCES.naming,
+  paper: 'A4',
+  set: null,
+} as const;
 const { file } = await makePack(content, async () => {
   steps += 1;
 });

@@ -128,7 +128,7 @@ describe('a body', () => {
   test.each<[what: string, body: unknown]>([
     ['a NUL in the id of an entry', { entries: [setSong('a\u0000b', SOMEWHERE)] }],
     ['half of a sign in the name', { name: 'Set \ud83c', entries: [] }],
-    ['a NUL where nobody looks', { entries: [], ['x\u0000']: 1 }],
+    ['a NUL where nobody looks', { entries: [], 'x\u0000': 1 }],
   ])('%s is refused with its place', async (_, more) => {
     const body = { name: 'Set', place: '', startsAt: '', gapSeconds: 30, ...(more as object) };
     const answer = await send(`${server.url}/api/v1/bands/${db.bandId}/sets`, 'POST', body);

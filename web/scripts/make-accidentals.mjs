@@ -103,5 +103,7 @@ for (const cut of CUTS) {
     descender: -200,
     glyphs: [missing, flat(cut), natural(cut), sharp(cut)],
   });
-  writeFileSync(new URL(`../src/fonts/accidentals-${cut.weight}.otf`, import.meta.url), Buffer.from(font.toArrayBuffer()));
+  // the screen has them, and the pages the server sets
+  for (const folder of ['../src/fonts', '../../server/src/sheet/fonts'])
+    writeFileSync(new URL(`${folder}/accidentals-${cut.weight}.otf`, import.meta.url), Buffer.from(font.toArrayBuffer()));
 }

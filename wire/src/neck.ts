@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { words } from './band.ts';
 
 /** The most frets a neck has; the core's own limit. */
 const MOST_FRETS = 24;
@@ -104,7 +105,7 @@ const shape = z.discriminatedUnion('kind', [
     text: z.string().max(500),
     size: z.number().min(1).max(200),
     anchor: z.enum(['start', 'middle', 'end']),
-    face: z.enum(['text', 'bold']),
+    face: z.enum(['text', 'bold', 'numeral']),
     ink,
   }),
 ]);
@@ -114,7 +115,8 @@ const side = z.number().min(10).max(2000);
 /** Pages to be set as a PDF: the core's drawings. */
 export const sheetRequest = z
   .object({
-    title: z.string().max(200),
+    title: words.max(200),
+    author: words.max(200).default('').describe('whose pages they are; the band'),
     pages: z
       .array(z.object({ width: side, height: side, label: z.string().max(300), shapes: z.array(shape).max(20_000) }))
       .min(1, { error: 'a sheet has at least one page' })

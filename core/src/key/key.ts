@@ -1,5 +1,5 @@
 import { mod } from '../fault.ts';
-import { accidentals, chroma, isWritable, type Note } from '../pitch/note.ts';
+import { accidentals, chroma, isWritable, type Note, OCTAVE_ON_FIFTHS } from '../pitch/note.ts';
 import { isMinorScale, scaleIntervals } from '../scale/scale.ts';
 import type { ScaleName } from '../scale/scale-table.ts';
 
@@ -9,7 +9,6 @@ export interface Key {
   readonly scale: ScaleName;
 }
 
-const OCTAVE_ON_FIFTHS = 12;
 const FIFTHS_PER_SEMITONE = 7;
 
 /** The seven notes of the key, ascending from the tonic, each letter once. */

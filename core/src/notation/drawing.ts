@@ -1,8 +1,8 @@
 /** What a line or an area is drawn with; screens and paper give each its own colour. */
 export type Ink = 'ink' | 'quiet' | 'line' | 'accent' | 'on-accent' | 'paper';
 
-/** Text, heavier text, or large numerals. */
-type Face = 'text' | 'bold';
+/** Text, heavier text, or the face of numerals and titles. */
+export type Face = 'text' | 'bold' | 'numeral';
 
 /** One mark on the paper. Lengths are points, 72 to the inch; y grows downward. */
 export type Shape =
@@ -123,6 +123,8 @@ export const PRINT_INKS: Readonly<Record<Ink, string>> = {
   paper: '#ffffff',
 };
 
+/** The faces as they are called in a document of its own; `numeral` is the heavy one of the screen. */
+const NUMERAL_STACK = "'Bricolage Grotesque', 'Bricolage Grotesque Variable', Figtree, 'DejaVu Sans', sans-serif";
 const FONT_STACK = "Figtree, 'Figtree Variable', 'DejaVu Sans', sans-serif";
 
 /** The drawing as an SVG document of its own, black on white, sized in points. */
@@ -147,7 +149,7 @@ function printShape(shape: Shape): string {
     case 'path':
       return `<path d="${shape.d}" ${painted(shape)}/>`;
     case 'text':
-      return `<text x="${shape.x}" y="${shape.y}" font-size="${shape.size}" text-anchor="${shape.anchor}"${shape.face === 'bold' ? ' font-weight="700"' : ''} fill="${PRINT_INKS[shape.ink]}">${escaped(shape.text)}</text>`;
+      return `<text x="${shape.x}" y="${shape.y}" font-size="${shape.size}" text-anchor="${shape.anchor}"${shape.face === 'text' ? '' : ' font-weight="700"'}${shape.face === 'numeral' ? ` font-family="${NUMERAL_STACK}"` : ''} fill="${PRINT_INKS[shape.ink]}">${escaped(shape.text)}</text>`;
   }
 }
 

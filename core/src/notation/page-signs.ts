@@ -1,4 +1,5 @@
-import { line, type Shape } from './drawing.ts';
+import { line, type Shape, text } from './drawing.ts';
+import { textWidth } from './letter-width.ts';
 
 /** A repeat's double bar line with its dots on the side the repeat lies: 1 for the right. */
 export function repeatSign(x: number, top: number, bottom: number, size: number, way: 1 | -1): readonly Shape[] {
@@ -42,6 +43,21 @@ export function againSign(twice: boolean, x: number, y: number, size: number): r
     dot(-0.34 * size, -0.16 * size),
     dot(0.34 * size, 0.16 * size),
   ];
+}
+
+const PHRASE = 4;
+
+/** Bars of time that are only counted: how many, and a stroke for each, in fours. `y` is the base line. */
+export function countSign(bars: number, x: number, width: number, y: number, size: number): readonly Shape[] {
+  const number = String(bars);
+  const left = x + textWidth(number, 'numeral') * size + 0.4 * size;
+  const gaps = bars - 1 + Math.floor((bars - 1) / PHRASE);
+  const step = Math.min(0.3 * size, (x + width - left) / Math.max(1, gaps + 1));
+  const strokes = Array.from({ length: bars }, (_, bar): Shape => {
+    const at = left + (bar + Math.floor(bar / PHRASE)) * step;
+    return line(at, y - 0.5 * size, at, y - 0.06 * size, 0.06 * size, 'quiet');
+  });
+  return [text(x, y, number, { size, anchor: 'start', face: 'numeral' }), ...strokes];
 }
 
 /** A push: a bow into the chord, whose base line is y 0. `s` is its size. */

@@ -1,4 +1,5 @@
 import { type Drawing, line, moved, type Shape, text } from './drawing.ts';
+import { textWidth } from './letter-width.ts';
 import { PAPERS, type Paper } from './study-sheet.ts';
 
 /** A line of a set list as it is printed. */
@@ -25,9 +26,9 @@ export interface SetSheetContent {
 
 const MARGIN = 40;
 const HEAD = 58;
-const LETTER_WIDTH = 0.56;
 const LARGEST = { list: 22, floor: 54 } as const;
-const SMALLEST = { list: 11, floor: 24 } as const;
+/** Details beside a title are six tenths of it, and no letter is smaller than nine points. */
+const SMALLEST = { list: 15, floor: 24 } as const;
 const STEP = 0.94;
 
 /**
@@ -62,7 +63,7 @@ export function setPages(content: SetSheetContent, paper: Paper, kind: 'list' | 
 function headOf({ title, facts }: SetSheetContent, kind: 'list' | 'floor', width: number): Shape[] {
   if (kind === 'floor') return [text(width - MARGIN, MARGIN + 12, title, { size: 12, anchor: 'end', ink: 'quiet' })];
   return [
-    text(MARGIN, MARGIN + 20, title, { size: 24, anchor: 'start', face: 'bold' }),
+    text(MARGIN, MARGIN + 20, title, { size: 24, anchor: 'start', face: 'numeral' }),
     text(MARGIN, MARGIN + 38, facts, { size: 12, anchor: 'start', ink: 'quiet' }),
   ];
 }
@@ -87,14 +88,14 @@ const KEY_ROOM = 3.2;
 const SMALL = 0.6;
 
 function timeRoom({ time }: SetSheetLine, size: number, kind: 'list' | 'floor'): number {
-  return kind === 'floor' || time === '' ? 0 : SMALL * size * LETTER_WIDTH * (time.length + 2);
+  return kind === 'floor' || time === '' ? 0 : SMALL * size * (textWidth(time, 'text') + 1);
 }
 
 /** The size with which a song's title fits between its number and its time. */
 function titleSize(one: SetSheetLine, size: number, kind: 'list' | 'floor', width: number): number {
   if (one.kind === 'break') return size;
   const room = width - (NUMBER_ROOM + KEY_ROOM) * size - timeRoom(one, size, kind);
-  return room / (LETTER_WIDTH * Math.max(1, one.title.length));
+  return room / Math.max(1, textWidth(one.title, 'numeral'));
 }
 
 function lineShapes(one: SetSheetLine, { size, title, kind }: LineLook, width: number): readonly Shape[] {
@@ -102,18 +103,29 @@ function lineShapes(one: SetSheetLine, { size, title, kind }: LineLook, width: n
   const baseline = size;
   const left = NUMBER_ROOM * size;
   const small = { size: SMALL * size, ink: 'quiet' } as const;
-  const keySize = Math.min(size, (KEY_ROOM * size) / (LETTER_WIDTH * (one.key.length + 0.5)));
+  // the title is what is looked for; its key stands beside it
+  const keySize = Math.min(KEY_PART * title, (KEY_ROOM * size) / (textWidth(one.key, 'numeral') + 0.3));
   const details = kind === 'list' ? one.details : [];
   return [
     text(left - 0.5 * size, baseline, one.number, { ...small, anchor: 'end' }),
-    text(left, baseline, one.title, { size: title, anchor: 'start', face: 'bold' }),
-    text(width, baseline, one.key, { size: keySize, anchor: 'end', face: 'bold' }),
+    text(left, baseline, one.title, { size: title, anchor: 'start', face: 'numeral' }),
+    text(width, baseline, one.key, { size: keySize, anchor: 'end', face: 'numeral' }),
     ...(kind === 'list' && one.time !== '' ? [text(width - KEY_ROOM * size, baseline, one.time, { ...small, anchor: 'end' })] : []),
     ...details.map((words, index) =>
       text(left, baseline + 0.74 * size * (index + 1), fitted(words, width - left, small.size), { ...small, anchor: 'start' }),
     ),
-    ...(one.joins ? [line(0.5 * size, baseline + 0.18 * size, 0.5 * size, lineHeight(one, size, kind) + 0.2 * size, 1.6, 'ink')] : []),
+    ...(one.joins ? joinArrow(JOIN_AT * size, baseline + 0.2 * size, lineHeight(one, size, kind) + 0.22 * size, size) : []),
   ];
+}
+
+const KEY_PART = 0.85;
+const JOIN_AT = 0.42;
+
+/** Down to the next song, which begins without a pause. */
+function joinArrow(x: number, from: number, to: number, size: number): readonly Shape[] {
+  const head = Math.max(3, 0.12 * size);
+  const d = `M ${x - head} ${to - 1.6 * head} L ${x + head} ${to - 1.6 * head} L ${x} ${to} Z`;
+  return [line(x, from, x, to - 1.4 * head, Math.max(1.6, 0.07 * size), 'ink'), { kind: 'path', d, fill: 'ink', stroke: null, width: 0 }];
 }
 
 function breakShapes({ title: name, time }: SetSheetLine, { size, kind }: LineLook, width: number): readonly Shape[] {
@@ -126,6 +138,9 @@ function breakShapes({ title: name, time }: SetSheetLine, { size, kind }: LineLo
 
 /** Words cut where the line ends. */
 function fitted(words: string, width: number, size: number): string {
-  const most = Math.floor(width / (size * LETTER_WIDTH * 0.94));
-  return words.length <= most ? words : `${words.slice(0, Math.max(1, most - 1)).trimEnd()}…`;
+  const fits = (some: string) => textWidth(some, 'text') * size <= width;
+  if (fits(words)) return words;
+  let cut = words.length - 1;
+  while (cut > 1 && !fits(`${words.slice(0, cut).trimEnd()}…`)) cut -= 1;
+  return `${words.slice(0, cut).trimEnd()}…`;
 }

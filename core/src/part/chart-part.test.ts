@@ -120,9 +120,19 @@ describe('parts for the rhythm section', () => {
 
   test('a drummer reads bars, hits, stops, pushes and silence, and no chord', () => {
     const text = 'key: G\n[A] x2\n1 4 (1 5!) >6-\n<1> NC % (1... 4.)\n';
-    expect(symbols(text, { kind: 'form' })).toEqual(['–', '–', '–', '×', '×', '×', 'NC', 'NC', '–']);
+    // the first two bars are only counted, and so is the last
+    expect(symbols(text, { kind: 'form' })).toEqual(['–', '–', '×', '×', '×', 'NC', 'NC', '–']);
+    expect(bars(text, { kind: 'form' }).map(({ sign, counts }) => (sign === 'count' ? counts : sign))).toEqual([
+      2,
+      'chords',
+      'chords',
+      'chords',
+      'chords',
+      'chords',
+      1,
+    ]);
     expect(part(text, { kind: 'form' }).sections[0]?.beside).toBe('×2  8 bars');
-    const [, , shared] = bars(text, { kind: 'form' });
+    const [, shared] = bars(text, { kind: 'form' });
     expect(shared?.chords.map(({ marks, share }) => [marks.stop, share])).toEqual([
       [false, 2],
       [true, 2],

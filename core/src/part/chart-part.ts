@@ -2,6 +2,7 @@ import { headValue } from '../chart/head.ts';
 import { type ChartReading, keysReadFrom } from '../chart/reading.ts';
 import type { Key } from '../key/key.ts';
 import { nameKey } from '../naming/naming.ts';
+import { countedSections } from './counted-bars.ts';
 import { type CellSection, type Projected, type ProjectionLens, projectChart } from './projection.ts';
 
 /** How a part is written for its reader, and what is said at its head and foot. */
@@ -28,7 +29,7 @@ export function chartPart(reading: ChartReading, look: PartLook): ChartPart {
   return {
     title: reading.head.title || 'Song without a title',
     facts: factsOf(reading, look),
-    sections: projected.sections,
+    sections: look.kind === 'form' ? countedSections(projected.sections) : projected.sections,
     foot: look.foot,
   };
 }

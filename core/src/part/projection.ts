@@ -26,6 +26,8 @@ export interface ProjectionLens {
   readonly kind: PartKind;
   /** Lyrics and cue lines under the bars. */
   readonly words: boolean;
+  /** Bars of the song itself where others follow that lead into the next one: those are spelled as plainly as can be. */
+  readonly ownBars?: number;
   /** Remarks for everyone, and cues for whoever goes by one of these names; null for every cue. */
   readonly cuesFor: readonly string[] | null;
 }
@@ -54,8 +56,10 @@ export interface BarCell {
   /** Index among the written bars. */
   readonly index: number;
   readonly chords: readonly ChordCell[];
-  /** A repeat sign drawn in place of the chords. */
-  readonly sign: WrittenBar['sign'];
+  /** A repeat sign drawn in place of the chords, or how many bars of time are kept. */
+  readonly sign: WrittenBar['sign'] | 'count';
+  /** Bars it stands for: one, or more where a drummer only counts. */
+  readonly counts: number;
   /** New key, meter, tempo or a pickup, in the reader's letters; empty when nothing changes. */
   readonly heading: string;
   readonly opensRepeat: boolean;
@@ -183,13 +187,15 @@ function rowsOf(bars: readonly PlacedBar[], seen: Seen): CellRow[] {
   return rows.map(({ line: _, ...row }) => row);
 }
 
-function barCell(bar: WrittenBar, index: number, seen: Seen): BarCell {
+function barCell(bar: WrittenBar, index: number, whole: Seen): BarCell {
   const { form } = bar;
+  const seen = index < (whole.lens.ownBars ?? index + 1) ? whole : plainlySpelled(whole);
   const { lens, reading, written } = seen;
   return {
     index,
     chords: chordCells(bar, seen),
     sign: lens.kind === 'form' ? 'chords' : bar.sign,
+    counts: 1,
     heading: barHeading(bar, reading.bars[index - 1], written.keys, lens.naming),
     opensRepeat: form.opensRepeat,
     closesRepeat: form.closesRepeat,
@@ -200,6 +206,11 @@ function barCell(bar: WrittenBar, index: number, seen: Seen): BarCell {
     wrong: seen.wrong.has(placeName(bar.at)),
     at: bar.at,
   };
+}
+
+/** What nobody has written needs no double flats. */
+function plainlySpelled(seen: Seen): Seen {
+  return { ...seen, lens: { ...seen.lens, naming: { ...seen.lens.naming, spelling: 'easier' } } };
 }
 
 /** A bar's chords as the part has them: whole, as the bass plays them, or as the beats that count. */
@@ -214,18 +225,18 @@ function chordCells(bar: WrittenBar, seen: Seen): readonly ChordCell[] {
   });
 }
 
-function chordCell(slot: BarChord, bar: WrittenBar, { lens, sounding, written }: Seen, unequal: boolean): ChordCell {
+function chordCell(slot: BarChord, bar: WrittenBar, { lens: { naming, ...lens }, sounding, written }: Seen, unequal: boolean): ChordCell {
   const { chord, push, ring, stop, optional, beats } = slot;
   const shared = { share: beats ?? 1, beats: unequal ? beats : null, marks: { push, ring, stop, optional } };
   if (chord === null) return { main: null, under: null, sounding: null, number: null, letter: null, chord: null, ...shared };
   const heard = sounding.chordIn(chord, bar.stretch);
-  const number = numberView(chord, lens.naming);
-  const letter = letterView(written.chordIn(chord, bar.stretch), lens.naming);
+  const number = numberView(chord, naming);
+  const letter = letterView(written.chordIn(chord, bar.stretch), naming);
   const inLetters = lens.show === 'letters' || lens.show === 'both';
   return {
     main: lens.show === 'letters' ? letter : number,
     under: lens.show === 'both' ? letter : null,
-    sounding: inLetters && lens.sounding !== lens.written ? letterView(heard, lens.naming) : null,
+    sounding: inLetters && lens.sounding !== lens.written ? letterView(heard, naming) : null,
     number,
     letter,
     chord: heard,

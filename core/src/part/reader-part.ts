@@ -31,12 +31,15 @@ export interface TonightSong {
   readonly tonic: Note;
   /** What is said about it tonight: who counts in, notes. */
   readonly tonight: string;
+  /** Bars of the song itself, where a bridge to the next one follows. */
+  readonly ownBars?: number;
 }
 
 /** The pages of one player's part: transposed, in the player's own school, with the cues that are theirs. */
-export function partPages({ reading, tonic, tonight }: TonightSong, who: PartReader, paper: Paper): readonly Drawing[] {
+export function partPages({ reading, tonic, tonight, ownBars }: TonightSong, who: PartReader, paper: Paper): readonly Drawing[] {
   const foot = [`Aurora Ridge · ${who.name}`, who.plays].filter((word) => word !== '').join(', ');
-  return chartPages(chartPart(reading, { ...lensOf(who, reading, tonic), capo: who.reader.capo, tonight, foot }), paper, who.size);
+  const lens = { ...lensOf(who, reading, tonic), ...(ownBars === undefined ? {} : { ownBars }) };
+  return chartPages(chartPart(reading, { ...lens, capo: who.reader.capo, tonight, foot }), paper, who.size);
 }
 
 function lensOf(who: PartReader, reading: Pick<ChartReading, 'head'>, tonic: Note): ProjectionLens {

@@ -1,4 +1,5 @@
 import type { ChartReading } from '../chart/reading.ts';
+import { barRows, countedBars } from './counted-bars.ts';
 import type { BarCell, CellRow, CellSection, Projected } from './projection.ts';
 
 /** A line of a chart as it lies on a stand: up to four bars, with the heading over it where a section begins. */
@@ -58,6 +59,30 @@ export function playedLines(
     if (lines.length >= most) return lines.slice(0, most);
   }
   return lines;
+}
+
+/** A drummer's lines: what is only counted is counted together, as far as nothing else has to be read. */
+export function drummedLines(lines: readonly StandLine[]): readonly StandLine[] {
+  const stretches: { first: StandLine; bars: BarCell[]; words: readonly string[] }[] = [];
+  for (const line of lines) {
+    const open = stretches.at(-1);
+    const goesOn = open !== undefined && line.heading === null && !line.isPickup && !open.first.isPickup && open.words.length === 0;
+    if (goesOn && open.first.section === line.section) {
+      open.bars.push(...line.bars);
+      open.words = line.words;
+    } else stretches.push({ first: line, bars: [...line.bars], words: line.words });
+  }
+  return stretches.flatMap(({ first, bars, words }) => linesOf(first, first.isPickup ? bars : countedBars(bars), words));
+}
+
+function linesOf(first: StandLine, bars: readonly BarCell[], words: readonly string[]): readonly StandLine[] {
+  const rows = barRows(bars);
+  return rows.map((row, place) => ({
+    ...first,
+    heading: place === 0 ? first.heading : null,
+    bars: row,
+    words: place === rows.length - 1 ? words : [],
+  }));
 }
 
 /** A bar with the line and the section it stands in. */

@@ -7,6 +7,9 @@ import { mod } from '../fault.ts';
  */
 export type Note = number;
 
+/** Twelve fifths come back to the same key of a piano: B♯ and C. */
+export const OCTAVE_ON_FIFTHS = 12;
+
 /** The most sharps or flats a note may be written with. */
 export const MOST_ACCIDENTALS = 2;
 

@@ -12,11 +12,13 @@ const song = (songId: string, more: Partial<StoredSetSong> = {}): StoredSetSong 
 const evening = (...entries: StoredSet['entries']) =>
   eveningOf({ name: 'Friday', place: '', startsAt: '', gapSeconds: 30, entries }, SONGS);
 
+const textsOf = (one: ReturnType<typeof evening>) => playedTexts(one).map(({ text }) => text);
+
 describe('tonight’s tempo', () => {
   const slow = evening(song('a', { tempo: 50 }), song('b', { tempo: 90 }));
 
   test('is in the chart text that is played, changes in proportion', () => {
-    expect(playedTexts(slow)).toEqual([
+    expect(textsOf(slow)).toEqual([
       'title: Rope Walk\nkey: Eb\ntempo: 50\n\n[A]\n1 4 {tempo: 75} 5 1\n',
       'key: Am\ntempo: 90\n\n[A]\n1- 4-\n',
     ]);
@@ -32,14 +34,14 @@ describe('tonight’s tempo', () => {
   });
 
   test('is told with a bridge behind it', () => {
-    const [text = ''] = playedTexts(evening(song('a', { tempo: 50, join: { kind: 'bridge', bridge: 'dominant' } }), song('b')));
+    const [text = ''] = textsOf(evening(song('a', { tempo: 50, join: { kind: 'bridge', bridge: 'dominant' } }), song('b')));
     expect(text).toMatch(/^title: Rope Walk\nkey: Eb\ntempo: 50\n/);
     expect(text).toContain('{tempo: 75}');
     expect(text).toMatch(/\[To Song without a title\]/);
   });
 
   test('that is the chart’s own, or not told, leaves the text as it is', () => {
-    expect(playedTexts(evening(song('a', { tempo: 100 }), song('a')))).toEqual([SONGS[0]?.source, SONGS[0]?.source]);
+    expect(textsOf(evening(song('a', { tempo: 100 }), song('a')))).toEqual([SONGS[0]?.source, SONGS[0]?.source]);
   });
 });
 
@@ -57,8 +59,8 @@ describe('tonight’s key', () => {
 
   test('a bridge leads from where tonight’s keys are', () => {
     const join = { kind: 'bridge', bridge: 'dominant' } as const;
-    const [text = ''] = playedTexts(evening(song('a', { key: 'C', join }), song('b', { key: 'Dm' })));
-    // A7 leads to D minor: the sixth degree of C, with a major third and a minor seventh
-    expect(text.trimEnd().split('\n').at(-1)).toBe('67');
+    const [text = ''] = textsOf(evening(song('a', { key: 'C', join }), song('b', { key: 'Dm' })));
+    // A7 leads to D minor as its 5; in the text, which is in E♭, everything lies a minor third higher
+    expect(text.trimEnd().split('\n').at(-1)).toBe('{key: Fm} 57');
   });
 });

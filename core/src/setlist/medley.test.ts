@@ -1,7 +1,15 @@
 import { describe, expect, test } from '@jest/globals';
-import { readChart } from '../chart/reading.ts';
+import type { WrittenBar } from '../chart/bars.ts';
+import { type ChartReading, readChart } from '../chart/reading.ts';
 import { renderChart } from '../chart/render.ts';
+import { BRIDGE_KINDS } from '../choices.ts';
 import { printChord } from '../chord/chord-text.ts';
+import type { NumberChord } from '../degree/degree.ts';
+import { printNumber } from '../degree/number-text.ts';
+import { DEFAULT_NAMING } from '../naming/naming.ts';
+import { type SymbolView, symbolText } from '../naming/symbol-view.ts';
+import { projectChart } from '../part/projection.ts';
+import { lensOn } from '../part/reader-part.ts';
 import { firstChord, lastChord, type MedleySong, withBridge } from './medley.ts';
 
 const song = (source: string, tonic?: number): MedleySong => {
@@ -30,10 +38,42 @@ describe('the ends of a song as it is played', () => {
   test('are not there without chords', () => expect(firstChord(readChart('key: D\nNC NC\n'), 2)).toBeUndefined());
 });
 
+/** Every bridge between a song in one key and a song in another, with the last bar of its chart and that bar as players read it. */
+function bridgesBetween(from: string, into: string) {
+  const [one, two] = [song(`title: One\nkey: ${from}\n\n[A]\n1\n`), song(`title: Two\nkey: ${into}\n\n[A]\n1\n`)];
+  const texts = BRIDGE_KINDS.map((kind) => withBridge(one, two, kind)).filter((text) => text !== one.source);
+  return texts.map((text) => {
+    const reading = readChart(text);
+    const bar = reading.bars[1] as WrittenBar;
+    const key = reading.stretches[bar.stretch]?.key;
+    const read = [0, 2, 7, 9].flatMap((transpose) => lettersRead(reading, one.tonic, transpose));
+    return { key, into: two.reading.head.key, numbers: bar.chords.map(({ chord }) => printNumber(chord as NumberChord)), read };
+  });
+}
+
+function lettersRead(reading: ChartReading, tonic: number, transpose: number): readonly string[] {
+  const look = { naming: DEFAULT_NAMING, show: 'letters', kind: 'chart', words: false, cuesFor: [], ownBars: 1 } as const;
+  const { sections } = projectChart(reading, lensOn({ transpose, capo: 0, tuning: 0 }, look, reading, tonic));
+  return (sections.at(-1)?.rows[0]?.bars[0]?.chords ?? []).map(({ main }) => symbolText(main as SymbolView));
+}
+
+const KEYS = ['Cb', 'Gb', 'Db', 'Ab', 'Eb', 'Bb', 'F', 'C', 'G', 'D', 'A', 'E', 'B', 'F#', 'C#', 'Ebm', 'Cm', 'F#m', 'G#m', 'D#m'];
+
 describe('a bridge written into the chart', () => {
-  test('E♭ to E minor over its dominant: B7, as a number of E♭', () => {
+  test.each(KEYS)('from %s to anywhere is numbered where it leads to, and plain for every player', (from) => {
+    const bridges = KEYS.flatMap((into) => bridgesBetween(from, into));
+    expect(bridges.length).toBeGreaterThan(60);
+    for (const { key, into, numbers, read } of bridges) {
+      expect(key).toEqual(into);
+      for (const number of numbers) expect(number).not.toMatch(/^[b#]{2}/);
+      expect(read.length).toBeGreaterThanOrEqual(4);
+      expect(read.filter((letters) => /♭♭|♯♯|𝄫|𝄪/.test(letters))).toEqual([]);
+    }
+  });
+
+  test('E♭ to E minor over its dominant: B7, as the 5 of E minor', () => {
     const text = withBridge(EB_END, EM_START, 'dominant');
-    expect(text).toContain('[To Two]\n#57\n');
+    expect(text).toContain('[To Two]\n{key: Em} 57\n');
     expect(letters(text, -3).at(-1)).toBe('B7');
   });
 
@@ -45,8 +85,8 @@ describe('a bridge written into the chart', () => {
 
   test('follows the keys of tonight: the same songs a step up and a step down', () => {
     const text = withBridge({ ...EB_END, tonic: -1 }, { ...EM_START, tonic: 2 }, 'dominant');
-    // to D minor leads A7, the 3 of F
-    expect(text).toContain('[To Two]\n37\n');
+    // to D minor leads A7; the text is in E♭, where that is the 5 of C minor
+    expect(text).toContain('[To Two]\n{key: Cm} 57\n');
     expect(letters(text, -1).at(-1)).toBe('A7');
   });
 
@@ -68,11 +108,13 @@ describe('a bridge written into the chart', () => {
 
   test('a song that ends at its Fine says what to do', () => {
     const text = withBridge(song('title: One\nkey: C\n\n[A]\n1 4 {fine} 5 57 {dc al fine}\n'), EM_START, 'dominant');
-    expect(text).toContain('[To Two] -- straight on from the last bar\n7\n'.replace('7\n', '77\n'));
+    expect(text).toContain('[To Two] -- straight on from the last bar\n{key: Em} 57\n');
   });
 
-  test('counts from the relative major where the chart does, and in the last key there is', () => {
-    expect(withBridge(song('title: One\nkey: Am\nnumbering: relative\n\n[A]\n6-\n'), song('key: C\n1\n'), 'dominant')).toContain('\n57\n');
+  test('counts from the relative major where the chart does, and stays in the key it ends in', () => {
+    expect(withBridge(song('title: One\nkey: Am\nnumbering: relative\n\n[A]\n6-\n'), song('key: C\n1\n'), 'dominant')).toContain(
+      '\n{key: C} 57\n',
+    );
     expect(withBridge(song('title: One\nkey: C\n\n[A]\n1\n{key: D}\n[B]\n1\n'), song('key: D\n1\n'), 'dominant')).toContain('\n57\n');
   });
 

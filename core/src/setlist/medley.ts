@@ -1,10 +1,12 @@
 import { type BridgeEnd, type BridgeKind, findBridges } from '../bridge/bridge.ts';
 import { countingTonic } from '../chart/head.ts';
-import { type ChartReading, lettersFrom, readChart } from '../chart/reading.ts';
+import { type ChartReading, keysReadFrom, lettersFrom, readChart } from '../chart/reading.ts';
+import { type Chord, transposeChord } from '../chord/chord.ts';
 import { numberChord } from '../degree/degree.ts';
 import { printNumber } from '../degree/number-text.ts';
-import type { Key } from '../key/key.ts';
-import type { Note } from '../pitch/note.ts';
+import { type Key, moveKey, sameKey, semitonesBetween } from '../key/key.ts';
+import { printKey } from '../key/key-text.ts';
+import { type Note, OCTAVE_ON_FIFTHS } from '../pitch/note.ts';
 import type { Evening, EveningEntry } from './evening.ts';
 
 /** The first chord of a song as it is played, in its key, with its home on `tonic`; undefined for a song without chords. */
@@ -41,7 +43,7 @@ export interface MedleySong {
 
 /**
  * The chart text of a song with the bridge to the next one behind it, as a section of its own: one
- * bar, numbered in the key in force at the end. A form line is told to play it. A direct join adds
+ * bar in the key it leads to, numbered there. A form line is told to play it. A direct join adds
  * no bars. The text stays as it is where either song has no chords or no such bridge exists.
  */
 export function withBridge(song: MedleySong, next: MedleySong, kind: BridgeKind): string {
@@ -49,15 +51,33 @@ export function withBridge(song: MedleySong, next: MedleySong, kind: BridgeKind)
   const [from, to] = [lastChord(reading, song.tonic), firstChord(next.reading, next.tonic)];
   const bridge = from === undefined || to === undefined ? undefined : findBridges(from, to).find((one) => one.kind === kind);
   if (bridge === undefined || bridge.chords.length === 0) return song.source;
-  const key = lettersFrom(reading, song.tonic).keys.at(-1) as Key;
+  const key = (to as BridgeEnd).key;
   const counting = countingTonic(key, reading.head.numbering);
-  const numbers = bridge.chords.map((chord) => printNumber(numberChord(chord, counting)));
-  const bar = numbers.length === 1 ? numbers[0] : `(${numbers.join(' ')})`;
+  const numbers = bridge.chords.map((chord) => printNumber(numberChord(nearestTo(chord, key), counting)));
+  const bar = `${keyChange(key, song)}${numbers.length === 1 ? numbers[0] : `(${numbers.join(' ')})`}`;
   const name = freeName(`To ${next.title.replace(/[[\]]/g, '') || 'the next song'}`, reading);
   const head = reading.head.form === null ? song.source : addedToForm(song.source, name);
   const text = `${head.trimEnd()}\n\n[${name}]\n${bar}\n`;
   return playsLast(text) ? text : text.replace(`[${name}]\n`, `[${name}] -- straight on from the last bar\n`);
 }
+
+/** The key a bridge leads to, as a change in the text of a song that may be played elsewhere tonight; empty where the song ends in it. */
+function keyChange(key: Key, { reading, tonic }: MedleySong): string {
+  const ends = keysReadFrom(reading.stretches, tonic).at(-1) as Key;
+  if (sameKey(ends, key)) return '';
+  const home = reading.head.key.tonic;
+  const named = tonic === home ? key : moveKey(key, semitonesBetween(tonic, home));
+  return `{key: ${printKey(named)}} `;
+}
+
+/** The chord spelled as the key has it: `C♯` in D♭ is `D♭`, so that its number has no more signs than it needs. */
+function nearestTo(chord: Chord, { tonic }: Key): Chord {
+  const by = OCTAVE_ON_FIFTHS * Math.round((tonic + MIDDLE - chord.root) / OCTAVE_ON_FIFTHS);
+  return by === 0 ? chord : transposeChord(chord, by);
+}
+
+/** The degrees a chord is counted as lie from ♭2 to ♯4 on the line of fifths: five down to six up, half a fifth above the tonic in the middle. */
+const MIDDLE = 0.5;
 
 /** A name no section has, with nothing a form line would read as a separator. */
 function freeName(wanted: string, { sections }: ChartReading): string {
@@ -78,13 +98,21 @@ function playsLast(text: string): boolean {
   return performance.parts.at(-1)?.section === sections.length - 1;
 }
 
+/** A chart text as it is played in an evening. */
+export interface PlayedText {
+  readonly text: string;
+  /** Bars of the song itself; those behind them lead over into the next. */
+  readonly ownBars: number;
+}
+
 /** The chart texts of an evening as they are played, one a song: bridges to the next are written in. */
-export function playedTexts({ entries }: Evening): readonly string[] {
+export function playedTexts({ entries }: Evening): readonly PlayedText[] {
   return entries.flatMap((one, index) => {
     const song = medleySong(one);
     if (song === null || one.entry.kind === 'break') return [];
     const next = entries[index + 1] === undefined ? null : medleySong(entries[index + 1] as EveningEntry);
-    return [one.entry.join.kind === 'bridge' && next !== null ? withBridge(song, next, one.entry.join.bridge) : song.source];
+    const text = one.entry.join.kind === 'bridge' && next !== null ? withBridge(song, next, one.entry.join.bridge) : song.source;
+    return [{ text, ownBars: song.reading.bars.length }];
   });
 }
 

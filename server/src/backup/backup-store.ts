@@ -85,16 +85,14 @@ export async function restoreBand(client: Queryable, bandId: string, backup: Ban
     await insertWithVersions(client, bandId, songs.get(song.id) as string, { ...song, versions: ofMembers(song.versions, members) });
     await tick(index + 1, backup.songs.length);
   }
-  for (const { id, name, place, startsAt, gapSeconds, entries } of backup.sets) {
+  for (const [index, { id, name, place, startsAt, gapSeconds, entries }] of backup.sets.entries()) {
     const setId = sets.get(id);
-    await client.query('insert into set_list (id, band_id, name, place, starts_at, gap_seconds) values ($1, $2, $3, $4, $5, $6)', [
-      setId,
-      bandId,
-      name,
-      place,
-      startsAt,
-      gapSeconds,
-    ]);
+    // sets stand in the order they were last worked on: the first of the backup stays the first
+    await client.query(
+      `insert into set_list (id, band_id, name, place, starts_at, gap_seconds, saved_at)
+       values ($1, $2, $3, $4, $5, $6, now() - $7 * interval '1 millisecond')`,
+      [setId, bandId, name, place, startsAt, gapSeconds, index],
+    );
     await writeEntries(client, bandId, setId as string, { entries: entries.map((entry) => movedEntry(entry, songs, members)) });
   }
   for (const { songId, memberId, chord, stretch, instead, refusedBy } of backup.swaps)

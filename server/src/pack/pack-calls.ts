@@ -1,5 +1,6 @@
 import { eveningOf, parseKey, readChart, setSheet } from '@aurora/core';
 import { jobState, type PackRequest, packRequest } from '@aurora/wire';
+import { listBands } from '../band/band-store.ts';
 import { type Call, call } from '../call/call.ts';
 import type { Pool } from '../db/pool.ts';
 import { HttpFault } from '../http-fault.ts';
@@ -44,7 +45,8 @@ export function packCalls(pool: Pool, jobs: Jobs): readonly Call[] {
 
 async function contentOf(pool: Pool, bandId: string, wish: PackRequest): Promise<PackContent> {
   const [members, { naming }] = [await listMembers(pool, bandId), await readPreferences(pool, bandId)];
-  const shared = { members, naming, paper: wish.paper };
+  const band = (await listBands(pool)).find(({ id }) => id === bandId)?.name ?? '';
+  const shared = { band, members, naming, paper: wish.paper };
   if (wish.of === 'set') {
     const set = await findSet(pool, bandId, wish.setId);
     if (set === undefined) throw notFound('set');

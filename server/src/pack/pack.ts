@@ -3,6 +3,7 @@ import {
   type Evening,
   type Paper,
   type PartReader,
+  type PlayedText,
   partPages,
   playedTexts,
   playerReader,
@@ -27,6 +28,8 @@ export interface PackSong extends TonightSong {
 
 /** Everything a parts pack is made of. */
 export interface PackContent {
+  /** The band's name. */
+  readonly band: string;
   readonly title: string;
   readonly songs: readonly PackSong[];
   /** Chords that players play otherwise, by song. */
@@ -39,7 +42,7 @@ export interface PackContent {
 }
 
 /** One PDF for each member, and the set list, zipped. Songs are laid out one after the other, so that it can be stopped. */
-export async function makePack({ title, songs, swaps, members, naming, paper, set }: PackContent, tick: Tick): Promise<JobResult> {
+export async function makePack({ band, title, songs, swaps, members, naming, paper, set }: PackContent, tick: Tick): Promise<JobResult> {
   const total = songs.length * members.length + members.length;
   const files: Record<string, Uint8Array> = {};
   let done = 0;
@@ -54,22 +57,26 @@ export async function makePack({ title, songs, swaps, members, naming, paper, se
       await tick(done, total);
     }
     const plays = member.plays === '' ? '' : `, ${member.plays}`;
-    files[freeName(files, fileName(`${member.name}${plays}`), 'pdf')] = await pdfOf(`${title} – ${member.name}`, pages);
+    files[freeName(files, fileName(`${member.name}${plays}`), 'pdf')] = await writePdf({
+      title: `${title} – ${member.name}`,
+      author: band,
+      pages,
+    });
     done += 1;
     await tick(done, total);
   }
   if (set !== null) {
-    files['Set list.pdf'] = await pdfOf(title, setPages(set, paper, 'list'));
-    files['Set list for the floor.pdf'] = await pdfOf(title, setPages(set, paper, 'floor'));
+    files['Set list.pdf'] = await writePdf({ title, author: band, pages: setPages(set, paper, 'list') });
+    files['Set list for the floor.pdf'] = await writePdf({
+      title: `${title}, for the floor`,
+      author: band,
+      pages: setPages(set, paper, 'floor'),
+    });
   }
   // PDFs are compressed already
   const bytes = zipSync(files, { level: 0 });
   const says = `${members.length === 1 ? 'One part' : `${members.length} parts`}, ${songs.length === 1 ? 'one song' : `${songs.length} songs`} each.`;
   return { says, file: { name: `${fileName(title)} parts.zip`, type: 'application/zip', bytes } };
-}
-
-function pdfOf(title: string, pages: readonly Drawing[]): Promise<Uint8Array> {
-  return writePdf({ title, pages: pages.map((page) => ({ ...page, shapes: [...page.shapes] })) });
 }
 
 /** A member as the core reads for them, with tonight's capo where one is set. */
@@ -86,11 +93,12 @@ export function packSongsOf(evening: Evening): readonly PackSong[] {
     one.song === null || one.entry.kind === 'break' ? [] : [{ song: one.song, capos: one.entry.capos, words: tonightWords(one) }],
   );
   return songs.map(({ song, capos, words }, index) => {
-    const text = played[index] as string;
+    const { text, ownBars } = played[index] as PlayedText;
     return {
       reading: text === song.source ? song.reading : readChart(text),
       tonic: song.key.tonic,
       songId: song.songId,
+      ownBars,
       capos,
       tonight: words.join('  ·  '),
     };

@@ -1,48 +1,90 @@
 import { createRequire } from 'node:module';
 import { fileURLToPath } from 'node:url';
-import { type Ink, PRINT_INKS, type Shape } from '@aurora/core';
+import { type Drawing, type Face, type Ink, PRINT_INKS, type Shape } from '@aurora/core';
 import type { SheetRequest } from '@aurora/wire';
 import PDFDocument from 'pdfkit';
 
 const require = createRequire(import.meta.url);
 const figtree = (weight: number) => require.resolve(`@fontsource/figtree/files/figtree-latin-${weight}-normal.woff`);
+const bricolage = require.resolve('@fontsource/bricolage-grotesque/files/bricolage-grotesque-latin-700-normal.woff');
 /** Beside this file in the sources, beside the bundle when built. */
-const symbols = (weight: number) => fileURLToPath(new URL(`./fonts/music-symbols-${weight}.ttf`, import.meta.url));
+const ours = (file: string) => fileURLToPath(new URL(`./fonts/${file}`, import.meta.url));
 
-const FONTS = {
-  text: { letters: figtree(400), symbols: symbols(400) },
-  bold: { letters: figtree(700), symbols: symbols(700) },
-} as const;
+const FACES = ['text', 'bold', 'numeral'] as const;
+const CUTS = ['letters', 'accidentals', 'symbols'] as const;
+type Cut = (typeof CUTS)[number];
 
-/** Signs the text face lacks; they stand in a face of their own. */
-const SYMBOL_RUNS = /([♭♮♯△◇→]+)/;
-/** Figtree has no double signs either: they are written as two single ones. */
+/** The faces of the screen: each has letters, and signs that its letters lack. */
+const FONTS: Readonly<Record<Face, Readonly<Record<Cut, string>>>> = {
+  text: { letters: figtree(400), accidentals: ours('accidentals-400.otf'), symbols: ours('music-symbols-400.ttf') },
+  bold: { letters: figtree(700), accidentals: ours('accidentals-700.otf'), symbols: ours('music-symbols-700.ttf') },
+  numeral: { letters: bricolage, accidentals: ours('accidentals-700.otf'), symbols: ours('music-symbols-700.ttf') },
+};
+
+/** Signs the letters' fonts lack; they stand in fonts of their own. */
+const SIGN_RUNS = /([♭♮♯]+|[△◇→]+)/;
+/** No font has double signs: they are written as two single ones. */
 const DOUBLES: readonly (readonly [string, string])[] = [
   ['𝄫', '♭♭'],
   ['𝄪', '♯♯'],
 ];
 
+/** What is set: pages with the name of the whole and of whose they are; empty for nobody in particular. */
+export type PdfPages = Omit<SheetRequest, 'pages'> & { readonly pages: readonly Drawing[] };
+
 type Document = InstanceType<typeof PDFDocument>;
 
-/** The pages as a PDF, black on white, every font embedded. */
-export async function writePdf({ title, pages }: SheetRequest): Promise<Buffer> {
-  const document = new PDFDocument({ autoFirstPage: false, compress: true, info: { Title: title, Creator: 'Aurora Ridge' } });
+const PRODUCER = 'Aurora Ridge';
+
+/**
+ * The pages as a PDF, black on white, every font embedded. It says what it is called, whose it is and
+ * in which language; its words are tagged in reading order, its lines as decoration.
+ */
+export async function writePdf({ title, author, pages }: PdfPages): Promise<Buffer> {
+  const document = new PDFDocument({
+    autoFirstPage: false,
+    compress: true,
+    pdfVersion: '1.7',
+    tagged: true,
+    lang: 'en',
+    displayTitle: true,
+    info: { Title: title, Author: author || PRODUCER, Creator: PRODUCER },
+  });
   const parts: Buffer[] = [];
   const done = new Promise<Buffer>((resolve, reject) => {
     document.on('data', (part: Buffer) => parts.push(part));
     document.on('end', () => resolve(Buffer.concat(parts)));
     document.on('error', reject);
   });
-  for (const face of ['text', 'bold'] as const) {
-    document.registerFont(`${face}-letters`, FONTS[face].letters);
-    document.registerFont(`${face}-symbols`, FONTS[face].symbols);
-  }
-  for (const { width, height, shapes } of pages) {
+  for (const face of FACES) for (const cut of CUTS) document.registerFont(`${face}-${cut}`, FONTS[face][cut]);
+  const root = document.struct('Document');
+  document.addStructure(root);
+  for (const { width, height, label, shapes } of pages) {
     document.addPage({ size: [width, height], margin: 0 });
-    for (const shape of shapes) drawShape(document, shape);
+    drawPage(document, root, label, shapes);
   }
+  root.end();
   document.end();
   return done;
+}
+
+type Structure = PDFKit.PDFStructureElement;
+
+/** A page as a part of the document: its largest words are its heading, all others paragraphs; what only divides is decoration. */
+function drawPage(document: Document, root: Structure, label: string, shapes: readonly Shape[]): void {
+  const part = document.struct('Sect', { title: label });
+  root.add(part);
+  const heading = shapes.find((shape) => shape.kind === 'text' && shape.face === 'numeral') ?? shapes.find(({ kind }) => kind === 'text');
+  for (const shape of shapes) {
+    if (shape.kind === 'text') {
+      part.add(document.struct(shape === heading ? 'H1' : 'P', {}, () => drawShape(document, shape)));
+    } else {
+      document.markContent('Artifact', { type: 'Layout' });
+      drawShape(document, shape);
+      document.endMarkedContent();
+    }
+  }
+  part.end();
 }
 
 function drawShape(document: Document, shape: Shape): void {
@@ -84,7 +126,7 @@ function paint(document: Document, { fill, stroke, width }: Paint): void {
 /** Letters and music signs are set one run after the other, as no one face has both. */
 function drawText(document: Document, { x, y, text, size, anchor, face, ink }: Shape & { readonly kind: 'text' }): void {
   const plain = DOUBLES.reduce((words, [double, single]) => words.replaceAll(double, single), text);
-  const runs = plain.split(SYMBOL_RUNS).filter((run) => run !== '');
+  const runs = plain.split(SIGN_RUNS).filter((run) => run !== '');
   document.fontSize(size).fillColor(PRINT_INKS[ink]);
   const widths = runs.map((run) => document.font(fontOf(run, face)).widthOfString(run));
   const whole = widths.reduce((sum, width) => sum + width, 0);
@@ -95,6 +137,7 @@ function drawText(document: Document, { x, y, text, size, anchor, face, ink }: S
   });
 }
 
-function fontOf(run: string, face: 'text' | 'bold'): string {
-  return `${face}-${SYMBOL_RUNS.test(run) ? 'symbols' : 'letters'}`;
+function fontOf(run: string, face: Face): string {
+  if (/[♭♮♯]/.test(run)) return `${face}-accidentals`;
+  return `${face}-${/[△◇→]/.test(run) ? 'symbols' : 'letters'}`;
 }

@@ -63,7 +63,8 @@ function Mark({ shape, inks }: { readonly shape: Shape; readonly inks: Readonly<
           y={shape.y}
           fontSize={shape.size}
           textAnchor={shape.anchor}
-          fontWeight={shape.face === 'bold' ? 700 : 400}
+          fontWeight={shape.face === 'text' ? 400 : 700}
+          className={shape.face === 'numeral' ? 'font-numeral' : undefined}
           fill={inks[shape.ink]}
         >
           {shape.text}

@@ -42,6 +42,8 @@ interface SheetWish {
   readonly atOnce?: boolean;
   /** Where it is only read: a bass player or a drummer sees their part of it. */
   readonly onStand?: boolean;
+  /** Bars of the song itself, where a bridge to the next one follows. */
+  readonly ownBars?: number | undefined;
 }
 
 /** A text so long is drawn a moment after it is typed. */
@@ -50,7 +52,7 @@ const LONG_TEXT = 6000;
 const MOST_BARS = 600;
 
 /** Reads a text as a chart and lays it out. A long text may come a moment later, but not while its bars are typed on the sheet itself. */
-export function useChartSheet(songId: string, text: string, { atOnce = false, onStand = false }: SheetWish = {}): ChartOnDesk {
+export function useChartSheet(songId: string, text: string, { atOnce = false, onStand = false, ownBars }: SheetWish = {}): ChartOnDesk {
   const later = useDeferredValue(text);
   const deferred = atOnce || text.length < LONG_TEXT ? text : later;
   const tooLong = isTooLong(deferred);
@@ -63,8 +65,8 @@ export function useChartSheet(songId: string, text: string, { atOnce = false, on
   const swaps = useOwnSwaps(songId);
   const sounding = (key ?? homeKey ?? reading.head.key).tonic;
   const lens = useMemo(
-    () => lensOn(reader.reader, { naming, show, kind, words, cuesFor }, reading, sounding),
-    [reader, naming, show, kind, words, cuesFor, reading, sounding],
+    () => lensOn(reader.reader, { naming, show, kind, words, cuesFor, ...(ownBars === undefined ? {} : { ownBars }) }, reading, sounding),
+    [reader, naming, show, kind, words, cuesFor, ownBars, reading, sounding],
   );
   const { written } = lens;
   const sheet = useMemo(() => projectChart(withSwaps(reading, swaps), lens, MOST_BARS), [reading, swaps, lens]);

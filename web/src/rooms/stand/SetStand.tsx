@@ -55,7 +55,8 @@ function Evening({ tonight }: { readonly tonight: Tonight }) {
     <Stand
       key={song.entry.id}
       songId={song.entry.song.songId}
-      text={texts[place] ?? song.entry.song.source}
+      text={texts[place]?.text ?? song.entry.song.source}
+      ownBars={texts[place]?.ownBars}
       back="/band/tonight"
       tonight={told}
       onPast={go}

@@ -1,5 +1,5 @@
-import { isFolded, type Key, nameKey, playedLines, songProfile, writtenKey, writtenLines } from '@aurora/core';
-import { type ReactNode, useMemo } from 'react';
+import { drummedLines, isFolded, type Key, nameKey, playedLines, songProfile, writtenKey, writtenLines } from '@aurora/core';
+import { lazy, type ReactNode, Suspense, useMemo } from 'react';
 import { useNavigate } from 'react-router';
 import { AT_HOME } from '../../document/heard.ts';
 import { useAnalysis } from '../../parts/analysis/use-analysis.ts';
@@ -9,6 +9,7 @@ import { useChartSheet } from '../../parts/sheet/use-chart-sheet.ts';
 import { stepKey } from '../../session/key-view.ts';
 import { useLens } from '../../session/lens.ts';
 import { keyInForce, lensSearchNow, setKey } from '../../session/lens-store.ts';
+import { useReads } from '../../session/use-reads.ts';
 import { useShortcuts } from '../../session/use-shortcuts.ts';
 import { useThemeOnPage } from '../../session/use-theme.ts';
 import { STAND_WORDS } from '../../wording/stand.ts';
@@ -23,6 +24,9 @@ import { type StandPress, useStandKeys } from './use-stand-keys.ts';
 import { useStandPaper } from './use-stand-paper.tsx';
 import { useStandWalk } from './use-stand-walk.ts';
 
+// wanted only on paper
+const PartPaper = lazy(() => import('../../parts/paper/PartPaper.tsx'));
+
 /** Meter and tempo; the rest is for whoever writes the chart. */
 const FACTS = 2;
 /** More lines than this are not laid out. */
@@ -31,6 +35,8 @@ const MOST_LINES = 400;
 interface StandProps {
   readonly songId: string;
   readonly text: string;
+  /** Bars of the song itself, where a bridge to the next one follows. */
+  readonly ownBars?: number | undefined;
   /** Where one gets to off the stand. */
   readonly back: string;
   /** What is said about the song tonight. */
@@ -44,15 +50,16 @@ interface StandProps {
 }
 
 /** A chart on a stand: whole lines on pages, dark, as large as they fit, nothing else. A foot pedal turns it. */
-export function Stand({ songId, text, back, tonight = [], onPast, isTonight, children }: StandProps) {
+export function Stand({ songId, text, ownBars, back, tonight = [], onPast, isTonight, children }: StandProps) {
   useThemeOnPage('night');
-  const { sheet, reading } = useChartSheet(songId, text, { onStand: true });
+  const { sheet, reading, sounding } = useChartSheet(songId, text, { onStand: true, ownBars });
   const look = useStandLook();
+  const { part } = useReads();
   const folded = isFolded(reading);
-  const lines = useMemo(
-    () => (look.form === 'played' && folded ? playedLines(sheet, reading, MOST_LINES) : writtenLines(sheet)),
-    [sheet, reading, look.form, folded],
-  );
+  const lines = useMemo(() => {
+    const all = look.form === 'played' && folded ? playedLines(sheet, reading, MOST_LINES) : writtenLines(sheet);
+    return part === 'form' ? drummedLines(all) : all;
+  }, [sheet, reading, look.form, folded, part]);
   const paper = useStandPaper(lines);
   const walk = useStandWalk({ lines, pages: paper.pages, open: look.turn === 'lines' ? 0 : paper.open, onPast });
   const away = { pathname: back, search: lensSearchNow() };
@@ -80,7 +87,7 @@ export function Stand({ songId, text, back, tonight = [], onPast, isTonight, chi
       <StandRidge
         text={text}
         bar={lines[walk.line]?.bars[0]?.index ?? null}
-        onGo={(bar) => walk.go(lines.findIndex(({ bars }) => bars.some(({ index }) => index === bar)))}
+        onGo={(bar) => walk.go(lines.findIndex(({ bars }) => bars.some(({ index, counts }) => index <= bar && bar < index + counts)))}
       />
       <StandFoot
         title={reading.head.title}
@@ -94,6 +101,9 @@ export function Stand({ songId, text, back, tonight = [], onPast, isTonight, chi
       >
         {children}
       </StandFoot>
+      <Suspense>
+        <PartPaper reading={reading} sounding={sounding} tonight={tonight.join('  ·  ')} ownBars={ownBars} />
+      </Suspense>
       <KeyFlash name={keys.name} under={keys.sounds} said={isTonight ? STAND_WORDS.tonightsKey : ''} />
     </div>
   );

@@ -67,7 +67,8 @@ function StandBar({ bar, last }: { readonly bar: BarCell; readonly last: boolean
         {bar.signs.map((sign) => (sign === 'segno' ? <SegnoSign key={sign} /> : <CodaSign key={sign} />))}
         {over.join(' · ')}
       </p>
-      {bar.sign === 'chords' ? (
+      {bar.sign === 'count' && <Count bars={bar.counts} />}
+      {bar.sign === 'chords' && (
         <div
           className="grid gap-x-[0.4em]"
           style={{ ...barColumns(bar), fontSize: `clamp(${SMALLEST}, calc((var(--bar) - ${EDGES}) / ${Math.max(0.5, ems)}), 1em)` }}
@@ -77,9 +78,8 @@ function StandBar({ bar, last }: { readonly bar: BarCell; readonly last: boolean
             <StandChord key={place} chord={chord} />
           ))}
         </div>
-      ) : (
-        <AgainSign twice={bar.sign === '%%'} />
       )}
+      {(bar.sign === '%' || bar.sign === '%%') && <AgainSign twice={bar.sign === '%%'} />}
       {bar.remarks.map(({ to, text }) => (
         <p key={`${to} ${text}`} className="text-[0.22em] leading-tight text-quiet">
           {to !== null && <b className="text-ink">{to}: </b>}
@@ -87,6 +87,26 @@ function StandBar({ bar, last }: { readonly bar: BarCell; readonly last: boolean
         </p>
       ))}
     </div>
+  );
+}
+
+const PHRASE = 4;
+
+/** Bars of time that a drummer only counts: how many, and a stroke for each, in fours. */
+function Count({ bars }: { readonly bars: number }) {
+  return (
+    <p className="flex items-end gap-[0.3em]">
+      <span className="sr-only">{STAND_WORDS.barsOfTime(bars)}</span>
+      <b aria-hidden="true" className="font-numeral leading-tight">
+        {bars}
+      </b>
+      <span aria-hidden="true" className="mb-[0.3em] flex items-end gap-[0.12em]">
+        {Array.from({ length: bars }, (_, bar) => (
+          // biome-ignore lint/suspicious/noArrayIndexKey: a stroke has no name but its place
+          <span key={bar} className={`h-[0.42em] w-[0.06em] bg-quiet ${bar > 0 && bar % PHRASE === 0 ? 'ml-[0.14em]' : ''}`} />
+        ))}
+      </span>
+    </p>
   );
 }
 
