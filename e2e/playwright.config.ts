@@ -26,6 +26,8 @@ export default defineConfig({
   use: {
     baseURL: process.env.BASE_URL ?? 'http://127.0.0.1:4170',
     viewport: { width: 1280, height: 800 },
+    // tests that stand in for the server need its own way to be the only one; offline.spec.ts has the other
+    serviceWorkers: 'block',
     launchOptions: { executablePath: '/usr/bin/chromium', args: CHROMIUM_WORDS },
     trace: 'retain-on-failure',
   },

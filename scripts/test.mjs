@@ -123,7 +123,9 @@ async function endToEnd(databaseUrl, scratch) {
   const report = `${scratch}/e2e.json`;
   let status;
   try {
-    const words = { BASE_URL: server.url, PLAYWRIGHT_JSON_OUTPUT_NAME: report };
+    // tests of a place without a network start and stop a server of their own
+    const ownServer = JSON.stringify({ command: [build.server], settings, logFolder: scratch });
+    const words = { BASE_URL: server.url, OWN_SERVER: ownServer, PLAYWRIGHT_JSON_OUTPUT_NAME: report };
     status = await execute([bin('playwright'), 'test', '--config', 'e2e/playwright.config.ts'], words);
   } finally {
     await server.stop();

@@ -1,9 +1,48 @@
 import tailwindcss from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
+import { VitePWA } from 'vite-plugin-pwa';
 
 export default defineConfig({
-  plugins: [react(), tailwindcss()],
+  plugins: [
+    react(),
+    tailwindcss(),
+    VitePWA({
+      strategies: 'injectManifest',
+      srcDir: 'keeper',
+      filename: 'keeper.ts',
+      // a newer version is announced by the page, never taken in the middle of a song
+      injectRegister: null,
+      registerType: 'prompt',
+      injectManifest: {
+        globPatterns: ['**/*.{js,css,html,woff2,woff,otf,ttf,svg,png,mp3,wav,json}'],
+        globIgnores: ['.vite/**'],
+        maximumFileSizeToCacheInBytes: 4_000_000,
+      },
+      manifest: {
+        name: 'Aurora Ridge',
+        short_name: 'Aurora Ridge',
+        description: 'Keys, numbers and charts for a band: harmonize, analyze, transpose, play.',
+        lang: 'en',
+        start_url: '/',
+        scope: '/',
+        display: 'standalone',
+        background_color: '#f6f1e6',
+        theme_color: '#f6f1e6',
+        categories: ['music'],
+        icons: [
+          { src: '/icons/ridge-192.png', sizes: '192x192', type: 'image/png' },
+          { src: '/icons/ridge-512.png', sizes: '512x512', type: 'image/png' },
+          { src: '/icons/ridge-maskable-512.png', sizes: '512x512', type: 'image/png', purpose: 'maskable' },
+          { src: '/ridge.svg', sizes: 'any', type: 'image/svg+xml' },
+        ],
+        shortcuts: [
+          { name: 'Tonight on the stand', url: '/band/stand' },
+          { name: 'Harmonize', url: '/harmonize' },
+        ],
+      },
+    }),
+  ],
   worker: { format: 'es' },
   // no data: addresses, which the content security policy refuses
   build: { target: 'es2023', assetsInlineLimit: 0, chunkSizeWarningLimit: 700, manifest: true },

@@ -11,6 +11,7 @@ const SOURCES = [
   'wire/src',
   'server/src',
   'web/src',
+  'web/keeper',
   'web/public',
   'web/index.html',
   'web/vite.config.ts',

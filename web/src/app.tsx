@@ -16,7 +16,10 @@ const queries = new QueryClient({
       // what is not there will not be there the second time
       retry: (failures, error) => failures < TRIES && !(error instanceof ApiFault && error.status < 500),
       staleTime: 10_000,
+      // without a network the device answers, so it is asked all the same
+      networkMode: 'always',
     },
+    mutations: { networkMode: 'always' },
   },
 });
 

@@ -6,9 +6,13 @@ import { createRoot } from 'react-dom/client';
 import { App } from './app.tsx';
 import { router } from './routes.tsx';
 import { bindAddress } from './session/address.ts';
-import { paintTheme } from './session/use-theme.ts';
+import { paintTheme, printOnPaper } from './session/use-theme.ts';
+import { keepApplication } from './session/version.ts';
 
 paintTheme();
+printOnPaper();
+// after the page itself: what is kept for later shall not delay what is wanted now
+window.addEventListener('load', () => void keepApplication());
 bindAddress(router);
 
 createRoot(document.getElementById('root') as HTMLElement).render(

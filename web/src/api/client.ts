@@ -1,5 +1,8 @@
 import { type Problem, problem } from '@aurora/wire';
 import type { z } from 'zod';
+import { keepAnswer } from './kept.ts';
+import { KEPT_AT } from './kept-names.ts';
+import { tellAnswered, tellAway } from './reach.ts';
 
 /** A call the server refused, or did not answer (`status` 0). */
 export class ApiFault extends Error {
@@ -39,9 +42,25 @@ export async function call<Schema extends z.ZodType>(
   const signals = [...(signal === undefined ? [] : [signal]), ...(limitMs === undefined ? [] : [AbortSignal.timeout(limitMs)])];
   const response = await send(method, path, body, AbortSignal.any(signals));
   const answer: unknown = await response.json().catch(() => null);
-  if (response.ok) return schema.parse(answer);
+  tellReach(response);
+  if (response.ok) {
+    const checked = schema.parse(answer);
+    // what was saved is what a reload without the server shows
+    if (method !== 'GET' && WHOLE.test(path)) void keepAnswer(path, answer);
+    return checked;
+  }
   const given = problem.safeParse(answer);
   throw new ApiFault(response.status, given.success ? given.data.detail : AWAY, given.success ? given.data : null);
+}
+
+/** Songs and sets: a save answers with all of them, as if they had been asked for. */
+const WHOLE = /^\/bands\/[^/]+\/(songs|sets)\/[^/]+$/;
+
+function tellReach({ headers, status }: Response): void {
+  const keptAt = headers.get(KEPT_AT);
+  if (keptAt !== null) tellAway(Date.parse(keptAt));
+  else if (status >= 502) tellAway(null);
+  else tellAnswered();
 }
 
 /** Browsers carry as many bytes on to their end when the page is left. */
@@ -58,6 +77,7 @@ async function send(method: Method, path: string, body: unknown, signal: AbortSi
   } catch (error) {
     // nobody waits for the answer any more
     if (error instanceof DOMException && error.name === 'AbortError') throw error;
+    tellAway(null);
     throw new ApiFault(0, AWAY);
   }
 }

@@ -57,12 +57,20 @@ export function useShelf(wish: ShelfWish) {
   const bandId = useBand().data?.id ?? '';
   return useInfiniteQuery({
     queryKey: [...songsKey(bandId), wish],
-    queryFn: ({ pageParam, signal }) => call('GET', `/bands/${bandId}/songs?${searchOf(wish, pageParam)}`, songsAnswer, { signal }),
+    queryFn: ({ pageParam, signal }) => call('GET', shelfPath(bandId, wish, pageParam), songsAnswer, { signal }),
     initialPageParam: null as string | null,
     getNextPageParam: ({ next }) => next,
     enabled: bandId !== '',
     placeholderData: keepPreviousData,
   });
+}
+
+/** The shelf as it is opened. */
+export const EVERYTHING: ShelfWish = { find: '', pattern: '', tag: null, sort: 'title', archived: false };
+
+/** Where a page of the shelf is asked for. */
+export function shelfPath(bandId: string, wish: ShelfWish, after: string | null): string {
+  return `/bands/${bandId}/songs?${searchOf(wish, after)}`;
 }
 
 function searchOf({ find, pattern, tag, sort, archived }: ShelfWish, after: string | null): string {

@@ -37,6 +37,7 @@ function listen(): void {
     for (const draft of open) void draft.flush();
   };
   window.addEventListener('pagehide', flushAll);
+  window.addEventListener('online', flushAll);
   document.addEventListener('visibilitychange', () => document.visibilityState === 'hidden' && flushAll());
   window.addEventListener('beforeunload', (event) => {
     const wouldBeLost = [...open].some((draft) => draft.get().status.kind !== 'saved' && !draft.get().isKept);

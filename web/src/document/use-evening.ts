@@ -44,5 +44,9 @@ export function useTonightSet(): TonightAnswer {
   const state = useSyncExternalStore(desk?.subscribe ?? NEVER, desk?.get ?? NO_STATE);
   const view = useMemo(() => (state === null ? null : viewEvening(state.body, state.songs, members ?? [])), [state, members]);
   const tonight = desk === null || state === null || view === null || setId === null ? null : { ...view, setId, desk, state };
-  return { tonight, waiting: sets.isPending || (setId !== null && tonight === null), fault: (sets.error ?? error)?.message ?? null };
+  return {
+    tonight,
+    waiting: sets.isPending || (setId !== null && tonight === null),
+    fault: tonight === null ? ((sets.error ?? error)?.message ?? null) : null,
+  };
 }

@@ -18,6 +18,19 @@ export function paintTheme(): void {
   document.documentElement.dataset.theme = useDevice.getState().theme ?? (isDark ? 'night' : 'paper');
 }
 
+/** What is printed is on paper, whatever the screen is like; afterwards the screen is as it was. */
+export function printOnPaper(): void {
+  const page = document.documentElement.dataset;
+  let before = page.theme;
+  window.addEventListener('beforeprint', () => {
+    before = page.theme;
+    page.theme = 'paper';
+  });
+  window.addEventListener('afterprint', () => {
+    page.theme = before;
+  });
+}
+
 /** Puts a theme on the whole page; what is shown after it puts its own. */
 export function useThemeOnPage(theme: Theme): void {
   useEffect(() => {

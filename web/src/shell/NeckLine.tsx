@@ -47,7 +47,7 @@ export function NeckLine({ risen, side, chord, onFolds }: NeckLineProps) {
           <NeckDock onFold={null} />
         </Suspense>
       )}
-      <div className="flex min-h-11 shrink-0 items-center border-t border-edge bg-sheet pr-2 pl-2">
+      <div className="no-print flex min-h-11 shrink-0 items-center border-t border-edge bg-sheet pr-2 pl-2">
         <Hint text={HELP_WORDS.showTheNeck} keys="n">
           <button
             type="button"

@@ -39,7 +39,7 @@ export function Rail({ songId }: { readonly songId: string | undefined }) {
   return (
     <nav
       aria-label={HOUSE_WORDS.rooms}
-      className="z-20 flex w-[84px] shrink-0 flex-col items-center gap-1 overflow-y-auto border-r border-hairline bg-sky px-1.5 py-2 phone:order-last phone:w-full phone:flex-row phone:gap-0 phone:overflow-x-auto phone:border-t phone:border-r-0 phone:px-1 phone:py-0.5 lying:order-first lying:w-[76px] lying:flex-col lying:border-t-0 lying:border-r"
+      className="no-print z-20 flex w-[84px] shrink-0 flex-col items-center gap-1 overflow-y-auto border-r border-hairline bg-sky px-1.5 py-2 phone:order-last phone:w-full phone:flex-row phone:gap-0 phone:overflow-x-auto phone:border-t phone:border-r-0 phone:px-1 phone:py-0.5 lying:order-first lying:w-[76px] lying:flex-col lying:border-t-0 lying:border-r"
     >
       <RidgeMark />
       {rooms(songId).map((room) => {

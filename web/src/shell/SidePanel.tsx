@@ -17,7 +17,7 @@ export function SidePanel({ room, side }: { readonly room: RoomId; readonly side
   return (
     <aside
       aria-label={shown === 'why' ? HELP_WORDS.why : HELP_WORDS.text}
-      className="relative flex w-[300px] shrink-0 flex-col border-l border-hairline bg-sheet max-lg:h-[30%] max-lg:w-auto max-lg:border-t max-lg:border-l-0 3xl:w-[380px]"
+      className="no-print relative flex w-[300px] shrink-0 flex-col border-l border-hairline bg-sheet max-lg:h-[30%] max-lg:w-auto max-lg:border-t max-lg:border-l-0 3xl:w-[380px]"
     >
       <Tabs.Root value={shown} onValueChange={(next) => setFolds(room, { side: next as Side })} className="flex min-h-0 flex-1 flex-col">
         <div className="flex shrink-0 items-center border-b border-hairline pr-1 pl-2">

@@ -9,6 +9,7 @@ import { ReaderLens } from './ReaderLens.tsx';
 
 // nothing sounds before the page is there
 const Loudness = lazy(async () => ({ default: (await import('./Loudness.tsx')).Loudness }));
+const DeviceSigns = lazy(async () => ({ default: (await import('./DeviceSigns.tsx')).DeviceSigns }));
 const PhoneMenu = lazy(async () => ({ default: (await import('./PhoneMenu.tsx')).PhoneMenu }));
 
 interface TopBarProps {
@@ -25,9 +26,13 @@ export function TopBar({ title, subtitle, scaleIsFree, keyRests }: TopBarProps) 
   const isPhone = usePhone();
   if (isPhone) {
     return (
-      <header className="flex min-h-12 shrink-0 flex-wrap items-center gap-0.5 border-b border-hairline bg-sheet px-1">
+      <header className="no-print flex min-h-12 shrink-0 flex-wrap items-center gap-0.5 border-b border-hairline bg-sheet px-1">
         <KeyLens scaleIsFree={scaleIsFree} rests={keyRests} />
-        <span className="mx-auto" />
+        <span className="mx-auto flex min-w-0 items-center gap-1">
+          <Suspense>
+            <DeviceSigns />
+          </Suspense>
+        </span>
         <ReaderLens />
         <LaterMenu
           trigger={
@@ -47,10 +52,13 @@ export function TopBar({ title, subtitle, scaleIsFree, keyRests }: TopBarProps) 
     );
   }
   return (
-    <header className="flex min-h-13 flex-wrap items-center gap-x-2 gap-y-1 border-b border-hairline bg-sheet px-4 py-1">
+    <header className="no-print flex min-h-13 flex-wrap items-center gap-x-2 gap-y-1 border-b border-hairline bg-sheet px-4 py-1">
       <Title title={title} subtitle={subtitle} />
       <SlotPlace name="tools" className="flex min-w-0 items-center gap-1 max-lg:order-last max-lg:w-full" />
       <div className="ml-auto flex min-w-0 items-center gap-2">
+        <Suspense>
+          <DeviceSigns />
+        </Suspense>
         <KeyLens scaleIsFree={scaleIsFree} rests={keyRests} />
         <ReaderLens />
         <Suspense>

@@ -46,6 +46,11 @@ export const HOUSE_WORDS = {
   readsSounding: (name: string | number, key: string | number) => `reads ${name} = sounding ${key}`,
   onTheStand: 'On the stand',
   thisBrowserGivesNoSoundEverything: 'This browser gives no sound. Everything else works without it.',
+  away: 'No network',
+  awaySince: (time: string) => `No network · as of ${time}`,
+  awayMeans: 'The server does not answer. What you see is what this device has; what you change is kept here and saved when it is back.',
+  newer: 'Newer version',
+  newerMeans: 'A newer version is ready. Press to open it now; otherwise it comes with the next start.',
   tonight: 'tonight',
   tonightHome: (home: string | number) => `tonight, home ${home}`,
 } as const;

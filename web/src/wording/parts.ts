@@ -151,4 +151,7 @@ export const PARTS_WORDS = {
   noChordsYet: 'No chords yet.',
   theSongNeverLeavesHome: 'The song never leaves home.',
   furthestFromHome: (letters: string, bar: number) => `Furthest from home: ${letters}, bar ${bar}.`,
+  readyWithoutANetwork: (time: string) => `Ready without a network · ${time}`,
+  notYetReadyWithoutANetwork: 'Not all of tonight is on this device yet',
+  keepsNothingWithoutANetwork: 'This browser keeps nothing for a place without a network; over https it would',
 } as const;

@@ -27,6 +27,12 @@ export const SETTINGS_WORDS = {
     'Start low, above all with headphones. If your ears ring afterwards, it was too loud: see a doctor if it stays.',
   whatChartsShow: 'What charts show',
   aDigitAloneWritesTheKeys: 'A digit alone writes the key’s own chord: in a major key 2 is minor',
+  withoutANetwork: 'Without a network',
+  whatIsKeptHere:
+    'The application, tonight’s set with every player’s reading, and the songs opened lately stay on this device. What is changed without a network is saved when it is back.',
+  install: 'Install on this device',
+  newerIsReady: 'A newer version is ready. It comes with the next start, or now:',
+  openTheNewer: 'Open the newer version',
   majorSeventh: 'Major seventh',
   minor: 'Minor',
   diminishedTriad: 'Diminished triad',

@@ -1,7 +1,7 @@
 import { type Drawing, type Paper, printSvg } from '@aurora/core';
 import { type ReactNode, useState } from 'react';
-import { createPortal } from 'react-dom';
 import { ApiFault } from '../../api/client.ts';
+import { useBand } from '../../api/songs.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Choice.tsx';
 import { ExportIcon, PrintIcon } from '../../ui/icons.ts';
@@ -9,6 +9,7 @@ import { Sheet } from '../../ui/Sheet.tsx';
 import { sayFault } from '../../ui/say.ts';
 import { PARTS_WORDS } from '../../wording/parts.ts';
 import { DrawingView } from './DrawingView.tsx';
+import { PrintedPages } from './PrintedPages.tsx';
 import { fileName, pdfOf, saveFile } from './save-file.ts';
 
 interface PagesSheetProps {
@@ -33,10 +34,11 @@ const PAPER_CHOICES = [
 /** Pages as they will lie on the music stand: printed, or kept as SVG or PDF. */
 export function PagesSheet({ name, title, pages, paper, onPaper, onClose, waiting = false, children }: PagesSheetProps) {
   const [saving, setSaving] = useState(false);
+  const author = useBand().data?.name ?? '';
   const savePdf = async () => {
     setSaving(true);
     try {
-      saveFile(fileName(title, 'pdf'), await pdfOf(title, pages));
+      saveFile(fileName(title, 'pdf'), await pdfOf(title, author, pages));
     } catch (error) {
       void sayFault(error instanceof ApiFault ? error.message : PARTS_WORDS.thePDFCouldNotBeMade);
     }
@@ -69,18 +71,5 @@ export function PagesSheet({ name, title, pages, paper, onPaper, onClose, waitin
       </div>
       <PrintedPages pages={pages} paper={paper} />
     </Sheet>
-  );
-}
-
-/** Out of sight until the browser prints; then the only thing there is. */
-function PrintedPages({ pages, paper }: { readonly pages: readonly Drawing[]; readonly paper: Paper }) {
-  return createPortal(
-    <div className="print-pages" aria-hidden="true">
-      <style>{`@page { size: ${paper}; margin: 0; }`}</style>
-      {pages.map((page) => (
-        <DrawingView key={page.label} drawing={page} printed decorative />
-      ))}
-    </div>,
-    document.body,
   );
 }

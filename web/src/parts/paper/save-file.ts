@@ -24,16 +24,16 @@ export function fileName(title: string, ending: string): string {
 }
 
 /**
- * The pages as a PDF, set by the server.
+ * The pages as a PDF of the author's, set by the server.
  * @throws ApiFault when the server does not answer or refuses.
  */
-export async function pdfOf(title: string, pages: readonly Drawing[]): Promise<Blob> {
+export async function pdfOf(title: string, author: string, pages: readonly Drawing[]): Promise<Blob> {
   let response: Response;
   try {
     response = await fetch('/api/v1/sheets/pdf', {
       method: 'POST',
       headers: { 'Content-Type': 'application/json' },
-      body: JSON.stringify({ title, pages }),
+      body: JSON.stringify({ title, author, pages }),
     });
   } catch {
     throw new ApiFault(0, 'The server does not answer, so there is no PDF now. Printing and SVG work without it.');

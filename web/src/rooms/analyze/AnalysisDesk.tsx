@@ -38,6 +38,8 @@ import { Ridge } from './Ridge.tsx';
 import { ScalesPart } from './ScalesPart.tsx';
 import { WhatIfPart } from './WhatIfPart.tsx';
 
+// wanted only on paper
+const AnalysisPaper = lazy(() => import('./AnalysisPaper.tsx'));
 const AnalysisSheet = lazy(async () => ({ default: (await import('./AnalysisSheet.tsx')).AnalysisSheet }));
 
 const BODIES: Readonly<Record<AnalyzePartName, ComponentType<AnalyzePartProps>>> = {
@@ -112,6 +114,9 @@ export function AnalysisDesk({ source, rewriting, songId, input }: AnalysisDeskP
               songId,
             }}
           />
+          <Suspense>
+            <AnalysisPaper analysis={analysis} naming={naming} />
+          </Suspense>
           <Suspense>{sheet && <AnalysisSheet analysis={analysis} naming={naming} onClose={() => setSheet(false)} />}</Suspense>
         </>
       )}

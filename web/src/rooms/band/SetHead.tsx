@@ -3,6 +3,7 @@ import { Popover } from 'radix-ui';
 import { useSetChanges, useSets } from '../../api/sets.ts';
 import type { SetDeskState } from '../../document/set-desk.ts';
 import type { Tonight } from '../../document/use-evening.ts';
+import { RoadLine } from '../../parts/road/RoadLine.tsx';
 import { useTonight } from '../../session/tonight-store.ts';
 import { AskOnce } from '../../ui/AskOnce.tsx';
 import { Button } from '../../ui/Button.tsx';
@@ -45,6 +46,7 @@ export function SetHead({ tonight, onNew }: { readonly tonight: Tonight; readonl
         <span className="text-quiet">{facts.map((fact) => `  ·  ${fact}`)}</span>
       </p>
       <SavedLine state={state} />
+      <RoadLine />
     </div>
   );
 }

@@ -1,8 +1,9 @@
-import { type Evening, type Paper, setPages, setSheet } from '@aurora/core';
+import { type Evening, setPages, setSheet } from '@aurora/core';
 import { useMemo, useState } from 'react';
 import { useMembers } from '../../api/members.ts';
 import { PagesSheet } from '../../parts/paper/PagesSheet.tsx';
 import { useNaming } from '../../session/lens.ts';
+import { setPaper, usePaper } from '../../session/paper-store.ts';
 import { Choice } from '../../ui/Choice.tsx';
 import { BAND_WORDS } from '../../wording/band.ts';
 
@@ -15,7 +16,7 @@ const KINDS = [
 export function SetSheet({ evening, onClose }: { readonly evening: Evening; readonly onClose: () => void }) {
   const naming = useNaming();
   const members = useMembers();
-  const [paper, setPaper] = useState<Paper>('A4');
+  const { paper } = usePaper();
   const [kind, setKind] = useState<'list' | 'floor'>('list');
   const pages = useMemo(() => {
     const nameOf = (id: string) => members?.find((member) => member.id === id)?.name;

@@ -1,5 +1,5 @@
 import { GAP_SECONDS, setWarningWords } from '@aurora/core';
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useMembers } from '../../api/members.ts';
 import { useSetChanges } from '../../api/sets.ts';
@@ -24,6 +24,9 @@ import { SetConflict } from './SetConflict.tsx';
 import { NEW_SET_NAME, SetHead } from './SetHead.tsx';
 import { SetOrder } from './SetOrder.tsx';
 import { SetSheet } from './SetSheet.tsx';
+
+// wanted only on paper
+const SetPaper = lazy(() => import('./SetPaper.tsx'));
 
 /** The evening: what is played, in which order and keys, and how one song goes over into the next. */
 export function TonightPart() {
@@ -110,6 +113,7 @@ function TonightDesk({ tonight, onNew }: { readonly tonight: Tonight; readonly o
         </div>
       )}
       {open === 'songs' && <AddSongs desk={desk} onClose={() => setOpen(null)} />}
+      <Suspense>{evening.entries.length > 0 && <SetPaper evening={evening} />}</Suspense>
       {open === 'print' && <SetSheet evening={evening} onClose={() => setOpen(null)} />}
     </div>
   );

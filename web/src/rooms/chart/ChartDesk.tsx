@@ -1,4 +1,4 @@
-import { useEffect } from 'react';
+import { lazy, Suspense, useEffect } from 'react';
 import type { ChartDraft } from '../../document/song-drafts.ts';
 import { RidgeStrip } from '../../parts/ridge/RidgeStrip.tsx';
 import { Conflict } from '../../parts/song/Conflict.tsx';
@@ -17,6 +17,9 @@ import { NumberingChoice } from './NumberingChoice.tsx';
 import { PlayBar } from './PlayBar.tsx';
 import { TextPane } from './TextPane.tsx';
 import { type Desk, useDesk } from './use-desk.ts';
+
+// wanted only on paper
+const PartPaper = lazy(() => import('../../parts/paper/PartPaper.tsx'));
 
 /** Where a chart is written, read, checked and heard: the bars first, everything else around them. */
 export function ChartDesk({ draft, songId }: { readonly draft: ChartDraft; readonly songId: string }) {
@@ -48,6 +51,9 @@ export function ChartDesk({ draft, songId }: { readonly draft: ChartDraft; reado
       <DeskSheet desk={desk} />
       {place === null ? tools : <InSlot name={place}>{tools}</InSlot>}
       <DeskSheets desk={desk} />
+      <Suspense>
+        <PartPaper reading={desk.desk.reading} sounding={desk.desk.sounding} />
+      </Suspense>
     </div>
   );
 }

@@ -1,14 +1,17 @@
-import { type BarChange, barAsWritten, comparedParts, readChart, type WrittenBar } from '@aurora/core';
+import { type BarCell, type BarChange, type ChartReading, comparedParts, type Naming, projectChart, readChart } from '@aurora/core';
 import { useMemo } from 'react';
-import { Glyphs } from '../../parts/notation/Glyphs.tsx';
+import { ChordSymbol } from '../../parts/notation/ChordSymbol.tsx';
+import { Diamond, PushMark, StopMark } from '../../parts/sheet/sheet-marks.tsx';
+import { useNaming } from '../../session/lens.ts';
 import { CHART_WORDS } from '../../wording/chart.ts';
 
 /** What became of a chart's bars until another, section by section. */
 export function Comparison({ before, after }: { readonly before: string; readonly after: string }) {
+  const naming = useNaming();
   const { parts, old, now } = useMemo(() => {
     const [first, second] = [readChart(before), readChart(after)];
-    return { parts: comparedParts(first, second), old: first.bars, now: second.bars };
-  }, [before, after]);
+    return { parts: comparedParts(first, second), old: cellsOf(first, naming), now: cellsOf(second, naming) };
+  }, [before, after, naming]);
   const changed = parts.flatMap(({ changes }) => changes).filter(({ kind }) => kind !== 'same').length;
   return (
     <section aria-label={CHART_WORDS.whatChangedSince}>
@@ -44,21 +47,29 @@ export function Comparison({ before, after }: { readonly before: string; readonl
   );
 }
 
+/** The bars as they are drawn on the sheet, by their place. */
+function cellsOf(reading: ChartReading, naming: Naming): ReadonlyMap<number, BarCell> {
+  const { tonic } = reading.head.key;
+  const look = { naming, sounding: tonic, written: tonic, show: 'numbers', kind: 'chart', words: false, cuesFor: null } as const;
+  const cells = projectChart(reading, look).sections.flatMap(({ rows }) => rows.flatMap(({ bars }) => bars));
+  return new Map(cells.map((cell) => [cell.index, cell]));
+}
+
 function nameOf(change: BarChange): string {
   return `${'before' in change ? change.before : '–'} ${'after' in change ? change.after : '–'}`;
 }
 
 interface ChangedBarProps {
   readonly change: BarChange;
-  readonly old: readonly WrittenBar[];
-  readonly now: readonly WrittenBar[];
+  readonly old: ReadonlyMap<number, BarCell>;
+  readonly now: ReadonlyMap<number, BarCell>;
 }
 
 const SAID = { same: CHART_WORDS.asItIs, changed: 'changed', removed: CHART_WORDS.deletedSince, added: CHART_WORDS.newSince } as const;
 
 function ChangedBar({ change, old, now }: ChangedBarProps) {
-  const was = 'before' in change ? writtenIn(old[change.before]) : null;
-  const is = 'after' in change ? writtenIn(now[change.after]) : null;
+  const was = 'before' in change ? old.get(change.before) : undefined;
+  const is = 'after' in change ? now.get(change.after) : undefined;
   const looks = {
     same: 'border-hairline text-quiet',
     changed: 'border-accent',
@@ -71,23 +82,38 @@ function ChangedBar({ change, old, now }: ChangedBarProps) {
       className={`music-glyph block min-h-9 rounded-md border px-1.5 py-1 text-fine font-bold ${looks[change.kind]}`}
     >
       <span className="sr-only">{SAID[change.kind]}: </span>
-      {was !== null &&
+      {was !== undefined &&
         (change.kind === 'same' ? (
-          <Glyphs text={was} />
+          <DrawnBar bar={was} />
         ) : (
-          <del className="text-alarm">
-            <Glyphs text={was} />
+          <del className="block text-alarm decoration-2">
+            <DrawnBar bar={was} />
           </del>
         ))}
-      {change.kind !== 'same' && is !== null && (
+      {change.kind !== 'same' && is !== undefined && (
         <ins className="block text-accent no-underline">
-          <Glyphs text={is} />
+          <DrawnBar bar={is} />
         </ins>
       )}
     </span>
   );
 }
 
-function writtenIn(bar: WrittenBar | undefined): string {
-  return bar === undefined ? '' : barAsWritten(bar);
+/** A bar small, with everything that is heard in it. */
+function DrawnBar({ bar: { chords } }: { readonly bar: BarCell }) {
+  return (
+    <span className="flex flex-wrap items-end gap-x-2 gap-y-1 text-lead">
+      {chords.map(({ main, marks }, place) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: chords have no name but their place
+        <span key={place} className="inline-flex items-center">
+          {marks.push && <PushMark />}
+          {marks.ring && <Diamond />}
+          {marks.optional && '('}
+          {main === null ? <b className="font-numeral text-base">N.C.</b> : <ChordSymbol view={main} className="font-bold" />}
+          {marks.optional && ')'}
+          {marks.stop && <StopMark />}
+        </span>
+      ))}
+    </span>
+  );
 }

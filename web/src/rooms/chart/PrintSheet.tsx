@@ -1,9 +1,10 @@
-import { type ChartReading, type Note, type Paper, type PartKind, type PartReader, partPages } from '@aurora/core';
-import { useMemo, useState } from 'react';
+import { type ChartReading, type Note, type PartKind, partPages } from '@aurora/core';
+import { useState } from 'react';
 import { PagesSheet } from '../../parts/paper/PagesSheet.tsx';
+import { usePartReader } from '../../parts/paper/PartPaper.tsx';
 import { SHOWS, ShowChoice } from '../../parts/reading/ShowChoice.tsx';
 import { useLens } from '../../session/lens.ts';
-import { useReads } from '../../session/use-reads.ts';
+import { setPaper, usePaper } from '../../session/paper-store.ts';
 import { Choice } from '../../ui/Choice.tsx';
 import { Tick } from '../../ui/Tick.tsx';
 import { CHART_WORDS } from '../../wording/chart.ts';
@@ -22,28 +23,19 @@ const KINDS: readonly (readonly [PartKind, string])[] = [
 
 /** The chart as it will lie on the reader's music stand: large type, one or two pages. */
 export function PrintSheet({ reading, sounding, onClose }: PrintSheetProps) {
-  const { reader, naming } = useLens();
-  const reads = useReads();
+  const { reader } = useLens();
+  const who = usePartReader();
   const member = reader.member;
-  const [paper, setPaper] = useState<Paper>('A4');
-  const [show, setShow] = useState(reads.show);
-  const [words, setWords] = useState(reads.words);
-  const [kind, setKind] = useState<PartKind>(reads.part);
-  const [large, setLarge] = useState(reads.large);
-  const pages = useMemo(() => {
-    const who: PartReader = {
-      name: member?.name ?? reader.label,
-      plays: member?.plays ?? '',
-      reader: reader.reader,
-      show,
-      kind,
-      size: large ? 'large type' : 'fewest pages',
-      words,
-      cues: member?.reads.cues ?? 'all',
-      naming,
-    };
-    return partPages({ reading, tonic: sounding, tonight: '' }, who, paper);
-  }, [reading, sounding, reader, member, naming, show, kind, large, words, paper]);
+  const { paper } = usePaper();
+  const [show, setShow] = useState(who.show);
+  const [words, setWords] = useState(who.words);
+  const [kind, setKind] = useState<PartKind>(who.kind);
+  const [large, setLarge] = useState(who.size === 'large type');
+  const pages = partPages(
+    { reading, tonic: sounding, tonight: '' },
+    { ...who, show, words, kind, size: large ? 'large type' : 'fewest pages' },
+    paper,
+  );
   const title = reading.head.title || CHART_WORDS.chart;
   return (
     <PagesSheet

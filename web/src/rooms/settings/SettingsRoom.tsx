@@ -2,9 +2,12 @@ import type { ReactNode } from 'react';
 import { usePreferences } from '../../api/preferences.ts';
 import { InstrumentForm } from '../../parts/instrument/InstrumentForm.tsx';
 import { SHOWS } from '../../parts/reading/ShowChoice.tsx';
+import { RoadLine } from '../../parts/road/RoadLine.tsx';
 import { useChartView } from '../../session/chart-view-store.ts';
 import { setDevice, type Theme, useDevice } from '../../session/device-store.ts';
 import { useReads } from '../../session/use-reads.ts';
+import { useVersion } from '../../session/version.ts';
+import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Choice.tsx';
 import { SelectField } from '../../ui/SelectField.tsx';
 import { Slider } from '../../ui/Slider.tsx';
@@ -27,6 +30,9 @@ export function SettingsRoom() {
       <Group title={SETTINGS_WORDS.charts} whose={SETTINGS_WORDS.onThisDeviceOrForThe}>
         <Charts />
       </Group>
+      <Group title={SETTINGS_WORDS.withoutANetwork} whose={SETTINGS_WORDS.onThisDevice}>
+        <OnTheRoad />
+      </Group>
       <Group title={SETTINGS_WORDS.instrument} whose={SETTINGS_WORDS.keptWithThePlayer}>
         <InstrumentForm />
       </Group>
@@ -43,6 +49,23 @@ function Group({ title, whose, children }: { readonly title: string; readonly wh
       </div>
       {children}
     </section>
+  );
+}
+
+/** What the device has of the band, and the application among the device's own. */
+function OnTheRoad() {
+  const { install, take } = useVersion();
+  return (
+    <div className="flex flex-col items-start gap-2">
+      <p className="text-quiet">{SETTINGS_WORDS.whatIsKeptHere}</p>
+      <RoadLine />
+      {take !== null && (
+        <p className="flex flex-wrap items-center gap-3">
+          {SETTINGS_WORDS.newerIsReady} <Button onClick={take}>{SETTINGS_WORDS.openTheNewer}</Button>
+        </p>
+      )}
+      {install !== null && <Button onClick={install}>{SETTINGS_WORDS.install}</Button>}
+    </div>
   );
 }
 

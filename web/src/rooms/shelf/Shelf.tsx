@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { type ShelfWish, useAddSong, useBand, useShelf, useTags } from '../../api/songs.ts';
+import { EVERYTHING, type ShelfWish, useAddSong, useBand, useShelf, useTags } from '../../api/songs.ts';
 import { NEW_SONG } from '../../parts/song/shelf-view.ts';
 import { readHint, useDevice } from '../../session/device-store.ts';
 import { Button, buttonLook } from '../../ui/Button.tsx';
@@ -21,8 +21,6 @@ const SORTS = [
   ['tempo', SHELF_WORDS.byTempo],
   ['saved', SHELF_WORDS.lastSavedFirst],
 ] as const;
-
-const EVERYTHING: ShelfWish = { find: '', pattern: '', tag: null, sort: 'title', archived: false };
 
 /** The band's songs: found by words, by tag, or by a number pattern in any key and rotation. */
 export function Shelf() {

@@ -1,0 +1,11 @@
+/** Where answers of the server are kept on the device; page and service worker both write there. */
+export const ANSWERS = 'aurora-answers';
+/** An answer from the device says when the server gave it, as an HTTP date. */
+export const KEPT_AT = 'X-Kept-At';
+
+const KEPT = /^\/api\/v1\/bands(\/[^/]+\/(songs|sets|members|preferences)(\/.*)?)?$/;
+
+/** Whether an answer is worth having without a network: songs, sets, and who reads them how. */
+export function isKeptPath(path: string): boolean {
+  return KEPT.test(path);
+}
