@@ -276,6 +276,19 @@ describe('a backup of the whole band', () => {
     expect(await asKept()).toEqual(first);
   });
 
+  test('keeps the order of the sets, whichever was written first', async () => {
+    const names = ['Friday', 'Harbour fair', 'Late', 'Quay', 'Rehearsal'];
+    for (const name of names) await addSet(db.pool, bandId, { name, place: '', startsAt: '', gapSeconds: 30, entries: [] });
+    const order = async () => ((await (await fetch(`${base()}/sets`)).json()) as { sets: { name: string }[] }).sets.map(({ name }) => name);
+    const [text, before] = [await backup(), await order()];
+    expect([...before].sort()).toEqual(names);
+    await take((await bring('band.json', text)).id);
+    expect(await order()).toEqual(before);
+    bandId = await addBand(db.pool, 'Elsewhere');
+    await take((await bring('band.json', text)).id);
+    expect(await order()).toEqual(before);
+  });
+
   test.each([
     ['of a newer version', (made: Record<string, unknown>) => ({ ...made, version: 99 }), /version 99; this program reads up to version 1/],
     ['of something else', (made: Record<string, unknown>) => ({ ...made, format: 'recipes' }), /This is no backup file/],

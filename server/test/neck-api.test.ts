@@ -1,3 +1,7 @@
+import { execFileSync } from 'node:child_process';
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { dirname, join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import pg from 'pg';
 import { openServer, send, type TestServer } from './harness.ts';
@@ -102,6 +106,19 @@ describe('/sheets/pdf', () => {
     expect(pdf.startsWith('%PDF-')).toBe(true);
     expect(pdf.match(/\/Type \/Page\b/g)).toHaveLength(1);
     expect(pdf.match(/\/FontFile[23]/g)?.length).toBeGreaterThanOrEqual(2);
+  });
+
+  test('is tagged, and says its title, author and language', async () => {
+    const answer = await post({ ...page([text]), title: 'Tide – D♭', author: 'The Weirlamp Seven' });
+    const file = join(mkdtempSync(join(tmpdir(), 'aurora-pdf-')), 'study.pdf');
+    writeFileSync(file, Buffer.from(await answer.arrayBuffer()));
+    const facts = execFileSync('pdfinfo', [file], { encoding: 'utf8' });
+    expect(facts).toMatch(/^Title:\s+Tide – D♭$/m);
+    expect(facts).toMatch(/^Author:\s+The Weirlamp Seven$/m);
+    expect(facts).toMatch(/^Tagged:\s+yes$/m);
+    expect(execFileSync('pdfinfo', ['-struct-text', file], { encoding: 'utf8' })).toContain('B♭△7');
+    expect(readFileSync(file).toString('latin1')).toMatch(/\/Lang \(en/);
+    rmSync(dirname(file), { recursive: true });
   });
 
   test.each([

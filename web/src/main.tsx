@@ -6,8 +6,8 @@ import { createRoot } from 'react-dom/client';
 import { App } from './app.tsx';
 import { router } from './routes.tsx';
 import { bindAddress } from './session/address.ts';
+import { keepApplication } from './session/keep-application.ts';
 import { paintTheme, printOnPaper } from './session/use-theme.ts';
-import { keepApplication } from './session/version.ts';
 
 paintTheme();
 printOnPaper();

@@ -20,7 +20,8 @@ const MEMBERS: readonly Member[] = [
 
 /** Draws a part as it stands in the application, in a band of two. */
 export function renderInBand(part: ReactNode) {
-  const queries = new QueryClient({ defaultOptions: { queries: { retry: false, staleTime: Number.POSITIVE_INFINITY } } });
+  const queryFn = () => new Promise<never>(() => undefined);
+  const queries = new QueryClient({ defaultOptions: { queries: { queryFn, retry: false, staleTime: Number.POSITIVE_INFINITY } } });
   queries.setQueryData(['band'], { id: 'band', name: 'The Weirlamp Seven' });
   queries.setQueryData(['members', 'band'], MEMBERS);
   return render(

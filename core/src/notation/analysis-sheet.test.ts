@@ -55,6 +55,15 @@ describe('the analysis on paper', () => {
     expect(texts.filter((shape) => shape.text.startsWith('word')).length).toBeGreaterThan(1);
   });
 
+  test('no letter is smaller than nine points, however many chords a bar has', () => {
+    const chord = { number: '♯4', raised: 'maj7♯11', letter: 'F♯maj7♯11/A♯', below: ['♯IVmaj7', 'chromatic'], bracket: null };
+    const rows = [1, 2, 3, 4].map((count) => ({ section: null, bars: [{ chords: Array.from({ length: count }, () => chord) }] }));
+    const sizes = analysisPages(content(rows), 'A4').flatMap(({ shapes }) =>
+      shapes.flatMap((one) => (one.kind === 'text' ? [one.size] : [])),
+    );
+    expect(Math.min(...sizes)).toBeGreaterThanOrEqual(9);
+  });
+
   test('a bracket that arrives is one line, a broken one many', () => {
     const over = (complete: boolean) => {
       const chords = [{ number: '2-', raised: '7', letter: 'Dm', below: [], bracket: { begins: true, ends: true, complete } }];

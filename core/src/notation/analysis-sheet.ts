@@ -1,4 +1,5 @@
 import { type Drawing, line, moved, type Shape, text } from './drawing.ts';
+import { LEAST_POINTS, textWidth, wrapped } from './letter-width.ts';
 import { PAPERS, type Paper } from './study-sheet.ts';
 
 /** A chord of an analysis as it is printed: every line is already in the player's words. */
@@ -44,8 +45,6 @@ const LINE_HEIGHT = 12.5;
 const REMARK_SIZE = 10;
 const ROW_GAP = 12;
 const FOOT_ROOM = 22;
-/** About how wide a letter is, as a part of its size. */
-const LETTER_WIDTH = 0.52;
 
 /** The chart with its layer of analysis on as many pages as it takes; no row of bars is broken over two. */
 export function analysisPages(content: AnalysisSheetContent, paper: Paper): readonly Drawing[] {
@@ -62,7 +61,7 @@ export function analysisPages(content: AnalysisSheetContent, paper: Paper): read
   };
   for (const row of content.rows.flatMap(halved)) place(rowShapes(row, width - 2 * MARGIN), rowHeight(row, width - 2 * MARGIN));
   for (const remark of content.remarks) {
-    for (const words of wrapped(remark, width - 2 * MARGIN, REMARK_SIZE)) {
+    for (const words of wrapped(remark, (width - 2 * MARGIN) / REMARK_SIZE, 'text')) {
       place([text(0, REMARK_SIZE, words, { size: REMARK_SIZE, anchor: 'start' })], REMARK_SIZE * 1.45);
     }
   }
@@ -132,16 +131,19 @@ const BAR_INSET = 5;
 const LETTER_SIZE = 11;
 const LINE_SIZE = 9;
 const RAISED = 0.52;
+/** Between a number and what is raised behind it, as a part of its size. */
+const GAP = 0.08;
 
 function chordShapes(chord: SheetChordLines, room: number): readonly Shape[] {
   const { number, raised, letter, bracket } = chord;
   const baseline = BRACKET_ROOM + NUMBER_SIZE - 2;
-  const size = Math.min(NUMBER_SIZE, (room - 8) / (LETTER_WIDTH * (number.length + RAISED * raised.length + 0.3)));
-  const behind = (number.length + 0.15) * LETTER_WIDTH * 1.08 * size;
+  const most = (room - 8) / (textWidth(number, 'numeral') + RAISED * textWidth(raised, 'numeral') + GAP);
+  const size = Math.min(NUMBER_SIZE, Math.max(LEAST_POINTS / RAISED, most));
+  const behind = (textWidth(number, 'numeral') + GAP) * size;
   return [
     ...(bracket === null ? [] : bracketShapes(bracket, room)),
-    text(0, baseline, number, { size, anchor: 'start', face: 'bold' }),
-    ...(raised === '' ? [] : [text(behind, baseline - size * 0.36, raised, { size: size * RAISED, anchor: 'start', face: 'bold' })]),
+    text(0, baseline, number, { size, anchor: 'start', face: 'numeral' }),
+    ...(raised === '' ? [] : [text(behind, baseline - size * 0.36, raised, { size: size * RAISED, anchor: 'start', face: 'numeral' })]),
     text(0, baseline + LINE_HEIGHT, letter, { size: fitted(letter, LETTER_SIZE, room), anchor: 'start' }),
     ...linesUnder(chord, room).map((words, at) =>
       text(0, baseline + LINE_HEIGHT * (at + 2), words, { size: fitted(words, LINE_SIZE, room), anchor: 'start', ink: 'quiet' }),
@@ -151,12 +153,12 @@ function chordShapes(chord: SheetChordLines, room: number): readonly Shape[] {
 
 /** The lines under the letters, long ones broken between words. */
 function linesUnder({ below }: SheetChordLines, room: number): readonly string[] {
-  return below.flatMap((words) => wrapped(words, room - 8, LINE_SIZE));
+  return below.flatMap((words) => wrapped(words, (room - 8) / LINE_SIZE, 'text'));
 }
 
-/** The size at which words fit the room. */
+/** The size at which words fit the room, and not so small that nobody reads them. */
 function fitted(words: string, size: number, room: number): number {
-  return Math.min(size, (room - 8) / (LETTER_WIDTH * Math.max(1, words.length)));
+  return Math.min(size, Math.max(LEAST_POINTS, (room - 8) / Math.max(1, textWidth(words, 'text'))));
 }
 
 function bracketShapes({ begins, ends, complete }: NonNullable<SheetChordLines['bracket']>, room: number): readonly Shape[] {
@@ -171,16 +173,4 @@ const DASH = 4;
 function dashes(from: number, to: number): readonly (readonly [number, number])[] {
   const count = Math.max(1, Math.floor((to - from) / (2 * DASH)));
   return Array.from({ length: count }, (_, index) => [from + 2 * DASH * index, from + 2 * DASH * index + DASH] as const);
-}
-
-/** Words in lines that fit the width. */
-function wrapped(words: string, width: number, size: number): readonly string[] {
-  const most = Math.floor(width / (size * LETTER_WIDTH));
-  const lines: string[] = [''];
-  for (const word of words.split(' ')) {
-    const last = lines.at(-1) as string;
-    if (last.length + word.length + 1 > most && last !== '') lines.push(word);
-    else lines[lines.length - 1] = last === '' ? word : `${last} ${word}`;
-  }
-  return lines;
 }

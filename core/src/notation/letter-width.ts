@@ -1,6 +1,9 @@
 import type { Face } from './drawing.ts';
 import { LETTER_WIDTHS } from './letter-width-table.ts';
 
+/** No letter on paper is smaller, in points: what is smaller cannot be read on a music stand. */
+export const LEAST_POINTS = 9;
+
 /** A letter no table knows, an accented one for instance. */
 const USUAL = 0.6;
 

@@ -76,6 +76,23 @@ describe('on paper', () => {
     expect(new Set(titles).size).toBe(1);
   });
 
+  test.each(['list', 'floor'] as const)('a title is never smaller than its key, and no letter than nine points: %s', (kind) => {
+    for (const entries of [SET.entries, Array.from({ length: 40 }, (_, at) => ({ ...song(at % 2 === 0 ? 'a' : 'b'), id: String(at) }))])
+      for (const { shapes } of setPages(sheet({ ...SET, entries }), 'A4', kind)) {
+        const sizes = (pattern: RegExp) =>
+          shapes.flatMap((shape) => (shape.kind === 'text' && pattern.test(shape.text) ? [shape.size] : []));
+        expect(Math.max(...sizes(/^(D|E♭|Am)$/))).toBeLessThan(Math.min(...sizes(/^(Rope|A Song)/)));
+        expect(Math.min(...sizes(/./))).toBeGreaterThanOrEqual(9);
+      }
+  });
+
+  test.each(['list', 'floor'] as const)('a song that goes straight into the next has an arrow down to it: %s', (kind) => {
+    const arrows = (set: StoredSet) =>
+      setPages(sheet(set), 'A4', kind).flatMap(({ shapes }) => shapes.filter((one) => one.kind === 'path'));
+    expect(arrows(SET)).toHaveLength(1);
+    expect(arrows({ ...SET, entries: SET.entries.slice(1) })).toHaveLength(0);
+  });
+
   test.each(['list', 'floor'] as const)('a long set takes more pages and nothing leaves the paper: %s', (kind) => {
     const long = {
       ...SET,

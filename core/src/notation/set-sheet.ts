@@ -38,7 +38,7 @@ const STEP = 0.94;
 export function setPages(content: SetSheetContent, paper: Paper, kind: 'list' | 'floor'): readonly Drawing[] {
   const [width, height] = PAPERS[paper];
   let size: number = LARGEST[kind];
-  while (size > SMALLEST[kind] && heightOf(content, size, kind) > height - 2 * MARGIN - HEAD) size *= STEP;
+  while (size > SMALLEST[kind] && heightOf(content, size, kind) > height - 2 * MARGIN - HEAD) size = Math.max(SMALLEST[kind], size * STEP);
   // all titles in one size, that of the longest
   const title = Math.min(size, ...content.lines.map((one) => titleSize(one, size, kind, width - 2 * MARGIN)));
   const pages: Shape[][] = [headOf(content, kind, width)];

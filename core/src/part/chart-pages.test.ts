@@ -60,6 +60,22 @@ describe('a chart on paper', () => {
     expect(words).toContain('key A · 3/4');
   });
 
+  test.each<[string, Partial<PartLook>]>([
+    ['numbers and letters', {}],
+    ['numbers', { show: 'numbers' }],
+    ['letters', { show: 'letters' }],
+    ['Roman numerals', { show: 'roman' }],
+    ['an alto saxophone', { written: 4 }],
+    ['a capo', { written: 5, capo: 3 }],
+    ['drums', { kind: 'form' }],
+    ['bass', { kind: 'bass' }],
+  ])('no letter is smaller than nine points: %s', (_, look) => {
+    const crowded = '[Bridge]\n(b7maj7#11/3 #4-7b5 5) (1 4 5 1) (b6maj7 b3/b7 57b9 1) (2-7 57/7 1)\n';
+    for (const text of [FULL, crowded, `${FULL}\n${crowded.repeat(9)}`, '1 4 5 1\n'.repeat(90)])
+      for (const { shapes } of pagesOf(text, look))
+        for (const shape of shapes) if (shape.kind === 'text') expect([shape.text, shape.size >= 9]).toEqual([shape.text, true]);
+  });
+
   test('keeps inside the page, whatever the bars hold', () => {
     const crowded = `title: ${'Long '.repeat(6)}\nkey: F#\n\n[${'Section '.repeat(3)}]\n(#4-7b5/b7 b7maj7#11/3 5 1) (1 4 5 1) 2-7 57\n`;
     for (const text of [FULL, crowded, `${'1 4 5 1\n'.repeat(60)}`, 'NC', '']) {

@@ -1,9 +1,9 @@
 import type { PAGE_SIZES } from '../choices.ts';
 import { type Drawing, moved, type Shape, text } from '../notation/drawing.ts';
-import { textWidth } from '../notation/letter-width.ts';
+import { LEAST_POINTS, textWidth } from '../notation/letter-width.ts';
 import { PAPERS, type Paper } from '../notation/study-sheet.ts';
 import type { ChartPart } from './chart-part.ts';
-import { LEAST_POINTS, pageType } from './page-type.ts';
+import { pageType } from './page-type.ts';
 import { BARS_A_ROW, type CellRow } from './projection.ts';
 import { fittingRows, rowBlock } from './row-block.ts';
 

@@ -1,5 +1,4 @@
-/** No letter on paper is smaller, in points: what is smaller cannot be read on a music stand. */
-export const LEAST_POINTS = 9;
+import { LEAST_POINTS } from '../notation/letter-width.ts';
 
 /** How large everything around the numbers is, and how high the lines of it are, in points. */
 export interface PageType {

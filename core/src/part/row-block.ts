@@ -1,8 +1,8 @@
 import { type SymbolView, symbolText } from '../naming/symbol-view.ts';
 import { line, moved, type Shape, text } from '../notation/drawing.ts';
-import { textWidth, wrapped } from '../notation/letter-width.ts';
+import { LEAST_POINTS, textWidth, wrapped } from '../notation/letter-width.ts';
 import { againSign, beatDots, countSign, formSign, pushMark, repeatSign, ringMark, stopMark } from '../notation/page-signs.ts';
-import { LEAST_POINTS, type PageType } from './page-type.ts';
+import type { PageType } from './page-type.ts';
 import { BARS_A_ROW, type BarCell, type CellRow, type CellSection, type ChordCell } from './projection.ts';
 
 /** A piece of a page, from its top. */

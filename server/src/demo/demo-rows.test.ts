@@ -34,13 +34,29 @@ function symbolOf({ main }: BarCell['chords'][number]): readonly string[] {
   return [`${main.prefix}${main.main}${main.sign}`, ...(main.bass === null ? [] : [`/${main.bass}`])];
 }
 
-/** The bold words of each line of a page, in the order they are drawn. */
+/** The numerals of each line of a page, in the order they are drawn. */
 function linesOf({ shapes }: Drawing): readonly (readonly string[])[] {
   const lines = new Map<number, string[]>();
   for (const shape of shapes)
-    if (shape.kind === 'text' && shape.face === 'bold') lines.set(shape.y, [...(lines.get(shape.y) ?? []), shape.text]);
+    if (shape.kind === 'text' && shape.face === 'numeral') lines.set(shape.y, [...(lines.get(shape.y) ?? []), shape.text]);
   return [...lines.values()];
 }
+
+/** Takes each row of the screen off the lines of the paper, in one piece or, where it is crowded, in several. */
+function rowsFound(rows: readonly (readonly string[])[], lines: readonly (readonly string[])[]): readonly (readonly string[])[] {
+  let line = 0;
+  return rows.map((row) => {
+    const found: string[] = [];
+    for (; line < lines.length && found.length < row.length; line += 1) {
+      const part = lines[line] as readonly string[];
+      if (part.every((word, at) => word === row[found.length + at])) found.push(...part);
+    }
+    return found;
+  });
+}
+
+/** What falls: a drummer's paper counts the bars between. */
+const falling = (rows: readonly (readonly string[])[]) => rows.flat().filter((word) => word === '×');
 
 describe('rows on the screen are rows on paper', () => {
   test.each(READERS.map((who) => [`${who.name}, ${who.plays}`, who] as const))('%s: every demo song in twelve keys', (_, who) => {
@@ -53,9 +69,9 @@ describe('rows on the screen are rows on paper', () => {
           .sections.flatMap(({ rows }) => rows)
           .map(onTheLine)
           .filter((row) => row.length > 0);
-        const wanted = new Set(screen.map((row) => row.join(' ')));
         const paper = partPages({ reading, tonic, tonight: '' }, who, 'A4').flatMap(linesOf);
-        expect(paper.filter((line) => wanted.has(line.join(' ')))).toEqual(screen);
+        if (who.kind === 'form') expect(falling(paper)).toEqual(falling(screen));
+        else expect(rowsFound(screen, paper)).toEqual(screen);
       }
     }
   });

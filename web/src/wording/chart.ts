@@ -9,6 +9,7 @@ export const CHART_WORDS = {
   was: 'was',
   withoutAName: 'without a name',
   asItIs: 'as it is',
+  changedSince: 'changed since',
   deletedSince: 'deleted since',
   newSince: 'new since',
   whereToPutACapo: 'Where to put a capo',

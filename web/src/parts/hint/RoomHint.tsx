@@ -14,7 +14,7 @@ export function RoomHint({ room }: { readonly room: RoomId }) {
     <div
       role="note"
       aria-label={PARTS_WORDS.hint}
-      className="flex shrink-0 items-center gap-2 border-y border-hairline bg-wash py-0.5 pl-4 text-fine"
+      className="no-print flex shrink-0 items-center gap-2 border-y border-hairline bg-wash py-0.5 pl-4 text-fine"
     >
       <HintIcon size={16} aria-hidden="true" className="shrink-0 text-accent" />
       <p className="min-w-0 flex-1 py-1">{hint}</p>

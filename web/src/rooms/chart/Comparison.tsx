@@ -65,7 +65,12 @@ interface ChangedBarProps {
   readonly now: ReadonlyMap<number, BarCell>;
 }
 
-const SAID = { same: CHART_WORDS.asItIs, changed: 'changed', removed: CHART_WORDS.deletedSince, added: CHART_WORDS.newSince } as const;
+const SAID = {
+  same: CHART_WORDS.asItIs,
+  changed: CHART_WORDS.changedSince,
+  removed: CHART_WORDS.deletedSince,
+  added: CHART_WORDS.newSince,
+} as const;
 
 function ChangedBar({ change, old, now }: ChangedBarProps) {
   const was = 'before' in change ? old.get(change.before) : undefined;

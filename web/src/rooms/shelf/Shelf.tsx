@@ -59,7 +59,7 @@ interface AskProps {
 /** What is sought, and the ways to a new song. */
 function Find({ wish, fault, onAsk }: AskProps & { readonly fault: string | null }) {
   return (
-    <div className="mb-2 flex flex-wrap items-start gap-2">
+    <div className="no-print mb-2 flex flex-wrap items-start gap-2">
       <Field
         label={SHELF_WORDS.findASong}
         value={wish.find}
@@ -91,7 +91,7 @@ function Find({ wish, fault, onAsk }: AskProps & { readonly fault: string | null
 /** In which order, with which tag, and whether those put away. */
 function Narrow({ wish, onAsk }: AskProps) {
   return (
-    <div className="mb-2 flex flex-wrap items-center gap-1.5 phone:-mx-3 phone:flex-nowrap phone:overflow-x-auto phone:px-3">
+    <div className="no-print mb-2 flex flex-wrap items-center gap-1.5 phone:-mx-3 phone:flex-nowrap phone:overflow-x-auto phone:px-3">
       <label>
         <span className="sr-only">{SHELF_WORDS.sort}</span>
         <Select value={wish.sort} onChange={(event) => onAsk({ sort: event.target.value as ShelfWish['sort'] })}>
