@@ -26,6 +26,10 @@ export const convertRequest = z
       })
       .optional()
       .describe('for whom it is written: half steps and octaves from the sounding note up to the written one'),
+    show: z
+      .enum(['both', 'letters', 'numbers'], { error: 'chords are shown as both, letters or numbers' })
+      .optional()
+      .describe('letters and numbers, or one of them alone; formats with room for one show letters unless told otherwise'),
   })
   .meta({ id: 'ConvertRequest' });
 

@@ -5,13 +5,20 @@ export interface AbcChord {
   readonly position: string;
 }
 
+/** A note by its step above middle C on the staff, with the accidental that stands before it. */
+export interface AbcPitch {
+  readonly pitch?: number;
+  readonly accidental?: string;
+}
+
 /** What abcjs makes of a note, a bar line or a change; only what is looked at here. */
 export interface AbcElement {
   readonly el_type: string;
   readonly type?: string;
   readonly duration?: number;
   readonly chord?: readonly AbcChord[];
-  readonly pitches?: readonly unknown[];
+  readonly pitches?: readonly AbcPitch[];
+  readonly accidentals?: readonly { readonly acc: string; readonly note: string }[];
   readonly lyric?: readonly { readonly syllable?: string; readonly divider?: string }[];
   readonly decoration?: readonly string[];
   readonly startEnding?: string;

@@ -4,11 +4,14 @@ import { pulseOf } from '../chart/timeline.ts';
 import { printChord } from '../chord/chord-text.ts';
 import { type Formula, formulaTones } from '../chord/formula.ts';
 import { LETTER_SCHOOL, printQuality } from '../chord/quality-text.ts';
+import { numberChord } from '../degree/degree.ts';
 import { intervalSemitones } from '../interval/interval.ts';
 import { type Key, sameKey } from '../key/key.ts';
+import { numberView, symbolText } from '../naming/symbol-view.ts';
 import { printNote } from '../pitch/note-text.ts';
 import { isMinorScale } from '../scale/scale.ts';
 import type { LossList } from './loss.ts';
+import type { ShownChords } from './musicxml-write.ts';
 import { type FormHeld, type Score, type ScoreBar, startsOf } from './score.ts';
 
 /** ABC holds repeats played twice with endings; jumps are decorations that few programs follow. */
@@ -48,8 +51,11 @@ const MODES: Readonly<Record<string, string>> = {
   locrian: 'loc',
 };
 
-/** A score as an ABC tune (standard 2.1): chord names over rests, sections as annotations, words under their line. */
-export function writeAbc(score: Score, losses: LossList): string {
+/**
+ * A score as an ABC tune (standard 2.1): chord names over rests, sections as annotations, words under their
+ * line. Numbers stand over their bars as words, which is all ABC has for them.
+ */
+export function writeAbc(score: Score, losses: LossList, show: ShownChords = 'letters'): string {
   const first = score.bars[0];
   const meter = first?.meter ?? { beats: 4, unit: 4 };
   const fields = score.fields.map(([name, value]) => `%%aurora-${name} ${oneLine(value)}`);
@@ -67,7 +73,7 @@ export function writeAbc(score: Score, losses: LossList): string {
     ...chordNames(score.bars),
     `K:${first === undefined ? 'C' : keyOf(first.key, losses, 1)}`,
   ];
-  return `${[...head, ...linesOf(score.bars, losses)].join('\n')}\n`;
+  return `${[...head, ...linesOf(score.bars, show, losses)].join('\n')}\n`;
 }
 
 function oneLine(text: string): string {
@@ -112,7 +118,7 @@ function semitonesOf(interval: number, number: number): number {
   return intervalSemitones(interval) + (number > 7 ? 12 : 0);
 }
 
-function linesOf(bars: readonly ScoreBar[], losses: LossList): readonly string[] {
+function linesOf(bars: readonly ScoreBar[], show: ShownChords, losses: LossList): readonly string[] {
   const lines: string[] = [];
   let line: string[] = [];
   let words: readonly string[] = [];
@@ -125,13 +131,21 @@ function linesOf(bars: readonly ScoreBar[], losses: LossList): readonly string[]
   bars.forEach((bar, index) => {
     if (bar.newLine && index > 0) end();
     if (bar.newLine) words = bar.words;
-    line.push(barOf(bar, bars[index - 1], bars[index + 1], index, losses));
+    line.push(barOf({ bar, before: bars[index - 1], next: bars[index + 1], index, show }, losses));
   });
   end();
   return lines;
 }
 
-function barOf(bar: ScoreBar, before: ScoreBar | undefined, next: ScoreBar | undefined, index: number, losses: LossList): string {
+interface BarPlace {
+  readonly bar: ScoreBar;
+  readonly before: ScoreBar | undefined;
+  readonly next: ScoreBar | undefined;
+  readonly index: number;
+  readonly show: ShownChords;
+}
+
+function barOf({ bar, before, next, index, show }: BarPlace, losses: LossList): string {
   const { form } = bar;
   for (const [code, has] of [
     ['push', bar.chords.some(({ push }) => push)],
@@ -146,7 +160,7 @@ function barOf(bar: ScoreBar, before: ScoreBar | undefined, next: ScoreBar | und
   const changes = before === undefined ? '' : changesOf(before, bar, losses, index + 1);
   const section = bar.section === null ? '' : `"^[${quoted(bar.section)}]"`;
   const remarks = bar.remarks.map((text) => `"^${quoted(text)}"`).join('');
-  const [first = '', ...rest] = chordsOf(bar);
+  const [first = '', ...rest] = chordsOf(bar, show);
   return [opens, ending, changes, `${section}${remarks}${first}`, ...rest, barLine(form, next)].filter((part) => part !== '').join(' ');
 }
 
@@ -169,11 +183,16 @@ function quoted(text: string): string {
   return oneLine(text).replace(/"/g, '”');
 }
 
-function chordsOf({ chords, meter }: ScoreBar): readonly string[] {
+function chordsOf({ chords, meter, key }: ScoreBar, show: ShownChords): readonly string[] {
   const starts = startsOf(chords).map((start) => Math.round((start * UNIT) / meter.unit));
   return chords.map(({ chord }, place) => {
     const length = (starts[place + 1] as number) - (starts[place] as number);
-    const name = chord === null ? '"^N.C."' : `"${printChord(chord)}"`;
+    const name =
+      chord === null
+        ? '"^N.C."'
+        : show === 'numbers'
+          ? `"^${symbolText(numberView(numberChord(chord, key.tonic)))}"`
+          : `"${printChord(chord)}"`;
     return `${name}z${Math.max(1, length)}`;
   });
 }

@@ -7,12 +7,13 @@ import { CONCERT_READER, writtenKey } from '../reader/reader.ts';
 import { faultWords } from '../wording/fault-words.ts';
 import { readAbc } from './abc-read.ts';
 import { ABC_FORM, writeAbc } from './abc-write.ts';
+import { textOf } from './letters.ts';
 import { type Loss, LossList } from './loss.ts';
 import { readMidi } from './midi-read.ts';
 import { writeMidi } from './midi-write.ts';
 import { readMusicXml } from './musicxml-read.ts';
-import { MUSICXML_FORM, type Transposed, writeMusicXml } from './musicxml-write.ts';
-import { readMxl, textOf, writeMxl } from './mxl.ts';
+import { MUSICXML_FORM, type WrittenFor, writeMusicXml } from './musicxml-write.ts';
+import { readMxl, writeMxl } from './mxl.ts';
 import { type Score, scoreOf } from './score.ts';
 import { chartOfScore } from './score-chart.ts';
 import { readChordText } from './text-read.ts';
@@ -50,7 +51,7 @@ export interface Converted<Content> {
  * Chart text as a file of another format, sounding with its home on `tonic`, or where the chart has
  * it. What is written is what a transposing reader reads; MIDI is what sounds for everybody.
  */
-export function writeFormat(format: FormatName, source: string, tonic: Note | null, reader: Transposed = CONCERT): Converted<Uint8Array> {
+export function writeFormat(format: FormatName, source: string, tonic: Note | null, reader: WrittenFor = CONCERT): Converted<Uint8Array> {
   const losses = new LossList();
   if (format === 'chart') return { content: strToU8(source), losses: [] };
   const reading = readChart(source);
@@ -61,7 +62,11 @@ export function writeFormat(format: FormatName, source: string, tonic: Note | nu
   const written = writtenKey({ ...CONCERT_READER, transpose: reader.transpose }, { ...reading.head.key, tonic: home });
   const score = scoreOf(reading, written.tonic, form, losses);
   const text =
-    format === 'abc' ? writeAbc(score, losses) : format === 'text' ? writeChordText(score, losses) : writeMusicXml(score, losses, reader);
+    format === 'abc'
+      ? writeAbc(score, losses, reader.show)
+      : format === 'text'
+        ? writeChordText(score, losses, reader.show)
+        : writeMusicXml(score, losses, reader);
   return { content: format === 'mxl' ? writeMxl(text) : strToU8(text), losses: losses.all };
 }
 
@@ -106,7 +111,7 @@ function asChart(score: Result<Score>, losses: LossList): Result<string> {
   return score.ok ? success(chartOfScore(score.value, losses)) : score;
 }
 
-const CONCERT: Transposed = { transpose: 0, octave: 0 };
+const CONCERT: WrittenFor = { transpose: 0, octave: 0, show: 'both' };
 
 const BY_ENDING: readonly (readonly [RegExp, FormatName])[] = [
   [/\.(musicxml|xml)$/i, 'musicxml'],
@@ -116,12 +121,15 @@ const BY_ENDING: readonly (readonly [RegExp, FormatName])[] = [
   [/\.chart(\.txt)?$/i, 'chart'],
 ];
 
+const LOOKED_AT = 2000;
+
 /** The format of a file, by its first bytes, else by its name; text that names a head line or numbers is a chart. */
 export function formatOf(name: string, bytes: Uint8Array): FormatName {
-  const start = String.fromCharCode(...bytes.slice(0, 400));
-  if (start.startsWith('MThd')) return 'midi';
-  if (start.startsWith('PK')) return 'mxl';
-  if (/^(\u00ef\u00bb\u00bf)?\s*<\?xml|<score-/.test(start)) return 'musicxml';
+  const first = String.fromCharCode(...bytes.slice(0, 4));
+  if (first === 'MThd') return 'midi';
+  if (first.startsWith('PK')) return 'mxl';
+  const start = textOf(bytes.slice(0, LOOKED_AT));
+  if (/^\s*<\?xml|<score-/.test(start)) return 'musicxml';
   if (/^\s*(%abc|X:\s*\d)/m.test(start)) return 'abc';
   return BY_ENDING.find(([ending]) => ending.test(name))?.[1] ?? (isChart(textOf(bytes.slice(0, 20_000))) ? 'chart' : 'text');
 }

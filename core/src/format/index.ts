@@ -1,5 +1,6 @@
 // Songs in and out of other formats. Apart from the core's own list, because only this part uses packages.
 
+export { abcTunes } from './abc-voices.ts';
 export {
   type Converted,
   FORMAT_FILES,
@@ -11,5 +12,7 @@ export {
   writeFormat,
 } from './convert.ts';
 export { type IndexedSong, readTable, SET_COLUMNS, SONG_COLUMNS, songsOfTable, type Table, writeTable } from './csv.ts';
+export { textOf } from './letters.ts';
 export { type Loss, type LossCode, lossWords } from './loss.ts';
+export { SHOWN_CHORDS, type ShownChords, type WrittenFor } from './musicxml-write.ts';
 export { type FoundSong, findSong } from './text-read.ts';

@@ -1,6 +1,7 @@
 /** What a format cannot hold, or what had to be guessed when it was read. */
 export type LossCode =
   | 'form-written-out'
+  | 'repeat-split'
   | 'section-remark'
   | 'section-name'
   | 'push'
@@ -23,6 +24,10 @@ export type LossCode =
   | 'voices'
   | 'chord-unknown'
   | 'chords-guessed'
+  | 'chords-suggested'
+  | 'chords-unsure'
+  | 'key-heard'
+  | 'tunes'
   | 'key-guessed'
   | 'no-chords'
   | 'too-long';
@@ -70,6 +75,8 @@ function sentence(code: LossCode, what: string): string {
   switch (code) {
     case 'form-written-out':
       return `The play order is written out bar by bar: ${what} cannot be held`;
+    case 'repeat-split':
+      return `What is played ${what} times is written as several repeats, one after the other`;
     case 'section-remark':
       return 'What is said beside a section’s name is written as a remark';
     case 'section-name':
@@ -116,6 +123,14 @@ function sentence(code: LossCode, what: string): string {
       return `The chord ${what} is not known and was left out`;
     case 'chords-guessed':
       return 'Chords were found from the notes: check them by ear';
+    case 'chords-suggested':
+      return 'It is one melody alone: the chords under it are suggestions, and yours may be better';
+    case 'chords-unsure':
+      return 'Less clear from the notes than the others: listen to these first';
+    case 'key-heard':
+      return `The key, ${what}, was found from the notes`;
+    case 'tunes':
+      return `There are ${what} tunes in it: the first one is read`;
     case 'key-guessed':
       return `No key is named; ${what} was found from the chords`;
     case 'no-chords':

@@ -1,9 +1,13 @@
-import { type MidiEvent, parseMidi } from 'midi-file';
+import { type MidiEvent, type MidiNoteOffEvent, type MidiNoteOnEvent, parseMidi } from 'midi-file';
+import { lettersOf } from './letters.ts';
+
+type MidiNoteEvent = MidiNoteOnEvent | MidiNoteOffEvent;
 
 /** A note as it sounds, in ticks from the beginning. */
 export interface HeardNote {
   readonly midi: number;
   readonly channel: number;
+  readonly track: number;
   readonly ticks: number;
   readonly durationTicks: number;
 }
@@ -42,7 +46,7 @@ export function midiSong(bytes: Uint8Array): MidiSong {
   checkChunks(bytes);
   const { header, tracks } = parseMidi(bytes);
   const song = new Gathering();
-  for (const [index, events] of tracks.entries()) song.track(events, index === 0);
+  for (const [index, events] of tracks.entries()) song.track(events, index);
   return song.end(header.ticksPerBeat ?? USUAL_TICKS);
 }
 
@@ -84,7 +88,7 @@ class Gathering {
   readonly #keys: At<{ fifths: number; isMinor: boolean }>[] = [];
   #title = '';
 
-  track(events: readonly MidiEvent[], isFirst: boolean): void {
+  track(events: readonly MidiEvent[], index: number): void {
     /** Notes that sound, by channel and pitch: those struck first end first. */
     const open = new Map<number, number[]>();
     const before = this.#notes.length;
@@ -92,33 +96,33 @@ class Gathering {
     let name = '';
     for (const event of events) {
       ticks += event.deltaTime;
-      if (event.type === 'trackName') name = event.text;
+      if (event.type === 'trackName') name = lettersOf(event.text);
       else if (event.type === 'noteOn' && event.velocity > 0) pushTo(open, 128 * event.channel + event.noteNumber, ticks);
-      else if (event.type === 'noteOn' || event.type === 'noteOff') this.#endNote(open, event.channel, event.noteNumber, ticks);
+      else if (event.type === 'noteOn' || event.type === 'noteOff') this.#endNote(open, event, index, ticks);
       else this.#meta(event, ticks);
     }
-    for (const [place, starts] of open) for (const start of starts) this.#add(place, start, ticks);
-    if (isFirst) this.#title = name;
+    for (const [place, starts] of open) for (const start of starts) this.#add(place, index, start, ticks);
+    if (index === 0) this.#title = name;
     if (this.#notes.slice(before).some(({ channel }) => channel !== DRUMS)) this.#trackNames.push(name);
   }
 
-  #endNote(open: ReadonlyMap<number, number[]>, channel: number, noteNumber: number, ticks: number): void {
+  #endNote(open: ReadonlyMap<number, number[]>, { channel, noteNumber }: MidiNoteEvent, track: number, ticks: number): void {
     const place = 128 * channel + noteNumber;
     const start = open.get(place)?.shift();
-    if (start !== undefined) this.#add(place, start, ticks);
+    if (start !== undefined) this.#add(place, track, start, ticks);
   }
 
-  #add(place: number, start: number, end: number): void {
-    this.#notes.push({ midi: place % 128, channel: Math.floor(place / 128), ticks: start, durationTicks: end - start });
+  #add(place: number, track: number, start: number, end: number): void {
+    this.#notes.push({ midi: place % 128, channel: Math.floor(place / 128), track, ticks: start, durationTicks: end - start });
   }
 
   #meta(event: MidiEvent, ticks: number): void {
     switch (event.type) {
       case 'text':
-        this.#texts.push({ ticks, value: event.text });
+        this.#texts.push({ ticks, value: lettersOf(event.text) });
         break;
       case 'marker':
-        this.#markers.push({ ticks, value: event.text });
+        this.#markers.push({ ticks, value: lettersOf(event.text) });
         break;
       case 'setTempo':
         if (event.microsecondsPerBeat > 0) this.#tempos.push({ ticks, value: MICROSECONDS_A_MINUTE / event.microsecondsPerBeat });

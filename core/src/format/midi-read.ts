@@ -1,12 +1,11 @@
 import type { Meter } from '../chart/chart.ts';
 import { pulseOf } from '../chart/timeline.ts';
 import type { Chord } from '../chord/chord.ts';
-import { parseChord, printChord } from '../chord/chord-text.ts';
-import { COMMON_COST, identify } from '../chord/identify.ts';
+import { parseChord } from '../chord/chord-text.ts';
 import { failure, type Result, success } from '../fault.ts';
+import type { SoundingNote } from '../heard/heard.ts';
 import type { Key } from '../key/key.ts';
-import { keyNotes } from '../key/key.ts';
-import { chroma, type Note, simplest } from '../pitch/note.ts';
+import { foundChords, type KeyGiven, keyFor } from './found-harmony.ts';
 import type { LossList } from './loss.ts';
 import { type HeardNote, lastAt, type MidiSong, midiSong } from './midi-events.ts';
 import type { Score, ScoreBar, ScoreChord } from './score.ts';
@@ -34,11 +33,15 @@ export function readMidi(bytes: Uint8Array, losses: LossList): Result<Score> {
   const end = notes.reduce((last, { ticks, durationTicks }) => Math.max(last, ticks + durationTicks), (names.at(-1)?.ticks ?? -1) + 1);
   const spans = barSpans(midi, end);
   if (spans.length === 0 || spans.length > MOST_BARS) return failure({ code: 'format-large', format: 'MIDI' }, 0, 0);
-  const named = names.length >= 1;
-  if (!named) losses.add('chords-guessed');
-  else if (midi.trackNames.some((name) => !/^(chords|bass)$/i.test(name))) losses.add('notes');
-  const heard = named ? names : heardChords(notes, spans, keyAt(midi, 0));
-  return success({ title: midi.title, by: '', feel: '', fields: [], bars: barsOf(midi, spans, heard) });
+  const home = { title: midi.title, by: '', feel: '', fields: [] };
+  if (names.length > 0) {
+    if (midi.trackNames.some((name) => !/^(chords|bass)$/i.test(name))) losses.add('notes');
+    return success({ ...home, bars: barsOf(midi, spans, names, null) });
+  }
+  const sounding = soundingNotes(notes, midi.ticksPerQuarter);
+  const key = keyFor(keyGiven(midi), sounding, losses);
+  const heard = heardChords(sounding, spans, key, midi.ticksPerQuarter, losses);
+  return success({ ...home, bars: barsOf(midi, spans, heard, midi.keys.length > 1 ? null : key) });
 }
 
 function printable(bytes: Uint8Array): string {
@@ -79,6 +82,14 @@ function barSpans({ meters, ticksPerQuarter }: MidiSong, end: number): readonly 
   return spans;
 }
 
+/** What the file says of its key: one signature without accidentals is what programs write of themselves. */
+function keyGiven(midi: MidiSong): KeyGiven {
+  const first = midi.keys[0]?.value;
+  if (first === undefined) return { kind: 'none' };
+  if (midi.keys.length === 1 && first.fifths === 0 && !first.isMinor) return { kind: 'usual' };
+  return { kind: 'named', key: keyAt(midi, 0) };
+}
+
 function keyAt({ keys }: MidiSong, ticks: number): Key {
   const signature = lastAt(keys, ticks);
   if (signature === undefined || Math.abs(signature.fifths) > MOST_FIFTHS) return { tonic: 0, scale: 'major' };
@@ -88,70 +99,30 @@ function keyAt({ keys }: MidiSong, ticks: number): Key {
 
 const MOST_FIFTHS = 7;
 
-/** What sounds on each beat named as a chord; a beat with too little to tell goes on with the chord before. */
-function heardChords(notes: readonly HeardNote[], spans: readonly BarSpan[], key: Key): readonly NamedChord[] {
-  const spelled = spellings(key);
-  const heard: NamedChord[] = [];
-  let sounding: HeardNote[] = [];
-  let next = 0;
-  for (const { from, to, meter } of spans) {
-    // only what reaches into the bar is looked at
-    sounding = sounding.filter(({ ticks, durationTicks }) => ticks + durationTicks > from);
-    while (next < notes.length && (notes[next] as HeardNote).ticks < to) {
-      sounding.push(notes[next] as HeardNote);
-      next += 1;
-    }
-    const whole = chordBetween(sounding, from, to, spelled, key);
-    if (whole !== null) {
-      heard.push({ ticks: from, chord: whole });
-      continue;
-    }
-    const beat = (to - from) / meter.beats;
-    for (let at = from; at < to - 1; at += beat) {
-      const chord = chordBetween(sounding, at, at + beat, spelled, key);
-      if (chord !== null && !isSame(heard.at(-1)?.chord ?? null, chord)) heard.push({ ticks: Math.round(at), chord });
-    }
-  }
-  return heard;
+/** What sounds, with its times in quarters. */
+function soundingNotes(notes: readonly HeardNote[], ticksPerQuarter: number): readonly SoundingNote[] {
+  return notes.map(({ midi, channel, track, ticks, durationTicks }) => ({
+    midi,
+    from: ticks / ticksPerQuarter,
+    to: (ticks + durationTicks) / ticksPerQuarter,
+    voice: `${track} ${channel}`,
+  }));
 }
 
-function isSame(a: Chord | null, b: Chord): boolean {
-  return a !== null && printChord(a) === printChord(b);
+/** Chords found from the notes. */
+function heardChords(
+  notes: readonly SoundingNote[],
+  spans: readonly BarSpan[],
+  key: Key,
+  ticksPerQuarter: number,
+  losses: LossList,
+): readonly NamedChord[] {
+  const bars = spans.map(({ from, to, meter }) => ({ from: from / ticksPerQuarter, to: to / ticksPerQuarter, meter }));
+  return foundChords(notes, bars, key, losses).map(({ at, chord }) => ({ ticks: Math.round(at * ticksPerQuarter), chord }));
 }
 
-const FEWEST_TONES = 3;
-/** The share of a stretch for which a note sounds that belongs to its chord. */
-const HELD = 0.6;
-
-/** The chord of everything that sounds for most of a stretch; null when it is no common chord. */
-function chordBetween(notes: readonly HeardNote[], from: number, to: number, spelled: readonly Note[], key: Key): Chord | null {
-  const shares = new Map<number, number>();
-  for (const { midi, ticks, durationTicks } of notes) {
-    const share = Math.min(to, ticks + durationTicks) - Math.max(from, ticks);
-    if (share > 0) shares.set(midi, (shares.get(midi) ?? 0) + share);
-  }
-  const held = [...shares].filter(([, share]) => share >= HELD * (to - from)).map(([midi]) => midi);
-  const tones = held.sort((a, b) => a - b).map((midi) => spelled[midi % 12] as Note);
-  if (new Set(tones).size < FEWEST_TONES) return null;
-  const best = identify(tones, key)[0];
-  return best === undefined || best.cost > COMMON_COST ? null : best.chord;
-}
-
-/** A name for each of the twelve pitches: the key's own where it has one. */
-function spellings(key: Key): readonly Note[] {
-  const own = keyNotes(key);
-  return Array.from({ length: 12 }, (_, pitch) => own.find((note) => chroma(note) === pitch) ?? near(pitch, key.tonic));
-}
-
-/** The name of a pitch that lies nearest to the key on the line of fifths. */
-function near(pitch: number, tonic: Note): Note {
-  const note = simplest((pitch * 7) % 12);
-  return [note - 12, note, note + 12].reduce((best, other) =>
-    Math.abs(other - tonic - 1.5) < Math.abs(best - tonic - 1.5) ? other : best,
-  );
-}
-
-function barsOf(midi: MidiSong, spans: readonly BarSpan[], chords: readonly NamedChord[]): readonly ScoreBar[] {
+/** The bars with their chords; in one key throughout where that was found. */
+function barsOf(midi: MidiSong, spans: readonly BarSpan[], chords: readonly NamedChord[], key: Key | null): readonly ScoreBar[] {
   const eighth = midi.ticksPerQuarter / 2;
   const markers = [...midi.markers];
   let before: Chord | null = null;
@@ -172,7 +143,7 @@ function barsOf(midi: MidiSong, spans: readonly BarSpan[], chords: readonly Name
       times: 1,
       newLine: marker !== undefined,
       meter: pickup === null || following === undefined ? meter : following.meter,
-      key: keyAt(midi, from),
+      key: key ?? keyAt(midi, from),
       tempo: tempoAt(midi, from, meter),
       pickup,
       chords: placed,

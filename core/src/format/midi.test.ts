@@ -127,7 +127,7 @@ describe('MIDI of other programs', () => {
       ),
     );
     expect(letters(content)).toEqual(['C', 'Am', 'Dm7', 'G7']);
-    expect(losses.map(({ code }) => code)).toEqual(['chords-guessed']);
+    expect(losses.map(({ code }) => code)).toEqual(['key-heard', 'chords-guessed']);
   });
 
   test('twice in a bar', () => {

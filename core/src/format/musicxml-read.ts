@@ -7,12 +7,13 @@ import { failure, type Result, success } from '../fault.ts';
 import { majorInterval } from '../interval/interval.ts';
 import { type Key, moveKey } from '../key/key.ts';
 import type { Note } from '../pitch/note.ts';
-import { pitchOf } from '../pitch/pitch-text.ts';
 import type { ScaleName } from '../scale/scale-table.ts';
 import { formWord, jumpOf, PLAIN_JUMP } from './form-words.ts';
+import { type KeyGiven, withFoundChords } from './found-harmony.ts';
 import { formulaOfKind, type KindDegree } from './harmony-kind.ts';
 import type { LossList } from './loss.ts';
 import { withMelody } from './melody.ts';
+import { notesOfParts, soundsLower, writtenMidi } from './musicxml-notes.ts';
 import { withPaperEndings } from './paper-endings.ts';
 import type { Score, ScoreBar, ScoreChord } from './score.ts';
 import { child, childrenOf, numberIn, parseXml, textIn, type XmlElement } from './xml.ts';
@@ -32,11 +33,19 @@ export function readMusicXml(text: string, losses: LossList): Result<Score> {
   const measures = childrenOf(part, 'measure');
   if (part === undefined || measures.length === 0) return failure({ code: 'format-empty', format: 'MusicXML' }, 0, 0);
   if (measures.length > MOST_MEASURES) return failure({ code: 'format-large', format: 'MusicXML' }, 0, 0);
-  if (!hasChords(part)) losses.add('no-chords');
-  if (parts.length > 1) losses.add('voices');
+  if (hasChords(part) && parts.length > 1) losses.add('voices');
   const reader = new MeasureReader(losses);
-  const bars = measures.map((measure) => reader.read(measure));
+  const read = measures.map((measure) => reader.read(measure));
+  const bars = hasChords(part) ? read : withFoundChords(read, notesOfParts(parts), keyGiven(measures, read[0]?.key), losses);
   return success(withMelody({ ...headOf(score), feel: '', bars: withPaperEndings(bars) }, reader.melody, losses));
+}
+
+/** Where a score names no mode, its accidentals leave major and minor open. */
+function keyGiven(measures: readonly XmlElement[], sounding: Key | undefined): KeyGiven {
+  const keys = measures.flatMap((measure) => childrenOf(measure, 'attributes').flatMap((one) => childrenOf(one, 'key')));
+  const first = keys[0];
+  if (first === undefined || sounding === undefined) return { kind: 'none' };
+  return child(first, 'mode') === undefined ? { kind: 'signature', fifths: sounding.tonic } : { kind: 'named', key: sounding };
 }
 
 function headOf(score: XmlElement): Pick<Score, 'title' | 'by' | 'fields'> {
@@ -126,12 +135,10 @@ class MeasureReader {
   }
 
   #sing(note: XmlElement): void {
-    const pitch = child(note, 'pitch');
-    const letter = 'FCGDAEB'.indexOf(textIn(pitch, 'step') || '-');
-    if (pitch === undefined || letter < 0) return;
+    const written = writtenMidi(note);
+    if (written === undefined) return;
     this.#together ||= child(note, 'chord') !== undefined;
     this.#voices.add(`${textIn(note, 'staff')} ${textIn(note, 'voice')}`);
-    const written = pitchOf(letter - 1, Math.round(numberIn(pitch, 'octave', 4))) + Math.round(numberIn(pitch, 'alter', 0));
     this.#sung.push(Math.max(0, Math.min(HIGHEST_MIDI, written + this.#farLower)));
   }
 
@@ -183,7 +190,7 @@ class MeasureReader {
     const transpose = child(element, 'transpose');
     if (transpose !== undefined) {
       this.#lower = Math.round(numberIn(transpose, 'chromatic', 0));
-      this.#farLower = this.#lower + OCTAVE * Math.round(numberIn(transpose, 'octave-change', 0));
+      this.#farLower = soundsLower(element) ?? 0;
     }
     if (key !== undefined) this.#key = this.#sounding(keyOf(key));
   }

@@ -2,10 +2,12 @@ import type { FormJump, Meter } from '../chart/chart.ts';
 import { sameMeter } from '../chart/head.ts';
 import { pulseOf } from '../chart/timeline.ts';
 import type { Chord } from '../chord/chord.ts';
+import { type Formula, formulaOf } from '../chord/formula.ts';
 import { LETTER_SCHOOL, printQuality } from '../chord/quality-text.ts';
-import { numberChord } from '../degree/degree.ts';
+import { type Degree, numberChord } from '../degree/degree.ts';
 import { accidentalsOnMajor } from '../interval/interval-text.ts';
 import { type Key, sameKey } from '../key/key.ts';
+import { numberView } from '../naming/symbol-view.ts';
 import { afterWords } from '../part/bar-words.ts';
 import { accidentals, letterStep, type Note } from '../pitch/note.ts';
 import { isMinorScale } from '../scale/scale.ts';
@@ -17,17 +19,22 @@ import { type FormHeld, type Score, type ScoreBar, type ScoreChord, startsOf } f
 /** MusicXML holds repeats, endings and jumps. */
 export const MUSICXML_FORM: FormHeld = { repeats: true, mostTimes: 99, jumps: true, counts: false };
 
-/** A reader whose instrument sounds lower than it reads: half steps within the octave, and octaves. */
-export interface Transposed {
+/** How chords stand in a file: letters and numbers, or one of them alone. */
+export const SHOWN_CHORDS = ['both', 'letters', 'numbers'] as const;
+export type ShownChords = (typeof SHOWN_CHORDS)[number];
+
+/** For whom a song is written: half steps within the octave, and octaves, from what sounds up to what is read. */
+export interface WrittenFor {
   readonly transpose: number;
   readonly octave: number;
+  readonly show: ShownChords;
 }
 
-const CONCERT: Transposed = { transpose: 0, octave: 0 };
+const CONCERT: WrittenFor = { transpose: 0, octave: 0, show: 'both' };
 
 interface Whole {
   readonly score: Score;
-  readonly reader: Transposed;
+  readonly reader: WrittenFor;
 }
 
 /** Parts of a quarter note: enough for half beats of sixteenths. */
@@ -50,7 +57,7 @@ const MODES: Readonly<Partial<Record<ScaleName, string>>> = {
  * as numbers of the key below; sections as rehearsal marks; lyrics under the first note of each chord.
  * A score that is written for a transposing reader says by how much it sounds lower.
  */
-export function writeMusicXml(score: Score, losses: LossList, reader: Transposed = CONCERT): string {
+export function writeMusicXml(score: Score, losses: LossList, reader: WrittenFor = CONCERT): string {
   const measures = score.bars.map((bar, index) => measureOf(bar, score.bars[index - 1], { score, reader }, index, losses));
   // a part without a measure is no part
   if (measures.length === 0) measures.push('    <measure number="1"/>');
@@ -91,7 +98,7 @@ function measureOf(bar: ScoreBar, before: ScoreBar | undefined, { score, reader 
   const words = wordsFor(bar, score.bars, index);
   const starts = startsOf(bar.chords);
   const notes = bar.chords.flatMap((chord, place) => [
-    ...harmonyOf(chord, bar, index, losses),
+    ...harmonyOf(chord, bar, reader.show, index, losses),
     ...notesOf(
       chord,
       starts[place] as number,
@@ -138,7 +145,7 @@ function rightBarline({ closesRepeat, ending }: ScoreBar['form']): readonly stri
   ];
 }
 
-function attributesOf(bar: ScoreBar, before: ScoreBar | undefined, reader: Transposed, index: number, losses: LossList): readonly string[] {
+function attributesOf(bar: ScoreBar, before: ScoreBar | undefined, reader: WrittenFor, index: number, losses: LossList): readonly string[] {
   const key = before === undefined || !sameKey(before.key, bar.key) ? [keyOf(bar.key, index, losses)] : [];
   const time =
     before === undefined || !sameMeter(before.meter, bar.meter)
@@ -152,7 +159,7 @@ function attributesOf(bar: ScoreBar, before: ScoreBar | undefined, reader: Trans
 }
 
 /** For an instrument that sounds lower than it reads: by how many half steps and octaves. */
-function transposeOf({ transpose, octave }: Transposed): string {
+function transposeOf({ transpose, octave }: WrittenFor): string {
   if (transpose === 0 && octave === 0) return '';
   const change = octave === 0 ? '' : `<octave-change>${-octave}</octave-change>`;
   const diatonic = transpose === 0 ? 0 : -(DIATONIC[transpose] as number);
@@ -222,29 +229,57 @@ function jumpSound(mark: 'fine' | 'to-coda' | FormJump): string {
   return mark.to === 'start' ? '<sound dacapo="yes"/>' : '<sound dalsegno="segno"/>';
 }
 
-/** The chord at its first note: letters above the staff, and its number in the key below it. */
-function harmonyOf({ chord }: ScoreChord, { key }: ScoreBar, index: number, losses: LossList): readonly string[] {
+/** The chord at its first note: letters above the staff, and its number in the key below it; the one of them that is wanted above it. */
+function harmonyOf({ chord }: ScoreChord, { key }: ScoreBar, show: ShownChords, index: number, losses: LossList): readonly string[] {
   if (chord === null) {
     losses.add('no-chord', index + 1);
     return ['<harmony placement="above"><root><root-step text="">C</root-step></root><kind text="N.C.">none</kind></harmony>'];
   }
   const { kind, tones: own, degrees } = kindOf(chord.formula);
-  // programs write degrees behind the kind's text themselves
-  const text = escaped(printQuality(own, LETTER_SCHOOL));
-  const shared = `<kind text="${text}">${kind}</kind>`;
-  const bass = chord.bass === null ? '' : `<bass>${stepAndAlter('bass', chord.bass)}</bass>`;
   const tones = degrees
     .map(
       ({ type, value, alter }) =>
         `<degree><degree-value>${value}</degree-value><degree-alter>${alter}</degree-alter><degree-type>${type}</degree-type></degree>`,
     )
     .join('');
-  const numeral = numeralOf(chord, key);
+  // programs write degrees behind the kind's text themselves
+  const letters = `<kind text="${escaped(printQuality(own, LETTER_SCHOOL))}">${kind}</kind>`;
+  const numbers = `<kind text="${escaped(numberSign(own))}">${kind}</kind>`;
+  const bass = chord.bass === null ? '' : `<bass>${stepAndAlter('bass', chord.bass)}</bass>`;
   return [
-    `<harmony placement="above"><root>${stepAndAlter('root', chord.root)}</root>${shared}${bass}${tones}</harmony>`,
-    `<harmony placement="below"><numeral>${numeral}</numeral>${shared}${tones}</harmony>`,
+    ...(show === 'numbers'
+      ? []
+      : [`<harmony placement="above"><root>${stepAndAlter('root', chord.root)}</root>${letters}${bass}${tones}</harmony>`]),
+    ...(show === 'letters'
+      ? []
+      : [
+          `<harmony placement="${show === 'numbers' ? 'above' : 'below'}"><numeral>${numeralOf(chord, key)}</numeral>${numbers}${numberBass(chord, key)}${tones}</harmony>`,
+        ]),
   ];
 }
+
+/** A quality as it stands behind a number: a dash for minor. */
+function numberSign(formula: Formula): string {
+  const { sign, raised } = numberView({ degree: 0, formula, bass: null });
+  return `${sign}${raised}`;
+}
+
+/** The bass of a number, shown as a number; programs that know no numbers read its letter. */
+function numberBass(chord: Chord, { tonic }: Key): string {
+  if (chord.bass === null) return '';
+  const shown = printDegree(chord.bass - tonic);
+  const alter = accidentals(chord.bass);
+  const hidden = alter === 0 ? '' : `<bass-alter print-object="no">${alter}</bass-alter>`;
+  return `<bass><bass-step text="${shown}">${LETTERS[letterStep(chord.bass)]}</bass-step>${hidden}</bass>`;
+}
+
+/** A degree with its accidental as a sign: `♭7`. */
+function printDegree(degree: Degree): string {
+  const { prefix, main } = numberView({ degree, formula: MAJOR, bass: null });
+  return `${prefix}${main}`;
+}
+
+const MAJOR = formulaOf('1', '3', '5');
 
 function stepAndAlter(what: 'root' | 'bass', note: Note): string {
   const alter = accidentals(note);
@@ -254,7 +289,8 @@ function stepAndAlter(what: 'root' | 'bass', note: Note): string {
 function numeralOf(chord: Chord, { tonic }: Key): string {
   const { degree } = numberChord(chord, tonic);
   const alter = accidentalsOnMajor(degree);
-  return `<numeral-root>${letterStep(degree) + 1}</numeral-root>${alter === 0 ? '' : `<numeral-alter>${alter}</numeral-alter>`}`;
+  const hidden = alter === 0 ? '' : `<numeral-alter print-object="no">${alter}</numeral-alter>`;
+  return `<numeral-root text="${printDegree(degree)}">${letterStep(degree) + 1}</numeral-root>${hidden}`;
 }
 
 /** Slashes for as long as a chord lasts, a beat each; rests where nobody plays. */

@@ -30,11 +30,26 @@ describe('a chart as MusicXML', () => {
       '<harmony placement="above"><root><root-step>E</root-step><root-alter>-1</root-alter></root><kind text="">major</kind></harmony>',
     );
     expect(xml).toContain(
-      '<harmony placement="below"><numeral><numeral-root>1</numeral-root></numeral><kind text="">major</kind></harmony>',
+      '<harmony placement="below"><numeral><numeral-root text="1">1</numeral-root></numeral><kind text="">major</kind></harmony>',
     );
     expect(xml).toContain('<bass><bass-step>D</bass-step></bass>');
-    expect(xml).toMatch(/<numeral-root>6<\/numeral-root><\/numeral><kind text="m7">minor-seventh/);
+    expect(xml).toContain('<numeral-root text="6">6</numeral-root></numeral><kind text="–7">minor-seventh</kind>');
+    expect(xml).toContain('<bass><bass-step text="7">D</bass-step></bass>');
     expect(xml).toContain('<degree-value>9</degree-value><degree-alter>-1</degree-alter><degree-type>add</degree-type>');
+  });
+
+  test('an altered degree shows its sign, and programs that know numbers find the number', () => {
+    expect(xmlOf('key: A\nb7 #4-7b5 b3-/b7\n')).toMatch(
+      /<numeral-root text="♭7">7<\/numeral-root><numeral-alter print-object="no">-1<\/numeral-alter>[\s\S]*text="♯4">4[\s\S]*text="♭3">3<[\s\S]*<kind text="–">minor<\/kind><bass><bass-step text="♭7">G<\/bass-step><\/bass>/,
+    );
+  });
+
+  test.each(['letters', 'numbers'] as const)('%s alone read back as the same song', (show) => {
+    const chart = 'key: Eb\n\n[A]\n1 (4 5/7) b7 2-7\n{key: +2} 57 4/5 6-7b5 1\n';
+    const written = text(writeFormat('musicxml', chart, null, { transpose: 0, octave: 0, show }).content);
+    expect(written.includes('<root>')).toBe(show === 'letters');
+    expect(written.includes('<numeral>')).toBe(show === 'numbers');
+    expect(letters(chartOf(written))).toEqual(letters(chart));
   });
 
   test('fills every measure, a slash a beat', () => {
@@ -201,7 +216,7 @@ describe('MusicXML of other programs', () => {
 
 describe('for transposing instruments', () => {
   const forReader = (transpose: number, octave: number) =>
-    text(writeFormat('musicxml', 'key: Bb\n\n[A]\n1 4/5 57 6-\n', null, { transpose, octave }).content);
+    text(writeFormat('musicxml', 'key: Bb\n\n[A]\n1 4/5 57 6-\n', null, { transpose, octave, show: 'both' }).content);
 
   // what the instruments' makers and any book on orchestration give
   test.each([

@@ -1,5 +1,6 @@
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
 import { failure, type Result, success } from '../fault.ts';
+import { textOf } from './letters.ts';
 import { child, childrenOf, parseXml } from './xml.ts';
 
 const CONTAINER = 'META-INF/container.xml';
@@ -48,15 +49,4 @@ function rootPath(container: Uint8Array | undefined): string | undefined {
   const read = parseXml(strFromU8(container));
   if (!read.ok) return undefined;
   return childrenOf(child(read.value, 'rootfiles'), 'rootfile')[0]?.attributes['full-path'];
-}
-
-/** XML as text: UTF-8, or UTF-16 where it says so itself. */
-export function textOf(bytes: Uint8Array): string {
-  const encoding = bytes[0] === 0xff && bytes[1] === 0xfe ? 'utf-16le' : bytes[0] === 0xfe && bytes[1] === 0xff ? 'utf-16be' : null;
-  if (encoding === null) return strFromU8(bytes).replace(/^\ufeff/, '');
-  const units = Array.from({ length: (bytes.length - 2) >> 1 }, (_, index) => {
-    const [first = 0, second = 0] = [bytes[2 + 2 * index], bytes[3 + 2 * index]];
-    return encoding === 'utf-16le' ? first | (second << 8) : (first << 8) | second;
-  });
-  return units.map((unit) => String.fromCharCode(unit)).join('');
 }

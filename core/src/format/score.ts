@@ -82,12 +82,14 @@ function whatIsUnheld(reading: ChartReading, held: FormHeld): string | null {
   if (reading.performance.problems.some(({ severity }) => severity === 'error')) return 'a form that is not right';
   if (reading.head.form !== null) return 'a form line';
   if (!held.repeats && reading.bars.some(({ form }) => form.opensRepeat || form.closesRepeat !== null)) return 'repeats';
-  if (reading.bars.some(({ form }) => (form.closesRepeat ?? 0) > held.mostTimes))
+  const jumps = reading.bars.some(({ form }) => form.after.some((mark) => mark !== 'fine' && mark !== 'to-coda'));
+  const many = reading.bars.flatMap(({ form }, index) => ((form.closesRepeat ?? 0) > held.mostTimes ? [index] : []));
+  if (many.some((close) => jumps || !isPlain(reading.bars.slice(openOf(reading.bars, close), close + 1))))
     return `a repeat played more than ${held.mostTimes} times`;
   if (!held.jumps && reading.bars.some(({ form }) => form.after.length > 0)) return 'D.C., D.S. and Fine';
   const counted = reading.sections.filter(({ times, count }) => times !== 1 && count > 0);
   if (counted.length === 0 || held.counts) return null;
-  if (!held.repeats || counted.some(({ times }) => times > held.mostTimes || times < 1)) return 'a section’s count';
+  if (!held.repeats || counted.some(({ times }) => times < 1)) return 'a section’s count';
   const inner = counted.some(({ from, count }) =>
     reading.bars
       .slice(from, from + count)
@@ -96,8 +98,22 @@ function whatIsUnheld(reading: ChartReading, held: FormHeld): string | null {
           form.opensRepeat || form.closesRepeat !== null || form.after.length > 0 || form.signs.length > 0 || pickup !== null,
       ),
   );
-  const jumps = reading.bars.some(({ form }) => form.after.some((mark) => mark !== 'fine' && mark !== 'to-coda'));
   return inner || jumps ? 'a section’s count together with other repeats' : null;
+}
+
+/** Where a repeat that closes at a bar was opened. */
+function openOf(bars: readonly WrittenBar[], close: number): number {
+  let open = close;
+  while (open > 0 && bars[open]?.form.opensRepeat !== true) open -= 1;
+  return open;
+}
+
+/** Whether a repeat holds nothing but its bars: no endings, signs or jumps, and is within one section. */
+function isPlain(bars: readonly WrittenBar[]): boolean {
+  return bars.every(
+    ({ form, section, pickup }) =>
+      form.ending === null && form.signs.length === 0 && form.after.length === 0 && pickup === null && section === bars[0]?.section,
+  );
 }
 
 /** More bars than this are written by nobody, and read by no program in one piece. */
@@ -112,7 +128,7 @@ function atMost<T>(bars: readonly T[], losses: LossList): readonly T[] {
 /** The bars as written; a section's count becomes a repeat where it cannot stand by itself. */
 function writtenBars(reading: ChartReading, tonic: Note, held: FormHeld, losses: LossList): readonly ScoreBar[] {
   const marker = new BarMarker(reading, tonic, losses);
-  return atMost(reading.bars, losses).map((bar, index) => {
+  const marked = reading.bars.map((bar, index) => {
     const section = bar.section === null ? undefined : reading.sections[bar.section];
     const before = reading.bars[index - 1];
     if (section === undefined) return marker.mark(bar, index, null, before, bar.form, []);
@@ -122,6 +138,36 @@ function writtenBars(reading: ChartReading, tonic: Note, held: FormHeld, losses:
     const heading = { name: section.name, times: held.counts ? section.times : 1 };
     return marker.mark(bar, index, heading, before, form, section.remark === null ? [] : [section.remark]);
   });
+  return atMost(withHeldRepeats(marked, held.mostTimes, losses), losses);
+}
+
+/** Repeats played more often than a format can say as several of them, one behind the other. */
+function withHeldRepeats(bars: readonly ScoreBar[], most: number, losses: LossList): readonly ScoreBar[] {
+  const held: ScoreBar[] = [];
+  let open = 0;
+  bars.forEach((bar, index) => {
+    if (bar.form.opensRepeat) open = held.length;
+    held.push(bar);
+    const times = bar.form.closesRepeat ?? 0;
+    if (times <= most) return;
+    losses.add('repeat-split', index + 1, String(times));
+    const stretch = held.splice(open);
+    for (let left = times; left > 0; left -= most) held.push(...repeated(stretch, Math.min(left, most), left === times));
+  });
+  return held;
+}
+
+/** A stretch of bars once more, with its own repeat; only the first has a name and words. */
+function repeated(stretch: readonly ScoreBar[], times: number, isFirst: boolean): readonly ScoreBar[] {
+  return stretch.map((bar, place) => ({
+    ...bar,
+    ...(isFirst ? {} : { section: null, words: [], newLine: bar.newLine || place === 0 }),
+    form: {
+      ...bar.form,
+      opensRepeat: place === 0 && times > 1,
+      closesRepeat: place === stretch.length - 1 && times > 1 ? times : null,
+    },
+  }));
 }
 
 /** A section's count as a repeat around it. */

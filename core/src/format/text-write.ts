@@ -1,8 +1,12 @@
 import { sameMeter } from '../chart/head.ts';
+import type { Chord } from '../chord/chord.ts';
 import { printChord } from '../chord/chord-text.ts';
+import { numberChord } from '../degree/degree.ts';
+import { printNumber } from '../degree/number-text.ts';
 import { sameKey } from '../key/key.ts';
 import { printKey } from '../key/key-text.ts';
 import type { LossList } from './loss.ts';
+import type { ShownChords } from './musicxml-write.ts';
 import { beatsOf, type FormHeld, type Score, type ScoreBar, startsOf } from './score.ts';
 
 /** Plain text has no signs for repeats, endings and jumps; a section may have a count. */
@@ -10,9 +14,10 @@ export const TEXT_FORM: FormHeld = { repeats: false, mostTimes: 99, jumps: false
 
 /**
  * A score as plain text, chords over lyrics: a line of bars in letters, then its words. Chords that
- * share a bar equally stand side by side; else each beat has its stroke, `| G / / D |`.
+ * share a bar equally stand side by side; else each beat has its stroke, `| G / / D |`. Numbers count in
+ * the key of their bar.
  */
-export function writeChordText(score: Score, losses: LossList): string {
+export function writeChordText(score: Score, losses: LossList, show: ShownChords = 'letters'): string {
   const first = score.bars[0];
   const head = [
     score.title === '' ? '' : `Title: ${score.title}`,
@@ -23,10 +28,10 @@ export function writeChordText(score: Score, losses: LossList): string {
     score.feel === '' ? '' : `Feel: ${score.feel}`,
   ].filter((line) => line !== '');
   for (const [name] of score.fields) losses.add(name === 'numbering' ? 'numbering' : 'head', null, name === 'numbering' ? '' : name);
-  return `${[...head, ...linesOf(score.bars, losses)].join('\n').trimEnd()}\n`;
+  return `${[...head, ...linesOf(score.bars, show, losses)].join('\n').trimEnd()}\n`;
 }
 
-function linesOf(bars: readonly ScoreBar[], losses: LossList): readonly string[] {
+function linesOf(bars: readonly ScoreBar[], show: ShownChords, losses: LossList): readonly string[] {
   const lines: string[] = [];
   let line: string[] = [];
   let words: readonly string[] = [];
@@ -40,7 +45,7 @@ function linesOf(bars: readonly ScoreBar[], losses: LossList): readonly string[]
     if (bar.newLine || changes.length > 0) end();
     lines.push(...changes, ...headingOf(bar, index));
     if (bar.newLine) words = bar.words;
-    line.push(barOf(bar, index, losses));
+    line.push(barOf(bar, index, show, losses));
   });
   end();
   return lines;
@@ -61,7 +66,7 @@ function changesOf(before: ScoreBar | undefined, { meter, key, tempo }: ScoreBar
   ].filter((change) => change !== '');
 }
 
-function barOf(bar: ScoreBar, index: number, losses: LossList): string {
+function barOf(bar: ScoreBar, index: number, show: ShownChords, losses: LossList): string {
   for (const [code, has] of [
     ['push', bar.chords.some(({ push }) => push)],
     ['ring', bar.chords.some(({ ring }) => ring)],
@@ -71,13 +76,17 @@ function barOf(bar: ScoreBar, index: number, losses: LossList): string {
     ['head', bar.pickup !== null],
   ] as const)
     if (has) losses.add(code, index + 1, code === 'head' ? 'the pickup' : '');
-  const names = bar.chords.map(({ chord }) => (chord === null ? 'N.C.' : printChord(chord)));
+  const names = bar.chords.map(({ chord }) => (chord === null ? 'N.C.' : nameOf(chord, bar, show)));
   const share = bar.chords[0]?.beats ?? 0;
   const equal = bar.chords.every(({ beats }) => beats === share);
   if (equal && (share % 0.5 === 0 || share < 1)) return names.join(' ');
   const whole = bar.chords.every(({ beats }) => beats % 1 === 0);
   if (!whole) losses.add('split-rounded', index + 1);
   return names.map((name, place) => `${name}${' /'.repeat(strokesOf(bar, place))}`).join(' ');
+}
+
+function nameOf(chord: Chord, { key }: ScoreBar, show: ShownChords): string {
+  return show === 'numbers' ? printNumber(numberChord(chord, key.tonic)) : printChord(chord);
 }
 
 /** Beats behind a chord's own, on whole beats; the bar stays as long as it is. */

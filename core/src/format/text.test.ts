@@ -76,3 +76,13 @@ describe('a whole song as it is pasted', () => {
 
   test.each(['', 'only words here\nand here', '[Verse]\n'])('%j is none', (text) => expect(findSong(text)).toBeUndefined());
 });
+
+test('numbers alone, counted in the key of their bar', () => {
+  const source = 'key: G\n\n[A]\n1 (4 5/7) b7 2-7\n{key: +2} 57 1\n';
+  const numbers = new TextDecoder().decode(writeFormat('text', source, null, { transpose: 2, octave: 0, show: 'numbers' }).content);
+  expect(numbers).toMatch(/^\| 1 \| 4 5\/7 \| b7 \| 2-7 \|$/m);
+  expect(numbers).toMatch(/^\| 57 \| 1 \|$/m);
+  const abc = new TextDecoder().decode(writeFormat('abc', source, null, { transpose: 0, octave: 0, show: 'numbers' }).content);
+  expect(abc).toContain('"^♭7"');
+  expect(abc).not.toMatch(/"[A-G]/);
+});

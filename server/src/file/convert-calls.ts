@@ -23,10 +23,14 @@ export const CONVERT_CALLS: readonly Call[] = [
   ),
 ];
 
-function convert({ from, to, content, key, reader }: ConvertRequest): ConvertAnswer {
+function convert({ from, to, content, key, reader, show }: ConvertRequest): ConvertAnswer {
   const tonic = key === undefined ? null : required(parseKey(key), 'key').tonic;
   const read = required(readFormat(from, bytesOf(from, content)), 'content', content);
-  const written = writeFormat(to, read.content, tonic, { transpose: reader?.transpose ?? 0, octave: reader?.octave ?? 0 });
+  const written = writeFormat(to, read.content, tonic, {
+    transpose: reader?.transpose ?? 0,
+    octave: reader?.octave ?? 0,
+    show: show ?? 'both',
+  });
   const { mediaType, ending, isText } = FORMAT_FILES[to];
   return {
     content: Buffer.from(written.content).toString(isText ? 'utf8' : 'base64'),

@@ -1,5 +1,16 @@
 import { type Fault, faultWords, printKey, type Result, readChart } from '@aurora/core';
-import { FORMAT_FILES, formatOf, type IndexedSong, lossWords, readFormat, readTable, songsOfTable, type Table } from '@aurora/core/format';
+import {
+  abcTunes,
+  FORMAT_FILES,
+  formatOf,
+  type IndexedSong,
+  lossWords,
+  readFormat,
+  readTable,
+  songsOfTable,
+  type Table,
+  textOf,
+} from '@aurora/core/format';
 import { BACKUP_FORMAT, BACKUP_VERSION, type BandBackup, bandBackup, type ImportPreview, MOST_CHART_BYTES } from '@aurora/wire';
 import { issueWords } from '../issue-words.ts';
 import type { Tick } from '../job/jobs.ts';
@@ -21,10 +32,7 @@ const MOST_SONGS = 20_000;
 /** Reads a file of any format the band can take in; a long one lets others be served in between. */
 export async function readFile(name: string, bytes: Uint8Array, tick: Tick): Promise<ReadFile> {
   await tick(0, 1);
-  const start = Buffer.from(bytes.slice(0, 200))
-    .toString('utf8')
-    .replace(/^\ufeff/, '')
-    .trimStart();
+  const start = textOf(bytes.slice(0, 200)).trimStart();
   if (/\.json$/i.test(name) || start.startsWith('{')) return { kind: 'backup', backup: readBackup(bytes) };
   if (/\.csv$/i.test(name)) return readCsv(name, bytes);
   const format = formatOf(name, bytes);
@@ -47,13 +55,12 @@ function refuse(fault: Fault): FileRefused {
   return new FileRefused(faultWords(fault));
 }
 
-/** ABC files hold many tunes; each begins with its number. */
+/** ABC files hold many tunes. */
 function tunesOf(bytes: Uint8Array): readonly Uint8Array[] {
-  const text = Buffer.from(bytes).toString('utf8');
-  const starts = [...text.matchAll(/^X:/gm)].map(({ index }) => index);
-  if (starts.length <= 1) return [bytes];
-  if (starts.length > MOST_SONGS) throw refuse({ code: 'format-large', format: 'ABC' });
-  return starts.map((from, at) => Buffer.from(text.slice(from, starts[at + 1]), 'utf8'));
+  const tunes = abcTunes(textOf(bytes));
+  if (tunes.length <= 1) return [bytes];
+  if (tunes.length > MOST_SONGS) throw refuse({ code: 'format-large', format: 'ABC' });
+  return tunes.map((tune) => Buffer.from(tune, 'utf8'));
 }
 
 function titleOf(name: string): string {
@@ -82,7 +89,7 @@ function describe(source: string, tags: readonly string[], losses: readonly stri
 
 /** A song index, or a set list: the second says in which place each song stands. */
 function readCsv(name: string, bytes: Uint8Array): ReadFile {
-  const table = orRefuse(readTable(Buffer.from(bytes).toString('utf8')));
+  const table = orRefuse(readTable(textOf(bytes)));
   if (table.columns.includes('place') && table.columns.includes('kind')) return { kind: 'set', name: titleOf(name) || 'A set', table };
   const songs = orRefuse(songsOfTable(table));
   return { kind: 'songs', format: 'Song index', songs: songs.map(indexed) };
@@ -102,11 +109,7 @@ function indexed({ source, tags, unread }: IndexedSong): ImportedSong {
 function readBackup(bytes: Uint8Array): BandBackup {
   let given: unknown;
   try {
-    given = JSON.parse(
-      Buffer.from(bytes)
-        .toString('utf8')
-        .replace(/^\ufeff/, ''),
-    );
+    given = JSON.parse(textOf(bytes));
   } catch {
     throw refuse({ code: 'format-broken', format: 'backup', detail: 'it is damaged, or ends too early' });
   }

@@ -5,12 +5,16 @@ import { blobOf, useConverted } from '../../api/files.ts';
 import { saveFile } from '../../parts/paper/save-file.ts';
 import { FORMAT_TABLE } from '../../parts/song/format-table.ts';
 import { useLens, useNaming } from '../../session/lens.ts';
+import { CONCERT } from '../../session/reader-view.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Choice.tsx';
 import { ExportIcon } from '../../ui/icons.ts';
+import { Select } from '../../ui/Select.tsx';
 import { Sheet } from '../../ui/Sheet.tsx';
-import { Tick } from '../../ui/Tick.tsx';
 import { CHART_WORDS } from '../../wording/chart.ts';
+import { exportReaders, isForReaders, shownIn, writtenFor } from './export-view.ts';
+
+const CHORDS_AS = { both: CHART_WORDS.lettersAndNumbers, letters: CHART_WORDS.letters, numbers: CHART_WORDS.numbersAlone } as const;
 
 interface ExportSheetProps {
   readonly text: string;
@@ -23,13 +27,16 @@ interface ExportSheetProps {
 export function ExportSheet({ text, sounding, onClose }: ExportSheetProps) {
   const naming = useNaming();
   const [format, setFormat] = useState<ConvertRequest['to']>('musicxml');
-  const { reader } = useLens();
-  const [asRead, setAsRead] = useState(true);
+  const lens = useLens();
+  const readers = exportReaders(lens);
+  const [readerId, setReaderId] = useState(lens.reader.id);
+  const [wish, setShow] = useState<NonNullable<ConvertRequest['show']>>('both');
+  const shown = shownIn(format);
+  const show = shown.includes(wish) ? wish : (shown[0] ?? 'both');
+  const isForReader = isForReaders(format);
+  const reader = readers.find(({ id }) => id === readerId) ?? CONCERT;
   const inKey = sounding === null || format === 'chart' ? {} : { key: printKey(sounding) };
-  const { transpose } = reader.reader;
-  const octave = reader.member?.reads.octave ?? 0;
-  const isRead = (transpose !== 0 || octave !== 0) && format !== 'midi' && format !== 'chart';
-  const forReader = isRead && asRead ? { reader: { transpose, octave } } : {};
+  const forReader = isForReader ? { reader: writtenFor(reader), show } : {};
   const { data, error } = useConverted({ from: 'chart', to: format, content: text, ...inKey, ...forReader });
   const use = FORMAT_TABLE.find(([name]) => name === format)?.[2] ?? '';
   return (
@@ -51,7 +58,26 @@ export function ExportSheet({ text, sounding, onClose }: ExportSheetProps) {
             </>
           )}
         </p>
-        {isRead && <Tick label={CHART_WORDS.asReadsIt(reader.short)} on={asRead} onTick={setAsRead} />}
+        {isForReader && (
+          <div className="flex max-w-full flex-wrap items-end gap-3">
+            <label className="flex min-w-0 flex-col gap-1 text-fine text-quiet">
+              {CHART_WORDS.writtenFor}
+              <Select value={reader.id} onChange={(event) => setReaderId(event.target.value)}>
+                {readers.map(({ id, label }) => (
+                  <option key={id} value={id}>
+                    {id === CONCERT.id ? CHART_WORDS.everybodyAsItSounds : label}
+                  </option>
+                ))}
+              </Select>
+            </label>
+            <Choice
+              label={CHART_WORDS.chordsAs}
+              value={show}
+              options={shown.map((one) => [one, CHORDS_AS[one]] as const)}
+              onChange={setShow}
+            />
+          </div>
+        )}
         {error !== null && (
           <p role="alert" className="font-semibold text-alarm">
             {error.message}
