@@ -13,7 +13,7 @@ async function typeChords(page: Page, text: string): Promise<void> {
 test('chords are typed, and read at once: key, numbers, readings and why', async ({ page }) => {
   await typeChords(page, 'A C#7 D Dm6 A E');
   await expect(page.getByRole('heading', { name: /^In A major/ })).toBeVisible();
-  await expect(chord(page, 1)).toHaveAttribute('aria-label', /^3 7, C sharp 7, secondary dominant, deceptive/);
+  await expect(chord(page, 1)).toHaveAccessibleName(/^3 7, C sharp 7, secondary dominant, deceptive/);
   await chord(page, 1).click();
   await expect(why(page)).toContainText('is the dominant of F♯m');
   await expect(why(page)).toContainText('The ear expects F♯m');
@@ -30,9 +30,9 @@ test('relative keys are two homes; a pinned key is followed, and let go again', 
   await expect(page.getByRole('heading', { name: 'In A minor or C major' })).toBeVisible();
   await page.getByRole('button', { name: 'Hear it in C major' }).click();
   await expect(page.getByRole('heading', { name: 'In C major' })).toBeVisible();
-  await expect(chord(page, 0)).toHaveAttribute('aria-label', /^6 minor/);
+  await expect(chord(page, 0)).toHaveAccessibleName(/^6 minor/);
   await page.getByRole('button', { name: 'Let the chords decide' }).click();
-  await expect(chord(page, 0)).toHaveAttribute('aria-label', /^1 minor/);
+  await expect(chord(page, 0)).toHaveAccessibleName(/^1 minor/);
 });
 
 test('one switch between hearings, and both side by side; numbers stay', async ({ page }) => {
@@ -45,7 +45,7 @@ test('one switch between hearings, and both side by side; numbers stay', async (
   await page.keyboard.press('h');
   await expect(chord(page, 1)).toContainText('ii7/IV');
   await expect(chord(page, 1)).toContainText('v7');
-  await expect(chord(page, 1)).toHaveAttribute('aria-label', /^5 minor 7/);
+  await expect(chord(page, 1)).toHaveAccessibleName(/^5 minor 7/);
 });
 
 test('bad input keeps what is good: unreadable chords, nonsense, nothing', async ({ page }) => {
@@ -111,7 +111,7 @@ test('the player’s word is kept with the song, shown as theirs, and flagged wh
   await expect(page.getByLabel('Chart text')).toContainText('= borrowed -- Ines sings the minor 6 here');
   await writeChart(page, 'title: Weir Lamp\nkey: C\nreading 3-1: 4 [b77] 1 = borrowed -- Ines sings the minor 6 here\n\n1 4 5 1');
   await page.getByRole('link', { name: 'Analyze' }).click();
-  await expect(chord(page, 2)).toHaveAttribute('aria-label', /^5, G/);
+  await expect(chord(page, 2)).toHaveAccessibleName(/^5, G/);
   await page.keyboard.press('Alt+1');
   await expect(page.getByRole('region', { name: 'What you said' })).toContainText('an edit has taken it away. Your word is kept.');
 });

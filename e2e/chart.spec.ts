@@ -47,7 +47,7 @@ test('a song is written on the sheet by keyboard alone, and read in another key'
   await expectSaved(page);
   expect((await letters(page)).slice(0, 4)).toEqual(['G', 'E minor', 'C', 'D 7']);
   await page.keyboard.press('[');
-  await expect(place(page, '0.0')).toHaveAttribute('aria-label', /F sharp|G flat/);
+  await expect(place(page, '0.0')).toHaveAccessibleName(/F sharp|G flat/);
   expect((await numbers(page)).slice(0, 4)).toEqual(['1', '6 minor', '4', '5 7']);
   await page.keyboard.press('\\');
 });

@@ -88,7 +88,7 @@ test('the chord keeps its place when the key changes, typed letters are let go',
   await expect(title).toHaveText('B flat minor');
   await page.getByLabel('Any other chord').fill('G7');
   await expect(title).toHaveText('G 7');
-  await page.getByRole('heading', { name: 'Aurora Ridge' }).click();
+  await page.getByRole('heading', { name: 'Neck', level: 1 }).click();
   await page.keyboard.press('[');
   await expect(title).toHaveText(/^(F sharp|G flat) 7$/);
   await expect(page.getByLabel('Any other chord')).toHaveValue('');

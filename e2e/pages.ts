@@ -95,7 +95,7 @@ export function numbers(page: Page): Promise<string[]> {
 
 async function labels(page: Page, part: (label: string) => string): Promise<string[]> {
   const chords = await page.locator('[data-place]').all();
-  return Promise.all(chords.map(async (chord) => part((await chord.getAttribute('aria-label')) ?? '')));
+  return Promise.all(chords.map(async (chord) => part((await chord.locator('.sr-only').first().textContent()) ?? '')));
 }
 
 export async function expectSaved(page: Page): Promise<void> {

@@ -45,6 +45,29 @@ export default defineConfig({
   ],
   worker: { format: 'es' },
   // no data: addresses, which the content security policy refuses
-  build: { target: 'es2023', assetsInlineLimit: 0, chunkSizeWarningLimit: 700, manifest: true },
+  build: {
+    target: 'es2023',
+    assetsInlineLimit: 0,
+    chunkSizeWarningLimit: 700,
+    manifest: true,
+    rolldownOptions: {
+      output: {
+        codeSplitting: {
+          // few files for a phone to ask for: what changes with the years, what opens the house, what rooms share
+          groups: [
+            { name: 'react', test: /node_modules[\\/](react|react-dom|scheduler)[\\/]/, priority: 5 },
+            { name: 'house', tags: ['$initial'], priority: 4 },
+            {
+              name: 'after',
+              test: /(DeviceSigns|SaveState|HandSheet|WhyOfSelection|RoomHint|CommandMenu|Paper)\.tsx$|workbox-window/,
+              priority: 1,
+            },
+            { name: 'rooms', minShareCount: 3, priority: 3 },
+            { name: 'desks', minShareCount: 2, priority: 2, entriesAware: true, entriesAwareMergeThreshold: 60_000 },
+          ],
+        },
+      },
+    },
+  },
   server: { host: '127.0.0.1', proxy: { '/api': process.env.API_URL ?? 'http://127.0.0.1:4170' } },
 });

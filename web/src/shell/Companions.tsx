@@ -1,5 +1,6 @@
 import { lazy, type ReactNode, Suspense, useEffect, useRef } from 'react';
 import { useLocation } from 'react-router';
+import { RoomHint } from '../parts/hint/RoomHint.tsx';
 import { foldsOf, setFolds, useDevice } from '../session/device-store.ts';
 import { lowerHand } from '../session/hand-store.ts';
 import { useLens } from '../session/lens.ts';
@@ -10,9 +11,11 @@ import { usePlayer } from '../transport/player.ts';
 
 // the shelf, which opens first, has no companions
 const SidePanel = lazy(async () => ({ default: (await import('./SidePanel.tsx')).SidePanel }));
-const RoomHint = lazy(async () => ({ default: (await import('../parts/hint/RoomHint.tsx')).RoomHint }));
 const NeckLine = lazy(async () => ({ default: (await import('./NeckLine.tsx')).NeckLine }));
 const HandSheet = lazy(async () => ({ default: (await import('./HandSheet.tsx')).HandSheet }));
+
+/** Where a keyboard gets to past the way to the other rooms. */
+export const ROOM_ID = 'room';
 
 interface CompanionsProps {
   readonly shown: boolean;
@@ -43,9 +46,9 @@ export function Companions({ shown, head, children }: CompanionsProps) {
   return (
     <>
       <div className="flex min-h-0 flex-1 max-lg:flex-col flat:block">
-        <main ref={main} className="relative min-h-0 min-w-0 flex-1 overflow-auto flat:overflow-visible">
+        <main id={ROOM_ID} ref={main} tabIndex={-1} className="relative min-h-0 min-w-0 flex-1 overflow-auto flat:overflow-visible">
           {head}
-          <Suspense>{(!beside || folds.side === null) && !(isPhone && room === 'chart') && <RoomHint room={room} />}</Suspense>
+          {(!beside || folds.side === null) && !(isPhone && room === 'chart') && <RoomHint room={room} />}
           {children}
         </main>
         {beside && folds.side !== null && (

@@ -4,6 +4,7 @@ import type { Side } from '../session/device-store.ts';
 import { Button } from '../ui/Button.tsx';
 import { Hint } from '../ui/Hint.tsx';
 import { RaiseIcon } from '../ui/icons.ts';
+import { Named } from '../ui/Named.tsx';
 import { SlotPlace } from '../ui/Slot.tsx';
 import { HELP_WORDS } from '../wording/help.ts';
 
@@ -51,17 +52,18 @@ export function NeckLine({ risen, side, chord, onFolds }: NeckLineProps) {
         <Hint text={HELP_WORDS.showTheNeck} keys="n">
           <button
             type="button"
-            aria-label={HELP_WORDS.showTheNeck}
             onPointerDown={press}
             onPointerUp={release}
             onPointerLeave={() => setHeld(false)}
             onClick={(event) => event.detail === 0 && onFolds({ neck: true })}
             className="flex min-h-11 min-w-32 flex-1 touch-none items-center gap-3 rounded-lg px-2 text-left hover:bg-wash"
           >
-            <RaiseIcon size={18} aria-hidden="true" className="shrink-0 text-quiet" />
-            <Suspense>
-              <RestingNeck chord={chord} />
-            </Suspense>
+            <Named name={HELP_WORDS.showTheNeck}>
+              <RaiseIcon size={18} className="shrink-0 text-quiet" />
+              <Suspense>
+                <RestingNeck chord={chord} />
+              </Suspense>
+            </Named>
           </button>
         </Hint>
         <SlotPlace name="line" className="flex items-center" />

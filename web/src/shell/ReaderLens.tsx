@@ -5,6 +5,7 @@ import { keyInForce } from '../session/lens-store.ts';
 import { readerNote } from '../session/reader-view.ts';
 import { ListIcon } from '../ui/icons.ts';
 import { LaterMenu } from '../ui/LaterMenu.tsx';
+import { Named } from '../ui/Named.tsx';
 import { HOUSE_WORDS } from '../wording/house.ts';
 
 const ReaderMenu = lazy(async () => ({ default: (await import('./ReaderMenu.tsx')).ReaderMenu }));
@@ -16,20 +17,21 @@ export function ReaderLens() {
   const trigger = (
     <button
       type="button"
-      aria-label={HOUSE_WORDS.reader(state.reader.label)}
       className="flex h-11 max-w-52 min-w-0 flex-col items-start justify-center rounded-lg border border-edge bg-raised px-3 text-left leading-tight hover:border-accent phone:max-w-28 phone:shrink-0 phone:px-1.5"
     >
-      <span className="flex max-w-full items-center gap-1 text-base leading-tight font-semibold whitespace-nowrap">
-        <span className="truncate phone:hidden">{state.reader.label}</span>
-        <span className="hidden truncate phone:inline">{state.reader.short}</span>
-        <ListIcon size={16} aria-hidden="true" className="text-quiet" />
-      </span>
-      <span
-        className="music-glyph max-w-full truncate text-fine leading-tight font-medium whitespace-nowrap text-quiet phone:sr-only"
-        data-testid="reader-note"
-      >
-        <Glyphs text={note ?? HOUSE_WORDS.readsWhatSounds} />
-      </span>
+      <Named name={HOUSE_WORDS.reader(state.reader.label)}>
+        <span className="flex max-w-full items-center gap-1 text-base leading-tight font-semibold whitespace-nowrap">
+          <span className="truncate phone:hidden">{state.reader.label}</span>
+          <span className="hidden truncate phone:inline">{state.reader.short}</span>
+          <ListIcon size={16} aria-hidden="true" className="text-quiet" />
+        </span>
+        <span
+          className="music-glyph max-w-full truncate text-fine leading-tight font-medium whitespace-nowrap text-quiet phone:sr-only"
+          data-testid="reader-note"
+        >
+          <Glyphs text={note ?? HOUSE_WORDS.readsWhatSounds} />
+        </span>
+      </Named>
     </button>
   );
   return <LaterMenu trigger={trigger} menu={ReaderMenu} more={NOTHING} />;

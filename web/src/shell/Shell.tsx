@@ -14,7 +14,7 @@ import { useShortcuts } from '../session/use-shortcuts.ts';
 import { useTheme, useThemeOnPage } from '../session/use-theme.ts';
 import { play, setStrum, setVolume } from '../transport/player.ts';
 import { HOUSE_WORDS } from '../wording/house.ts';
-import { Companions } from './Companions.tsx';
+import { Companions, ROOM_ID } from './Companions.tsx';
 import { loadCommandMenu, OpenSheet } from './OpenSheet.tsx';
 import { Rail } from './Rail.tsx';
 import { PageHead, TopBar } from './TopBar.tsx';
@@ -45,15 +45,25 @@ function House() {
   const subtitle = songId === undefined ? names.band : <SavedSong songId={songId} />;
   return (
     <div className="flex h-full phone:flex-col lying:flex-row flat:h-auto flat:min-h-full">
+      <a
+        href={`#${ROOM_ID}`}
+        className="sr-only z-50 rounded-lg bg-accent px-4 py-3 font-semibold text-on-accent focus:not-sr-only focus:absolute focus:top-2 focus:left-2"
+      >
+        {HOUSE_WORDS.toTheRoom}
+      </a>
       <Rail songId={songId} />
       <div className="flex min-h-0 min-w-0 flex-1 flex-col flat:block">
         <TopBar
           title={names.title}
+          room={names.room}
           subtitle={subtitle}
           scaleIsFree={songId === undefined}
           keyRests={/\/band(\/|$)/.test(pathname) && home === null}
         />
-        <Companions shown={hasCompanions(pathname)} head={isPhone ? <PageHead title={names.title} subtitle={subtitle} /> : null}>
+        <Companions
+          shown={hasCompanions(pathname)}
+          head={isPhone ? <PageHead title={names.title} room={names.room} subtitle={subtitle} /> : null}
+        >
           <Outlet />
         </Companions>
       </div>
@@ -107,16 +117,24 @@ function useShellKeys(songId: string | undefined): void {
   });
 }
 
-/** The open song's name, the band's, and both with the room in the page's own title. */
-function useNames(songId: string | undefined, pathname: string): { readonly title: string; readonly band: string } {
+interface Names {
+  /** The open song's, or the room's. */
+  readonly title: string;
+  /** The room a song is open in; empty where the title says it. */
+  readonly room: string;
+  readonly band: string;
+}
+
+/** Where one is: the open song and the room, in the heading as in the page's own title. */
+function useNames(songId: string | undefined, pathname: string): Names {
   const band = useBand().data?.name ?? '';
   const song = useSong(songId).data;
-  const title = songId === undefined ? HOUSE_WORDS.auroraRidge : song === undefined ? ' ' : song.title || HOUSE_WORDS.songWithoutATitle;
   const room = roomName(roomAt(pathname));
+  const title = songId === undefined ? room : song === undefined ? ' ' : song.title || HOUSE_WORDS.songWithoutATitle;
   useEffect(() => {
     document.title = songId === undefined ? HOUSE_WORDS.pageTitle(room) : `${title.trim() === '' ? HOUSE_WORDS.song : title} · ${room}`;
   }, [songId, title, room]);
-  return { title, band };
+  return { title, room: songId === undefined ? '' : room, band };
 }
 
 /** Everything sounds as this device likes it. */

@@ -14,6 +14,8 @@ const PhoneMenu = lazy(async () => ({ default: (await import('./PhoneMenu.tsx'))
 
 interface TopBarProps {
   readonly title: string;
+  /** The room a song is open in, for who does not see it; empty where the title says it. */
+  readonly room: string;
   /** Under the title: whose it is, or whether it is saved. */
   readonly subtitle: ReactNode;
   readonly scaleIsFree: boolean;
@@ -22,7 +24,7 @@ interface TopBarProps {
 }
 
 /** What is open, what may be done with it, and the two lenses it is seen through: one line. On a phone the lenses alone. */
-export function TopBar({ title, subtitle, scaleIsFree, keyRests }: TopBarProps) {
+export function TopBar({ title, room, subtitle, scaleIsFree, keyRests }: TopBarProps) {
   const isPhone = usePhone();
   if (isPhone) {
     return (
@@ -53,7 +55,7 @@ export function TopBar({ title, subtitle, scaleIsFree, keyRests }: TopBarProps) 
   }
   return (
     <header className="no-print flex min-h-13 flex-wrap items-center gap-x-2 gap-y-1 border-b border-hairline bg-sheet px-4 py-1">
-      <Title title={title} subtitle={subtitle} />
+      <Title title={title} room={room} subtitle={subtitle} />
       <SlotPlace name="tools" className="flex min-w-0 items-center gap-1 max-lg:order-last max-lg:w-full" />
       <div className="ml-auto flex min-w-0 items-center gap-2">
         <Suspense>
@@ -70,20 +72,23 @@ export function TopBar({ title, subtitle, scaleIsFree, keyRests }: TopBarProps) 
 }
 
 /** On a phone the title and the tools go with the page. */
-export function PageHead({ title, subtitle }: Pick<TopBarProps, 'title' | 'subtitle'>) {
+export function PageHead({ title, room, subtitle }: Pick<TopBarProps, 'title' | 'room' | 'subtitle'>) {
   return (
-    <div className="flex flex-wrap items-center gap-x-2 px-3 pt-1">
-      <Title title={title} subtitle={subtitle} />
+    <div className="flex min-h-14 flex-wrap items-center gap-x-2 px-3 pt-1">
+      <Title title={title} room={room} subtitle={subtitle} />
       <SlotPlace name="tools" className="ml-auto flex min-w-0 flex-wrap items-center" />
     </div>
   );
 }
 
-function Title({ title, subtitle }: Pick<TopBarProps, 'title' | 'subtitle'>) {
+function Title({ title, room, subtitle }: Pick<TopBarProps, 'title' | 'room' | 'subtitle'>) {
   return (
     <div className="max-w-52 min-w-24 flex-1 py-0.5 phone:max-w-none 3xl:max-w-96">
-      <h1 className="truncate font-numeral text-lead leading-tight font-bold">{title}</h1>
-      <div className="flex gap-2 truncate text-fine text-quiet">{subtitle}</div>
+      <h1 className="truncate font-numeral text-lead leading-tight font-bold">
+        {title}
+        {room !== '' && <span className="sr-only">, {room}</span>}
+      </h1>
+      <div className="flex min-h-[1.1rem] gap-2 truncate text-fine text-quiet">{subtitle}</div>
     </div>
   );
 }

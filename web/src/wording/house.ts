@@ -1,5 +1,6 @@
 /** Words of what stands around every room. Another language is another table of this shape. */
 export const HOUSE_WORDS = {
+  toTheRoom: 'To what is in the room',
   reader: (label: string | number) => `Reader: ${label}`,
   readsWhatSounds: 'reads what sounds',
   neck: 'Neck',

@@ -1,6 +1,5 @@
 /** Words of the settings. Another language is another table of this shape. */
 export const SETTINGS_WORDS = {
-  settings: 'Settings',
   notation: 'Notation',
   forTheWholeBandEveryPlayer: 'for the whole band; every player may have their own under Band, Players',
   lookAndSound: 'Look and sound',

@@ -28,6 +28,7 @@ import { PlayIcon, PrintIcon, RedoIcon, StopIcon, UndoIcon } from '../../ui/icon
 import { PartTabs } from '../../ui/PartTabs.tsx';
 import { SignButton } from '../../ui/SignButton.tsx';
 import { InSlot } from '../../ui/Slot.tsx';
+import { Soon } from '../../ui/Soon.tsx';
 import { ANALYZE_WORDS } from '../../wording/analyze.ts';
 import { ANALYZE_PARTS, type AnalyzePartName, type AnalyzePartProps } from './analyze-part.ts';
 import { ChordGrid } from './ChordGrid.tsx';
@@ -94,7 +95,9 @@ export function AnalysisDesk({ source, rewriting, songId, input }: AnalysisDeskP
             <SongTools rewriting={rewriting} onHear={chosen.hearAll} onPrint={() => setSheet(true)} />
           </InSlot>
           <SongRidge analysis={analysis} naming={naming} at={at} isLow={part.open !== null || isPhone} onGo={select} />
-          <ChordGrid rows={rows} selected={at} marked={marked} onSelect={select} />
+          <Soon instead={<div className="min-h-96" />}>
+            <ChordGrid rows={rows} selected={at} marked={marked} onSelect={select} />
+          </Soon>
           <NotDrawn bars={analysis.progression.chart.bars.length} />
           <PartDrawer
             part={part}

@@ -4,6 +4,7 @@ import { ChordSymbol, LetterSymbol } from '../../parts/notation/ChordSymbol.tsx'
 import { Glyphs } from '../../parts/notation/Glyphs.tsx';
 import { symbolEms } from '../../parts/notation/symbol-width.ts';
 import { FunctionMark } from '../../parts/ridge/FunctionMark.tsx';
+import { Named } from '../../ui/Named.tsx';
 import { ANALYZE_WORDS } from '../../wording/analyze.ts';
 
 interface ChordGridProps {
@@ -64,40 +65,41 @@ function Cell({ chord, crowded, chosen, marked, onSelect }: CellProps) {
         data-chord
         data-index={chord.index}
         aria-pressed={chosen}
-        aria-label={chord.label}
         onClick={onSelect}
         className={`flex min-w-0 flex-1 scroll-mt-16 scroll-mb-16 group-data-[drawer=open]/desk:scroll-mb-64 flex-col items-start rounded-md ${crowded ? 'px-0.5' : 'px-1.5'} pt-0.5 pb-1 text-left hover:bg-wash aria-pressed:bg-wash aria-pressed:shadow-[inset_0_-3px_0_var(--accent)] ${marked ? 'bg-wash' : ''}`}
       >
-        <span aria-hidden="true" className="flex min-h-[34px] flex-wrap items-end gap-x-1.5">
-          <ChordSymbol view={number} className={`font-bold ${crowded || symbolEms(number) > LONG_EMS ? 'text-head' : 'text-figure'}`} />
-          {optional && <span className="text-quiet">( )</span>}
-          {!crowded && <FunctionMark role={role} className="mr-1.5 mb-1" />}
-        </span>
-        <span aria-hidden="true" className="flex flex-wrap items-baseline gap-x-2">
-          <LetterSymbol view={letter} className="text-base font-semibold" />
-          {sounding !== null && <span className="music-glyph text-fine text-quiet">= {symbolText(sounding)}</span>}
-          {romans.map((roman, place) => (
-            // biome-ignore lint/suspicious/noArrayIndexKey: the two hearings have no name but their place
-            <span key={place} className={`music-glyph text-base ${place === 0 ? 'text-quiet' : 'text-accent'}`}>
-              <Glyphs text={roman} />
-            </span>
-          ))}
-        </span>
-        {(crowded || newKey !== null || reading !== null) && (
-          <span aria-hidden="true" className={`mt-0.5 leading-tight font-semibold ${crowded ? 'text-fine' : 'text-fine'}`}>
-            {crowded && <FunctionMark role={role} className="mr-1.5 mb-1" />}
-            {newKey !== null && (
-              <span className="mr-1.5 text-accent">
-                {ANALYZE_WORDS.inWord} {newKey}
-              </span>
-            )}
-            {reading !== null && (
-              <span className="text-outside underline decoration-dashed decoration-1 underline-offset-[3px]">
-                {yours ? `yours: ${reading}` : reading}
-              </span>
-            )}
+        <Named name={chord.label}>
+          <span className="flex min-h-[34px] flex-wrap items-end gap-x-1.5">
+            <ChordSymbol view={number} className={`font-bold ${crowded || symbolEms(number) > LONG_EMS ? 'text-head' : 'text-figure'}`} />
+            {optional && <span className="text-quiet">( )</span>}
+            {!crowded && <FunctionMark role={role} className="mr-1.5 mb-1" />}
           </span>
-        )}
+          <span className="flex flex-wrap items-baseline gap-x-2">
+            <LetterSymbol view={letter} className="text-base font-semibold" />
+            {sounding !== null && <span className="music-glyph text-fine text-quiet">= {symbolText(sounding)}</span>}
+            {romans.map((roman, place) => (
+              // biome-ignore lint/suspicious/noArrayIndexKey: the two hearings have no name but their place
+              <span key={place} className={`music-glyph text-base ${place === 0 ? 'text-quiet' : 'text-accent'}`}>
+                <Glyphs text={roman} />
+              </span>
+            ))}
+          </span>
+          {(crowded || newKey !== null || reading !== null) && (
+            <span className="mt-0.5 text-fine leading-tight font-semibold">
+              {crowded && <FunctionMark role={role} className="mr-1.5 mb-1" />}
+              {newKey !== null && (
+                <span className="mr-1.5 text-accent">
+                  {ANALYZE_WORDS.inWord} {newKey}
+                </span>
+              )}
+              {reading !== null && (
+                <span className="text-outside underline decoration-dashed decoration-1 underline-offset-[3px]">
+                  {yours ? `yours: ${reading}` : reading}
+                </span>
+              )}
+            </span>
+          )}
+        </Named>
       </button>
     </div>
   );

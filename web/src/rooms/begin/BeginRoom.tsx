@@ -14,6 +14,7 @@ import { play } from '../../transport/player.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Chip } from '../../ui/Chip.tsx';
 import { GoOnIcon, KeyDownIcon, KeyUpIcon, UndoIcon } from '../../ui/icons.ts';
+import { Named } from '../../ui/Named.tsx';
 import { sayFault } from '../../ui/say.ts';
 import { BEGIN_WORDS } from '../../wording/begin.ts';
 import { type BeginChord, beginChords, ENOUGH, FIRST_KEY } from './begin-song.ts';
@@ -49,8 +50,10 @@ export function BeginRoom() {
       </div>
       <div role="group" aria-label={BEGIN_WORDS.theChordsOfAKey} className="grid grid-cols-7 gap-2 phone:grid-cols-4">
         {chords.map(({ text, number }, at) => (
-          <Button key={text} className="min-h-20!" onClick={() => press(at)} aria-label={BEGIN_WORDS.playIt(number.label)}>
-            <ChordSymbol view={number} className="text-figure font-bold" />
+          <Button key={text} className="min-h-20!" onClick={() => press(at)}>
+            <Named name={BEGIN_WORDS.playIt(number.label)}>
+              <ChordSymbol view={number} className="text-figure font-bold" />
+            </Named>
           </Button>
         ))}
       </div>

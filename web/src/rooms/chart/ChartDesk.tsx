@@ -5,6 +5,7 @@ import { Conflict } from '../../parts/song/Conflict.tsx';
 import { raiseHand } from '../../session/hand-store.ts';
 import { usePhone } from '../../session/use-media.ts';
 import { InSlot, useSlotIsThere } from '../../ui/Slot.tsx';
+import { Soon } from '../../ui/Soon.tsx';
 import { CHART_WORDS } from '../../wording/chart.ts';
 import { BarPad } from './BarPad.tsx';
 import { BarToolbar } from './BarToolbar.tsx';
@@ -48,7 +49,9 @@ export function ChartDesk({ draft, songId }: { readonly draft: ChartDraft; reado
           <NumberingChoice text={desk.text} onRenumber={(to) => desk.edit({ kind: 'renumber', to })} />
         </div>
       )}
-      <DeskSheet desk={desk} />
+      <Soon instead={<div className="flex-1" />}>
+        <DeskSheet desk={desk} />
+      </Soon>
       {place === null ? tools : <InSlot name={place}>{tools}</InSlot>}
       <DeskSheets desk={desk} />
       <Suspense>

@@ -4,6 +4,7 @@ import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Choice.tsx';
 import { Hint } from '../../ui/Hint.tsx';
 import { FasterIcon, LoopIcon, PlayIcon, SlowerIcon, StopIcon } from '../../ui/icons.ts';
+import { Named } from '../../ui/Named.tsx';
 import { Select } from '../../ui/Select.tsx';
 import { Tick } from '../../ui/Tick.tsx';
 import { CHART_WORDS } from '../../wording/chart.ts';
@@ -30,11 +31,13 @@ export function PlayBar({ play, reading }: { readonly play: SongPlay; readonly r
       </Hint>
       <Popover.Root>
         <Popover.Trigger asChild>
-          <Button look="bare" aria-label={CHART_WORDS.tempoAndHowItIsPlayed(play.tempo)} className="flex-col gap-0 px-2! leading-tight">
-            <span className="text-base">{play.tempo}</span>
-            <span aria-live="off" className="text-fine font-normal whitespace-nowrap text-quiet">
-              {play.said || 'tempo'}
-            </span>
+          <Button look="bare" className="flex-col gap-0 px-2! leading-tight">
+            <Named name={CHART_WORDS.tempoAndHowItIsPlayed(play.tempo)}>
+              <span className="text-base">{play.tempo}</span>
+              <span aria-live="off" className="text-fine font-normal whitespace-nowrap text-quiet">
+                {play.said || 'tempo'}
+              </span>
+            </Named>
           </Button>
         </Popover.Trigger>
         <Popover.Portal>

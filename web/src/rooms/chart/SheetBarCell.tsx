@@ -5,6 +5,7 @@ import { type NumeralSize, numeralSize } from '../../parts/notation/numeral-size
 import { barColumns } from '../../parts/sheet/bar-columns.ts';
 import { barEms } from '../../parts/sheet/row-columns.ts';
 import { AgainSign, BeatMarks, CodaSign, Diamond, PushMark, RepeatLine, SegnoSign, StopMark } from '../../parts/sheet/sheet-marks.tsx';
+import { Named } from '../../ui/Named.tsx';
 import { CHART_WORDS } from '../../wording/chart.ts';
 import { type ChordLayer, hasWordsOver } from './sheet-bar.ts';
 
@@ -151,28 +152,29 @@ function ChordOfSheet({ chord, bar, place, pressed, size, turn, layer, onSelect,
       data-chord
       data-place={`${bar.index}.${place}`}
       aria-pressed={pressed}
-      aria-label={chordLabel(chord, bar.index)}
       onClick={(event: MouseEvent) => onSelect(bar.index, place, event.shiftKey)}
       onDoubleClick={() => onWrite(bar.index, 'edit')}
       className="flex min-w-0 flex-col items-start rounded-md px-1 pb-0.5 text-left hover:bg-wash aria-pressed:bg-wash aria-pressed:shadow-[inset_0_-3px_0_var(--accent)]"
     >
-      {over?.bracket != null && <LayerBracket {...over.bracket} />}
-      <span aria-hidden="true" className={`flex items-end gap-1.5 ${hasWordsOver(bar) ? '' : '-mt-3 h-3'}`}>
-        {chord.marks.ring && <Diamond />}
-        {chord.beats !== null && <BeatMarks beats={chord.beats} />}
-      </span>
-      <MarkedChord chord={chord} size={size} />
-      {(chord.under !== null || chord.sounding !== null) && (
-        <span aria-hidden="true" className={`${turn ? 'letters-slide' : 'letters-slide-again'} flex flex-wrap items-baseline gap-x-1.5`}>
-          {chord.under !== null && <LetterSymbol view={chord.under} className="text-base leading-tight font-semibold" />}
-          {chord.sounding !== null && <span className="music-glyph text-fine text-quiet">= {symbolText(chord.sounding)}</span>}
+      <Named name={chordLabel(chord, bar.index)}>
+        {over?.bracket != null && <LayerBracket {...over.bracket} />}
+        <span className={`flex items-end gap-1.5 ${hasWordsOver(bar) ? '' : '-mt-3 h-3'}`}>
+          {chord.marks.ring && <Diamond />}
+          {chord.beats !== null && <BeatMarks beats={chord.beats} />}
         </span>
-      )}
-      {over?.lines.map((line) => (
-        <span key={line} className="music-glyph mt-0.5 text-fine leading-tight font-medium text-quiet">
-          {line}
-        </span>
-      ))}
+        <MarkedChord chord={chord} size={size} />
+        {(chord.under !== null || chord.sounding !== null) && (
+          <span className={`${turn ? 'letters-slide' : 'letters-slide-again'} flex flex-wrap items-baseline gap-x-1.5`}>
+            {chord.under !== null && <LetterSymbol view={chord.under} className="text-base leading-tight font-semibold" />}
+            {chord.sounding !== null && <span className="music-glyph text-fine text-quiet">= {symbolText(chord.sounding)}</span>}
+          </span>
+        )}
+        {over?.lines.map((line) => (
+          <span key={line} className="music-glyph mt-0.5 text-fine leading-tight font-medium text-quiet">
+            {line}
+          </span>
+        ))}
+      </Named>
     </button>
   );
 }
@@ -180,7 +182,7 @@ function ChordOfSheet({ chord, bar, place, pressed, size, turn, layer, onSelect,
 /** A chord with the marks around it: pushed, let ring, stopped, optional. */
 function MarkedChord({ chord: { main, marks }, size }: { readonly chord: ChordCell; readonly size: string }) {
   return (
-    <span aria-hidden="true" className="flex items-center">
+    <span className="flex items-center">
       {marks.push && <PushMark />}
       {marks.optional && <span className="mr-0.5 text-head text-quiet">(</span>}
       <span className={size}>
@@ -196,7 +198,6 @@ function MarkedChord({ chord: { main, marks }, size }: { readonly chord: ChordCe
 function LayerBracket({ begins, ends, complete }: NonNullable<ChordLayer['bracket']>) {
   return (
     <span
-      aria-hidden="true"
       className={`-mx-1 mb-0.5 h-[6px] self-stretch border-t-2 border-quiet ${begins ? 'ml-0 border-l-2' : ''} ${ends ? 'mr-1 border-r-2' : ''} ${complete ? '' : 'border-dashed'}`}
     />
   );

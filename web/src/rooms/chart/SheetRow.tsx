@@ -38,7 +38,7 @@ export const SheetRow = memo(function SheetRow({ name, row, isLast, bars, typing
   const roomy = row.bars.some(hasOver);
   return (
     // rows out of sight are not laid out or painted: a long sheet changes its key at once
-    <div data-row={name} className="border-b border-hairline [contain-intrinsic-size:auto_6.5rem] [content-visibility:auto]">
+    <div data-row={name} className={`border-b border-hairline ${(row.bars[0]?.index ?? 0) < SEEN_FIRST ? '' : OUT_OF_SIGHT}`}>
       <div className={`grid ${columnsOf(row, isNarrow)}`}>
         {row.isPickup && !isNarrow && <span />}
         {row.bars.map((bar, place) => (
@@ -68,6 +68,10 @@ export const SheetRow = memo(function SheetRow({ name, row, isLast, bars, typing
     </div>
   );
 });
+
+/** Bars that are seen when a sheet opens: their rows have their height from the first. */
+const SEEN_FIRST = 32;
+const OUT_OF_SIGHT = '[contain-intrinsic-size:auto_6.5rem] [content-visibility:auto]';
 
 const BARS_IN_A_ROW = 4;
 /** On less than this, long bars stand two by two. */

@@ -3,6 +3,7 @@ import { ChordSymbol, LetterSymbol } from '../../parts/notation/ChordSymbol.tsx'
 import { Glyphs } from '../../parts/notation/Glyphs.tsx';
 import { Hint } from '../../ui/Hint.tsx';
 import { AddIcon } from '../../ui/icons.ts';
+import { Named } from '../../ui/Named.tsx';
 import { HARMONIZE_WORDS } from '../../wording/harmonize.ts';
 import type { CardType } from './card-type.ts';
 import { type ColumnView, FUNCTION_HEIGHT } from './harmonize-view.ts';
@@ -29,23 +30,24 @@ export function ChordColumn({ view, selected, sounding, rise, compact, type, onS
           type="button"
           data-chord
           aria-pressed={selected}
-          aria-label={`${view.numeral.label}, ${view.letter.label}, ${view.quality}`}
           onClick={onSelect}
           className="flex min-h-11 flex-col items-center px-1 pt-2 pb-1 -outline-offset-4"
         >
-          {selected && !compact && <Stack view={view} />}
-          <ChordSymbol view={view.numeral} tail={type.tail} className={`mt-1 font-bold ${type.numeral}`} />
-          <LetterSymbol view={view.letter} tail={type.tail} className={`mt-1.5 text-center leading-tight font-bold ${type.letter}`} />
-          {view.sounding !== null && (
-            <span data-symbol className="music-glyph text-fine text-quiet">
-              = {symbolText(view.sounding)}
-            </span>
-          )}
-          {!compact && (
-            <span className="text-center text-fine leading-tight text-quiet">
-              {view.quality.replace('half-diminished', 'half-dim.').replace('seventh', '7th')}
-            </span>
-          )}
+          <Named name={`${view.numeral.label}, ${view.letter.label}, ${view.quality}`}>
+            {selected && !compact && <Stack view={view} />}
+            <ChordSymbol view={view.numeral} tail={type.tail} className={`mt-1 font-bold ${type.numeral}`} />
+            <LetterSymbol view={view.letter} tail={type.tail} className={`mt-1.5 text-center leading-tight font-bold ${type.letter}`} />
+            {view.sounding !== null && (
+              <span data-symbol className="music-glyph text-fine text-quiet">
+                = {symbolText(view.sounding)}
+              </span>
+            )}
+            {!compact && (
+              <span className="text-center text-fine leading-tight text-quiet">
+                {view.quality.replace('half-diminished', 'half-dim.').replace('seventh', '7th')}
+              </span>
+            )}
+          </Named>
         </button>
         {!compact && (
           <Hint text={HARMONIZE_WORDS.addToTheProgression(symbolText(view.letter))} keys="Enter">

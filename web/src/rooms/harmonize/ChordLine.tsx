@@ -3,6 +3,7 @@ import { ChordSymbol, LetterSymbol } from '../../parts/notation/ChordSymbol.tsx'
 import { Glyphs } from '../../parts/notation/Glyphs.tsx';
 import { Hint } from '../../ui/Hint.tsx';
 import { AddIcon } from '../../ui/icons.ts';
+import { Named } from '../../ui/Named.tsx';
 import { HARMONIZE_WORDS } from '../../wording/harmonize.ts';
 import { type ColumnView, FUNCTION_HEIGHT } from './harmonize-view.ts';
 
@@ -31,18 +32,19 @@ export function ChordLine({ view, selected, sounding, onSelect, onAdd }: ChordLi
           type="button"
           data-chord
           aria-pressed={selected}
-          aria-label={`${view.numeral.label}, ${view.letter.label}, ${view.quality}`}
           onClick={onSelect}
           className="flex min-h-13 min-w-0 flex-1 items-center gap-3 px-3 text-left -outline-offset-4"
         >
-          <ChordSymbol view={view.numeral} className="w-20 shrink-0 items-start! text-head font-bold" />
-          <span className="flex min-w-0 flex-col leading-tight">
-            <LetterSymbol view={view.letter} className="truncate text-base font-bold" />
-            <span className="music-glyph truncate text-fine text-quiet">
-              {view.sounding !== null && `= ${symbolText(view.sounding)} · `}
-              <Glyphs text={notes.join(' ')} />
+          <Named name={`${view.numeral.label}, ${view.letter.label}, ${view.quality}`}>
+            <ChordSymbol view={view.numeral} className="w-20 shrink-0 items-start! text-head font-bold" />
+            <span className="flex min-w-0 flex-col leading-tight">
+              <LetterSymbol view={view.letter} className="truncate text-base font-bold" />
+              <span className="music-glyph truncate text-fine text-quiet">
+                {view.sounding !== null && `= ${symbolText(view.sounding)} · `}
+                <Glyphs text={notes.join(' ')} />
+              </span>
             </span>
-          </span>
+          </Named>
         </button>
         <Hint text={HARMONIZE_WORDS.addNumberToTheProgression(view.numeral.label)}>
           <button

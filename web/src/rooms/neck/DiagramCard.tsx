@@ -11,6 +11,7 @@ import {
   type Voicing,
 } from '@aurora/core';
 import { DrawingView } from '../../parts/paper/DrawingView.tsx';
+import { Named } from '../../ui/Named.tsx';
 import { NECK_WORDS } from '../../wording/neck.ts';
 
 interface DiagramCardProps {
@@ -45,16 +46,18 @@ export function DiagramCard({
     title,
     nameNote: (note) => nameNote(note, naming.notes),
   });
+  const said = `${title} ${spokenFrets(voicing)}, ${inversionWord(voicing.inversion)}, ${difficultyWord(voicing.difficulty)}`.trim();
   return (
     <button
       type="button"
       aria-pressed={chosen}
-      aria-label={`${title} ${spokenFrets(voicing)}, ${inversionWord(voicing.inversion)}, ${difficultyWord(voicing.difficulty)}`.trim()}
       onClick={onChoose}
       className="flex flex-col items-center rounded-xl border border-hairline bg-raised px-1 pt-1 pb-1.5 hover:border-accent aria-pressed:border-accent aria-pressed:shadow-[inset_0_0_0_2px_var(--accent)]"
     >
-      <DrawingView drawing={drawing} className={large ? 'h-[176px] w-auto max-w-full' : 'h-[118px] w-auto'} decorative />
-      <span className="text-fine leading-tight font-medium text-quiet">{printFrets(voicing.frets, instrument.capo)}</span>
+      <Named name={said}>
+        <DrawingView drawing={drawing} className={large ? 'h-[176px] w-auto max-w-full' : 'h-[118px] w-auto'} decorative />
+        <span className="text-fine leading-tight font-medium text-quiet">{printFrets(voicing.frets, instrument.capo)}</span>
+      </Named>
     </button>
   );
 }

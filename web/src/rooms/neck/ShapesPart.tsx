@@ -65,7 +65,8 @@ export function ShapesPart({ chord, heardIn, instrument, naming, labels, walk }:
             onSheet={() => setSheet(true)}
           />
         ) : (
-          <span>{NECK_WORDS.everyPlaceItsNotesLie}</span>
+          // on a phone as high as the lines of a shape, which come when it is found
+          <span className="phone:min-h-32">{NECK_WORDS.everyPlaceItsNotesLie}</span>
         )}
       </RoomNeck>
       <Filters walk={walk} />

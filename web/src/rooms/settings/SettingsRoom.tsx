@@ -20,7 +20,6 @@ export function SettingsRoom() {
   const { preferences, change } = usePreferences();
   return (
     <div className="mx-auto flex w-full max-w-5xl flex-col gap-4 px-5 py-4 phone:px-3">
-      <h2 className="font-numeral text-head font-bold">{SETTINGS_WORDS.settings}</h2>
       <Group title={SETTINGS_WORDS.notation} whose={SETTINGS_WORDS.forTheWholeBandEveryPlayer}>
         <NotationForm naming={preferences.naming} onChange={(naming) => change({ naming })} />
       </Group>
@@ -44,7 +43,7 @@ function Group({ title, whose, children }: { readonly title: string; readonly wh
   return (
     <section aria-label={title} className="rounded-xl border border-hairline bg-sheet px-4 py-3">
       <div className="mb-3 flex flex-wrap items-baseline gap-x-3">
-        <h3 className="text-lead font-bold">{title}</h3>
+        <h2 className="text-lead font-bold">{title}</h2>
         <span className="text-fine text-quiet">{whose}</span>
       </div>
       {children}

@@ -9,6 +9,7 @@ import { Hint } from '../../ui/Hint.tsx';
 import { AddIcon, ArchiveIcon, CloseIcon, FindIcon, GoOnIcon, ImportIcon } from '../../ui/icons.ts';
 import { Notice } from '../../ui/Notice.tsx';
 import { Select } from '../../ui/Select.tsx';
+import { Soon } from '../../ui/Soon.tsx';
 import { sayFault } from '../../ui/say.ts';
 import { SHELF_WORDS } from '../../wording/shelf.ts';
 import { ShelfRow } from './ShelfRow.tsx';
@@ -132,9 +133,11 @@ function Songs({ shelf, wish }: SongsProps) {
         </p>
       ) : (
         <ul aria-label={SHELF_WORDS.songs} className="border-t border-hairline">
-          {songs.map((song) => (
-            <ShelfRow key={song.id} song={song} />
-          ))}
+          <Soon instead={null}>
+            {songs.map((song) => (
+              <ShelfRow key={song.id} song={song} />
+            ))}
+          </Soon>
         </ul>
       )}
       {songs?.length === 0 && isWhole && (
