@@ -59,7 +59,7 @@ const parsing = median(200, () => {
 const reading = median(50, () => void renderChart(readChart(chart), -3, 'letters'));
 
 console.log(`harmonize every key × scale × depth (${keys.length * DEPTHS.length} times seven chords): ${harmonizing.toFixed(1)} ms`);
-// the public theory library, asked the same things in the same run; it keeps answers it gave before, we do not
+// the public theory library, asked the same things in the same run; it keeps whole chords it read before, we keep qualities and scales
 const plain = 'C Ebm7b5 F#7 Bbmaj7 Am9 Cdim7 G13 Dm6 Absus4 E7b9'.split(' ');
 const sets = plain.map((symbol) => chordNotes(requireValue(parseChord(symbol))));
 const spelled = sets.map((notes) => notes.map((note) => printNote(note)));

@@ -1,4 +1,4 @@
-import { failure, type Result, success } from '../fault.ts';
+import { type Failure, failure, type Result, success } from '../fault.ts';
 import type { Note } from '../pitch/note.ts';
 import { printNote, scanNote } from '../pitch/note-text.ts';
 import type { Chord } from './chord.ts';
@@ -19,10 +19,8 @@ export function slashIndex(text: string): number {
  */
 export function parseChord(text: string): Result<Chord> {
   if (text === '') return failure({ code: 'empty', wanted: 'chord' }, 0, 0);
-  if (/^[a-g]/.test(text)) return failure({ code: 'chord-lowercase', text }, 0, text.length);
-  if (/^[Hh]/.test(text)) return failure({ code: 'chord-german', text }, 0, 1);
   const root = scanNote(text);
-  if ('ok' in root) return root.fault.code === 'note-letter' ? failure({ code: 'token-unreadable', text }, 0, text.length) : root;
+  if ('ok' in root) return rootFault(text, root);
   const slash = !text.includes('/') || /\d\/(?:6|9|11|13)$/.test(text) ? -1 : slashIndex(text);
   const end = slash < 0 ? text.length : slash;
   const formula = parseQuality(sixNine(text.slice(root.end, end)), root.end);
@@ -30,6 +28,13 @@ export function parseChord(text: string): Result<Chord> {
   if (slash < 0) return success({ root: root.note, formula: formula.value, bass: null });
   const bass = parseBass(text, slash + 1);
   return bass.ok ? success({ root: root.note, formula: formula.value, bass: bass.value === root.note ? null : bass.value }) : bass;
+}
+
+/** Why no chord begins with what stands there. */
+function rootFault(text: string, root: Failure): Failure {
+  if (/^[a-g]/.test(text)) return failure({ code: 'chord-lowercase', text }, 0, text.length);
+  if (/^[Hh]/.test(text)) return failure({ code: 'chord-german', text }, 0, 1);
+  return root.fault.code === 'note-letter' ? failure({ code: 'token-unreadable', text }, 0, text.length) : root;
 }
 
 /** Reads the bass note that starts at `start` and runs to the end of the text. */

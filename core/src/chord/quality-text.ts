@@ -73,6 +73,23 @@ const NUMBERED: Readonly<Record<string, Formula>> = {
  */
 export function parseQuality(text: string, offset = 0): Result<Formula> {
   if (text === '') return success(TRIAD);
+  const known = KNOWN.get(text);
+  if (known !== undefined) return success(known);
+  const read = readQuality(text, offset);
+  if (read.ok) remember(text, read.value);
+  return read;
+}
+
+/** Qualities that were read before: a song has few of them, and they come again and again. */
+const KNOWN = new Map<string, Formula>();
+const MOST_KNOWN = 500;
+
+function remember(text: string, formula: Formula): void {
+  if (KNOWN.size >= MOST_KNOWN) KNOWN.clear();
+  KNOWN.set(text, formula);
+}
+
+function readQuality(text: string, offset: number): Result<Formula> {
   const plain = PLAIN.test(text) ? text : text.replace(SIGN, (sign) => SIGNS[sign] as string);
   if (plain === '5') return success(POWER);
   if (plain === 'alt') return success(ALTERED_FORMULA);

@@ -7,6 +7,7 @@ import { printScaleNumber } from '../interval/interval-text.ts';
 import type { Key } from '../key/key.ts';
 import { letterStep, type Note } from '../pitch/note.ts';
 import { scaleIntervals } from '../scale/scale.ts';
+import type { ScaleName } from '../scale/scale-table.ts';
 import { FUNCTION_BY_DEGREE, type HarmonicFunction } from './function-table.ts';
 
 /** How many thirds are stacked on each degree. */
@@ -34,26 +35,54 @@ export interface HarmonizedChord {
 
 /** Stacks thirds on every degree of the key, skipping every other scale note. Seven chords. */
 export function harmonize(key: Key, depth: Depth): readonly HarmonizedChord[] {
-  const size = DEPTHS.indexOf(depth) + 3;
-  return scaleIntervals(key.scale).map((_, index) => stackThirds(key, index, size));
+  return stacksOf(key.scale, depth).map((stack) => onTonic(stack, key.tonic));
 }
 
-function stackThirds(key: Key, index: number, size: number): HarmonizedChord {
-  const intervals = scaleIntervals(key.scale);
-  const degree = intervals[index] as Degree;
-  const tones: StackedTone[] = [];
-  let formula: Formula = 0;
-  for (let third = 0; third < size; third += 1) {
-    const parentDegree = intervals[(index + 2 * third) % intervals.length] as Degree;
-    const name = stackedName(parentDegree - degree, third);
-    formula |= findTone(name) ?? 0;
-    tones.push({ note: key.tonic + parentDegree, formula: name, parentDegree });
-  }
+/** A chord of a scale wherever its tonic is. */
+interface ScaleStack {
+  readonly degree: Degree;
+  readonly formula: Formula;
+  readonly tones: readonly Omit<StackedTone, 'note'>[];
+  readonly stack: readonly Interval[];
+  readonly function: HarmonicFunction;
+}
+
+/** What the scales hold is worked out once: a key only says where it begins. */
+const STACKS = new Map<ScaleName, Map<Depth, readonly ScaleStack[]>>();
+
+function stacksOf(scale: ScaleName, depth: Depth): readonly ScaleStack[] {
+  const depths = STACKS.get(scale) ?? new Map<Depth, readonly ScaleStack[]>();
+  STACKS.set(scale, depths);
+  const known = depths.get(depth);
+  if (known !== undefined) return known;
+  const size = DEPTHS.indexOf(depth) + 3;
+  const stacks = scaleIntervals(scale).map((_, index) => stackThirds(scale, index, size));
+  depths.set(depth, stacks);
+  return stacks;
+}
+
+function onTonic({ degree, formula, tones, stack, function: pull }: ScaleStack, tonic: Note): HarmonizedChord {
   return {
     number: { degree, formula, bass: null },
-    chord: { root: key.tonic + degree, formula, bass: null },
+    chord: { root: tonic + degree, formula, bass: null },
+    tones: tones.map(({ formula: name, parentDegree }) => ({ note: tonic + parentDegree, formula: name, parentDegree })),
+    stack,
+    function: pull,
+  };
+}
+
+function stackThirds(scale: ScaleName, index: number, size: number): ScaleStack {
+  const intervals = scaleIntervals(scale);
+  const degree = intervals[index] as Degree;
+  const tones = Array.from({ length: size }, (_, third) => {
+    const parentDegree = intervals[(index + 2 * third) % intervals.length] as Degree;
+    return { formula: stackedName(parentDegree - degree, third), parentDegree };
+  });
+  return {
+    degree,
+    formula: tones.reduce((formula, { formula: name }) => formula | (findTone(name) ?? 0), 0),
     tones,
-    stack: tones.slice(1).map((tone, below) => tone.note - (tones[below] as StackedTone).note),
+    stack: tones.slice(1).map(({ parentDegree }, below) => parentDegree - (tones[below]?.parentDegree as Degree)),
     function: functionOfDegree(degree),
   };
 }

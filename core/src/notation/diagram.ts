@@ -85,7 +85,7 @@ function labelOf(tone: VoicingTone, finger: number | 'T' | null, { labels, nameN
 
 function openMark(x: number, top: number, tone: VoicingTone, look: DiagramLook): readonly Shape[] {
   if (look.labels !== 'fingers')
-    return [text(x, top - 6, labelOf(tone, 0, look), { size: 8.5, face: tone.formula === '1' ? 'bold' : 'text' })];
+    return [text(x, top - 6, labelOf(tone, 0, look), { size: 9, face: tone.formula === '1' ? 'bold' : 'text' })];
   const y = top - 9;
   if (tone.formula === '1') return [{ kind: 'rect', x: x - 3.6, y: y - 3.6, width: 7.2, height: 7.2, radius: 1, fill: 'accent' }];
   return [{ kind: 'circle', x, y, radius: 3.6, fill: null, stroke: 'ink', width: 1.1 }];

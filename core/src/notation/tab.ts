@@ -204,7 +204,7 @@ function drawEvent(event: TabEvent, x: number, y: (string: number) => number, bo
     shapes.push(text(x, y(string) + 3.6, String(fret), { size: 10, face: 'bold' }));
   }
   const fingers = event.marks.map(({ finger }) => finger).filter((finger) => finger !== '0' && finger !== '');
-  if (event.marks.length === 1) shapes.push(text(x, bottom + 15, fingers[0] ?? '', { size: 8.5, ink: 'quiet' }));
+  if (event.marks.length === 1) shapes.push(text(x, bottom + 15, fingers[0] ?? '', { size: 9, ink: 'quiet' }));
   return shapes;
 }
 
@@ -223,7 +223,7 @@ function drawSlur(from: number, to: number, slur: Slur): readonly Shape[] {
   const middle = (from + to) / 2;
   return [
     { kind: 'path', d: `M ${from} ${y} Q ${middle} ${y - 9} ${to} ${y}`, fill: null, stroke: 'ink', width: 1 },
-    text(middle, y - 7, SLUR_LETTER[slur], { size: 7, face: 'bold' }),
+    text(middle, y - 7, SLUR_LETTER[slur], { size: 9, face: 'bold' }),
   ];
 }
 

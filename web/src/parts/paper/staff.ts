@@ -1,31 +1,21 @@
 import { accidentals, type Key, letterStep, type Note, type Shape, type TabEvent, type TabSystem } from '@aurora/core';
-import bravuraUrl from '@vexflow-fonts/bravura/bravura.otf?url';
+import staffFont from '../../fonts/staff.woff2?url';
+import { glyphPath } from './staff-path.ts';
 
 type VexFlow = typeof import('vexflow/core');
-type OpenType = typeof import('opentype.js');
-type MusicFont = import('opentype.js').Font;
+let engraver: Promise<VexFlow> | null = null;
 
-/** The engraver and its font, fetched once when a staff is first wanted. */
-interface Engraver {
-  readonly vex: VexFlow;
-  readonly font: MusicFont;
+async function openEngraver(): Promise<VexFlow> {
+  const vex = await import('vexflow/core');
+  await vex.Font.load(FONT, staffFont);
+  vex.VexFlow.setFonts(FONT);
+  return vex;
 }
 
-let engraver: Promise<Engraver> | null = null;
+const FONT = 'Aurora Staff';
 
-async function openEngraver(): Promise<Engraver> {
-  const [vex, opentype, file] = await Promise.all([
-    import('vexflow/core'),
-    import('opentype.js') as Promise<OpenType>,
-    fetch(bravuraUrl).then((answer) => answer.arrayBuffer()),
-  ]);
-  await vex.Font.load('Bravura', bravuraUrl);
-  vex.VexFlow.setFonts('Bravura');
-  return { vex, font: opentype.parse(file) };
-}
-
-/** The engraver, once it is there. */
-export function loadEngraver(): Promise<Engraver> {
+/** The engraver with its font, fetched once when a staff is first wanted. */
+export function loadEngraver(): Promise<VexFlow> {
   engraver ??= openEngraver();
   return engraver;
 }
@@ -54,7 +44,7 @@ const WRITTEN_OCTAVE = 12;
 
 /** One line of music on a staff, its notes standing over those of the tab, and the room it takes. */
 export function drawStaff(
-  { vex, font }: Engraver,
+  vex: VexFlow,
   system: TabSystem,
   look: StaffLook,
 ): { readonly shapes: readonly Shape[]; readonly height: number } {
@@ -77,7 +67,7 @@ export function drawStaff(
   for (const { note } of placed) note.setContext(context).draw();
   for (const drawn of [...beams, ...triplets]) drawn.setContext(context).draw();
   const bars = system.barLines.map((x): Shape => barLine(x, stave.getYForLine(0), stave.getYForLine(4)));
-  return { shapes: [...shapesOf(host, font), ...bars], height: STAFF_ROOM + above };
+  return { shapes: [...shapesOf(host), ...bars], height: STAFF_ROOM + above };
 }
 
 /** A note head is about this wide; it is centred over the fret of the tab. */
@@ -175,9 +165,9 @@ function signatureOf({ tonic, scale }: Key): string {
 }
 
 /** What the engraver drew, as plain marks; its music glyphs become outlines, so that no page needs the font. */
-function shapesOf(host: HTMLElement, font: MusicFont): readonly Shape[] {
+function shapesOf(host: HTMLElement): readonly Shape[] {
   return [...host.querySelectorAll('path, rect:not([opacity="0"]), text')].flatMap((element): readonly Shape[] => {
-    if (element.tagName === 'text') return glyphs(element, font);
+    if (element.tagName === 'text') return glyphs(element);
     return element.tagName === 'rect' ? [rectOf(element)] : outline(element);
   });
 }
@@ -195,10 +185,10 @@ function rectOf(element: Element): Shape {
   return { kind: 'rect', x: at('x'), y: at('y'), width: at('width'), height: at('height'), radius: 0, fill: 'ink' };
 }
 
-function glyphs(element: Element, font: MusicFont): readonly Shape[] {
+function glyphs(element: Element): readonly Shape[] {
   const size = pixels(inherited(element, 'font-size') ?? '30');
   const [x, y] = ['x', 'y'].map((name) => Number(element.getAttribute(name) ?? 0)) as [number, number];
-  const d = font.getPath(element.textContent ?? '', x, y, size).toPathData(2);
+  const d = glyphPath(element.textContent ?? '', x, y, size);
   return d === '' ? [] : [{ kind: 'path', d, fill: 'ink', stroke: null, width: 0 }];
 }
 
