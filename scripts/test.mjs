@@ -28,6 +28,7 @@ const CHECKS = [
     [bin('depcruise'), '--config', '.dependency-cruiser.cjs', '--output-type', 'err', 'core/src', 'wire/src', 'server/src', 'web/src'],
   ],
   ['unused code', [bin('knip')]],
+  ['notices of what ships', [process.execPath, `${ROOT}/scripts/notices.mjs`, '--check']],
 ];
 
 await run(async () => {

@@ -26,6 +26,7 @@ export const SETTINGS_WORDS = {
     'Start low, above all with headphones. If your ears ring afterwards, it was too loud: see a doctor if it stays.',
   whatChartsShow: 'What charts show',
   aDigitAloneWritesTheKeys: 'A digit alone writes the key’s own chord: in a major key 2 is minor',
+  licences: 'Packages and fonts this is made with, and their licences',
   withoutANetwork: 'Without a network',
   whatIsKeptHere:
     'The application, tonight’s set with every player’s reading, and the songs opened lately stay on this device. What is changed without a network is saved when it is back.',

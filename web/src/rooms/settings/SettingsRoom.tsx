@@ -35,6 +35,11 @@ export function SettingsRoom() {
       <Group title={SETTINGS_WORDS.instrument} whose={SETTINGS_WORDS.keptWithThePlayer}>
         <InstrumentForm />
       </Group>
+      <p className="text-fine text-quiet">
+        <a className="inline-flex min-h-11 items-center underline underline-offset-4" href="/notices.txt">
+          {SETTINGS_WORDS.licences}
+        </a>
+      </p>
     </div>
   );
 }
