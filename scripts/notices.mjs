@@ -7,6 +7,8 @@ import { dirname, join } from 'node:path';
 import { Halt, ROOT, run } from './lib/workplace.mjs';
 
 const FILE = `${ROOT}/web/public/notices.txt`;
+/** Addresses of people beside their names. */
+const MAIL = / ?[(<][^()<>\s]+@[^()<>\s]+[)>]/g;
 const WINGS = ['core', 'wire', 'server', 'web'];
 
 /** Fonts the project made or cut itself, and under which licence of its own they go. */
@@ -64,9 +66,6 @@ function manifestOf(name, from) {
   return null;
 }
 
-/** Addresses of people beside their names. */
-const MAIL = / ?[(<][^()<>\s]+@[^()<>\s]+[)>]/g;
-
 /** @param {string} manifest @returns {Notice} */
 function noticeOf(manifest) {
   const { name, version, license, licenses } = JSON.parse(readFileSync(manifest, 'utf8'));
@@ -77,7 +76,7 @@ function noticeOf(manifest) {
     name,
     version,
     license: named,
-    text: file === undefined ? '' : readFileSync(join(folder, file), 'utf8').replace(/\r\n?/g, '\n').trim(),
+    text: file === undefined ? '' : readFileSync(join(folder, file), 'utf8').replace(/\r\n?/g, '\n').replace(MAIL, '').trim(),
   };
 }
 

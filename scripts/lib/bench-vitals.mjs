@@ -15,6 +15,9 @@ const WATCH = `(() => {
   watch('longtask', (entry) => (seen.blocked += Math.max(0, entry.duration - 50)));
 })()`;
 
+/** @param {string} url @returns {Promise<any>} */
+const answer = async (url) => (await fetch(url)).json();
+
 /**
  * Every room, opened cold on a phone whose processor is four times slower than this one.
  * @param {string} url
@@ -23,8 +26,8 @@ const WATCH = `(() => {
 export async function roomVitals(url) {
   const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu'] });
   try {
-    const { bands } = await (await fetch(`${url}/api/v1/bands`)).json();
-    const { songs } = await (await fetch(`${url}/api/v1/bands/${bands[0].id}/songs`)).json();
+    const { bands } = await answer(`${url}/api/v1/bands`);
+    const { songs } = await answer(`${url}/api/v1/bands/${bands[0].id}/songs`);
     const song = `/songs/${songs.find((/** @type {{ title: string }} */ { title }) => title === 'Harbor Wall')?.id}`;
     const rooms = ['/', '/harmonize', `${song}/analyze`, `${song}/chart`, '/neck', '/band/tonight', '/settings', `${song}/stand`];
     /** @type {Vitals[]} */
