@@ -111,3 +111,53 @@ test('buttons are big enough for a finger', async ({ page }) => {
   expect(sizes.length).toBeGreaterThan(15);
   for (const height of sizes) expect(height).toBeGreaterThanOrEqual(40);
 });
+
+test('one heading says where one is, and a keyboard gets past the way to the other rooms', async ({ page }) => {
+  for (const [path, name] of [
+    ['/', 'Songs'],
+    ['/harmonize', 'Harmonize'],
+    ['/neck', 'Neck'],
+    ['/band/tonight', 'Band'],
+    ['/settings', 'Settings'],
+  ] as const) {
+    await page.goto(path);
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText(name);
+  }
+  await page.keyboard.press('Tab');
+  await expect(page.getByRole('link', { name: 'To what is in the room' })).toBeFocused();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('main')).toBeFocused();
+  await openSong(page, 'Harbor Wall');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Harbor Wall, Chart');
+});
+
+test('Escape gives the keyboard back to where it was', async ({ page }) => {
+  await openSong(page, 'Harbor Wall');
+  const bar = page.locator('[data-place="3.0"]');
+  await bar.focus();
+  for (const key of ['?', 'g', 'Control+k']) {
+    await page.keyboard.press(key);
+    await expect(page.getByRole('dialog')).toBeVisible();
+    await page.keyboard.press('Escape');
+    await expect(page.getByRole('dialog')).toBeHidden();
+    await expect(bar).toBeFocused();
+  }
+});
+
+test("somebody's own few colours: what is chosen has an edge, and the neck is drawn", async ({ page }) => {
+  await page.emulateMedia({ forcedColors: 'active' });
+  await page.goto('/harmonize?key=G');
+  const chosen = page.getByRole('group', { name: 'The chords of the key' }).locator('[aria-pressed="true"]');
+  await expect(chosen).toHaveCSS('outline-style', 'solid');
+  const ink = await page.evaluate(() => {
+    const probe = document.body.appendChild(document.createElement('i'));
+    const colour = (value: string) => {
+      probe.style.color = value;
+      return getComputedStyle(probe).color;
+    };
+    const both = [colour('var(--ink)'), colour('CanvasText')];
+    probe.remove();
+    return both;
+  });
+  expect(ink[0]).toBe(ink[1]);
+});

@@ -12,6 +12,7 @@ import { lensSearch, lensSearchNow, setKey, setReader } from '../session/lens-st
 import { memberChoice, READER_CHOICES } from '../session/reader-view.ts';
 import { neckPath, rooms } from '../session/rooms.ts';
 import { openSheet } from '../session/sheet-store.ts';
+import { useFocusBackAfter } from '../ui/use-focus-back.ts';
 import { HELP_WORDS } from '../wording/help.ts';
 import { HOUSE_WORDS } from '../wording/house.ts';
 import { matchScore } from './match-score.ts';
@@ -35,6 +36,7 @@ type Choose = (action: () => void) => () => void;
 
 /** Type a few letters to go to a song, a key, a reader or a room; what fits best comes first. */
 export function CommandMenu({ open, onOpenChange, songId }: CommandMenuProps) {
+  useFocusBackAfter();
   const [sought, setSought] = useState('');
   const { songs, isWhole } = useSongsSought(sought);
   const choose: Choose = (action) => () => {

@@ -48,7 +48,10 @@ export function NeckLine({ risen, side, chord, onFolds }: NeckLineProps) {
           <NeckDock onFold={null} />
         </Suspense>
       )}
-      <div className="no-print flex min-h-11 shrink-0 items-center border-t border-edge bg-sheet pr-2 pl-2">
+      <section
+        aria-label={HELP_WORDS.neckAndTools}
+        className="no-print flex min-h-11 shrink-0 items-center border-t border-edge bg-sheet pr-2 pl-2"
+      >
         <Hint text={HELP_WORDS.showTheNeck} keys="n">
           <button
             type="button"
@@ -74,7 +77,7 @@ export function NeckLine({ risen, side, chord, onFolds }: NeckLineProps) {
             </Button>
           </Hint>
         )}
-      </div>
+      </section>
     </>
   );
 }

@@ -3,6 +3,7 @@ import { type ReactNode, useRef } from 'react';
 import { UI_WORDS } from '../wording/ui.ts';
 import { Hint } from './Hint.tsx';
 import { CloseIcon } from './icons.ts';
+import { useFocusBack } from './use-focus-back.ts';
 
 interface SheetProps {
   readonly title: string;
@@ -17,8 +18,10 @@ const FIELD = 'input:not([type="file"]), textarea, select';
 /** A sheet of paper laid over the room, the keyboard in its first field; on a phone it lies at the foot. */
 export function Sheet({ title, open, onOpenChange, children }: SheetProps) {
   const body = useRef<HTMLDivElement>(null);
+  const { remember, giveBack } = useFocusBack();
   const greet = (event: Event) => {
     event.preventDefault();
+    remember();
     (body.current?.querySelector<HTMLElement>(FIELD) ?? body.current)?.focus();
   };
   return (
@@ -28,6 +31,7 @@ export function Sheet({ title, open, onOpenChange, children }: SheetProps) {
         <Dialog.Content
           aria-describedby={undefined}
           onOpenAutoFocus={greet}
+          onCloseAutoFocus={giveBack}
           className="fixed top-1/2 left-1/2 z-50 flex max-h-[88vh] w-[min(56rem,94vw)] -translate-x-1/2 -translate-y-1/2 flex-col rounded-2xl border border-edge bg-raised p-6 phone:top-auto phone:bottom-0 phone:left-0 phone:max-h-[94vh] phone:w-full phone:translate-x-0 phone:translate-y-0 phone:rounded-b-none phone:px-4 phone:py-3"
         >
           <div className="flex shrink-0 items-center justify-between">

@@ -1,4 +1,5 @@
 import { useChartView } from '../../session/chart-view-store.ts';
+import { Named } from '../../ui/Named.tsx';
 import { CHART_WORDS } from '../../wording/chart.ts';
 import { PAD } from './bar-typing.ts';
 import type { SheetInput } from './sheet-input.ts';
@@ -43,12 +44,11 @@ function OwnChords() {
       type="button"
       aria-pressed={ownChords}
       title={CHART_WORDS.aDigitAloneWritesTheKeys}
-      aria-label={CHART_WORDS.digitWritesOwnChord}
       onPointerDown={(event) => event.preventDefault()}
       onClick={() => setOwnChords(!ownChords)}
       className="music-glyph ml-auto flex min-h-10 items-center gap-2 rounded-lg border border-edge bg-raised px-2.5 text-base font-semibold hover:border-accent aria-pressed:border-accent aria-pressed:bg-wash"
     >
-      {ownChords ? '2 writes 2–' : '2 writes 2'}
+      <Named name={CHART_WORDS.digitWritesOwnChord}>{ownChords ? '2 writes 2–' : '2 writes 2'}</Named>
     </button>
   );
 }
@@ -68,11 +68,12 @@ function Pad({ shows, says, hint = '', large = false, onPress }: PadProps) {
       // the input keeps the focus, so that a key may follow a press
       onPointerDown={(event) => event.preventDefault()}
       onClick={onPress}
-      aria-label={says}
       className={`music-glyph flex min-h-10 min-w-10 items-center justify-center gap-1 rounded-lg border border-edge bg-raised px-1.5 text-base font-bold hover:border-accent phone:min-h-12 phone:min-w-0 ${large ? 'phone:text-head' : ''}`}
     >
-      {shows}
-      {hint !== '' && <span className="text-fine font-normal text-quiet phone:hidden">{hint}</span>}
+      <Named name={says}>
+        {shows}
+        {hint !== '' && <span className="text-fine font-normal text-quiet phone:hidden">{hint}</span>}
+      </Named>
     </button>
   );
 }

@@ -34,9 +34,7 @@ export function PlayBar({ play, reading }: { readonly play: SongPlay; readonly r
           <Button look="bare" className="flex-col gap-0 px-2! leading-tight">
             <Named name={CHART_WORDS.tempoAndHowItIsPlayed(play.tempo)}>
               <span className="text-base">{play.tempo}</span>
-              <span aria-live="off" className="text-fine font-normal whitespace-nowrap text-quiet">
-                {play.said || 'tempo'}
-              </span>
+              <span className="text-fine font-normal whitespace-nowrap text-quiet">{play.said || 'tempo'}</span>
             </Named>
           </Button>
         </Popover.Trigger>
