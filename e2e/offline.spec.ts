@@ -36,6 +36,7 @@ test.afterAll(() => server.stop());
 /** Opens the band and waits until tonight is on the device. */
 async function madeReady(page: Page): Promise<void> {
   await page.goto(`${url}/band/tonight`);
+  await page.getByLabel('Which set').selectOption('Friday at the Tidehouse');
   await expect(page.getByTestId('road')).toHaveAttribute('data-road', 'ready', { timeout: 60_000 });
   await expect(page.getByTestId('road')).toContainText(/Ready without a network · \d\d:\d\d/);
 }

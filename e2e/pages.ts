@@ -95,7 +95,11 @@ export function numbers(page: Page): Promise<string[]> {
 
 async function labels(page: Page, part: (label: string) => string): Promise<string[]> {
   const chords = await page.locator('[data-place]').all();
-  return Promise.all(chords.map(async (chord) => part((await chord.locator('.sr-only').first().textContent()) ?? '')));
+  return Promise.all(
+    chords.map(async (chord) =>
+      part(await chord.evaluate((element) => element.getAttribute('aria-label') ?? element.querySelector('.sr-only')?.textContent ?? '')),
+    ),
+  );
 }
 
 export async function expectSaved(page: Page): Promise<void> {

@@ -56,6 +56,7 @@ test('every room prints its part', async ({ page }) => {
   await expect(page.getByRole('heading', { name: 'Harbor Wall' })).toBeVisible();
   await partPrinted(page, /In D major/);
   await page.goto('/band/tonight');
+  await page.getByLabel('Which set').selectOption('Friday at the Tidehouse');
   await expect(page.getByText('Kelp Ladder').first()).toBeVisible();
   expect(await partPrinted(page, /1\s+Harbor Wall\s+20:30\s+D/)).toBe(1);
   await page.goto('/band/stand');

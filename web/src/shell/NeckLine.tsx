@@ -61,7 +61,7 @@ export function NeckLine({ risen, side, chord, onFolds }: NeckLineProps) {
             onClick={(event) => event.detail === 0 && onFolds({ neck: true })}
             className="flex min-h-11 min-w-32 flex-1 touch-none items-center gap-3 rounded-lg px-2 text-left hover:bg-wash"
           >
-            <Named name={HELP_WORDS.showTheNeck}>
+            <Named name={HELP_WORDS.showTheNeck} className="flex min-w-0 items-center gap-3">
               <RaiseIcon size={18} className="shrink-0 text-quiet" />
               <Suspense>
                 <RestingNeck chord={chord} />

@@ -19,7 +19,7 @@ export function ReaderLens() {
       type="button"
       className="flex h-11 max-w-52 min-w-0 flex-col items-start justify-center rounded-lg border border-edge bg-raised px-3 text-left leading-tight hover:border-accent phone:max-w-28 phone:shrink-0 phone:px-1.5"
     >
-      <Named name={HOUSE_WORDS.reader(state.reader.label)}>
+      <Named name={HOUSE_WORDS.reader(state.reader.label)} className="flex max-w-full min-w-0 flex-col items-start">
         <span className="flex max-w-full items-center gap-1 text-base leading-tight font-semibold whitespace-nowrap">
           <span className="truncate phone:hidden">{state.reader.label}</span>
           <span className="hidden truncate phone:inline">{state.reader.short}</span>

@@ -1,6 +1,6 @@
 /** Words of what is opened over a room or beside it: menus, shortcuts, half sheets. Another language is another table of this shape. */
 export const HELP_WORDS = {
-  neckAndTools: 'Neck and tools at hand',
+  neckAndTools: 'At hand',
   saved: (formatDistanceToNow: string | number) => `Saved ${formatDistanceToNow}`,
   writing: 'Writing…',
   saving: 'Saving…',

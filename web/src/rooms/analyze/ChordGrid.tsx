@@ -68,7 +68,7 @@ function Cell({ chord, crowded, chosen, marked, onSelect }: CellProps) {
         onClick={onSelect}
         className={`flex min-w-0 flex-1 scroll-mt-16 scroll-mb-16 group-data-[drawer=open]/desk:scroll-mb-64 flex-col items-start rounded-md ${crowded ? 'px-0.5' : 'px-1.5'} pt-0.5 pb-1 text-left hover:bg-wash aria-pressed:bg-wash aria-pressed:shadow-[inset_0_-3px_0_var(--accent)] ${marked ? 'bg-wash' : ''}`}
       >
-        <Named name={chord.label}>
+        <Named name={chord.label} className="flex w-full min-w-0 flex-col items-start">
           <span className="flex min-h-[34px] flex-wrap items-end gap-x-1.5">
             <ChordSymbol view={number} className={`font-bold ${crowded || symbolEms(number) > LONG_EMS ? 'text-head' : 'text-figure'}`} />
             {optional && <span className="text-quiet">( )</span>}

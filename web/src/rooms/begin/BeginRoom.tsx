@@ -51,7 +51,7 @@ export function BeginRoom() {
       <div role="group" aria-label={BEGIN_WORDS.theChordsOfAKey} className="grid grid-cols-7 gap-2 phone:grid-cols-4">
         {chords.map(({ text, number }, at) => (
           <Button key={text} className="min-h-20!" onClick={() => press(at)}>
-            <Named name={BEGIN_WORDS.playIt(number.label)}>
+            <Named name={BEGIN_WORDS.playIt(number.label)} className="flex">
               <ChordSymbol view={number} className="text-figure font-bold" />
             </Named>
           </Button>

@@ -48,7 +48,9 @@ function OwnChords() {
       onClick={() => setOwnChords(!ownChords)}
       className="music-glyph ml-auto flex min-h-10 items-center gap-2 rounded-lg border border-edge bg-raised px-2.5 text-base font-semibold hover:border-accent aria-pressed:border-accent aria-pressed:bg-wash"
     >
-      <Named name={CHART_WORDS.digitWritesOwnChord}>{ownChords ? '2 writes 2–' : '2 writes 2'}</Named>
+      <Named name={CHART_WORDS.digitWritesOwnChord} className="flex">
+        {ownChords ? '2 writes 2–' : '2 writes 2'}
+      </Named>
     </button>
   );
 }
@@ -70,7 +72,7 @@ function Pad({ shows, says, hint = '', large = false, onPress }: PadProps) {
       onClick={onPress}
       className={`music-glyph flex min-h-10 min-w-10 items-center justify-center gap-1 rounded-lg border border-edge bg-raised px-1.5 text-base font-bold hover:border-accent phone:min-h-12 phone:min-w-0 ${large ? 'phone:text-head' : ''}`}
     >
-      <Named name={says}>
+      <Named name={says} className="flex items-center gap-1">
         {shows}
         {hint !== '' && <span className="text-fine font-normal text-quiet phone:hidden">{hint}</span>}
       </Named>

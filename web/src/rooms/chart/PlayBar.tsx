@@ -32,7 +32,7 @@ export function PlayBar({ play, reading }: { readonly play: SongPlay; readonly r
       <Popover.Root>
         <Popover.Trigger asChild>
           <Button look="bare" className="flex-col gap-0 px-2! leading-tight">
-            <Named name={CHART_WORDS.tempoAndHowItIsPlayed(play.tempo)}>
+            <Named name={CHART_WORDS.tempoAndHowItIsPlayed(play.tempo)} className="flex flex-col items-center leading-tight">
               <span className="text-base">{play.tempo}</span>
               <span className="text-fine font-normal whitespace-nowrap text-quiet">{play.said || 'tempo'}</span>
             </Named>

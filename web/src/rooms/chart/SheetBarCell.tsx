@@ -156,7 +156,7 @@ function ChordOfSheet({ chord, bar, place, pressed, size, turn, layer, onSelect,
       onDoubleClick={() => onWrite(bar.index, 'edit')}
       className="flex min-w-0 flex-col items-start rounded-md px-1 pb-0.5 text-left hover:bg-wash aria-pressed:bg-wash aria-pressed:shadow-[inset_0_-3px_0_var(--accent)]"
     >
-      <Named name={chordLabel(chord, bar.index)}>
+      <Named name={chordLabel(chord, bar.index)} className="flex w-full min-w-0 flex-col items-start">
         {over?.bracket != null && <LayerBracket {...over.bracket} />}
         <span className={`flex items-end gap-1.5 ${hasWordsOver(bar) ? '' : '-mt-3 h-3'}`}>
           {chord.marks.ring && <Diamond />}

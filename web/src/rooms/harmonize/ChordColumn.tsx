@@ -33,7 +33,7 @@ export function ChordColumn({ view, selected, sounding, rise, compact, type, onS
           onClick={onSelect}
           className="flex min-h-11 flex-col items-center px-1 pt-2 pb-1 -outline-offset-4"
         >
-          <Named name={`${view.numeral.label}, ${view.letter.label}, ${view.quality}`}>
+          <Named name={`${view.numeral.label}, ${view.letter.label}, ${view.quality}`} className="flex w-full flex-col items-center">
             {selected && !compact && <Stack view={view} />}
             <ChordSymbol view={view.numeral} tail={type.tail} className={`mt-1 font-bold ${type.numeral}`} />
             <LetterSymbol view={view.letter} tail={type.tail} className={`mt-1.5 text-center leading-tight font-bold ${type.letter}`} />

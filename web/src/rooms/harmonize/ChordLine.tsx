@@ -35,7 +35,7 @@ export function ChordLine({ view, selected, sounding, onSelect, onAdd }: ChordLi
           onClick={onSelect}
           className="flex min-h-13 min-w-0 flex-1 items-center gap-3 px-3 text-left -outline-offset-4"
         >
-          <Named name={`${view.numeral.label}, ${view.letter.label}, ${view.quality}`}>
+          <Named name={`${view.numeral.label}, ${view.letter.label}, ${view.quality}`} className="flex min-w-0 flex-1 items-center gap-3">
             <ChordSymbol view={view.numeral} className="w-20 shrink-0 items-start! text-head font-bold" />
             <span className="flex min-w-0 flex-col leading-tight">
               <LetterSymbol view={view.letter} className="truncate text-base font-bold" />

@@ -54,7 +54,7 @@ export function DiagramCard({
       onClick={onChoose}
       className="flex flex-col items-center rounded-xl border border-hairline bg-raised px-1 pt-1 pb-1.5 hover:border-accent aria-pressed:border-accent aria-pressed:shadow-[inset_0_0_0_2px_var(--accent)]"
     >
-      <Named name={said}>
+      <Named name={said} className="flex flex-col items-center">
         <DrawingView drawing={drawing} className={large ? 'h-[176px] w-auto max-w-full' : 'h-[118px] w-auto'} decorative />
         <span className="text-fine leading-tight font-medium text-quiet">{printFrets(voicing.frets, instrument.capo)}</span>
       </Named>
