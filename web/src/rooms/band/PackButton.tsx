@@ -19,8 +19,7 @@ export function PackButton({ wish, isShort = false }: PackButtonProps) {
       <Button aria-label={BAND_WORDS.partsForEveryone} onClick={() => pack.start(wish)} disabled={pack.state?.state === 'working'}>
         <PartsIcon size={17} aria-hidden="true" />
         <span className={isShort ? 'max-sm:hidden' : ''}>
-          {BAND_WORDS.parts}
-          <span className={isShort ? 'hidden 3xl:inline' : ''}> {BAND_WORDS.forEveryone}</span>
+          {BAND_WORDS.parts} <span className={isShort ? 'hidden 3xl:inline' : ''}>{BAND_WORDS.forEveryone}</span>
         </span>
       </Button>
       <WorkLine work={pack} what={BAND_WORDS.settingTheParts} fetch={BAND_WORDS.fetchTheParts} />

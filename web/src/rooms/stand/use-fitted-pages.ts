@@ -1,5 +1,5 @@
 import { type StandLine, standPages } from '@aurora/core';
-import { type RefObject, useLayoutEffect, useState } from 'react';
+import { type RefObject, useLayoutEffect, useRef, useState } from 'react';
 
 /** The type sizes that are tried, largest first, in pixels. */
 const LARGEST = 150;
@@ -38,28 +38,39 @@ export function useFittedPages(
   { width, height, least }: PageWish,
 ): FittedPages {
   const [fitted, setFitted] = useState(NONE);
+  const before = useRef(-1);
   // biome-ignore lint/correctness/useExhaustiveDependencies: other lines are measured anew
   useLayoutEffect(() => {
     const element = measured.current;
     if (element === null || height <= 0 || lines.length === 0) return;
-    const fit = () => setFitted(fittedPages(element, height, least));
+    const fit = () => {
+      before.current = fittingSize(element, before.current, { height, least });
+      const size = SIZES[before.current] as number;
+      element.style.fontSize = `${size}px`;
+      setFitted({ size, pages: standPages(heightsOf(element), height) });
+    };
     fit();
     // letters are wider or narrower once their face has come
-    void document.fonts?.ready.then(fit);
+    if (document.fonts?.status === 'loading') void document.fonts.ready.then(fit);
   }, [measured, lines, width, height, least]);
   return fitted;
 }
 
-function fittedPages(element: HTMLElement, height: number, least: number): FittedPages {
+/** The largest size that fits, as a place among the sizes; the one that fitted before is tried first, since every try lays everything out. */
+function fittingSize(element: HTMLElement, before: number, { height, least }: Omit<PageWish, 'width'>): number {
+  const fitsAt = (at: number) => isFitting(element, SIZES[at] as number, height, least);
   let [fits, tooLarge] = [SIZES.length - 1, -1];
+  if (before > 0) {
+    if (!fitsAt(before)) tooLarge = before;
+    else if (fitsAt(before - 1)) fits = before - 1;
+    else return before;
+  }
   while (fits - tooLarge > 1) {
     const middle = Math.floor((fits + tooLarge) / 2);
-    if (isFitting(element, SIZES[middle] as number, height, least)) fits = middle;
+    if (fitsAt(middle)) fits = middle;
     else tooLarge = middle;
   }
-  const size = SIZES[fits] as number;
-  element.style.fontSize = `${size}px`;
-  return { size, pages: standPages(heightsOf(element), height) };
+  return fits;
 }
 
 function isFitting(element: HTMLElement, size: number, height: number, wanted: number): boolean {
