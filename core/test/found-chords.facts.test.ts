@@ -72,6 +72,18 @@ const sounds = (name: string) => {
   return `${chroma(chord.root)} ${printChord({ ...chord, root: 0, bass: null })}`;
 };
 
+test('a file whose notes never end is read like any other: every pitch goes on once', () => {
+  const bars = 400;
+  const notes = Array.from({ length: bars * 50 }, (_, at) => ({
+    at: at / 12.5,
+    beats: bars * 4 - at / 12.5,
+    midi: 40 + (at % 60),
+    channel: 0,
+  }));
+  const found = letters(read(midiOf(notes, 4)).content);
+  expect(found).toHaveLength(bars);
+});
+
 describe('made up at random', () => {
   test('nineteen bars of twenty are what they were made of', () => {
     let all = 0;

@@ -48,9 +48,16 @@ export function momentsOf(notes: readonly SoundingNote[], bars: readonly Soundin
   return bars.flatMap((bar) => {
     const begun: WeighedNote[] = [];
     while (next < weighed.length && (weighed[next] as WeighedNote).from < bar.to) begun.push(weighed[next++] as WeighedNote);
-    sounding = [...sounding.filter(({ to }) => to > bar.from), ...begun];
+    sounding = [...goingOn(sounding, bar.from), ...begun];
     return barMoments(bar, sounding, begun);
   });
+}
+
+/** What still sounds at a time, each pitch once: notes that nobody ended would be carried on from bar to bar without end. */
+function goingOn(notes: readonly WeighedNote[], time: number): readonly WeighedNote[] {
+  const longest = new Map<number, WeighedNote>();
+  for (const note of notes) if (note.to > time && note.to > (longest.get(note.midi)?.to ?? 0)) longest.set(note.midi, note);
+  return [...longest.values()];
 }
 
 interface WeighedNote {
