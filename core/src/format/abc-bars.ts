@@ -11,7 +11,7 @@ import { type AbcElement, type AbcLine, type AbcTempo, annotations, sing } from 
 import { formWord } from './form-words.ts';
 import type { WrittenNote } from './found-harmony.ts';
 import type { LossList } from './loss.ts';
-import type { ScoreBar, ScoreChord } from './score.ts';
+import { chordsOfBar, type ScoreBar, type ScoreChord } from './score.ts';
 
 /** Words of a tune, as they are said. */
 export function plain(text: unknown): string {
@@ -306,19 +306,9 @@ export class TuneReader {
 
   #chords({ named, meter }: OpenBar, beats: number): readonly ScoreChord[] {
     const inBeats = named.map(({ at, chord }) => ({ at: at * meter.unit, chord })).filter(({ at }) => at < beats);
-    const first = inBeats[0];
-    const all = first === undefined || first.at > 0.01 ? [{ at: 0, chord: this.#chord }, ...inBeats] : inBeats;
-    this.#chord = all.at(-1)?.chord ?? null;
-    return all
-      .map(({ at, chord }, index) => ({
-        chord,
-        beats: (all[index + 1]?.at ?? beats) - at,
-        push: false,
-        ring: false,
-        stop: false,
-        optional: false,
-      }))
-      .filter((chord) => chord.beats > 0.01);
+    const { chords, goesOn } = chordsOfBar(inBeats, this.#chord, beats);
+    this.#chord = goesOn;
+    return chords;
   }
 }
 

@@ -5,7 +5,7 @@ import type { FoundChord, SoundingBar, SoundingNote } from '../heard/heard.ts';
 import { type Key, sameKey } from '../key/key.ts';
 import { printKey } from '../key/key-text.ts';
 import type { LossList } from './loss.ts';
-import { beatsOf, type ScoreBar } from './score.ts';
+import { beatsOf, chordsOfBar, type ScoreBar } from './score.ts';
 
 /** The chords of what sounds, and in `losses` how far they can be trusted. */
 export function foundChords(
@@ -93,17 +93,10 @@ export function withFoundChords(
     const { from, to } = times[index] as SoundingBar;
     const begin = next;
     while (next < found.length && (found[next] as FoundChord).at < to - 0.01) next += 1;
-    const inside = found.slice(begin, next).map(({ at, chord }) => ({ at, chord }));
-    const all = (inside[0]?.at ?? to) > from + 0.01 ? [{ at: from, chord: before }, ...inside] : inside;
-    before = all.at(-1)?.chord ?? null;
-    const chords = all.map(({ at, chord }, place) => ({
-      chord,
-      beats: (((all[place + 1]?.at ?? to) - at) * bar.meter.unit) / 4,
-      push: false,
-      ring: false,
-      stop: false,
-      optional: false,
-    }));
+    const perQuarter = bar.meter.unit / 4;
+    const entering = found.slice(begin, next).map(({ at, chord }) => ({ at: (at - from) * perQuarter, chord }));
+    const { chords, goesOn } = chordsOfBar(entering, before, (to - from) * perQuarter);
+    before = goesOn;
     return { ...bar, chords, key: first !== undefined && sameKey(bar.key, first) ? key : bar.key };
   });
 }

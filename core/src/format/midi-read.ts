@@ -8,7 +8,7 @@ import type { Key } from '../key/key.ts';
 import { foundChords, type KeyGiven, keyFor } from './found-harmony.ts';
 import type { LossList } from './loss.ts';
 import { type HeardNote, lastAt, type MidiSong, midiSong } from './midi-events.ts';
-import type { Score, ScoreBar, ScoreChord } from './score.ts';
+import { chordsOfBar, type Score, type ScoreBar } from './score.ts';
 
 const MOST_BYTES = 8_000_000;
 const MOST_NOTES = 400_000;
@@ -134,8 +134,12 @@ function barsOf(midi: MidiSong, spans: readonly BarSpan[], chords: readonly Name
     // a chord pushed into the next bar is that bar's
     while (next < chords.length && (chords[next] as NamedChord).ticks < (isPushedInto(chords, next, following, eighth) ? to - eighth : to))
       next += 1;
-    const placed = placedChords(chords.slice(begin, next), before, span, (midi.ticksPerQuarter * 4) / meter.unit);
-    before = placed.at(-1)?.chord ?? null;
+    const beat = (midi.ticksPerQuarter * 4) / meter.unit;
+    const entering = chords
+      .slice(begin, next)
+      .map(({ ticks, chord }) => ({ at: Math.max(0, ticks - from) / beat, chord, push: ticks < from }));
+    const { chords: placed, goesOn } = chordsOfBar(entering, before, (to - from) / beat);
+    before = goesOn;
     const pickup = index === 0 && following?.meter.unit === meter.unit && meter.beats < following.meter.beats ? meter.beats : null;
     const marker = markerIn(markers, to);
     return {
@@ -162,20 +166,6 @@ function markerIn(markers: MidiSong['markers'][number][], to: number): string | 
     first ??= value;
   }
   return first;
-}
-
-/** Chords of a bar with their lengths; until the first one the chord before goes on. */
-function placedChords(named: readonly NamedChord[], before: Chord | null, { from, to }: BarSpan, beat: number): readonly ScoreChord[] {
-  const inside = named.map(({ ticks, chord }) => ({ at: Math.max(from, ticks), chord, push: ticks < from }));
-  const all = (inside[0]?.at ?? to) > from ? [{ at: from, chord: before, push: false }, ...inside] : inside;
-  return all.map(({ at, chord, push }, place) => ({
-    chord,
-    beats: ((all[place + 1]?.at ?? to) - at) / beat,
-    push,
-    ring: false,
-    stop: false,
-    optional: false,
-  }));
 }
 
 /** Whether a chord stands an eighth before the next bar, which names no other on its first beat. */

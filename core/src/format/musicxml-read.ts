@@ -15,7 +15,7 @@ import type { LossList } from './loss.ts';
 import { withMelody } from './melody.ts';
 import { notesOfParts, soundsLower, writtenMidi } from './musicxml-notes.ts';
 import { withPaperEndings } from './paper-endings.ts';
-import type { Score, ScoreBar, ScoreChord } from './score.ts';
+import { chordsOfBar, type Score, type ScoreBar, type ScoreChord, startsOf } from './score.ts';
 import { child, childrenOf, numberIn, parseXml, textIn, type XmlElement } from './xml.ts';
 
 const MOST_MEASURES = 5000;
@@ -172,14 +172,11 @@ class MeasureReader {
       .map(({ at, chord }) => ({ at: Math.max(0, at / unit), chord }))
       .filter(({ at }) => at < beats)
       .sort((a, b) => a.at - b.at);
-    const first = named[0];
-    const all = first === undefined || first.at > 0.01 ? [{ at: 0, chord: this.#chord }, ...named] : named;
-    const chords = all.map(({ at, chord }, index): ScoreChord => {
-      const marks = bar.marksAt(at * unit);
-      return { chord, beats: (all[index + 1]?.at ?? beats) - at, push: false, optional: false, ...marks };
-    });
-    this.#chord = all.at(-1)?.chord ?? null;
-    return chords.filter(({ beats: length }) => length > 0.01);
+    const { chords, goesOn } = chordsOfBar(named, this.#chord, beats);
+    this.#chord = goesOn;
+    // a chord that goes on into the bar may be marked in it as well
+    const starts = startsOf(chords);
+    return chords.map((chord, place) => ({ ...chord, ...bar.marksAt((starts[place] as number) * unit) }));
   }
 
   #attributes(element: XmlElement): void {

@@ -246,6 +246,31 @@ class BarMarker {
   }
 }
 
+/** A chord where it enters its bar, in beats, with the marks it has. */
+interface EnteringChord extends Partial<Pick<ScoreChord, 'push' | 'ring' | 'stop'>> {
+  readonly at: number;
+  readonly chord: Chord | null;
+}
+
+/** Less of a beat than this is no place and no length of its own. */
+const NO_BEAT = 0.01;
+
+/**
+ * The chords of a bar, each from where it enters to the next; until the first one the chord `before` goes
+ * on. `goesOn` is what the next bar begins with when it names nothing.
+ */
+export function chordsOfBar(
+  named: readonly EnteringChord[],
+  before: Chord | null,
+  beats: number,
+): { readonly chords: readonly ScoreChord[]; readonly goesOn: Chord | null } {
+  const all = (named[0]?.at ?? beats) > NO_BEAT ? [{ at: 0, chord: before }, ...named] : named;
+  const chords = all.map(({ at, chord, push = false, ring = false, stop = false }: EnteringChord, place): ScoreChord => {
+    return { chord, beats: (all[place + 1]?.at ?? beats) - at, push, ring, stop, optional: false };
+  });
+  return { chords: chords.filter((chord) => chord.beats > NO_BEAT), goesOn: all.at(-1)?.chord ?? null };
+}
+
 /** Where each chord of a bar enters, in beats, and at last where the bar ends. */
 export function startsOf(chords: readonly Pick<ScoreChord, 'beats'>[]): readonly number[] {
   const starts = [0];
