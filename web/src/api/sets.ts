@@ -1,4 +1,4 @@
-import { gone, type SetList, type SetListBody, setList, setListsAnswer } from '@aurora/wire';
+import { gone, type SetList, type SetListBody, type SetListHead, setList, setListsAnswer } from '@aurora/wire';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { call } from './client.ts';
 import { FOLLOW_MS, fullSetsKey, SAVE_MS, useBand } from './songs.ts';
@@ -36,6 +36,8 @@ export function useSetChanges() {
     mutationFn: (body: SetListBody) => call('POST', `/bands/${bandId}/sets`, setList, { body }),
     onSuccess: (set) => {
       queries.setQueryData(setKey(bandId, set.id), set);
+      // in the list before that is fetched again, so that what opens next is the new set and no other
+      queries.setQueryData<readonly SetListHead[]>(setsKey(bandId), (sets) => sets && [headOf(set), ...sets]);
       refresh();
     },
   });
@@ -44,6 +46,10 @@ export function useSetChanges() {
     onSuccess: refresh,
   });
   return { add, remove, refresh };
+}
+
+function headOf({ songs, entries: _, gapSeconds: __, ...head }: SetList): SetListHead {
+  return { ...head, songs: songs.length };
 }
 
 /** Saves a set on top of the revision it was changed from. */

@@ -13,11 +13,15 @@ import { sayFault } from '../../ui/say.ts';
 import { TextField } from '../../ui/TextField.tsx';
 import { BAND_WORDS } from '../../wording/band.ts';
 
-/** What a set is called until somebody names it. */
-export const NEW_SET_NAME = BAND_WORDS.newSet;
+interface Head {
+  readonly tonight: Tonight;
+  /** Whether it was begun on this device just now: then it asks for its name. */
+  readonly isNew: boolean;
+  readonly onNew: () => void;
+}
 
 /** Which set, how long it lasts, where and when. */
-export function SetHead({ tonight, onNew }: { readonly tonight: Tonight; readonly onNew: () => void }) {
+export function SetHead({ tonight, isNew, onNew }: Head) {
   const { state, times, setId } = tonight;
   const { name, place, startsAt } = state.body;
   const sets = useSets().data ?? [];
@@ -40,7 +44,7 @@ export function SetHead({ tonight, onNew }: { readonly tonight: Tonight; readonl
         ))}
         <option value="">{BAND_WORDS.newSetChoice}</option>
       </Select>
-      <SetFacts key={setId} tonight={tonight} />
+      <SetFacts key={setId} tonight={tonight} isNew={isNew} />
       <p className="text-base" data-testid="set-length">
         <b>{lengthWords(times)}</b>
         <span className="text-quiet">{facts.map((fact) => `  ·  ${fact}`)}</span>
@@ -74,11 +78,11 @@ function SavedLine({ state: { status, isKept } }: { readonly state: SetDeskState
 }
 
 /** What is written once for a set; a new one asks for it at once. */
-function SetFacts({ tonight }: { readonly tonight: Tonight }) {
+function SetFacts({ tonight, isNew }: Omit<Head, 'onNew'>) {
   const { desk, state, setId } = tonight;
-  const { name, place, startsAt, entries } = state.body;
+  const { name, place, startsAt } = state.body;
   return (
-    <Popover.Root defaultOpen={name === NEW_SET_NAME && entries.length === 0}>
+    <Popover.Root defaultOpen={isNew}>
       <Popover.Trigger asChild>
         <Button look="bare" aria-label={BAND_WORDS.namePlaceAndTime} title={BAND_WORDS.namePlaceAndTime} className="w-11 px-0">
           <EditIcon size={17} />

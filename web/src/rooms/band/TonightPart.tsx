@@ -1,5 +1,6 @@
 import { GAP_SECONDS, setWarningWords } from '@aurora/core';
-import { lazy, Suspense, useState } from 'react';
+import type { SetList } from '@aurora/wire';
+import { type ComponentProps, lazy, Suspense, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useMembers } from '../../api/members.ts';
 import { useSetChanges } from '../../api/sets.ts';
@@ -21,7 +22,7 @@ import { AddSongs } from './AddSongs.tsx';
 import { EntryDetails } from './EntryDetails.tsx';
 import { PackButton } from './PackButton.tsx';
 import { SetConflict } from './SetConflict.tsx';
-import { NEW_SET_NAME, SetHead } from './SetHead.tsx';
+import { SetHead } from './SetHead.tsx';
 import { SetOrder } from './SetOrder.tsx';
 import { SetSheet } from './SetSheet.tsx';
 
@@ -33,10 +34,15 @@ export function TonightPart() {
   const { tonight, waiting, fault } = useTonightSet();
   const { add } = useSetChanges();
   const { open } = useTonight();
+  const [begun, setBegun] = useState<string | null>(null);
+  const opened = ({ id }: SetList) => {
+    setBegun(id);
+    open(id);
+  };
   const begin = () =>
     add.mutate(
-      { name: NEW_SET_NAME, place: '', startsAt: '', gapSeconds: GAP_SECONDS, entries: [] },
-      { onSuccess: ({ id }) => open(id), onError: (error) => void sayFault(error.message) },
+      { name: BAND_WORDS.newSet, place: '', startsAt: '', gapSeconds: GAP_SECONDS, entries: [] },
+      { onSuccess: opened, onError: (error) => void sayFault(error.message) },
     );
   if (fault !== null) return <p className="py-6 text-alarm">{fault}</p>;
   if (waiting) return <p className="py-6 text-quiet">{BAND_WORDS.fetchingTheSet}</p>;
@@ -53,12 +59,12 @@ export function TonightPart() {
         <p>{BAND_WORDS.aSetIsTheOrderOf}</p>
       </Notice>
     );
-  return <TonightDesk tonight={tonight} onNew={begin} />;
+  return <TonightDesk tonight={tonight} isNew={tonight.setId === begun} onNew={begin} />;
 }
 
 const BREAK_SECONDS = 900;
 
-function TonightDesk({ tonight, onNew }: { readonly tonight: Tonight; readonly onNew: () => void }) {
+function TonightDesk({ tonight, isNew, onNew }: ComponentProps<typeof SetHead>) {
   const { desk, state, evening } = tonight;
   const [chosen, setChosen] = useState<string | null>(null);
   const [open, setOpen] = useState<'songs' | 'print' | null>(null);
@@ -75,7 +81,7 @@ function TonightDesk({ tonight, onNew }: { readonly tonight: Tonight; readonly o
   return (
     <div className="flex flex-col gap-2">
       {state.status.kind === 'conflict' && <SetConflict tonight={tonight} />}
-      <SetHead tonight={tonight} onNew={onNew} />
+      <SetHead tonight={tonight} isNew={isNew} onNew={onNew} />
       <InSlot name="tools">
         <Button look="strong" className="px-3!" onClick={() => setOpen('songs')}>
           <AddIcon size={18} aria-hidden="true" /> {BAND_WORDS.songs}
