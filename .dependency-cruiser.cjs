@@ -24,6 +24,7 @@ const NOUNS = [
   'setlist',
   'part',
   'sound',
+  'practice',
   'wording',
   'format',
 ];
@@ -44,8 +45,15 @@ module.exports = {
       name: 'core-is-pure',
       comment: 'the core knows music and nothing else: no packages, no Node',
       severity: 'error',
-      from: { path: '^core/src/', pathNot: '\\.test\\.ts$|^core/src/format/|^core/src/edit/(text-change|change-json)\\.ts$' },
+      from: { path: '^core/src/', pathNot: '\\.test\\.ts$|^core/src/format/|^core/src/edit/(text-change|change-json)\\.ts$|^core/src/practice/memory\\.ts$' },
       to: { pathNot: '^core/src/' },
+    },
+    {
+      name: 'memory-is-scheduled',
+      comment: 'when something is due again is decided by a well-kept scheduler, without a clock of its own',
+      severity: 'error',
+      from: { path: '^core/src/practice/memory\\.ts$' },
+      to: { pathNot: '^core/src/|node_modules/ts-fsrs/' },
     },
     {
       name: 'changes-are-change-sets',

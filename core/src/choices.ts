@@ -22,6 +22,48 @@ export const PAGE_SIZES = ['fewest pages', 'large type'] as const;
 /** Which cues somebody wants to see: everybody's, their own, none. */
 export const CUE_WISHES = ['all', 'own', 'none'] as const;
 
+/** What can be practised. */
+export const STUDIES = ['warm-up', 'recall', 'programme', 'aloud', 'shapes', 'runs', 'chain', 'ear', 'worksheet', 'song'] as const;
+
+/** How a pass or an answer went: played, then asked. */
+export const OUTCOMES = ['clean', 'shaky', 'stopped', 'right', 'wrong'] as const;
+
+/** In which order the keys of a programme come, night by night. */
+export const KEY_ORDERS = ['fourths', 'fifths', 'whole-steps', 'easiest', 'weakest'] as const;
+
+/** What a plan is made of. */
+export const BLOCK_KINDS = ['warm-up', 'recall', 'programme', 'shapes', 'runs', 'chain', 'ear', 'song', 'break'] as const;
+
+/** What is asked in recall, and by ear. */
+export const QUESTION_KINDS = [
+  'degree-to-chord',
+  'chord-to-degree',
+  'degree-quality',
+  'quality-row',
+  'chord-tones',
+  'scale-numbers',
+  'secondary-dominant',
+  'two-five-one',
+  'relative',
+  'parallel',
+  'tone-name',
+  'interval-or-degree',
+  'keys-with-chord',
+  'note-on-fret',
+  'find-on-string',
+  'tone-on-fret',
+  'what-changed',
+  'capo-sounds',
+  'capo-shape',
+  'capo-position',
+  'ear-quality',
+  'ear-degree',
+  'ear-tone',
+  'ear-bass',
+  'ear-loop',
+  'ear-wrong',
+] as const;
+
 export const PAPER_NAMES = ['A4', 'Letter'] as const;
 
 /** What things can be called, by what is named; the first is the usual. */

@@ -1,13 +1,18 @@
 export {
   BARRE_LEVELS,
+  BLOCK_KINDS,
   BRIDGE_KINDS,
   CHORD_SHOWS,
   CUE_WISHES,
   DEPTHS,
+  KEY_ORDERS,
   NAMING_SCHOOLS,
+  OUTCOMES,
   PAGE_SIZES,
   PAPER_NAMES,
   PART_KINDS,
+  QUESTION_KINDS,
+  STUDIES,
 } from './choices.ts';
 // The one public list of the core, grouped by noun. It reads as a glossary, in order of understanding.
 
@@ -213,6 +218,49 @@ export { drummedLines, isFolded, playedLines, type StandLine, standPages, writte
 export { accidentals, chroma, isEnharmonic, letterStep, type Note, plainNote, simplest } from './pitch/note.ts';
 export { type AccidentalStyle, parseNote, printAccidentals, printNote, withGlyphs } from './pitch/note-text.ts';
 export { type PitchRange, parsePitch, parseRange, pitchOf } from './pitch/pitch-text.ts';
+export {
+  ALOUD_STUDIES,
+  firstTempo,
+  fits,
+  itemsOf,
+  RUN_STUDIES,
+  SHAPE_STUDIES,
+} from './practice/catalogue.ts';
+export { type ChainLink, type ChainUnit, type ChainWish, chainLinks, chainUnits, nextUnit } from './practice/chain.ts';
+export { brokenOrder, drillFor } from './practice/drill.ts';
+export type { Drill, DrillStep, DrillTone, DrillWish, Say } from './practice/drill-step.ts';
+export { findItem, type Item, itemId, itemIn, keyOfItem, type Study } from './practice/item.ts';
+export { keyText } from './practice/key-questions.ts';
+export { cleanInARow, FASTEST, type LadderSteps, nextTempo, SLOWEST, USUAL_STEPS } from './practice/ladder.ts';
+export { type Mark, markAnswer } from './practice/mark.ts';
+export { daysSince, daysUntil, isSafe, type Memory, medianOf, recallNow, remember } from './practice/memory.ts';
+export { isBad, isGood, type Outcome, type Pass } from './practice/pass.ts';
+export {
+  type BlockKind,
+  FEWEST_MINUTES,
+  MOST_MINUTES,
+  type PlanBlock,
+  type PlannedItem,
+  type PlanReason,
+  type PlanWish,
+  planPractice,
+  type SetSongToPractise,
+} from './practice/plan.ts';
+export {
+  type KeyOrder,
+  MOST_NIGHTS,
+  NIGHT_STAGES,
+  type Night,
+  nightStrings,
+  nightsOf,
+  type Programme,
+  programmeKeys,
+  USUAL_NIGHTS,
+} from './practice/programme.ts';
+export type { Answer, AnswerForm, Prompt, Question, QuestionKind, QuestionWish, Sound } from './practice/question.ts';
+export { askQuestions, EAR_KINDS, RECALL_KINDS } from './practice/questions.ts';
+export { FADES, type Fade, isShown, nextFade } from './practice/song-fade.ts';
+export { type CellMark, checkCell, WORKSHEET_ROWS, type WorksheetRow, worksheetOf } from './practice/worksheet.ts';
 export { type Progression, type ProgressionChord, progressionOf, readProgression, type UnreadChord } from './progression/progression.ts';
 export {
   CONCERT_READER,
@@ -341,6 +389,21 @@ export {
   moveWords,
   oddityWords,
 } from './wording/neck-words.ts';
+export {
+  BLOCK_NAMES,
+  blockReasonWords,
+  cellWords,
+  dueWords,
+  itemWords,
+  markWords,
+  ORDER_NAMES,
+  OUTCOME_NAMES,
+  planReasonWords,
+  QUESTION_NAMES,
+  whatWords,
+  wholeKeyWords,
+} from './wording/practice-words.ts';
+export { answerWords, questionReason, questionWords } from './wording/question-words.ts';
 export { readingWords } from './wording/reading-words.ts';
 export { easeWord, smoothnessWord } from './wording/score-words.ts';
 export { lengthWords, setSheet, songFacts, tonightWords } from './wording/set-sheet.ts';

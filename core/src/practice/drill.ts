@@ -1,0 +1,56 @@
+import { type Chord, chordNotes } from '../chord/chord.ts';
+import { harmonize } from '../harmony/harmonize.ts';
+import type { Key } from '../key/key.ts';
+import type { Note } from '../pitch/note.ts';
+import { chainChords } from './chain.ts';
+import { diceOf } from './dice.ts';
+import { chordStep, type Drill, type DrillWish, type Say } from './drill-step.ts';
+import { type Item, keyOfItem } from './item.ts';
+import { nightDrill } from './night-drill.ts';
+import { runDrill } from './run-drill.ts';
+import { shapeDrill } from './shape-drill.ts';
+
+/** What is played for an item; null for one that is asked, heard, written or a song. */
+export function drillFor(item: Item, wish: DrillWish): Drill | null {
+  const key = keyOfItem(item);
+  if (key === null) return null;
+  switch (item.study) {
+    case 'warm-up':
+      return runDrill('scale over each chord', key, wish.instrument, 'slowly');
+    case 'programme':
+      return nightDrill(item.what, key, wish.instrument);
+    case 'aloud':
+      return aloudDrill(item.what, key, wish);
+    case 'shapes':
+      return shapeDrill(item.what, key, wish);
+    case 'runs':
+      return runDrill(item.what, key, wish.instrument);
+    case 'chain':
+      return chainDrill(item, key);
+    default:
+      return null;
+  }
+}
+
+const SAID: Readonly<Record<string, Say>> = {
+  number: 'numbers',
+  name: 'names',
+  quality: 'qualities',
+  'number and name': 'numbers and names',
+};
+
+function aloudDrill(what: string, key: Key, { seed, isCalled }: DrillWish): Drill {
+  const chords = harmonize(key, 'seventh');
+  const order = isCalled ? diceOf(seed).shuffled(chords) : [...chords, chords[0] as (typeof chords)[number]];
+  return { steps: order.map(({ chord, number }) => chordStep(chord, number)), run: null, say: SAID[what] ?? 'numbers', modes: [] };
+}
+
+function chainDrill(item: Item, key: Key): Drill | null {
+  const chords = chainChords(item, key);
+  return chords === null ? null : { steps: chords.map((chord) => chordStep(chord, null)), run: null, say: 'names', modes: [] };
+}
+
+/** The tones of a chord in an order of their own: the last stage of a chain. */
+export function brokenOrder(chord: Chord, seed: number): readonly Note[] {
+  return diceOf(seed).shuffled(chordNotes(chord));
+}

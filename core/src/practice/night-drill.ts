@@ -1,0 +1,54 @@
+import type { Instrument } from '../fretboard/instrument.ts';
+import { type StringNote, scaleOnString } from '../fretboard/one-string.ts';
+import { harmonize } from '../harmony/harmonize.ts';
+import type { Key } from '../key/key.ts';
+import { keyAlongNeck } from '../voicing/key-shapes.ts';
+import { chordStep, type Drill, type DrillStep, type Say } from './drill-step.ts';
+import { type NightStage, nightStrings } from './programme.ts';
+
+const SAYS: Readonly<Record<NightStage, Say>> = {
+  steps: 'steps',
+  numbers: 'numbers',
+  names: 'names',
+  'past twelve': 'names',
+  'lower string': 'numbers',
+  triads: 'numbers and names',
+  sevenths: 'numbers and names',
+  'down again': 'names',
+};
+const OCTAVE_FRET = 12;
+
+/** A stage of a night: the key along one string, the fold past the twelfth fret, and its chords on that string. Null for no stage. */
+export function nightDrill(stage: string, key: Key, instrument: Instrument): Drill | null {
+  const say = SAYS[stage as NightStage];
+  if (say === undefined) return null;
+  const [upper, lower] = nightStrings(instrument.tuning);
+  const steps =
+    stage === 'triads' || stage === 'sevenths' ? chordsOn(stage, key, instrument) : notesOn(stage, key, { upper, lower, instrument });
+  return { steps, run: null, say, modes: [] };
+}
+
+interface Strings {
+  readonly upper: number;
+  readonly lower: number;
+  readonly instrument: Instrument;
+}
+
+function notesOn(stage: string, key: Key, { upper, lower, instrument }: Strings): readonly DrillStep[] {
+  const string = stage === 'lower string' ? lower : upper;
+  const open = instrument.tuning[instrument.tuning.length - string] as number;
+  const last = stage === 'past twelve' ? OCTAVE_FRET - 1 : instrument.frets;
+  const up = scaleOnString(key, open, last).map((note) => toneStep(note, string, open));
+  return stage === 'down again' ? [...up].reverse() : [...up, ...[...up].reverse().slice(1)];
+}
+
+function toneStep({ note, degree, fret, folded, step }: StringNote, string: number, open: number): DrillStep {
+  return { chord: null, number: null, voicing: null, tone: { note, degree, string, fret, step, folded }, midi: [open + fret], beats: 1 };
+}
+
+/** The key's chords up the string their roots lie on: barre chords where the instrument has them, otherwise only told. */
+function chordsOn(stage: 'triads' | 'sevenths', key: Key, instrument: Instrument): readonly DrillStep[] {
+  const depth = stage === 'triads' ? 'triad' : 'seventh';
+  const shapes = keyAlongNeck(key, { family: 'barre-5', strings: null, inversion: 0, depth }, instrument);
+  return harmonize(key, depth).map(({ chord, number }, place) => chordStep(chord, number, shapes[place]?.voicing ?? null));
+}

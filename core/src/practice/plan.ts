@@ -1,0 +1,223 @@
+import type { BLOCK_KINDS } from '../choices.ts';
+import { type Key, sameKey } from '../key/key.ts';
+import { itemsOf } from './catalogue.ts';
+import { chainLinks, chainUnits, nextUnit } from './chain.ts';
+import { type Dice, diceOf } from './dice.ts';
+import { findItem, type Item, itemId, itemIn, keyOfItem } from './item.ts';
+import { daysSince, type Memory, recallNow, remember } from './memory.ts';
+import type { Outcome, Pass } from './pass.ts';
+import { layOut, type Slot } from './plan-minutes.ts';
+import { NIGHT_STAGES, nightsOf, type Programme, programmeKeys } from './programme.ts';
+
+export type BlockKind = (typeof BLOCK_KINDS)[number];
+
+/** Why something is in a plan, as evidence. */
+export type PlanReason =
+  | { readonly kind: 'warm-up' }
+  /** Never practised. */
+  | { readonly kind: 'new' }
+  /** The programme's key for tonight. */
+  | { readonly kind: 'tonight'; readonly night: number }
+  /** Due, or weaker than what else there is: days since it was last practised, and how that went. */
+  | { readonly kind: 'due' | 'weak'; readonly days: number; readonly outcome: Outcome; readonly tempo: number | null }
+  /** Once more tonight. */
+  | { readonly kind: 'again' }
+  | { readonly kind: 'set'; readonly title: string };
+
+/** An item in a plan. */
+export interface PlannedItem {
+  readonly item: Item;
+  /** Whether it is met for the first time. */
+  readonly isNew: boolean;
+  readonly why: PlanReason;
+  /** Which night of the programme it is; null for none. */
+  readonly night: number | null;
+}
+
+export interface PlanBlock {
+  readonly kind: BlockKind;
+  readonly minutes: number;
+  /** None in a break. */
+  readonly items: readonly PlannedItem[];
+}
+
+/** A song of the next set, in tonight's key. */
+export interface SetSongToPractise {
+  readonly id: string;
+  readonly title: string;
+  readonly key: Key;
+}
+
+export interface PlanWish {
+  /** From 3 to 180. */
+  readonly minutes: number;
+  readonly passes: readonly Pass[];
+  readonly programme: Programme | null;
+  readonly songs: readonly SetSongToPractise[];
+  readonly tuning: readonly number[];
+  /** In milliseconds. */
+  readonly now: number;
+  readonly seed: number;
+}
+
+export const FEWEST_MINUTES = 3;
+export const MOST_MINUTES = 180;
+/** At most so much of a plan is met for the first time, by items as by minutes. */
+const MOST_NEW = 0.4;
+
+/** A plan for the minutes somebody has: warm-up, what is due, tonight's key, a song of the set, breaks. Its minutes sum to those asked for. */
+export function planPractice(wish: PlanWish): readonly PlanBlock[] {
+  const desk = openDesk(wish);
+  const slots = layOut(wish.minutes, { programme: desk.night !== null, song: wish.songs.length > 0, turn: desk.dice.below(4) });
+  desk.newItems = Math.floor(slots.reduce((sum, { items }) => sum + items, 0) * MOST_NEW);
+  desk.newMinutes = wish.minutes * MOST_NEW;
+  return slots.map((slot) => ({ kind: slot.kind, minutes: slot.minutes, items: fill(desk, slot) }));
+}
+
+/** What is known while a plan is being made. */
+interface Desk {
+  readonly wish: PlanWish;
+  readonly dice: Dice;
+  readonly memories: ReadonlyMap<string, Memory>;
+  readonly night: { readonly night: number; readonly key: Key } | null;
+  /** Keys that were met, tonight's first: new ones come from the programme, not all at once. */
+  readonly keys: readonly Key[];
+  /** What is in the plan already. */
+  readonly taken: Map<string, PlannedItem>;
+  newItems: number;
+  newMinutes: number;
+}
+
+const FIRST_KEY: Key = { tonic: 0, scale: 'major' };
+
+function openDesk(wish: PlanWish): Desk {
+  const { passes, programme, now, seed } = wish;
+  const memories = remember(passes, now);
+  const nights = programme === null ? [] : nightsOf(programme, programmeKeys(programme, memories), passes);
+  const night = nights.find(({ state }) => state === 'next') ?? null;
+  const met = keysMet(memories);
+  const keys = [...(night === null ? [] : [night.key]), ...met].filter(
+    (key, at, all) => all.findIndex((other) => sameKey(key, other)) === at,
+  );
+  const open = keys.length === 0 ? [FIRST_KEY] : keys;
+  return { wish, dice: diceOf(seed), memories, night, keys: open, taken: new Map(), newItems: 0, newMinutes: 0 };
+}
+
+function keysMet(memories: ReadonlyMap<string, Memory>): readonly Key[] {
+  const texts = new Set<string>();
+  for (const id of memories.keys()) {
+    const item = findItem(id);
+    if (item !== undefined && item.study !== 'warm-up' && item.study !== 'song') texts.add(item.key);
+  }
+  return [...texts].flatMap((key) => keyOfItem({ study: 'recall', what: '', key }) ?? []);
+}
+
+function fill(desk: Desk, { kind, minutes, items }: Slot): readonly PlannedItem[] {
+  if (kind === 'break') return [];
+  if (kind === 'warm-up') return [warmUp(desk)];
+  if (kind === 'song') return songFor(desk);
+  const pool = poolOf(desk, kind);
+  return Array.from({ length: items }, (_, place) => {
+    const planned = choose(desk, pool, { kind, minutes: minutes / items, place });
+    if (!desk.taken.has(itemId(planned.item))) desk.taken.set(itemId(planned.item), planned);
+    return planned;
+  });
+}
+
+/** Slowly through the key that sits best: hands wake up on what they know. */
+function warmUp({ keys, memories }: Desk): PlannedItem {
+  const strengths = keys.map((key) => {
+    const item = itemIn('warm-up', '', key).key;
+    return {
+      key,
+      days: Math.max(0, ...[...memories.values()].filter(({ item: id }) => id.endsWith(`/${item}`)).map(({ stability }) => stability)),
+    };
+  });
+  const { key } = strengths.reduce((best, one) => (one.days > best.days ? one : best));
+  return { item: itemIn('warm-up', 'slow scale', key), isNew: false, why: { kind: 'warm-up' }, night: null };
+}
+
+/** The song of the set that sits worst. One never practised is new, and is met before all others. */
+function songFor(desk: Desk): readonly PlannedItem[] {
+  const { wish, memories } = desk;
+  const strength = ({ id, key }: SetSongToPractise) => memories.get(itemId(itemIn('song', id, key)))?.stability ?? 0;
+  const song = wish.songs.reduce((worst, one) => (strength(one) < strength(worst) ? one : worst));
+  // a song of the set is in the hands already: it is no new item, however new it is to this room
+  return [{ item: itemIn('song', song.id, song.key), isNew: false, why: { kind: 'set', title: song.title }, night: null }];
+}
+
+/** Everything a block may hold, the first to be met first. */
+function poolOf(desk: Desk, kind: Exclude<Slot['kind'], 'break' | 'warm-up' | 'song'>): readonly Item[] {
+  const { keys, memories, wish } = desk;
+  if (kind === 'programme') return keys.flatMap((key) => NIGHT_STAGES.map((stage) => itemIn('programme', stage, key)));
+  if (kind === 'chain') {
+    const links = chainLinks({ start: keys.find(({ scale }) => scale === 'major') ?? FIRST_KEY, down: 2, easier: false });
+    const met = chainUnits(links).filter(({ item }) => memories.has(itemId(item)));
+    const next = nextUnit(links, memories);
+    // what is joined is not practised behind what is not safe
+    const reached = met.filter(({ links: places }) => Math.max(...places) <= Math.max(...next.links));
+    return [next, ...reached.filter(({ kind: unit }) => unit !== 'joined')].map(({ item }) => item);
+  }
+  return keys.flatMap((key) => itemsOf(kind, key, wish.tuning));
+}
+
+interface Place {
+  readonly kind: Slot['kind'];
+  readonly minutes: number;
+  readonly place: number;
+}
+
+/** The next item of a block: what is due, then something new where there is room for it, then what is weakest, then once more what is there. */
+function choose(desk: Desk, pool: readonly Item[], { kind, minutes, place }: Place): PlannedItem {
+  const { memories, wish, taken, night } = desk;
+  const free = pool.filter((item) => !taken.has(itemId(item)));
+  const known = free.flatMap((item) => memories.get(itemId(item)) ?? []);
+  const due = weakest(
+    known.filter(({ dueAt }) => dueAt <= wish.now),
+    wish.now,
+  );
+  const fresh = free.find((item) => !memories.has(itemId(item)));
+  const mayBegin = fresh !== undefined && desk.newItems > 0 && desk.newMinutes >= minutes;
+  // tonight's key is begun even where earlier ones are due; they take turns
+  const isTonights = kind === 'programme' && place % 2 === 0 && mayBegin;
+  if (due !== undefined && !isTonights) return planned(due, 'due', wish, night);
+  if (fresh !== undefined && mayBegin) {
+    desk.newItems -= 1;
+    desk.newMinutes -= minutes;
+    const tonight = nightOf(fresh, night);
+    return { item: fresh, isNew: true, why: tonight === null ? { kind: 'new' } : { kind: 'tonight', night: tonight }, night: tonight };
+  }
+  const weak = weakest(known, wish.now);
+  if (weak !== undefined) return planned(weak, 'weak', wish, night);
+  const inPlan = [...taken.values()].filter(({ item }) => pool.some((one) => itemId(one) === itemId(item)));
+  const again = inPlan[place % Math.max(1, inPlan.length)] ?? anything(desk);
+  return { ...again, isNew: false, why: { kind: 'again' } };
+}
+
+/** The night an item belongs to: that of tonight's key. */
+function nightOf({ study, key }: Item, night: Desk['night']): number | null {
+  return night !== null && study === 'programme' && key === itemIn(study, '', night.key).key ? night.night : null;
+}
+
+/** Where nothing of a kind may be begun tonight: more of what there is, or the warm-up once more. */
+function anything(desk: Desk): PlannedItem {
+  return [...desk.taken.values()].at(-1) ?? warmUp(desk);
+}
+
+function weakest(memories: readonly Memory[], now: number): Memory | undefined {
+  let best: Memory | undefined;
+  let least = Number.POSITIVE_INFINITY;
+  for (const memory of memories) {
+    const recall = recallNow(memory, now);
+    if (recall >= least) continue;
+    best = memory;
+    least = recall;
+  }
+  return best;
+}
+
+function planned({ item: id, lastAt, last }: Memory, kind: 'due' | 'weak', { now }: PlanWish, night: Desk['night']): PlannedItem {
+  const item = findItem(id) as Item;
+  const why = { kind, days: daysSince(lastAt, now), outcome: last.outcome, tempo: last.tempo } as const;
+  return { item, isNew: false, why, night: nightOf(item, night) };
+}

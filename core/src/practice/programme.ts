@@ -1,0 +1,106 @@
+import type { KEY_ORDERS } from '../choices.ts';
+import { type Key, keyAccidentals, simplestKey } from '../key/key.ts';
+import type { Note } from '../pitch/note.ts';
+import type { ScaleName } from '../scale/scale-table.ts';
+import { keyText } from './key-questions.ts';
+import type { Memory } from './memory.ts';
+import type { Pass } from './pass.ts';
+
+export type KeyOrder = (typeof KEY_ORDERS)[number];
+
+/** A key a night, for as many nights as somebody sets. */
+export interface Programme {
+  readonly nights: number;
+  readonly order: KeyOrder;
+  /** The tonic it begins on. */
+  readonly first: Note;
+  /** One after the other, each for a round of twelve keys. */
+  readonly scales: readonly ScaleName[];
+  /** Nights that were skipped on purpose, counted from 1. */
+  readonly skipped: readonly number[];
+  /** When it began, in milliseconds: what was played before belongs to another one. */
+  readonly since: number;
+}
+
+export const USUAL_NIGHTS = 30;
+export const MOST_NIGHTS = 120;
+const KEYS = 12;
+
+/** The stages of a night, in the order they are played. */
+export const NIGHT_STAGES = ['steps', 'numbers', 'names', 'past twelve', 'lower string', 'triads', 'sevenths', 'down again'] as const;
+export type NightStage = (typeof NIGHT_STAGES)[number];
+
+/** A night of the programme, and how it stands. */
+export interface Night {
+  /** From 1. */
+  readonly night: number;
+  readonly key: Key;
+  readonly state: 'done' | 'next' | 'skipped' | 'ahead';
+  /** When it was played, in milliseconds; null for one that was not. */
+  readonly playedAt: number | null;
+  /** How many of its stages were played. */
+  readonly stages: number;
+}
+
+/** Fifths from one key to the next in each order that goes by a step. */
+const STEPS: Readonly<Partial<Record<KeyOrder, number>>> = { fourths: -1, fifths: 1, 'whole-steps': -2 };
+/** The second half of a round by whole steps begins a half step higher: two starting points hold all twelve. */
+const SECOND_START = 7;
+
+/** The key of every night. The weakest first needs to know what is remembered. */
+export function programmeKeys(programme: Programme, memories: ReadonlyMap<string, Memory>): readonly Key[] {
+  const { nights, scales } = programme;
+  const rounds = Math.ceil(nights / KEYS);
+  const keys = Array.from({ length: rounds }, (_, round) => {
+    const scale = scales[round % Math.max(1, scales.length)] ?? 'major';
+    return ordered(programme, scale, memories);
+  });
+  return keys.flat().slice(0, nights);
+}
+
+function ordered({ order, first }: Programme, scale: ScaleName, memories: ReadonlyMap<string, Memory>): readonly Key[] {
+  const fifths = STEPS[order];
+  const named = (tonic: Note): Key => simplestKey({ tonic, scale }, { tonic: tonic <= 5 && tonic >= 0 ? 1 : -1, scale });
+  if (fifths !== undefined) {
+    const half = order === 'whole-steps' ? KEYS / 2 : KEYS;
+    return Array.from({ length: KEYS }, (_, place) => named(first + fifths * (place % half) + (place < half ? 0 : SECOND_START)));
+  }
+  const all = Array.from({ length: KEYS }, (_, place) => named(first + place));
+  const weight = order === 'easiest' ? keyAccidentals : (key: Key) => strengthOf(key, memories);
+  return all
+    .map((key, place) => ({ key, place, weight: weight(key) }))
+    .sort((a, b) => a.weight - b.weight || a.place - b.place)
+    .map(({ key }) => key);
+}
+
+/** How firmly a key sits: the mean strength in days of what was practised in it, 0 for nothing. */
+export function strengthOf(key: Key, memories: ReadonlyMap<string, Memory>): number {
+  const text = `/${keyText(key)}`;
+  const own = [...memories.values()].filter(({ item }) => item.endsWith(text));
+  return own.length === 0 ? 0 : own.reduce((sum, { stability }) => sum + stability, 0) / own.length;
+}
+
+/** Every night with how it stands. A night that was missed is simply the next one. */
+export function nightsOf(programme: Programme, keys: readonly Key[], passes: readonly Pass[]): readonly Night[] {
+  const played = new Map<number, Pass[]>();
+  for (const pass of passes) {
+    if (pass.night === null || pass.at < programme.since) continue;
+    const known = played.get(pass.night);
+    if (known === undefined) played.set(pass.night, [pass]);
+    else known.push(pass);
+  }
+  const isOver = (night: number) => played.has(night) || programme.skipped.includes(night);
+  const next = keys.findIndex((_, index) => !isOver(index + 1)) + 1;
+  return keys.map((key, index) => {
+    const night = index + 1;
+    const own = played.get(night) ?? [];
+    const state = own.length > 0 ? 'done' : programme.skipped.includes(night) ? 'skipped' : night === next ? 'next' : 'ahead';
+    const stages = new Set(own.map(({ item }) => item.split('/')[1])).size;
+    return { night, key, state, playedAt: own.length === 0 ? null : Math.max(...own.map(({ at }) => at)), stages };
+  });
+}
+
+/** The two strings a key is played along: for a guitar 5 and 6, otherwise the second thickest and the thickest. */
+export function nightStrings(tuning: readonly number[]): readonly [number, number] {
+  return [tuning.length - 1, tuning.length];
+}
