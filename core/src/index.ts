@@ -254,6 +254,7 @@ export {
   nightStrings,
   nightsOf,
   type Programme,
+  type ProgrammeWish,
   programmeKeys,
   USUAL_NIGHTS,
 } from './practice/programme.ts';

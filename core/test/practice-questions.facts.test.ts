@@ -251,7 +251,7 @@ describe('every kind, every scale', () => {
     const again = (seed: number) => ask(wish, [keyOf('A', 'major'), keyOf('F', 'major')], { seed }).map(({ id }) => id.replace(/^\d+/, ''));
     expect(again(3)).toEqual(again(3));
     expect(again(3)).not.toEqual(again(4));
-    for (const seed of [1, 2, 3]) again(seed).forEach((id, at, all) => expect(id).not.toBe(all[at - 1]));
+    for (const seed of [1, 2, 3]) expect(again(seed).filter((id, at, all) => id === all[at - 1])).toEqual([]);
   });
 
   test('ids are unique, kinds and keys come evenly', () => {

@@ -7,7 +7,7 @@ import { findItem, type Item, itemId, itemIn, keyOfItem } from './item.ts';
 import { daysSince, type Memory, recallNow, remember } from './memory.ts';
 import type { Outcome, Pass } from './pass.ts';
 import { layOut, type Slot } from './plan-minutes.ts';
-import { NIGHT_STAGES, nightsOf, type Programme, programmeKeys } from './programme.ts';
+import { NIGHT_STAGES, nightsOf, type Programme } from './programme.ts';
 
 export type BlockKind = (typeof BLOCK_KINDS)[number];
 
@@ -93,7 +93,7 @@ const FIRST_KEY: Key = { tonic: 0, scale: 'major' };
 function openDesk(wish: PlanWish): Desk {
   const { passes, programme, now, seed } = wish;
   const memories = remember(passes, now);
-  const nights = programme === null ? [] : nightsOf(programme, programmeKeys(programme, memories), passes);
+  const nights = programme === null ? [] : nightsOf(programme, passes);
   const night = nights.find(({ state }) => state === 'next') ?? null;
   const met = keysMet(memories);
   const keys = [...(night === null ? [] : [night.key]), ...met].filter(

@@ -8,14 +8,19 @@ import type { Pass } from './pass.ts';
 
 export type KeyOrder = (typeof KEY_ORDERS)[number];
 
-/** A key a night, for as many nights as somebody sets. */
-export interface Programme {
+/** What somebody wants of a programme: so many nights, a key each. */
+export interface ProgrammeWish {
   readonly nights: number;
   readonly order: KeyOrder;
   /** The tonic it begins on. */
   readonly first: Note;
   /** One after the other, each for a round of twelve keys. */
   readonly scales: readonly ScaleName[];
+}
+
+/** A key a night. The keys stand from the beginning: what is played meanwhile moves none of them. */
+export interface Programme {
+  readonly keys: readonly Key[];
   /** Nights that were skipped on purpose, counted from 1. */
   readonly skipped: readonly number[];
   /** When it began, in milliseconds: what was played before belongs to another one. */
@@ -48,19 +53,20 @@ const STEPS: Readonly<Partial<Record<KeyOrder, number>>> = { fourths: -1, fifths
 const SECOND_START = 7;
 
 /** The key of every night. The weakest first needs to know what is remembered. */
-export function programmeKeys(programme: Programme, memories: ReadonlyMap<string, Memory>): readonly Key[] {
-  const { nights, scales } = programme;
+export function programmeKeys(wish: ProgrammeWish, memories: ReadonlyMap<string, Memory>): readonly Key[] {
+  const { nights, scales } = wish;
   const rounds = Math.ceil(nights / KEYS);
   const keys = Array.from({ length: rounds }, (_, round) => {
     const scale = scales[round % Math.max(1, scales.length)] ?? 'major';
-    return ordered(programme, scale, memories);
+    return ordered(wish, scale, memories);
   });
   return keys.flat().slice(0, nights);
 }
 
-function ordered({ order, first }: Programme, scale: ScaleName, memories: ReadonlyMap<string, Memory>): readonly Key[] {
+function ordered({ order, first }: ProgrammeWish, scale: ScaleName, memories: ReadonlyMap<string, Memory>): readonly Key[] {
   const fifths = STEPS[order];
-  const named = (tonic: Note): Key => simplestKey({ tonic, scale }, { tonic: tonic <= 5 && tonic >= 0 ? 1 : -1, scale });
+  // F♯ or G♭ by the side it is come to from
+  const named = (tonic: Note): Key => simplestKey({ tonic, scale }, { tonic, scale });
   if (fifths !== undefined) {
     const half = order === 'whole-steps' ? KEYS / 2 : KEYS;
     return Array.from({ length: KEYS }, (_, place) => named(first + fifths * (place % half) + (place < half ? 0 : SECOND_START)));
@@ -81,7 +87,7 @@ export function strengthOf(key: Key, memories: ReadonlyMap<string, Memory>): num
 }
 
 /** Every night with how it stands. A night that was missed is simply the next one. */
-export function nightsOf(programme: Programme, keys: readonly Key[], passes: readonly Pass[]): readonly Night[] {
+export function nightsOf(programme: Programme, passes: readonly Pass[]): readonly Night[] {
   const played = new Map<number, Pass[]>();
   for (const pass of passes) {
     if (pass.night === null || pass.at < programme.since) continue;
@@ -89,6 +95,7 @@ export function nightsOf(programme: Programme, keys: readonly Key[], passes: rea
     if (known === undefined) played.set(pass.night, [pass]);
     else known.push(pass);
   }
+  const { keys } = programme;
   const isOver = (night: number) => played.has(night) || programme.skipped.includes(night);
   const next = keys.findIndex((_, index) => !isOver(index + 1)) + 1;
   return keys.map((key, index) => {

@@ -109,11 +109,7 @@ export function whatWords({ study, what }: Item, title = ''): string {
 function chainWords(what: string): string {
   if (what === 'key') return 'ii–V–I';
   const seam = /^seam to (\S+)/.exec(what);
-  return seam === null
-    ? `ii–V–I through ${what}`
-    : `the seam to ${withGlyphs(` ${seam[1]}`)
-        .trim()
-        .replace(/^([A-G])b/, '$1♭')}`;
+  return seam === null ? `ii–V–I through ${what}` : `the seam to ${answerWords(seam[1] ?? '')}`;
 }
 
 /** Why an item is in a plan: `9 days, shaky at 84`. */
