@@ -12,6 +12,8 @@ import { jobCalls } from './job/job-calls.ts';
 import type { Jobs } from './job/jobs.ts';
 import { memberCalls } from './member/member-calls.ts';
 import { packCalls } from './pack/pack-calls.ts';
+import { practiceCalls } from './practice/practice-calls.ts';
+import { PRACTICE_CALLS } from './practice/question-calls.ts';
 import { setCalls } from './set/set-calls.ts';
 import { SHEET_CALLS } from './sheet/sheet-calls.ts';
 import { songCalls } from './song/song-calls.ts';
@@ -30,10 +32,12 @@ export function apiCalls(pool: Pool, jobs: Jobs): readonly Call[] {
     ...VOICING_CALLS,
     ...CAPO_CALLS,
     ...SHEET_CALLS,
+    ...PRACTICE_CALLS,
     ...bandCalls(pool),
     ...songCalls(pool),
     ...swapCalls(pool),
     ...memberCalls(pool),
+    ...practiceCalls(pool),
     ...setCalls(pool),
     ...packCalls(pool, jobs),
     ...importCalls(pool, jobs),

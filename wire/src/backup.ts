@@ -2,16 +2,17 @@ import { z } from 'zod';
 import { preferences, words } from './band.ts';
 import { memberReads } from './member.ts';
 import { instrument } from './neck.ts';
+import { practicePass, practiceSession, practiceSettings } from './practice.ts';
 import { setListBody } from './set-list.ts';
 
 export const BACKUP_FORMAT = 'aurora-ridge band';
 /** Counts the changes of the schema; a backup of a newer one is refused. */
-export const BACKUP_VERSION = 1;
+export const BACKUP_VERSION = 2;
 
 const id = z.uuid({ error: 'an id is missing or damaged' });
 const time = z.iso.datetime({ offset: true, error: 'a time such as 2026-11-26T20:30:00Z' });
 
-/** A whole band: people, songs with every version, sets, easier chords, preferences. */
+/** A whole band: people, songs with every version, sets, easier chords, preferences, what everybody practised. */
 export const bandBackup = z
   .object({
     format: z.literal(BACKUP_FORMAT),
@@ -55,6 +56,18 @@ export const bandBackup = z
         }),
       )
       .max(100_000),
+    practice: z
+      .array(
+        z.object({
+          memberId: id,
+          settings: practiceSettings,
+          passes: z.array(practicePass).max(500_000),
+          sessions: z.array(practiceSession).max(50_000),
+        }),
+      )
+      .max(500)
+      .default([])
+      .describe('since version 2'),
   })
   .meta({ id: 'BandBackup' });
 

@@ -80,6 +80,31 @@ export {
 } from './neck.ts';
 export { type JobState, jobState, type PackRequest, packRequest } from './pack.ts';
 export { PAGES, type Page } from './pages.ts';
+export {
+  DEFAULT_PRACTICE,
+  type PassesTaken,
+  type PracticeLog,
+  type PracticePass,
+  type PracticePlanAnswer,
+  type PracticePlanRequest,
+  type PracticeQuestionsAnswer,
+  type PracticeQuestionsRequest,
+  type PracticeSession,
+  type PracticeSettings,
+  passesAnswer,
+  passesQuery,
+  passesRequest,
+  passesTaken,
+  practiceLog,
+  practicePass,
+  practicePlanAnswer,
+  practicePlanRequest,
+  practiceQuestionsAnswer,
+  practiceQuestionsRequest,
+  practiceSession,
+  practiceSessionsAnswer,
+  practiceSettings,
+} from './practice.ts';
 export { gone, type Problem, type ProblemError, problem } from './problem.ts';
 export {
   type SetBreakEntry,

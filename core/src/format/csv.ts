@@ -40,6 +40,20 @@ export const SONG_COLUMNS = ['title', 'by', 'key', 'time', 'tempo', 'feel', 'tag
 
 /** Columns of a set list; `kind` is song or break. */
 export const SET_COLUMNS = ['place', 'kind', 'title', 'key', 'tempo', 'length', 'starts', 'notes', 'goes on', 'begins'] as const;
+export const PRACTICE_COLUMNS = [
+  'when',
+  'study',
+  'what',
+  'key',
+  'stage',
+  'tempo',
+  'answered in ms',
+  'how it went',
+  'said',
+  'hidden',
+  'seconds',
+  'night',
+] as const;
 
 /** A row of a song index as a chart without bars, and its tags. */
 export interface IndexedSong {

@@ -11,7 +11,7 @@ export {
   readFormat,
   writeFormat,
 } from './convert.ts';
-export { type IndexedSong, readTable, SET_COLUMNS, SONG_COLUMNS, songsOfTable, type Table, writeTable } from './csv.ts';
+export { type IndexedSong, PRACTICE_COLUMNS, readTable, SET_COLUMNS, SONG_COLUMNS, songsOfTable, type Table, writeTable } from './csv.ts';
 export { textOf } from './letters.ts';
 export { type Loss, type LossCode, lossWords } from './loss.ts';
 export { SHOWN_CHORDS, type ShownChords, type WrittenFor } from './musicxml-write.ts';

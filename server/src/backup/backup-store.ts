@@ -6,6 +6,7 @@ import { listMembers, saveInstrument } from '../member/member-store.ts';
 import { readPreferences, writePreferences } from '../preference/preference-store.ts';
 import { findSet, listSets, writeEntries } from '../set/set-store.ts';
 import { outlineOf } from '../song/song-outline.ts';
+import { readPractice, restorePractice } from './practice-backup.ts';
 
 /** Everything a band has, as a backup holds it. Undefined when there is no such band. */
 export async function readBand(db: Queryable, bandId: string, now: Date): Promise<BandBackup | undefined> {
@@ -35,6 +36,11 @@ export async function readBand(db: Queryable, bandId: string, now: Date): Promis
       instead,
       refusedBy: refused_by,
     })),
+    practice: await readPractice(
+      db,
+      bandId,
+      members.map(({ id }) => id),
+    ),
   };
 }
 
@@ -100,6 +106,7 @@ export async function restoreBand(client: Queryable, bandId: string, backup: Ban
       'insert into chord_swap (band_id, song_id, member_id, chord, stretch, instead, refused_by) values ($1, $2, $3, $4, $5, $6, $7)',
       [bandId, songs.get(songId), members.get(memberId), chord, stretch, instead, refusedBy],
     );
+  await restorePractice(client, bandId, backup.practice, members, new Date());
 }
 
 type Ids = ReadonlyMap<string, string>;

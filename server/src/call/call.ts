@@ -14,6 +14,7 @@ export const CALL_TAGS = {
   songs: 'The shelf of songs and their versions',
   members: 'Who plays, and how they read',
   sets: 'What is played tonight',
+  practice: 'Questions, plans, and what a player practised',
   files: 'Files brought in and taken out',
   work: 'What the server does meanwhile',
 } as const;
