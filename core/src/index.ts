@@ -200,6 +200,7 @@ export {
   type TabSystem,
   tabHeight,
 } from './notation/tab.ts';
+export { type SheetTable, type TableSheetContent, tablePages } from './notation/table-sheet.ts';
 export { chartPages, type PageSize } from './part/chart-pages.ts';
 export { type ChartPart, chartPart, type PartLook } from './part/chart-part.ts';
 export {
@@ -222,11 +223,13 @@ export {
   ALOUD_STUDIES,
   firstTempo,
   fits,
+  isQuestionKind,
   itemsOf,
   RUN_STUDIES,
   SHAPE_STUDIES,
 } from './practice/catalogue.ts';
 export { type ChainLink, type ChainUnit, type ChainWish, chainLinks, chainUnits, nextUnit } from './practice/chain.ts';
+export { type Dice, diceOf } from './practice/dice.ts';
 export { brokenOrder, drillFor } from './practice/drill.ts';
 export type { Drill, DrillStep, DrillTone, DrillWish, Say } from './practice/drill-step.ts';
 export { findItem, type Item, itemId, itemIn, keyOfItem, type Study } from './practice/item.ts';
@@ -260,7 +263,17 @@ export {
 } from './practice/programme.ts';
 export type { Answer, AnswerForm, Prompt, Question, QuestionKind, QuestionWish, Sound } from './practice/question.ts';
 export { askQuestions, EAR_KINDS, RECALL_KINDS } from './practice/questions.ts';
-export { FADES, type Fade, isShown, nextFade } from './practice/song-fade.ts';
+export {
+  CHAIN_STAGES,
+  type ChainStage,
+  CUES,
+  type Cue,
+  cued,
+  FADES,
+  type Fade,
+  isShown,
+  nextStage,
+} from './practice/stages.ts';
 export { type CellMark, checkCell, WORKSHEET_ROWS, type WorksheetRow, worksheetOf } from './practice/worksheet.ts';
 export { type Progression, type ProgressionChord, progressionOf, readProgression, type UnreadChord } from './progression/progression.ts';
 export {

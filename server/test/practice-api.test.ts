@@ -85,10 +85,10 @@ describe('questions', () => {
     [{ count: 0 }, 'ask for 1 to 200 questions'],
     [{ count: 201 }, 'ask for 1 to 200 questions'],
     [{ keys: [key('H')] }, 'H'],
-    [{ keys: [key('G#', 'lydian augmented')] }, 'triple'],
+    [{ keys: [key('B##', 'lydian augmented')] }, 'triple'],
     [{ capo: 12 }, 'a capo sits at fret 0 to 11'],
     [{ tuning: ['E', 'A', 'H'] }, 'H'],
-    [{ tuning: [40] }, 'strings'],
+    [{ tuning: [40] }, 'one string'],
     [{ kinds: ['what-changed'], tuning: [40, 45] }, 'five strings'],
     [{ kinds: ['relative'], keys: [key('D', 'dorian')] }, 'relative'],
   ])('%j is refused: %s', async (over, words) => {
@@ -200,7 +200,7 @@ describe('what a player practised', () => {
   });
 
   test('comes out as a table', async () => {
-    const response = await fetch(`${server.url}/api/v1/bands/${db.bandId}/members/${memberId}/passes.csv`);
+    const response = await fetch(`${server.url}/api/v1/bands/${db.bandId}/exports/members/${memberId}/practice.csv`);
     const lines = (await response.text()).trim().split(/\r?\n/);
     expect(response.headers.get('content-type')).toContain('text/csv');
     expect(lines[0]).toBe('when,study,what,key,stage,tempo,answered in ms,how it went,said,hidden,seconds,night');

@@ -12,6 +12,8 @@ const lazyBand = async () => ({ Component: (await import('./rooms/band/BandRoom.
 const lazySetStand = async () => ({ Component: (await import('./rooms/stand/SetStand.tsx')).SetStand });
 const lazySettings = async () => ({ Component: (await import('./rooms/settings/SettingsRoom.tsx')).SettingsRoom });
 const lazyBegin = async () => ({ Component: (await import('./rooms/begin/BeginRoom.tsx')).BeginRoom });
+const lazyPractice = async () => ({ Component: (await import('./rooms/practice/PracticeRoom.tsx')).PracticeRoom });
+const lazySession = async () => ({ Component: (await import('./rooms/practice/SessionPage.tsx')).SessionPage });
 const lazyNeck = async () => ({ Component: (await import('./rooms/neck/NeckRoom.tsx')).NeckRoom });
 
 /** The parts in their states, for who builds them; a built application has no such page. */
@@ -26,6 +28,8 @@ const ROOMS: Readonly<Record<Page, Pick<RouteObject, 'Component' | 'element' | '
   chart: { lazy: lazyChart },
   'band/stand': { lazy: lazySetStand },
   'band/:part?': { lazy: lazyBand },
+  'practice/session': { lazy: lazySession },
+  'practice/:part?': { lazy: lazyPractice },
   neck: { lazy: lazyNeck },
   settings: { lazy: lazySettings },
   begin: { lazy: lazyBegin },

@@ -6,6 +6,8 @@ export const PAGES = [
   'chart',
   'band/stand',
   'band/:part?',
+  'practice/session',
+  'practice/:part?',
   'neck',
   'settings',
   'begin',

@@ -15,7 +15,7 @@ import { gradeOf, isSafe, type Memory, medianOf, remember } from './memory.ts';
 import type { Outcome, Pass } from './pass.ts';
 import { planPractice } from './plan.ts';
 import { NIGHT_STAGES, nightsOf, type ProgrammeWish, programmeKeys } from './programme.ts';
-import { FADES, isShown, nextFade } from './song-fade.ts';
+import { CUES, cued, FADES, isShown, nextStage } from './stages.ts';
 import { checkCell, WORKSHEET_ROWS, worksheetOf } from './worksheet.ts';
 
 const MINUTE = 60_000;
@@ -396,9 +396,13 @@ describe('worksheets', () => {
 
 describe('a song that fades', () => {
   test('on after a clean pass, back after a stop, and nothing past either end', () => {
-    expect(FADES.map((fade) => nextFade(fade, 'clean'))).toEqual([...FADES.slice(1), 'none']);
-    expect(FADES.map((fade) => nextFade(fade, 'stopped'))).toEqual(['shown', ...FADES.slice(0, 3)]);
-    expect(FADES.map((fade) => nextFade(fade, 'shaky'))).toEqual([...FADES]);
+    expect(FADES.map((fade) => nextStage(FADES, fade, 'clean'))).toEqual([...FADES.slice(1), 'none']);
+    expect(FADES.map((fade) => nextStage(FADES, fade, 'stopped'))).toEqual(['shown', ...FADES.slice(0, 3)]);
+    expect(FADES.map((fade) => nextStage(FADES, fade, 'shaky'))).toEqual([...FADES]);
+  });
+
+  test('a word to be said is shown, begun, hidden, or comes a beat later', () => {
+    expect(CUES.map((cue) => cued(cue, 'E♭maj7'))).toEqual(['E♭maj7', 'E♭…', null, null]);
   });
 
   test('what is shown grows less at every stage', () => {

@@ -3,8 +3,11 @@ import type { MemberCreateRequest, MemberReads, SetListBody, SetSongEntry } from
 import { addBand, listBands } from '../band/band-store.ts';
 import type { Pool } from '../db/pool.ts';
 import { addMember } from '../member/member-store.ts';
+import { addPasses, type Player } from '../practice/pass-store.ts';
+import { saveSession, saveSettings } from '../practice/session-store.ts';
 import { addSet } from '../set/set-store.ts';
 import { addSong } from '../song/song-store.ts';
+import { demoPractice } from './demo-practice.ts';
 import { DEMO_SONGS, DEMO_TAGS } from './demo-song-table.ts';
 
 const DEMO_BAND = 'The Weirlamp Seven';
@@ -37,6 +40,18 @@ export async function seedDemo(pool: Pool): Promise<void> {
     songs.set(title, (await addSong(pool, bandId, source, DEMO_TAGS[title] ?? []))?.id ?? '');
   }
   await addSet(pool, bandId, demoSet(songs, players.get('Juno') ?? ''));
+  await addPractice(pool, { bandId, memberId: players.get('Tam') ?? '' });
+}
+
+const PASSES_AT_ONCE = 1000;
+
+/** The guitarist's six weeks. */
+async function addPractice(pool: Pool, player: Player): Promise<void> {
+  const { passes, sessions, settings } = demoPractice();
+  await saveSettings(pool, player, settings);
+  for (let at = 0; at < passes.length; at += PASSES_AT_ONCE)
+    await addPasses(pool, player, passes.slice(at, at + PASSES_AT_ONCE), new Date());
+  for (const session of sessions) await saveSession(pool, player, session);
 }
 
 /** An evening with a key for the singer, capos, a medley and a break. */

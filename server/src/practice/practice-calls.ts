@@ -58,7 +58,7 @@ function passCalls(pool: Pool): readonly Call[] {
       {
         id: 'exportPasses',
         method: 'get',
-        path: `${MEMBER}/passes.csv`,
+        path: '/bands/{bandId}/exports/members/{memberId}/practice.csv',
         tag: 'practice',
         summary: 'What was practised, as a table',
         answer: z.string(),

@@ -1,6 +1,6 @@
 import { HOUSE_WORDS } from '../wording/house.ts';
 
-export type RoomId = 'songs' | 'harmonize' | 'analyze' | 'chart' | 'neck' | 'band' | 'stand' | 'settings';
+export type RoomId = 'songs' | 'harmonize' | 'analyze' | 'chart' | 'neck' | 'band' | 'practice' | 'stand' | 'settings';
 
 /** A room of the house and where it is. */
 export interface Room {
@@ -19,6 +19,7 @@ export function rooms(songId: string | undefined): readonly Room[] {
     { id: 'chart', name: HOUSE_WORDS.chart, path: `${song}/chart` },
     { id: 'neck', name: HOUSE_WORDS.neck, path: neckPath(songId) },
     { id: 'band', name: HOUSE_WORDS.band, path: `${song}/band` },
+    { id: 'practice', name: HOUSE_WORDS.practice, path: '/practice' },
   ];
 }
 
@@ -37,6 +38,11 @@ export function roomAt(pathname: string): RoomId {
   if (/\/stand$/.test(pathname)) return 'stand';
   if (/\/settings$/.test(pathname)) return 'settings';
   return rooms(undefined).find(({ path }) => path !== '/' && new RegExp(`${path}(/|$)`).test(pathname))?.id ?? 'songs';
+}
+
+/** Where there is one thing and nothing around it: a chart on the stand, a session. */
+export function isAlone(pathname: string): boolean {
+  return /\/stand$|^\/practice\/session$/.test(pathname);
 }
 
 /** What a room is called. */

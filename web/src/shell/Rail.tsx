@@ -11,6 +11,7 @@ import {
   HelpIcon,
   type Icon,
   NeckIcon,
+  PracticeIcon,
   SettingsIcon,
   SongsIcon,
   StandIcon,
@@ -24,6 +25,7 @@ const ICONS: Readonly<Record<RoomId, Icon>> = {
   chart: ChartIcon,
   neck: NeckIcon,
   band: BandIcon,
+  practice: PracticeIcon,
   stand: StandIcon,
   settings: SettingsIcon,
 };

@@ -7,7 +7,7 @@ import { FOURTH, stepKey } from '../session/key-view.ts';
 import { useLens } from '../session/lens.ts';
 import { keyNow, lensSearchNow, setKey } from '../session/lens-store.ts';
 import { useOpened } from '../session/opened.ts';
-import { hasCompanions, neckPath, roomAt, roomName, rooms } from '../session/rooms.ts';
+import { hasCompanions, isAlone, neckPath, roomAt, roomName, rooms } from '../session/rooms.ts';
 import { openSheet } from '../session/sheet-store.ts';
 import { usePhone } from '../session/use-media.ts';
 import { useShortcuts } from '../session/use-shortcuts.ts';
@@ -30,8 +30,7 @@ const CHORD_TEMPO = 80;
 export function Shell() {
   const { pathname } = useLocation();
   useSound();
-  // on the stand there is the chart and nothing else
-  return pathname.endsWith('/stand') ? <Outlet /> : <House />;
+  return isAlone(pathname) ? <Outlet /> : <House />;
 }
 
 function House() {
@@ -58,7 +57,7 @@ function House() {
           room={names.room}
           subtitle={subtitle}
           scaleIsFree={songId === undefined}
-          keyRests={/\/band(\/|$)/.test(pathname) && home === null}
+          keyRests={/\/(band|practice)(\/|$)/.test(pathname) && home === null}
         />
         <Companions
           shown={hasCompanions(pathname)}

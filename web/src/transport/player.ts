@@ -1,6 +1,7 @@
 import { type Chord, chroma } from '@aurora/core';
 import { create } from 'zustand';
 import { HOUSE_WORDS } from '../wording/house.ts';
+import type { Click } from './clicks.ts';
 import { frequencyOf, gainOf } from './hearing.ts';
 import type { Instrument } from './plucked-instrument.ts';
 import { type Session, stage } from './stage.ts';
@@ -45,8 +46,8 @@ export function setStrum(strum: 'strum' | 'arpeggio'): void {
   spread = strum === 'strum' ? STRUM_SECONDS : ARPEGGIO_SECONDS;
 }
 
-/** Plays the steps one after the other, each from its lowest string up. A new call ends the one before. */
-export async function play(id: string, steps: readonly PlayStep[], beatsPerMinute: number): Promise<void> {
+/** Plays the steps one after the other, each from its lowest string up, with clicks beside them. A new call ends the one before. */
+export async function play(id: string, steps: readonly PlayStep[], beatsPerMinute: number, clicks: readonly Click[] = []): Promise<void> {
   const session = stage.begin();
   usePlayer.setState({ playing: id, step: 0, fault: null });
   session.onEnd(() => {
@@ -56,7 +57,10 @@ export async function play(id: string, steps: readonly PlayStep[], beatsPerMinut
   try {
     const opened = await openInstrument();
     await opened.tone.start();
-    if (!session.isOver) schedule(session, steps, 60 / beatsPerMinute, opened);
+    if (session.isOver) return;
+    const start = opened.tone.now() + LEAD_SECONDS;
+    soundClicks(clicks, start, 60 / beatsPerMinute, opened);
+    schedule(session, steps, { start, beatSeconds: 60 / beatsPerMinute }, opened);
   } catch {
     session.end();
     usePlayer.setState({ fault: NO_SOUND });
@@ -79,13 +83,25 @@ export function stop(): void {
   stage.end();
 }
 
+/** Clicks are struck at once, ahead of time: what ends them is the session's end. */
+function soundClicks(clicks: readonly Click[], start: number, beatSeconds: number, { click }: Instrument): void {
+  for (const { beat, kind } of clicks) click.triggerAttackRelease(CLICK_KIND_HZ[kind], 0.02, start + beat * beatSeconds);
+}
+
+const CLICK_KIND_HZ: Readonly<Record<Click['kind'], number>> = { bar: 2100, beat: 1600, between: 1100 };
+
+interface Timing {
+  /** In seconds of the audio clock. */
+  readonly start: number;
+  readonly beatSeconds: number;
+}
+
 function schedule(
   session: Session,
   steps: readonly PlayStep[],
-  beatSeconds: number,
-  { tone, strings, click, ringSeconds }: Instrument,
+  { start, beatSeconds }: Timing,
+  { strings, click, ringSeconds }: Instrument,
 ): void {
-  const start = tone.now() + LEAD_SECONDS;
   let at = 0;
   steps.forEach(({ midi, beats, click: clicks }, step) => {
     const lasting = beats * beatSeconds;

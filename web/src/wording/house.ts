@@ -14,6 +14,7 @@ export const HOUSE_WORDS = {
   analyze: 'Analyze',
   chart: 'Chart',
   band: 'Band',
+  practice: 'Practice',
   settingsAndHelp: 'Settings and help',
   theBand: 'The band',
   concertAndHorns: 'Concert and horns',

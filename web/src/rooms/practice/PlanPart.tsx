@@ -1,0 +1,200 @@
+import { BLOCK_NAMES, itemWords, type Naming, type PlannedItem, planPractice, planReasonWords } from '@aurora/core';
+import { useMemo, useState } from 'react';
+import { useNavigate } from 'react-router';
+import { useTonightSet } from '../../document/use-evening.ts';
+import { Glyphs } from '../../parts/notation/Glyphs.tsx';
+import { useNaming } from '../../session/lens.ts';
+import { lensSearchNow } from '../../session/lens-store.ts';
+import { Button } from '../../ui/Button.tsx';
+import { Chip } from '../../ui/Chip.tsx';
+import { AgainIcon, LessIcon, MoreTimeIcon, PlayIcon, SkipIcon } from '../../ui/icons.ts';
+import { NumberField } from '../../ui/NumberField.tsx';
+import { SignButton } from '../../ui/SignButton.tsx';
+import { PRACTICE_WORDS } from '../../wording/practice.ts';
+import { Cautions } from './Cautions.tsx';
+import type { PartProps } from './PracticeRoom.tsx';
+import { type EditedBlock, longer, shorter, skipBlock, swapped } from './plan-edit.ts';
+import { useRun } from './run-store.ts';
+import { beginRun, blocksOf, minutesDone } from './session-run.ts';
+
+const MINUTES = [10, 20, 30, 45, 60];
+
+/** “I have 20 minutes”: a plan, with why each thing is in it; every block can be swapped, shortened, skipped. */
+export function PlanPart({ practice }: PartProps) {
+  const minutes = useRun((state) => state.minutes);
+  const { passes, programme, instrument, isKnown } = practice;
+  const songs = useSetSongs();
+  const [seed, setSeed] = useState(() => Math.floor(Date.now() / 60_000));
+  const plan = useMemo(
+    () => planPractice({ minutes, passes, programme, songs, tuning: instrument.tuning, now: Date.now(), seed }),
+    [minutes, passes, programme, songs, instrument, seed],
+  );
+  const [edited, setEdited] = useState<{ readonly of: typeof plan; readonly blocks: readonly EditedBlock[] } | null>(null);
+  const blocks: readonly EditedBlock[] = edited?.of === plan ? edited.blocks : plan;
+  const change = (to: readonly EditedBlock[]) => setEdited({ of: plan, blocks: to });
+  if (!isKnown) return <p className="py-6 text-quiet">{PRACTICE_WORDS.fetching}</p>;
+  return (
+    <div className="flex flex-col gap-4">
+      <Unfinished />
+      <div className="flex flex-wrap items-end gap-x-3 gap-y-2">
+        <h2 className="mr-1 self-center font-numeral text-head font-bold">{PRACTICE_WORDS.iHave}</h2>
+        <Minutes minutes={minutes} />
+        <Start blocks={blocks} />
+        <SignButton name={PRACTICE_WORDS.anotherPlan} onClick={() => setSeed(seed + 1)}>
+          <AgainIcon size={18} />
+        </SignButton>
+      </div>
+      <ol aria-label={PRACTICE_WORDS.thePlan} className="flex flex-col divide-y divide-hairline border-y border-hairline">
+        {blocks.map((block, at) => (
+          <BlockRow
+            // biome-ignore lint/suspicious/noArrayIndexKey: blocks are their places
+            key={at}
+            block={block}
+            at={at}
+            blocks={blocks}
+            onChange={change}
+            onSwap={() => change(swapped(blocks, at, { practice, songs, seed }))}
+          />
+        ))}
+      </ol>
+      <Cautions />
+    </div>
+  );
+}
+
+/** The songs of the set this device works on, in tonight's keys. */
+function useSetSongs() {
+  const { tonight } = useTonightSet();
+  return useMemo(
+    () =>
+      (tonight?.evening.entries ?? []).flatMap(({ name, song }) =>
+        song === null ? [] : [{ id: song.songId, title: name, key: song.key }],
+      ),
+    [tonight],
+  );
+}
+
+function Minutes({ minutes }: { readonly minutes: number }) {
+  const set = (wanted: number | null) => wanted !== null && useRun.setState({ minutes: Math.round(wanted) });
+  return (
+    <>
+      <div role="group" aria-label={PRACTICE_WORDS.minutes} className="flex flex-wrap gap-1.5">
+        {MINUTES.map((one) => (
+          <Chip key={one} on={one === minutes} onClick={() => set(one)}>
+            {PRACTICE_WORDS.minutesShort(one)}
+          </Chip>
+        ))}
+      </div>
+      <div className="w-28">
+        <NumberField label={PRACTICE_WORDS.minutes} value={minutes} min={3} max={180} placeholder="20" onChange={set} />
+      </div>
+    </>
+  );
+}
+
+function Start({ blocks }: { readonly blocks: readonly EditedBlock[] }) {
+  const navigate = useNavigate();
+  const begin = () => {
+    useRun.setState({ run: beginRun(crypto.randomUUID(), blocksOf(blocks.filter(({ minutes }) => minutes > 0)), Date.now()) });
+    void navigate({ pathname: '/practice/session', search: lensSearchNow() });
+  };
+  return (
+    <Button look="strong" onClick={begin} disabled={blocks.length === 0}>
+      <PlayIcon size={18} aria-hidden="true" /> {PRACTICE_WORDS.start}
+    </Button>
+  );
+}
+
+/** A session that was left in the middle is gone on with. */
+function Unfinished() {
+  const run = useRun((state) => state.run);
+  const navigate = useNavigate();
+  if (run === null || run.phase === 'over') return null;
+  return (
+    <div className="flex flex-wrap items-center gap-3 rounded-xl bg-wash px-4 py-2">
+      <p className="mr-auto">{PRACTICE_WORDS.unfinished(Math.round(minutesDone(run)))}</p>
+      <Button look="strong" onClick={() => void navigate({ pathname: '/practice/session', search: lensSearchNow() })}>
+        {PRACTICE_WORDS.goOn}
+      </Button>
+      <Button onClick={() => useRun.setState({ run: null })}>{PRACTICE_WORDS.letItBe}</Button>
+    </div>
+  );
+}
+
+interface BlockRowProps {
+  readonly block: EditedBlock;
+  readonly at: number;
+  readonly blocks: readonly EditedBlock[];
+  readonly onChange: (blocks: readonly EditedBlock[]) => void;
+  readonly onSwap: () => void;
+}
+
+function BlockRow({ block, at, blocks, onChange, onSwap }: BlockRowProps) {
+  const naming = useNaming();
+  const name = BLOCK_NAMES[block.kind];
+  return (
+    <li className="grid grid-cols-[4.5rem_1fr_auto] items-center gap-x-4 py-2 phone:grid-cols-[3rem_1fr]">
+      <p className="text-right font-numeral">
+        <b className="text-figure">{block.minutes}</b> <span className="text-fine text-quiet">{PRACTICE_WORDS.min}</span>
+      </p>
+      <div className="min-w-0">
+        <h3 className="text-lead font-bold">{name}</h3>
+        <ul className="text-base">
+          {block.items.length === 0 && <li className="text-quiet">{PRACTICE_WORDS.handsRest}</li>}
+          {grouped(block.items).map(({ planned, times }) => (
+            <ItemLine key={itemKey(planned)} planned={planned} times={times} naming={naming} />
+          ))}
+        </ul>
+      </div>
+      <div className="flex gap-0.5 phone:col-span-2 phone:justify-end">
+        <SignButton name={PRACTICE_WORDS.swap(name)} disabled={block.kind === 'break' || block.kind === 'warm-up'} onClick={onSwap}>
+          <AgainIcon size={18} />
+        </SignButton>
+        <SignButton name={PRACTICE_WORDS.shorten(name)} disabled={block.minutes <= 1} onClick={() => onChange(shorter(blocks, at))}>
+          <LessIcon size={18} />
+        </SignButton>
+        <SignButton name={PRACTICE_WORDS.lengthen(name)} onClick={() => onChange(longer(blocks, at))}>
+          <MoreTimeIcon size={18} />
+        </SignButton>
+        <SignButton name={PRACTICE_WORDS.skip(name)} onClick={() => onChange(skipBlock(blocks, at))}>
+          <SkipIcon size={18} />
+        </SignButton>
+      </div>
+    </li>
+  );
+}
+
+function ItemLine({
+  planned: { item, why },
+  times,
+  naming,
+}: {
+  readonly planned: PlannedItem;
+  readonly times: number;
+  readonly naming: Naming;
+}) {
+  return (
+    <li className="flex flex-wrap gap-x-2">
+      <span>
+        <Glyphs text={itemWords(item, naming, why.kind === 'set' ? why.title : '')} />
+        {times > 1 && <span className="text-quiet">{PRACTICE_WORDS.times(times)}</span>}
+      </span>
+      <span className="text-quiet">
+        <Glyphs text={planReasonWords(why)} />
+      </span>
+    </li>
+  );
+}
+
+const itemKey = ({ item: { study, what, key } }: PlannedItem) => `${study}/${what}/${key}`;
+
+/** The same item several times over is one line. */
+function grouped(items: readonly PlannedItem[]): readonly { readonly planned: PlannedItem; readonly times: number }[] {
+  const lines = new Map<string, { planned: PlannedItem; times: number }>();
+  for (const planned of items) {
+    const line = lines.get(itemKey(planned));
+    if (line === undefined) lines.set(itemKey(planned), { planned, times: 1 });
+    else line.times += 1;
+  }
+  return [...lines.values()];
+}

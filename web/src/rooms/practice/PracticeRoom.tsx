@@ -1,0 +1,43 @@
+import type { ComponentType } from 'react';
+import { useNavigate, useParams } from 'react-router';
+import { lensSearchNow } from '../../session/lens-store.ts';
+import { partKeys, useShortcuts } from '../../session/use-shortcuts.ts';
+import { PartTabs } from '../../ui/PartTabs.tsx';
+import { PRACTICE_WORDS } from '../../wording/practice.ts';
+import { LogPart } from './LogPart.tsx';
+import { PlanPart } from './PlanPart.tsx';
+import { ProgrammePart } from './ProgrammePart.tsx';
+import { PRACTICE_PARTS, type PracticePartName, practicePart } from './practice-part.ts';
+import { StudiesPart } from './StudiesPart.tsx';
+import { type Practice, usePractice } from './use-practice.ts';
+import { WorksheetPart } from './WorksheetPart.tsx';
+
+export interface PartProps {
+  readonly practice: Practice;
+}
+
+const BODIES: Readonly<Record<PracticePartName, ComponentType<PartProps>>> = {
+  plan: PlanPart,
+  studies: StudiesPart,
+  programme: ProgrammePart,
+  worksheet: WorksheetPart,
+  log: LogPart,
+};
+
+/** Twenty minutes with the instrument: a plan for them, every study there is, a key a night, and what came of it. */
+export function PracticeRoom() {
+  const { part: named } = useParams();
+  const navigate = useNavigate();
+  const practice = usePractice();
+  const part = practicePart(named);
+  const open = (name: PracticePartName) => void navigate({ pathname: `/practice/${name}`, search: lensSearchNow() });
+  useShortcuts(partKeys(PRACTICE_PARTS, open));
+  const Body = BODIES[part];
+  return (
+    <div className="mx-auto flex max-w-[1240px] flex-col px-5 py-1 phone:px-3">
+      <PartTabs label={PRACTICE_WORDS.room} parts={PRACTICE_PARTS} open={part} onOpen={open}>
+        <Body practice={practice} />
+      </PartTabs>
+    </div>
+  );
+}

@@ -1,0 +1,215 @@
+import {
+  itemIn,
+  KEY_ORDERS,
+  type KeyOrder,
+  MOST_NIGHTS,
+  NIGHT_STAGES,
+  type Night,
+  nightsOf,
+  ORDER_NAMES,
+  printNote,
+  programmeKeys,
+  USUAL_NIGHTS,
+  wholeKeyWords,
+} from '@aurora/core';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { Glyphs } from '../../parts/notation/Glyphs.tsx';
+import { useNaming } from '../../session/lens.ts';
+import { lensSearchNow } from '../../session/lens-store.ts';
+import { AskOnce } from '../../ui/AskOnce.tsx';
+import { Button } from '../../ui/Button.tsx';
+import { ChosenIcon, SkipIcon } from '../../ui/icons.ts';
+import { NumberField } from '../../ui/NumberField.tsx';
+import { SelectField } from '../../ui/SelectField.tsx';
+import { Tick } from '../../ui/Tick.tsx';
+import { PRACTICE_WORDS } from '../../wording/practice.ts';
+import type { PartProps } from './PracticeRoom.tsx';
+import { useRun } from './run-store.ts';
+import { beginRun } from './session-run.ts';
+
+/** Minutes of a night: ten, shared by its stages. */
+const NIGHT_MS = 10 * 60_000;
+
+/** A key a night: which nights are done, which is next, and the programme itself. */
+export function ProgrammePart(props: PartProps) {
+  const { programme, passes } = props.practice;
+  const nights = programme === null ? [] : nightsOf(programme, passes);
+  return (
+    <div className="flex flex-col gap-5">
+      {programme === null ? (
+        <p className="max-w-[65ch] text-lead">{PRACTICE_WORDS.programmeWords}</p>
+      ) : (
+        <>
+          <Tonight nights={nights} {...props} />
+          <Calendar nights={nights} />
+        </>
+      )}
+      <ProgrammeForm {...props} isBegun={programme !== null} />
+    </div>
+  );
+}
+
+function Tonight({ nights, practice }: PartProps & { readonly nights: readonly Night[] }) {
+  const naming = useNaming();
+  const navigate = useNavigate();
+  const night = nights.find(({ state }) => state === 'next');
+  if (night === undefined) return <p className="text-lead">{PRACTICE_WORDS.programmeDone}</p>;
+  const begin = () => {
+    const items = NIGHT_STAGES.map((stage) => ({
+      item: itemIn('programme', stage, night.key),
+      night: night.night,
+      ms: NIGHT_MS / NIGHT_STAGES.length,
+    }));
+    useRun.setState({ run: beginRun(crypto.randomUUID(), [{ kind: 'programme', minutes: 10, items }], Date.now()) });
+    void navigate({ pathname: '/practice/session', search: lensSearchNow() });
+  };
+  const skip = () => {
+    const { settings, save } = practice;
+    if (settings.programme === null) return;
+    save({ ...settings, programme: { ...settings.programme, skipped: [...settings.programme.skipped, night.night] } });
+  };
+  return (
+    <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
+      <h2 className="mr-auto font-numeral text-figure font-bold">
+        <Glyphs text={PRACTICE_WORDS.nightIs(night.night, wholeKeyWords(night.key, naming))} />
+      </h2>
+      <Button look="strong" onClick={begin}>
+        {PRACTICE_WORDS.playTonight}
+      </Button>
+      <Button onClick={skip}>
+        <SkipIcon size={18} aria-hidden="true" /> {PRACTICE_WORDS.skipNight}
+      </Button>
+    </div>
+  );
+}
+
+const LOOKS: Readonly<Record<Night['state'], string>> = {
+  done: 'border-transparent bg-wash',
+  next: 'border-accent bg-raised',
+  skipped: 'border-dashed border-edge bg-transparent text-quiet',
+  ahead: 'border-hairline bg-raised text-quiet',
+};
+
+function Calendar({ nights }: { readonly nights: readonly Night[] }) {
+  const naming = useNaming();
+  return (
+    <ol aria-label={PRACTICE_WORDS.nights} className="grid grid-cols-[repeat(auto-fill,minmax(6.5rem,1fr))] gap-2">
+      {nights.map(({ night, key, state, playedAt, stages }) => (
+        <li
+          key={night}
+          aria-current={state === 'next' ? 'step' : undefined}
+          className={`flex min-h-24 flex-col rounded-xl border-2 px-2.5 py-2 ${LOOKS[state]}`}
+        >
+          <span className="flex items-center text-fine">
+            {PRACTICE_WORDS.night(night)}
+            {state === 'done' && <ChosenIcon size={16} aria-hidden="true" className="ml-auto text-accent" />}
+          </span>
+          <b className="font-numeral text-lead text-ink">
+            <Glyphs text={wholeKeyWords(key, naming)} />
+          </b>
+          <span className="mt-auto text-fine">
+            {PRACTICE_WORDS.nightState(state, playedAt === null ? null : new Date(playedAt), stages)}
+          </span>
+        </li>
+      ))}
+    </ol>
+  );
+}
+
+const STARTS = [0, -1, -2, -3, -4, -5, 6, 5, 4, 3, 2, 1];
+
+/** So many nights, in which order, beginning where; begun anew it leaves everything that was played remembered. */
+function ProgrammeForm({ practice, isBegun }: PartProps & { readonly isBegun: boolean }) {
+  const naming = useNaming();
+  const [nights, setNights] = useState(USUAL_NIGHTS);
+  const [order, setOrder] = useState<KeyOrder>('fourths');
+  const [first, setFirst] = useState('0');
+  const [minor, setMinor] = useState(true);
+  const begin = () => {
+    const scales = minor ? (['major', 'natural minor'] as const) : (['major'] as const);
+    const keys = programmeKeys({ nights, order, first: Number(first), scales }, practice.memories);
+    const programme = {
+      order,
+      keys: keys.map(({ tonic, scale }) => ({ tonic: printNote(tonic), scale })),
+      skipped: [],
+      since: new Date().toISOString(),
+    };
+    practice.save({ ...practice.settings, programme });
+  };
+  return (
+    <section aria-label={PRACTICE_WORDS.theProgramme} className="flex flex-wrap items-end gap-x-4 gap-y-3 border-t border-hairline pt-4">
+      <div className="w-28">
+        <NumberField
+          label={PRACTICE_WORDS.nights}
+          value={nights}
+          min={1}
+          max={MOST_NIGHTS}
+          placeholder="30"
+          onChange={(next) => setNights(next ?? USUAL_NIGHTS)}
+        />
+      </div>
+      <SelectField
+        label={PRACTICE_WORDS.order}
+        value={order}
+        options={KEY_ORDERS.map((one) => [one, ORDER_NAMES[one]] as const)}
+        onChange={setOrder}
+      />
+      <SelectField
+        label={PRACTICE_WORDS.beginsOn}
+        value={first}
+        options={STARTS.map((tonic) => [String(tonic), wholeKeyWords({ tonic, scale: 'major' }, naming)] as const)}
+        onChange={setFirst}
+      />
+      <Tick label={PRACTICE_WORDS.andMinor} on={minor} onTick={setMinor} />
+      {isBegun ? (
+        <AskOnce
+          title={PRACTICE_WORDS.beginAnewAsked}
+          yes={PRACTICE_WORDS.beginAnew}
+          no={PRACTICE_WORDS.cancel}
+          onYes={begin}
+          trigger={<Button>{PRACTICE_WORDS.beginAnew}</Button>}
+        >
+          {PRACTICE_WORDS.nothingIsForgotten}
+        </AskOnce>
+      ) : (
+        <Button look="strong" onClick={begin}>
+          {PRACTICE_WORDS.beginProgramme}
+        </Button>
+      )}
+      <LadderFields practice={practice} />
+    </section>
+  );
+}
+
+const MOST_STEP = 20;
+
+/** By how much three clean passes raise the tempo, and a stop lowers it. */
+function LadderFields({ practice: { settings, save } }: PartProps) {
+  const { up, down } = settings.ladder;
+  const set = (ladder: typeof settings.ladder) => save({ ...settings, ladder });
+  return (
+    <div className="flex w-full flex-wrap items-end gap-3">
+      <div className="w-48">
+        <NumberField
+          label={PRACTICE_WORDS.stepUp}
+          value={up}
+          min={1}
+          max={MOST_STEP}
+          placeholder="4"
+          onChange={(next) => set({ up: Math.round(next ?? 4), down })}
+        />
+      </div>
+      <div className="w-48">
+        <NumberField
+          label={PRACTICE_WORDS.stepDown}
+          value={down}
+          min={1}
+          max={MOST_STEP}
+          placeholder="6"
+          onChange={(next) => set({ up, down: Math.round(next ?? 6) })}
+        />
+      </div>
+    </div>
+  );
+}

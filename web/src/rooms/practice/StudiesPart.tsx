@@ -1,0 +1,164 @@
+import {
+  ALOUD_STUDIES,
+  type BlockKind,
+  chainLinks,
+  chainUnits,
+  drillFor,
+  dueWords,
+  EAR_KINDS,
+  fits,
+  type Item,
+  isSafe,
+  itemId,
+  itemIn,
+  type Key,
+  NIGHT_STAGES,
+  nextUnit,
+  RECALL_KINDS,
+  RUN_STUDIES,
+  SHAPE_STUDIES,
+  whatWords,
+  wholeKeyWords,
+} from '@aurora/core';
+import { useState } from 'react';
+import { useNavigate } from 'react-router';
+import { Glyphs } from '../../parts/notation/Glyphs.tsx';
+import { useNaming } from '../../session/lens.ts';
+import { lensSearchNow } from '../../session/lens-store.ts';
+import { Button } from '../../ui/Button.tsx';
+import { Choice } from '../../ui/Choice.tsx';
+import { NextIcon } from '../../ui/icons.ts';
+import { PRACTICE_WORDS } from '../../wording/practice.ts';
+import { KeySelect } from './KeySelect.tsx';
+import type { PartProps } from './PracticeRoom.tsx';
+import { useRun } from './run-store.ts';
+import { beginRun, blockOf } from './session-run.ts';
+
+const GROUPS = ['recall', 'aloud', 'programme', 'shapes', 'runs', 'chain', 'ear'] as const;
+type Group = (typeof GROUPS)[number];
+
+const WHATS: Readonly<Record<Exclude<Group, 'chain'>, readonly string[]>> = {
+  recall: RECALL_KINDS,
+  aloud: ALOUD_STUDIES,
+  programme: NIGHT_STAGES,
+  shapes: SHAPE_STUDIES,
+  runs: RUN_STUDIES,
+  ear: EAR_KINDS,
+};
+
+const STUDY_MINUTES = 5;
+
+/** Every study there is, in the key one chooses, with what is known of it. */
+export function StudiesPart({ practice }: PartProps) {
+  const [group, setGroup] = useState<Group>('recall');
+  const [key, setKey] = useState<Key>({ tonic: 0, scale: 'major' });
+  const { tuning } = practice.instrument;
+  const items = group === 'chain' ? [] : WHATS[group].filter((what) => fits(what, tuning)).map((what) => itemIn(group, what, key));
+  return (
+    <div className="flex flex-col gap-4">
+      <div className="flex flex-wrap items-end gap-3">
+        <Choice
+          label={PRACTICE_WORDS.studies}
+          value={group}
+          options={GROUPS.map((one) => [one, PRACTICE_WORDS.groups[one]] as const)}
+          onChange={setGroup}
+        />
+        <KeySelect value={key} onChange={setKey} />
+      </div>
+      <p className="max-w-[75ch] text-base text-quiet">{PRACTICE_WORDS.groupWords[group]}</p>
+      {group === 'chain' ? <ChainStudy practice={practice} start={key} /> : <StudyList items={items} practice={practice} />}
+    </div>
+  );
+}
+
+function useBegin(): (kind: BlockKind, item: Item) => void {
+  const navigate = useNavigate();
+  return (kind, item) => {
+    useRun.setState({ run: beginRun(crypto.randomUUID(), [blockOf(kind, item, STUDY_MINUTES)], Date.now()) });
+    void navigate({ pathname: '/practice/session', search: lensSearchNow() });
+  };
+}
+
+/** Which block of a plan a study would stand in. */
+const KINDS: Readonly<Partial<Record<Item['study'], BlockKind>>> = { aloud: 'recall' };
+const kindOf = (study: Item['study']): BlockKind => KINDS[study] ?? (study as BlockKind);
+
+interface ListProps extends PartProps {
+  readonly items: readonly Item[];
+}
+
+function StudyList({ items, practice }: ListProps) {
+  const begin = useBegin();
+  const { instrument, memories } = practice;
+  return (
+    <ul aria-label={PRACTICE_WORDS.studies} className="grid gap-2 md:grid-cols-2 xl:grid-cols-3">
+      {items.map((item) => {
+        const drill = drillFor(item, { instrument, seed: 1, isCalled: false });
+        const isPlayed = ['shapes', 'runs', 'programme', 'aloud'].includes(item.study);
+        const memory = memories.get(itemId(item));
+        return (
+          <li key={itemId(item)}>
+            <button
+              type="button"
+              disabled={isPlayed && drill === null}
+              onClick={() => begin(kindOf(item.study), item)}
+              className="flex min-h-20 w-full flex-col items-start gap-0.5 rounded-xl border border-hairline bg-raised px-4 py-2.5 text-left hover:border-accent disabled:opacity-50"
+            >
+              <span className="flex w-full items-center text-lead font-bold first-letter:uppercase">
+                <Glyphs text={whatWords(item)} />
+                <NextIcon size={18} aria-hidden="true" className="ml-auto shrink-0 text-quiet" />
+              </span>
+              <span className="text-fine text-quiet">{memory === undefined ? PRACTICE_WORDS.neverYet : dueWords(memory, Date.now())}</span>
+            </button>
+          </li>
+        );
+      })}
+    </ul>
+  );
+}
+
+const DOWNS = [
+  ['2', PRACTICE_WORDS.wholeStep],
+  ['1', PRACTICE_WORDS.halfStep],
+  ['5', PRACTICE_WORDS.fourth],
+] as const;
+
+/** The chain from key to key: what of it is safe, what comes next, and what may not be joined yet. */
+function ChainStudy({ practice, start }: PartProps & { readonly start: Key }) {
+  const naming = useNaming();
+  const begin = useBegin();
+  const [down, setDown] = useState<(typeof DOWNS)[number][0]>('2');
+  const links = chainLinks({ start, down: Number(down), easier: naming.spelling === 'easier' });
+  const next = nextUnit(links, practice.memories);
+  const stepsUp = chainUnits(links).findIndex(({ item }) => itemId(item) === itemId(next.item));
+  return (
+    <div className="flex flex-col gap-3">
+      <Choice label={PRACTICE_WORDS.downBy} value={down} options={DOWNS} onChange={setDown} />
+      <div className="flex flex-wrap items-center gap-3 rounded-xl bg-wash px-4 py-3">
+        <p className="mr-auto text-lead">
+          {PRACTICE_WORDS.nextIs}{' '}
+          <b>
+            <Glyphs
+              text={`${wholeKeyWords({ ...start, tonic: links[next.links[0] ?? 0]?.key.tonic ?? start.tonic }, naming)}: ${whatWords(next.item)}`}
+            />
+          </b>
+        </p>
+        <Button look="strong" onClick={() => begin('chain', next.item)}>
+          {PRACTICE_WORDS.start}
+        </Button>
+      </div>
+      <ol aria-label={PRACTICE_WORDS.theChain} className="flex flex-wrap gap-2">
+        {chainUnits(links).map(({ item }, at) => (
+          <li key={itemId(item)}>
+            <Button disabled={at > stepsUp} onClick={() => begin('chain', item)} aria-current={at === stepsUp ? 'step' : undefined}>
+              <Glyphs
+                text={`${wholeKeyWords({ ...start, tonic: links[chainUnits(links)[at]?.links[0] ?? 0]?.key.tonic ?? 0 }, naming)}: ${whatWords(item)}`}
+              />
+              {isSafe(practice.memories.get(itemId(item))) && <span className="text-fine text-accent">{PRACTICE_WORDS.safe}</span>}
+            </Button>
+          </li>
+        ))}
+      </ol>
+    </div>
+  );
+}
