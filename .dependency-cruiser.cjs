@@ -45,7 +45,10 @@ module.exports = {
       name: 'core-is-pure',
       comment: 'the core knows music and nothing else: no packages, no Node',
       severity: 'error',
-      from: { path: '^core/src/', pathNot: '\\.test\\.ts$|^core/src/format/|^core/src/edit/(text-change|change-json)\\.ts$|^core/src/practice/memory\\.ts$' },
+      from: {
+        path: '^core/src/',
+        pathNot: '\\.test\\.ts$|^core/src/format/|^core/src/edit/(text-change|change-json)\\.ts$|^core/src/practice/memory\\.ts$',
+      },
       to: { pathNot: '^core/src/' },
     },
     {

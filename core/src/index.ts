@@ -239,7 +239,6 @@ export { type Mark, markAnswer } from './practice/mark.ts';
 export { daysSince, daysUntil, isSafe, type Memory, medianOf, recallNow, remember } from './practice/memory.ts';
 export { isBad, isGood, type Outcome, type Pass } from './practice/pass.ts';
 export {
-  type BlockKind,
   FEWEST_MINUTES,
   MOST_MINUTES,
   type PlanBlock,
@@ -249,6 +248,7 @@ export {
   planPractice,
   type SetSongToPractise,
 } from './practice/plan.ts';
+export type { BlockKind } from './practice/plan-minutes.ts';
 export {
   type KeyOrder,
   MOST_NIGHTS,

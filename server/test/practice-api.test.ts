@@ -112,7 +112,7 @@ describe('plans', () => {
     const whys = body.blocks.flatMap(({ items }: { items: { why: string }[] }) => items.map(({ why }) => why));
     expect(whys).toContain('9 days, shaky at 84');
     expect(whys).toContain('night 1 of your programme');
-    expect(whys).toContain('Harbor Wall: in the next set');
+    expect(whys).toContain('in the next set');
     expect((await plan(wish)).body).toEqual(body);
   });
 

@@ -34,7 +34,6 @@ export const RUN_STUDIES = [
 export type RunStudy = (typeof RUN_STUDIES)[number];
 
 export const ALOUD_STUDIES = ['number', 'name', 'quality', 'number and name'] as const;
-export type AloudStudy = (typeof ALOUD_STUDIES)[number];
 
 /** The order in which kinds of questions are first met: what everything else rests on comes first. */
 const FIRST_KINDS: readonly QuestionKind[] = ['degree-to-chord', 'chord-to-degree', 'degree-quality', 'quality-row', 'two-five-one'];

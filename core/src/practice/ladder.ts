@@ -27,7 +27,13 @@ export function nextTempo(passes: readonly Pass[], first: number, { up, down }: 
     return within((clean?.tempo ?? last.tempo) - (clean === undefined ? down : up));
   }
   if (last.outcome === 'stopped') return within(last.tempo - down);
-  return cleanInARow(timed) >= CLEAN_PASSES ? within(last.tempo + up) : last.tempo;
+  return cleanInARow(sittingOf(timed)) >= CLEAN_PASSES ? within(last.tempo + up) : last.tempo;
+}
+
+/** The passes since the last pause. */
+function sittingOf(timed: readonly Pass[]): readonly Pass[] {
+  const begins = timed.findLastIndex(({ at }, place) => place === 0 || at - (timed[place - 1] as Pass).at >= SITTING_MS);
+  return timed.slice(begins);
 }
 
 /** How many of three clean passes at the present tempo are done. */

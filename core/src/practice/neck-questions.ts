@@ -18,7 +18,7 @@ const OCTAVE = 12;
 const CAPOS = [1, 2, 3, 4, 5, 7];
 
 /** The names a sounding note commonly has: one for a white key, the sharp and the flat for a black one. */
-export function commonNames(midi: number): readonly Note[] {
+function commonNames(midi: number): readonly Note[] {
   const note = simplest(mod(midi * 7, OCTAVE));
   const sign = Math.sign(accidentals(note));
   return sign === 0 ? [note] : [sign > 0 ? note : note + OCTAVE_ON_FIFTHS, sign > 0 ? note - OCTAVE_ON_FIFTHS : note];

@@ -1,4 +1,6 @@
-import type { BlockKind } from './plan.ts';
+import type { BLOCK_KINDS } from '../choices.ts';
+
+export type BlockKind = (typeof BLOCK_KINDS)[number];
 
 /** A block before anybody has said what is in it: how long it is, and how many items it holds. */
 export interface Slot {
@@ -31,7 +33,7 @@ const HANDS: readonly PlayedKind[] = ['shapes', 'chain', 'runs', 'ear'];
 /** Minutes an item takes, about; answers are quicker than shapes. */
 const ITEM_MINUTES: Readonly<Record<BlockKind, number>> = {
   'warm-up': 5,
-  recall: 1.5,
+  recall: 1,
   programme: 1.5,
   shapes: 2,
   runs: 2,

@@ -1,4 +1,3 @@
-import type { BLOCK_KINDS } from '../choices.ts';
 import { type Key, sameKey } from '../key/key.ts';
 import { itemsOf } from './catalogue.ts';
 import { chainLinks, chainUnits, nextUnit } from './chain.ts';
@@ -6,10 +5,8 @@ import { type Dice, diceOf } from './dice.ts';
 import { findItem, type Item, itemId, itemIn, keyOfItem } from './item.ts';
 import { daysSince, type Memory, recallNow, remember } from './memory.ts';
 import type { Outcome, Pass } from './pass.ts';
-import { layOut, type Slot } from './plan-minutes.ts';
+import { type BlockKind, layOut, type Slot } from './plan-minutes.ts';
 import { NIGHT_STAGES, nightsOf, type Programme } from './programme.ts';
-
-export type BlockKind = (typeof BLOCK_KINDS)[number];
 
 /** Why something is in a plan, as evidence. */
 export type PlanReason =
@@ -158,7 +155,8 @@ function poolOf(desk: Desk, kind: Exclude<Slot['kind'], 'break' | 'warm-up' | 's
     const reached = met.filter(({ links: places }) => Math.max(...places) <= Math.max(...next.links));
     return [next, ...reached.filter(({ kind: unit }) => unit !== 'joined')].map(({ item }) => item);
   }
-  return keys.flatMap((key) => itemsOf(kind, key, wish.tuning));
+  const studies = kind === 'recall' ? (['recall', 'aloud'] as const) : [kind];
+  return keys.flatMap((key) => studies.flatMap((study) => itemsOf(study, key, wish.tuning)));
 }
 
 interface Place {
@@ -172,22 +170,23 @@ function choose(desk: Desk, pool: readonly Item[], { kind, minutes, place }: Pla
   const { memories, wish, taken, night } = desk;
   const free = pool.filter((item) => !taken.has(itemId(item)));
   const known = free.flatMap((item) => memories.get(itemId(item)) ?? []);
+  const burden = burdenOf(desk);
   const due = weakest(
     known.filter(({ dueAt }) => dueAt <= wish.now),
-    wish.now,
+    burden,
   );
   const fresh = free.find((item) => !memories.has(itemId(item)));
   const mayBegin = fresh !== undefined && desk.newItems > 0 && desk.newMinutes >= minutes;
-  // tonight's key is begun even where earlier ones are due; they take turns
-  const isTonights = kind === 'programme' && place % 2 === 0 && mayBegin;
-  if (due !== undefined && !isTonights) return planned(due, 'due', wish, night);
+  // what is due and what is new take turns, so that neither waits for ever; of a night its key comes first
+  const isFreshsTurn = mayBegin && place % 2 === (kind === 'programme' ? 0 : 1);
+  if (due !== undefined && !isFreshsTurn) return planned(due, 'due', wish, night);
   if (fresh !== undefined && mayBegin) {
     desk.newItems -= 1;
     desk.newMinutes -= minutes;
     const tonight = nightOf(fresh, night);
     return { item: fresh, isNew: true, why: tonight === null ? { kind: 'new' } : { kind: 'tonight', night: tonight }, night: tonight };
   }
-  const weak = weakest(known, wish.now);
+  const weak = weakest(known, burden);
   if (weak !== undefined) return planned(weak, 'weak', wish, night);
   const inPlan = [...taken.values()].filter(({ item }) => pool.some((one) => itemId(one) === itemId(item)));
   const again = inPlan[place % Math.max(1, inPlan.length)] ?? anything(desk);
@@ -204,14 +203,24 @@ function anything(desk: Desk): PlannedItem {
   return [...desk.taken.values()].at(-1) ?? warmUp(desk);
 }
 
-function weakest(memories: readonly Memory[], now: number): Memory | undefined {
+/** How much more a key weighs for every time it is in the plan already: an evening is not one key alone. */
+const SPREAD = 0.08;
+
+/** How well an item would go now, and how often its key is in the plan: the least of it comes first. */
+function burdenOf({ taken, wish: { now } }: Desk): (memory: Memory) => number {
+  const times = new Map<string, number>();
+  for (const { item } of taken.values()) times.set(item.key, (times.get(item.key) ?? 0) + 1);
+  return (memory) => recallNow(memory, now) + SPREAD * (times.get(findItem(memory.item)?.key ?? '') ?? 0);
+}
+
+function weakest(memories: readonly Memory[], burden: (memory: Memory) => number): Memory | undefined {
   let best: Memory | undefined;
   let least = Number.POSITIVE_INFINITY;
   for (const memory of memories) {
-    const recall = recallNow(memory, now);
-    if (recall >= least) continue;
+    const weight = burden(memory);
+    if (weight >= least) continue;
     best = memory;
-    least = recall;
+    least = weight;
   }
   return best;
 }

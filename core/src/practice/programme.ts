@@ -80,7 +80,7 @@ function ordered({ order, first }: ProgrammeWish, scale: ScaleName, memories: Re
 }
 
 /** How firmly a key sits: the mean strength in days of what was practised in it, 0 for nothing. */
-export function strengthOf(key: Key, memories: ReadonlyMap<string, Memory>): number {
+function strengthOf(key: Key, memories: ReadonlyMap<string, Memory>): number {
   const text = `/${keyText(key)}`;
   const own = [...memories.values()].filter(({ item }) => item.endsWith(text));
   return own.length === 0 ? 0 : own.reduce((sum, { stability }) => sum + stability, 0) / own.length;

@@ -5,7 +5,8 @@ import { type Item, keyOfItem } from '../practice/item.ts';
 import type { Mark } from '../practice/mark.ts';
 import { daysSince, daysUntil, type Memory } from '../practice/memory.ts';
 import type { Outcome } from '../practice/pass.ts';
-import type { BlockKind, PlannedItem, PlanReason } from '../practice/plan.ts';
+import type { PlannedItem, PlanReason } from '../practice/plan.ts';
+import type { BlockKind } from '../practice/plan-minutes.ts';
 import type { KeyOrder } from '../practice/programme.ts';
 import type { AnswerForm, QuestionKind } from '../practice/question.ts';
 import type { CellMark, WorksheetRow } from '../practice/worksheet.ts';
@@ -127,7 +128,7 @@ export function planReasonWords(why: PlanReason): string {
     case 'again':
       return 'once more, while it is fresh';
     case 'set':
-      return `${why.title}: in the next set`;
+      return 'in the next set';
   }
 }
 
@@ -136,7 +137,8 @@ export function blockReasonWords(kind: BlockKind, items: readonly PlannedItem[],
   if (kind === 'break') return 'hands rest after 25 minutes of playing';
   const told = items.slice(0, 2).map(({ item, why }) => {
     const key = keyOfItem(item);
-    return key === null || why.kind === 'set' ? planReasonWords(why) : `${nameKey(key, naming)}: ${planReasonWords(why)}`;
+    if (why.kind === 'set') return `${why.title}: ${planReasonWords(why)}`;
+    return key === null ? planReasonWords(why) : `${nameKey(key, naming)}: ${planReasonWords(why)}`;
   });
   return [...new Set(told)].join('; ');
 }

@@ -29,6 +29,7 @@ const WEEKS = 6;
 const EVENINGS = [0, 1, 2, 4, 6];
 const SEED = 41;
 const ANSWERS = 6;
+const TIMES = 7;
 
 /** Keys that were always avoided, and those that were always played. */
 const WEAK = ['Db', 'Gb', 'B', 'Ab'];
@@ -68,7 +69,15 @@ export function demoPractice(): DemoPractice {
     const day = Math.floor(evening / EVENINGS.length) * 7 + (EVENINGS[evening % EVENINGS.length] as number);
     const now = FIRST_EVENING + day * DAY;
     const minutes = dice.pick([15, 20, 20, 30]);
-    const plan = planPractice({ minutes, passes, programme, songs: [], tuning: STANDARD_GUITAR.tuning, now, seed: evening });
+    const plan = planPractice({
+      minutes,
+      passes,
+      programme: evening % 3 === 2 ? null : programme,
+      songs: [],
+      tuning: STANDARD_GUITAR.tuning,
+      now,
+      seed: evening,
+    });
     const step = (minutes * MINUTE) / Math.max(1, plan.flatMap(({ items }) => items).length);
     for (const [at, planned] of plan.flatMap(({ items }) => items).entries())
       passes.push(...played(planned, { passes, dice, now: now + at * step, week: evening / EVENINGS.length }));
@@ -104,23 +113,21 @@ function played({ item, night }: PlannedItem, evening: Evening): readonly Pass[]
   ).get(itemId(item));
   const sure = sureness(item) + 0.035 * week + 0.05 * Math.min(5, known?.sittings ?? 0);
   if (item.study === 'recall' || item.study === 'ear') return answers(item, sure, evening);
-  const tempo = nextTempo(
-    evening.passes.filter((pass) => pass.item === itemId(item)),
-    firstTempo(item),
-    USUAL_STEPS,
-    now,
-  );
-  return [0, 1, 2].map((time): Pass => {
+  const before = evening.passes.filter((pass) => pass.item === itemId(item));
+  const passes: Pass[] = [];
+  for (let time = 0; time < TIMES; time += 1) {
+    const at = now + time * 15_000;
     const luck = dice.next();
-    const outcome = luck < sure ? 'clean' : luck < sure + 0.15 ? 'shaky' : 'stopped';
-    const at = now + time * 40_000;
-    return { ...EMPTY, at, item: itemId(item), tempo, outcome, seconds: 30 + dice.below(20), night };
-  });
+    const outcome = luck < sure ? 'clean' : luck < sure + 0.12 ? 'shaky' : 'stopped';
+    const tempo = nextTempo([...before, ...passes], firstTempo(item), USUAL_STEPS, at);
+    passes.push({ ...EMPTY, at, item: itemId(item), tempo, outcome, seconds: 12 + dice.below(6), night });
+  }
+  return passes;
 }
 
 function sureness({ key, what }: Item): number {
   const tonic = key.split(' ')[0] ?? '';
-  const base = WEAK.includes(tonic) ? 0.42 : STRONG.includes(tonic) ? 0.74 : 0.6;
+  const base = WEAK.includes(tonic) ? 0.5 : STRONG.includes(tonic) ? 0.88 : 0.74;
   return base - (what.startsWith('seam') ? 0.18 : 0) - (key.includes('minor') ? 0.05 : 0);
 }
 
@@ -129,7 +136,7 @@ function answers(item: Item, sure: number, { dice, now, week }: Evening): readon
   if (key === null || !isQuestionKind(item.what)) return [];
   const wish = { kinds: [item.what], keys: [key], depth: null, count: ANSWERS, seed: Math.floor(now / MINUTE), capo: null, loops: [] };
   return askQuestions({ ...wish, tuning: STANDARD_GUITAR.tuning }).map((question, place): Pass => {
-    const isRight = dice.next() < sure + 0.1;
+    const isRight = dice.next() < sure;
     const answeredIn = Math.round((7200 - 620 * week) * (0.55 + 0.9 * dice.next()) * (isRight ? 1 : 1.4));
     const stage = question.answer.accepted[0] ?? '';
     const said = isRight ? '' : saidInstead(question, dice);

@@ -159,7 +159,7 @@ function planFor({ minutes, passes, programme, set, tuning, now, seed }: Practic
 }
 
 /** A pass as it is sent, as the core has it. */
-export function passOf({
+function passOf({
   id,
   at,
   item,

@@ -31,7 +31,7 @@ const ICONS: Readonly<Record<RoomId, Icon>> = {
 };
 
 const ENTRY =
-  'flex w-full min-w-0 flex-1 flex-col items-center justify-center gap-0.5 rounded-xl px-0.5 py-1.5 text-fine font-semibold md:flex-none md:py-2 phone:min-h-12 phone:gap-0 phone:py-1 phone:leading-none';
+  'flex w-full min-w-0 flex-1 flex-col items-center justify-center gap-0.5 rounded-xl px-0.5 py-1.5 text-fine font-semibold md:flex-none md:py-2 phone:min-h-12 phone:flex-auto phone:w-auto phone:gap-0 phone:py-1 phone:leading-none';
 const HERE = 'bg-raised text-accent shadow-[inset_3px_0_0_var(--accent)] phone:shadow-[inset_0_3px_0_var(--accent)]';
 
 /** The way from room to room: at the left, and on a phone at the foot. */

@@ -12,9 +12,9 @@ import { PRACTICE_WORDS } from '../../wording/practice.ts';
 import { AnswerPad, NeckPad } from './AnswerPad.tsx';
 import { takenBack } from './answer-text.ts';
 import { turnRun } from './run-store.ts';
-import type { ItemProps } from './SessionPage.tsx';
 import { skipped } from './session-run.ts';
 import { type Asking, useAsking } from './use-asking.ts';
+import type { ItemProps } from './use-practice.ts';
 
 const RIGHT_MS = 900;
 const TRIADS = ['', 'm', 'dim', 'aug'];
@@ -38,7 +38,7 @@ export function AskItem(props: ItemProps) {
     );
   return (
     <>
-      <div className="min-h-0 flex-1 px-5 py-3 phone:px-3">
+      <div className="flex min-h-0 flex-1 flex-col justify-center px-5 py-3 phone:px-3">
         <Ask question={question} asking={asking} practice={props.practice} />
         {given !== null && <Verdict question={question} asking={asking} />}
       </div>

@@ -9,9 +9,9 @@ import { useNaming } from '../../session/lens.ts';
 import { PRACTICE_WORDS } from '../../wording/practice.ts';
 import { Framed } from './Framed.tsx';
 import { RunTab } from './RunTab.tsx';
-import type { ItemProps } from './SessionPage.tsx';
-import { chainWord, keysOfChain, sayWord, toneDots } from './say-view.ts';
+import { chainWord, fretsOf, keysOfChain, sayWord, toneDots } from './say-view.ts';
 import type { DrillOnStand } from './use-drill.ts';
+import type { ItemProps } from './use-practice.ts';
 
 interface DrillViewProps extends Pick<ItemProps, 'practice' | 'item'> {
   readonly drill: Drill;
@@ -37,7 +37,7 @@ function ToneView({ drill, stand, practice }: DrillViewProps) {
       <Framed label={PRACTICE_WORDS.alongTheString}>
         <NeckBoard
           instrument={instrument}
-          lastFret={instrument.frets}
+          {...fretsOf(dots, instrument)}
           dots={dots}
           sounding={now?.tone ?? null}
           label={PRACTICE_WORDS.alongTheString}
@@ -140,7 +140,7 @@ function ChainView({ drill, stand, item }: DrillViewProps) {
   const stage = stand.stage as ChainStage;
   const keys = keysOfChain(drill, keyOfItem(item.item));
   return (
-    <ol aria-label={PRACTICE_WORDS.theChain} className="flex flex-wrap gap-3">
+    <ol aria-label={PRACTICE_WORDS.theChain} className="flex flex-wrap justify-center gap-3">
       {drill.steps.map((step, place) => {
         const word = chainWord(step, stage, keys[place] ?? null, naming);
         return (
@@ -148,9 +148,9 @@ function ChainView({ drill, stand, item }: DrillViewProps) {
             // biome-ignore lint/suspicious/noArrayIndexKey: steps are their places
             key={place}
             aria-current={place === stand.at ? 'step' : undefined}
-            className="music-glyph flex min-h-24 min-w-36 flex-col items-center justify-center rounded-xl border-2 border-hairline px-4 font-numeral text-numeral font-bold aria-[current=step]:border-accent aria-[current=step]:bg-wash"
+            className="music-glyph flex min-h-32 min-w-44 flex-col items-center justify-center rounded-xl border-2 border-hairline px-4 font-numeral text-great phone:min-w-32 phone:text-numeral font-bold aria-[current=step]:border-accent aria-[current=step]:bg-wash"
           >
-            {word === null ? <Hidden /> : <Glyphs text={word} />}
+            <span className="whitespace-nowrap">{word === null ? <Hidden /> : <Glyphs text={word} />}</span>
             {stage === 'broken order' && step.chord !== null && (
               <span className="text-lead font-semibold text-quiet">
                 <Glyphs

@@ -27,7 +27,7 @@ export function KeyMapPicture({ log }: { readonly log: PracticeLog }) {
       </div>
       {/* biome-ignore lint/a11y/noNoninteractiveTabindex: where the map is wider than the window, the keyboard must be able to scroll it */}
       <div role="group" aria-label={PRACTICE_WORDS.keyMap} tabIndex={0} className="overflow-x-auto">
-        <table className="w-full min-w-[46rem] border-separate border-spacing-1 text-base">
+        <table className="w-full min-w-[46rem] table-fixed border-separate border-spacing-1 text-base">
           <thead>
             <tr>
               <th scope="col" className="w-28 text-left font-semibold text-quiet">

@@ -10,8 +10,8 @@ import { Notice } from '../../ui/Notice.tsx';
 import { PRACTICE_WORDS } from '../../wording/practice.ts';
 import { KeyMapPicture } from './KeyMapPicture.tsx';
 import { keyMap, MAP_STAGES, medianLine } from './log-view.ts';
-import type { PartProps } from './PracticeRoom.tsx';
 import { SessionList } from './SessionList.tsx';
+import type { PartProps } from './use-practice.ts';
 
 // pictures come with the library that draws them, and paper with its own: neither is wanted to begin with
 const LogPictures = lazy(async () => ({ default: (await import('./LogPictures.tsx')).LogPictures }));

@@ -12,10 +12,10 @@ import { NumberField } from '../../ui/NumberField.tsx';
 import { SignButton } from '../../ui/SignButton.tsx';
 import { PRACTICE_WORDS } from '../../wording/practice.ts';
 import { Cautions } from './Cautions.tsx';
-import type { PartProps } from './PracticeRoom.tsx';
 import { type EditedBlock, longer, shorter, skipBlock, swapped } from './plan-edit.ts';
 import { useRun } from './run-store.ts';
 import { beginRun, blocksOf, minutesDone } from './session-run.ts';
+import type { PartProps } from './use-practice.ts';
 
 const MINUTES = [10, 20, 30, 45, 60];
 

@@ -7,9 +7,9 @@ import { ClickChoice } from './ClickChoice.tsx';
 import { DrillView } from './DrillView.tsx';
 import { MarkRow, markKeys } from './MarkRow.tsx';
 import { turnRun } from './run-store.ts';
-import type { ItemProps } from './SessionPage.tsx';
 import { skipped } from './session-run.ts';
 import { type DrillOnStand, useDrill } from './use-drill.ts';
+import type { ItemProps } from './use-practice.ts';
 
 const TEMPO_STEP = 2;
 
@@ -29,7 +29,7 @@ export function PlayItem(props: ItemProps) {
   if (drill === null) return <NothingToPlay />;
   return (
     <>
-      <div className="min-h-0 flex-1 px-5 py-3 phone:px-3">
+      <div className="flex min-h-0 flex-1 flex-col justify-center px-5 py-3 phone:justify-start phone:px-3">
         <DrillView drill={drill} stand={stand} item={props.item} practice={props.practice} />
       </div>
       <footer className="sticky bottom-0 flex shrink-0 flex-col gap-2 border-t border-hairline bg-ground px-5 py-3 phone:px-3 phone:py-2">

@@ -9,12 +9,8 @@ import { PlanPart } from './PlanPart.tsx';
 import { ProgrammePart } from './ProgrammePart.tsx';
 import { PRACTICE_PARTS, type PracticePartName, practicePart } from './practice-part.ts';
 import { StudiesPart } from './StudiesPart.tsx';
-import { type Practice, usePractice } from './use-practice.ts';
+import { type PartProps, usePractice } from './use-practice.ts';
 import { WorksheetPart } from './WorksheetPart.tsx';
-
-export interface PartProps {
-  readonly practice: Practice;
-}
 
 const BODIES: Readonly<Record<PracticePartName, ComponentType<PartProps>>> = {
   plan: PlanPart,

@@ -24,9 +24,9 @@ import { NumberField } from '../../ui/NumberField.tsx';
 import { SelectField } from '../../ui/SelectField.tsx';
 import { Tick } from '../../ui/Tick.tsx';
 import { PRACTICE_WORDS } from '../../wording/practice.ts';
-import type { PartProps } from './PracticeRoom.tsx';
 import { useRun } from './run-store.ts';
 import { beginRun } from './session-run.ts';
+import type { PartProps } from './use-practice.ts';
 
 /** Minutes of a night: ten, shared by its stages. */
 const NIGHT_MS = 10 * 60_000;
@@ -58,6 +58,7 @@ function Tonight({ nights, practice }: PartProps & { readonly nights: readonly N
   const begin = () => {
     const items = NIGHT_STAGES.map((stage) => ({
       item: itemIn('programme', stage, night.key),
+      title: '',
       night: night.night,
       ms: NIGHT_MS / NIGHT_STAGES.length,
     }));

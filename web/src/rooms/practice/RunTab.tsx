@@ -9,6 +9,7 @@ import { useNaming } from '../../session/lens.ts';
 import { usePhone } from '../../session/use-media.ts';
 import { PRACTICE_WORDS } from '../../wording/practice.ts';
 import { Framed } from './Framed.tsx';
+import { fretsOf } from './say-view.ts';
 
 interface RunTabProps {
   readonly run: Run;
@@ -38,14 +39,15 @@ export function RunTab({ run, at, keyOf, instrument }: RunTabProps) {
     [run, instrument, naming, keyOf],
   );
   const { lines } = useStudyLines(study, width, false);
+  const dots = useMemo(() => runDots(run.notes, null, { labels: 'notes', naming }), [run, naming]);
   const sounding = at === null ? null : (run.notes[at] ?? null);
   return (
     <>
       <Framed label={PRACTICE_WORDS.onTheNeck}>
         <NeckBoard
           instrument={instrument}
-          lastFret={instrument.frets}
-          dots={runDots(run.notes, null, { labels: 'notes', naming })}
+          {...fretsOf(dots, instrument)}
+          dots={dots}
           sounding={sounding}
           label={PRACTICE_WORDS.onTheNeck}
         />

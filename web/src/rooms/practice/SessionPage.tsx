@@ -20,14 +20,8 @@ import { PlayItem } from './PlayItem.tsx';
 import { RestItem } from './RestItem.tsx';
 import { turnRun, useRun } from './run-store.ts';
 import { SongItem } from './SongItem.tsx';
-import { back, blockNow, ended, itemNext, itemNow, type Run, type RunItem, skipped } from './session-run.ts';
+import { back, blockNow, ended, itemNext, itemNow, type Run, skipped } from './session-run.ts';
 import { type Practice, usePractice } from './use-practice.ts';
-
-export interface ItemProps {
-  readonly practice: Practice;
-  readonly run: Run;
-  readonly item: RunItem;
-}
 
 /** A session: one thing at a time, large enough to be read from where one sits, and everything within reach of one key, one thumb or one foot. */
 export function SessionPage() {
@@ -105,7 +99,7 @@ function Head({ run, onLeave }: { readonly run: Run; readonly onLeave: () => voi
               </b>
             )}
             <span className="font-medium">
-              <Glyphs text={whatWords(item.item)} />
+              <Glyphs text={whatWords(item.item, item.title)} />
             </span>
           </>
         )}
@@ -124,7 +118,7 @@ function Head({ run, onLeave }: { readonly run: Run; readonly onLeave: () => voi
           <CloseIcon size={20} />
         </SignButton>
       </div>
-      <Where run={run}>{next === null ? null : <Glyphs text={PRACTICE_WORDS.thenComes(itemWords(next.item, naming))} />}</Where>
+      <Where run={run}>{next === null ? null : <Glyphs text={PRACTICE_WORDS.thenComes(itemWords(next.item, naming, next.title))} />}</Where>
     </header>
   );
 }

@@ -11,8 +11,8 @@ import { PRACTICE_WORDS } from '../../wording/practice.ts';
 import { Hidden } from './DrillView.tsx';
 import { MarkRow, markKeys } from './MarkRow.tsx';
 import { turnRun, useRun } from './run-store.ts';
-import type { ItemProps } from './SessionPage.tsx';
 import { skipped } from './session-run.ts';
+import type { ItemProps } from './use-practice.ts';
 import { type SongOnStand, useSongPractice } from './use-song-practice.ts';
 
 /** A song of the set in tonight's key: it plays, and its bars vanish step by step. */

@@ -30,9 +30,9 @@ import { Choice } from '../../ui/Choice.tsx';
 import { NextIcon } from '../../ui/icons.ts';
 import { PRACTICE_WORDS } from '../../wording/practice.ts';
 import { KeySelect } from './KeySelect.tsx';
-import type { PartProps } from './PracticeRoom.tsx';
 import { useRun } from './run-store.ts';
 import { beginRun, blockOf } from './session-run.ts';
+import type { PartProps } from './use-practice.ts';
 
 const GROUPS = ['recall', 'aloud', 'programme', 'shapes', 'runs', 'chain', 'ear'] as const;
 type Group = (typeof GROUPS)[number];
@@ -79,6 +79,8 @@ function useBegin(): (kind: BlockKind, item: Item) => void {
   };
 }
 
+const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
+
 /** Which block of a plan a study would stand in. */
 const KINDS: Readonly<Partial<Record<Item['study'], BlockKind>>> = { aloud: 'recall' };
 const kindOf = (study: Item['study']): BlockKind => KINDS[study] ?? (study as BlockKind);
@@ -104,8 +106,8 @@ function StudyList({ items, practice }: ListProps) {
               onClick={() => begin(kindOf(item.study), item)}
               className="flex min-h-20 w-full flex-col items-start gap-0.5 rounded-xl border border-hairline bg-raised px-4 py-2.5 text-left hover:border-accent disabled:opacity-50"
             >
-              <span className="flex w-full items-center text-lead font-bold first-letter:uppercase">
-                <Glyphs text={whatWords(item)} />
+              <span className="flex w-full items-center text-lead font-bold">
+                <Glyphs text={capital(whatWords(item))} />
                 <NextIcon size={18} aria-hidden="true" className="ml-auto shrink-0 text-quiet" />
               </span>
               <span className="text-fine text-quiet">{memory === undefined ? PRACTICE_WORDS.neverYet : dueWords(memory, Date.now())}</span>

@@ -2,6 +2,7 @@ import {
   cellWords,
   checkCell,
   type Key,
+  keyText,
   tablePages,
   WORKSHEET_ROWS,
   type WorksheetRow,
@@ -18,7 +19,7 @@ import { Choice } from '../../ui/Choice.tsx';
 import { ChosenIcon, ClearIcon, PrintIcon } from '../../ui/icons.ts';
 import { PRACTICE_WORDS } from '../../wording/practice.ts';
 import { KeySelect } from './KeySelect.tsx';
-import type { PartProps } from './PracticeRoom.tsx';
+import type { PartProps } from './use-practice.ts';
 
 // wanted only on paper
 const PagesSheet = lazy(async () => ({ default: (await import('../../parts/paper/PagesSheet.tsx')).PagesSheet }));
@@ -48,7 +49,7 @@ export function WorksheetPart({ practice }: PartProps) {
     if (!isRight) return;
     // a sheet that is all right is one pass of its key
     practice.record(
-      { item: { study: 'worksheet', what: depth, key: wholeKeyText(key) }, night: null, ms: 0 },
+      { item: { study: 'worksheet', what: depth, key: keyText(key) }, title: '', night: null, ms: 0 },
       { outcome: 'clean', hidden: true },
     );
   };
@@ -99,23 +100,24 @@ function Row({ row, cells, markOf, keyOf, onWrite }: RowProps) {
   const naming = useNaming();
   const words = PLACES.map((place) => cellWords(markOf(row, place), keyOf, naming)).filter((word) => word !== '');
   return (
-    <fieldset className="min-w-0">
-      <legend className="mb-1 text-base font-semibold">
-        {PRACTICE_WORDS.rows[row]} <span className="font-normal text-quiet">{PRACTICE_WORDS.rowExamples[row]}</span>
-      </legend>
-      <div className="grid grid-cols-7 gap-1.5 phone:grid-cols-2">
+    <div role="group" aria-label={PRACTICE_WORDS.rows[row]} className="grid min-w-0 gap-x-3 md:grid-cols-[8.5rem_1fr]">
+      <p className="self-center text-base font-semibold">
+        {PRACTICE_WORDS.rows[row]}{' '}
+        <span className="block text-fine font-normal text-quiet phone:inline">{PRACTICE_WORDS.rowExamples[row]}</span>
+      </p>
+      <div className="grid grid-cols-7 gap-1.5 phone:grid-cols-4">
         {PLACES.map((place) => (
           <Cell key={place} row={row} place={place} text={cells[`${row}${place}`] ?? ''} kind={markOf(row, place).kind} onWrite={onWrite} />
         ))}
       </div>
-      <div role="status" className="min-h-6 text-base text-alarm">
+      <div role="status" className="text-base text-alarm md:col-start-2">
         {words.slice(0, 2).map((word) => (
           <p key={word}>
             <Glyphs text={word} />
           </p>
         ))}
       </div>
-    </fieldset>
+    </div>
   );
 }
 
@@ -147,15 +149,11 @@ function Cell({ row, place, text, kind, onWrite }: CellProps) {
         onChange={(event) => setTyped(event.target.value)}
         onBlur={take}
         onKeyDown={(event) => event.key === 'Enter' && take()}
-        className="min-h-12 w-full min-w-0 rounded-lg border-2 border-edge bg-raised px-2 text-center text-lead font-semibold aria-invalid:border-alarm"
+        className="min-h-12 w-full min-w-0 rounded-lg border-2 border-edge bg-raised px-2 text-center text-lead font-semibold phone:px-0.5 phone:text-base aria-invalid:border-alarm"
       />
       {typed === null && kind === 'right' && <ChosenIcon size={16} aria-hidden="true" className="absolute top-1 right-1 text-accent" />}
     </span>
   );
-}
-
-function wholeKeyText(key: Key): string {
-  return wholeKeyWords(key).replaceAll('♭', 'b').replaceAll('♯', '#');
 }
 
 /** The sheet on paper: empty, to be written on, or solved. */

@@ -7,7 +7,7 @@ const CIRCLE = [0, 1, 2, 3, 4, 5, 6, -5, -4, -3, -2, -1];
 
 /** What can be practised in a key, as columns of the map. */
 export const MAP_STAGES = ['recall', 'programme', 'aloud', 'shapes', 'runs', 'chain', 'ear', 'worksheet'] as const;
-export type MapStage = (typeof MAP_STAGES)[number];
+type MapStage = (typeof MAP_STAGES)[number];
 
 /** A key on the map: how much of each stage was played and how it went, and how long ago. */
 export interface KeyRow {

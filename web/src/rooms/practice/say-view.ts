@@ -2,6 +2,7 @@ import {
   type ChainStage,
   type Drill,
   type DrillStep,
+  type Instrument,
   type Key,
   type Naming,
   nameChord,
@@ -49,6 +50,18 @@ export function toneDots(steps: readonly DrillStep[], say: Say, naming: Naming):
   }
   return [...places.values()];
 }
+
+/** The frets that are drawn: those that are played, and one to each side. */
+export function fretsOf(
+  dots: readonly NeckDot[],
+  { frets }: Pick<Instrument, 'frets'>,
+): { readonly firstFret: number; readonly lastFret: number } {
+  const played = dots.map(({ fret }) => fret);
+  const [low, high] = [Math.min(...played), Math.max(...played)];
+  return { firstFret: Math.max(1, low - 1), lastFret: Math.min(frets, Math.max(high + 1, low + FEWEST_FRETS)) };
+}
+
+const FEWEST_FRETS = 5;
 
 /** A chord of a chain as its stage shows it: by name, by its number in its own key, or not at all. Three chords are a key. */
 export function chainWord({ chord }: DrillStep, stage: ChainStage, key: Key | null, naming: Naming): string | null {

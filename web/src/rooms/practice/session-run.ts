@@ -3,6 +3,8 @@ import type { BlockKind, Item, PlanBlock } from '@aurora/core';
 /** An item of a session, and how long it is meant to take. */
 export interface RunItem {
   readonly item: Item;
+  /** What a song is called; empty for everything else. */
+  readonly title: string;
   readonly night: number | null;
   readonly ms: number;
 }
@@ -14,7 +16,7 @@ export interface RunBlock {
 }
 
 /** What happens with an item just now: it is looked at, played, asked, rested; or all is over. */
-export type Phase = 'preview' | 'playing' | 'asking' | 'resting' | 'over';
+type Phase = 'preview' | 'playing' | 'asking' | 'resting' | 'over';
 
 /** A session: blocks one after the other, and the place one has come to. */
 export interface Run {
@@ -39,13 +41,18 @@ export function blocksOf(plan: readonly PlanBlock[]): readonly RunBlock[] {
   return plan.map(({ kind, minutes, items }) => ({
     kind,
     minutes,
-    items: items.map(({ item, night }) => ({ item, night, ms: (minutes * MINUTE) / items.length })),
+    items: items.map(({ item, night, why }) => ({
+      item,
+      title: why.kind === 'set' ? why.title : '',
+      night,
+      ms: (minutes * MINUTE) / items.length,
+    })),
   }));
 }
 
 /** A session of one item alone, for somebody who chose it. */
-export function blockOf(kind: BlockKind, item: Item, minutes: number, night: number | null = null): RunBlock {
-  return { kind, minutes, items: [{ item, night, ms: minutes * MINUTE }] };
+export function blockOf(kind: BlockKind, item: Item, minutes: number): RunBlock {
+  return { kind, minutes, items: [{ item, title: '', night: null, ms: minutes * MINUTE }] };
 }
 
 /** A session at its beginning; over at once where there is nothing in it. */

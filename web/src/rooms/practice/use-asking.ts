@@ -3,8 +3,8 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import { play, stop } from '../../transport/player.ts';
 import { isTypedWhole, isWhole, type PadPress, pressed } from './answer-text.ts';
 import { turnRun } from './run-store.ts';
-import type { ItemProps } from './SessionPage.tsx';
 import { marked } from './session-run.ts';
+import type { ItemProps } from './use-practice.ts';
 
 /** An answer that was given, and what came of it. */
 interface Given {

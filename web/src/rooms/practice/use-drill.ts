@@ -17,9 +17,8 @@ import { BAR_BEATS, clicksFor } from '../../transport/clicks.ts';
 import { play, stop, usePlayer } from '../../transport/player.ts';
 import type { Marked } from './MarkRow.tsx';
 import { turnRun, useRun } from './run-store.ts';
-import type { ItemProps } from './SessionPage.tsx';
 import { marked, playing, stopped } from './session-run.ts';
-import { passesOf } from './use-practice.ts';
+import { type ItemProps, passesOf } from './use-practice.ts';
 
 const ID = 'practice';
 
@@ -69,7 +68,7 @@ export function useDrill({ practice, run, item }: ItemProps): DrillOnStand {
     drill,
     tempo,
     setTempo: (wanted) => setChosen(Math.min(FASTEST, Math.max(SLOWEST, Math.round(wanted)))),
-    clean: cleanInARow(own.filter((pass) => pass.tempo === tempo)),
+    clean: cleanInARow(own.filter((pass) => pass.tempo === tempo && pass.at >= run.startedAt)),
     stage,
     isPlaying: run.phase === 'playing',
     at: sounding === null || sounding === 0 ? null : sounding - 1,

@@ -5,10 +5,10 @@ import { type PlayerAddress, usePasses, usePracticeSettings } from '../../api/pr
 import { useBand } from '../../api/songs.ts';
 import { keepSending, type Outbox, practiceOutbox } from '../../document/outbox.ts';
 import { usePlaying } from '../../session/playing.ts';
-import type { RunItem } from './session-run.ts';
+import type { Run, RunItem } from './session-run.ts';
 
 /** A pass as it has just been played: what it is of is added here. */
-export type Played = Partial<Omit<Pass, 'id' | 'at' | 'item' | 'night'>> & Pick<Pass, 'outcome'>;
+type Played = Partial<Omit<Pass, 'id' | 'at' | 'item' | 'night'>> & Pick<Pass, 'outcome'>;
 
 export interface Practice {
   readonly player: PlayerAddress;
@@ -26,6 +26,17 @@ export interface Practice {
   /** Sessions of the log that wait on this device. */
   readonly notes: readonly PracticeSession[];
   readonly record: (of: RunItem, played: Played) => void;
+}
+
+/** What every part of the room is about. */
+export interface PartProps {
+  readonly practice: Practice;
+}
+
+/** What every item of a session is about. */
+export interface ItemProps extends PartProps {
+  readonly run: Run;
+  readonly item: RunItem;
 }
 
 /** The practice of whoever sits at this device. */

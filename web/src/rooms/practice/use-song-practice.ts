@@ -4,9 +4,8 @@ import type { ChartOnDesk } from '../../parts/sheet/use-chart-sheet.ts';
 import { playSong, stopSong, useSongPlayer } from '../../transport/song-player.ts';
 import type { Marked } from './MarkRow.tsx';
 import { turnRun, useRun } from './run-store.ts';
-import type { ItemProps } from './SessionPage.tsx';
 import { marked, playing, stopped } from './session-run.ts';
-import { passesOf } from './use-practice.ts';
+import { type ItemProps, passesOf } from './use-practice.ts';
 
 const ID = 'practice-song';
 const USUAL_TEMPO = 90;
