@@ -107,6 +107,13 @@ const ROOMS: readonly (readonly [name: string, open: (page: Page) => Promise<voi
       await expect(page.getByRole('list', { name: 'Order of the set' })).toBeVisible();
     },
   ],
+  [
+    'practice',
+    async (page) => {
+      await page.goto('/practice');
+      await expect(page.getByRole('list', { name: 'The plan' })).toBeVisible();
+    },
+  ],
   ['settings', async (page) => void (await page.goto('/settings'))],
   ['the first song', async (page) => void (await page.goto('/begin'))],
 ];

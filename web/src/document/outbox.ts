@@ -113,12 +113,14 @@ interface PracticeOutbox {
   readonly sessions: Outbox<PracticeSession>;
 }
 
-let practice: PracticeOutbox | null = null;
+const PRACTICE = new Map<string, PracticeOutbox>();
 
-/** What was practised at this browser and is not on the server yet. */
+/** What was practised in a band at this browser and is not on the server yet. */
 export function practiceOutbox(bandId: string): PracticeOutbox {
+  const known = PRACTICE.get(bandId);
+  if (known !== undefined) return known;
   const member = (memberId: string) => `/bands/${bandId}/members/${memberId}`;
-  practice ??= {
+  const made: PracticeOutbox = {
     passes: new Outbox('pass', window.localStorage, (memberId, passes) =>
       call('POST', `${member(memberId)}/passes`, passesTaken, { body: { passes } }),
     ),
@@ -127,7 +129,8 @@ export function practiceOutbox(bandId: string): PracticeOutbox {
         await call('PUT', `${member(memberId)}/practice/sessions/${session.id}`, practiceSession, { body: session });
     }),
   };
-  return practice;
+  PRACTICE.set(bandId, made);
+  return made;
 }
 
 /** Tries again from time to time, and whenever there may be a network; gives back what ends it. */

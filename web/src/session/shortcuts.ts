@@ -4,7 +4,7 @@ import { HOUSE_WORDS } from '../wording/house.ts';
 export interface Shortcut {
   readonly keys: string;
   readonly does: string;
-  readonly where: 'Everywhere' | 'Harmonize' | 'Analyze' | 'Chart' | 'Band' | 'Neck' | 'Stand';
+  readonly where: 'Everywhere' | 'Harmonize' | 'Analyze' | 'Chart' | 'Band' | 'Neck' | 'Practice' | 'Stand';
 }
 
 export const SHORTCUTS: readonly Shortcut[] = [
@@ -20,7 +20,7 @@ export const SHORTCUTS: readonly Shortcut[] = [
   { keys: 'd', does: HELP_WORDS.paperOrNight, where: HELP_WORDS.everywhere },
   { keys: ',', does: 'Settings: notation, instrument, sound, theme', where: HELP_WORDS.everywhere },
   { keys: 'Alt 1 – 9', does: HELP_WORDS.thePartsOfTheRoomHold, where: HELP_WORDS.everywhere },
-  { keys: 'Alt ⇧ 1 – 6', does: HELP_WORDS.fromRoomToRoom, where: HELP_WORDS.everywhere },
+  { keys: 'Alt ⇧ 1 – 7', does: HELP_WORDS.fromRoomToRoom, where: HELP_WORDS.everywhere },
   { keys: 'g', does: HELP_WORDS.theGlossary, where: HELP_WORDS.everywhere },
   { keys: '?', does: HELP_WORDS.thisSheet, where: HELP_WORDS.everywhere },
   { keys: '← →', does: HELP_WORDS.walkTheDegrees, where: HOUSE_WORDS.harmonize },
@@ -55,6 +55,12 @@ export const SHORTCUTS: readonly Shortcut[] = [
   { keys: 'f', does: HELP_WORDS.theNextFamilyOfShapes, where: HOUSE_WORDS.neck },
   { keys: 'i', does: HELP_WORDS.theNextInversion, where: HOUSE_WORDS.neck },
   { keys: 's', does: HELP_WORDS.allNotesOrOneShape, where: HOUSE_WORDS.neck },
+  { keys: 'Space', does: HELP_WORDS.playOrShowTheAnswer, where: HOUSE_WORDS.practice },
+  { keys: '1 2 3', does: HELP_WORDS.cleanShakyStopped, where: HOUSE_WORDS.practice },
+  { keys: 'Page ↓ ↑', does: HELP_WORDS.pedalInPractice, where: HOUSE_WORDS.practice },
+  { keys: '← →', does: HELP_WORDS.theItemBeforeOrTheNext, where: HOUSE_WORDS.practice },
+  { keys: 'f', does: HELP_WORDS.finishTheSession, where: HOUSE_WORDS.practice },
+  { keys: '+ −', does: HELP_WORDS.fasterSlower, where: HOUSE_WORDS.practice },
   { keys: 'Page ↓ ↑', does: HELP_WORDS.turnHeldToTheNextSection, where: HELP_WORDS.stand },
   { keys: '[ ]', does: HELP_WORDS.tonightsKeyDownOrUp, where: HELP_WORDS.stand },
   { keys: 'Esc', does: HELP_WORDS.offTheStand, where: HELP_WORDS.stand },

@@ -98,4 +98,10 @@ export const HELP_WORDS = {
   notSaved: (why: string | number) => `Not saved: ${why}`,
   changedElsewhereToo: 'Changed elsewhere too: choose below.',
   chooseAKey: 'Choose a key',
+  playOrShowTheAnswer: 'Play, or show the answer',
+  cleanShakyStopped: 'Clean, shaky, stopped',
+  pedalInPractice: 'Play and clean, or stopped; show and had it, or missed it',
+  theItemBeforeOrTheNext: 'The one before, or the next',
+  finishTheSession: 'Finish the session',
+  fasterSlower: 'Faster, slower',
 } as const;

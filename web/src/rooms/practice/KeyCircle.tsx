@@ -1,6 +1,7 @@
 import { type Naming, nameNote, printNote } from '@aurora/core';
 import type { CSSProperties } from 'react';
 import { Glyphs } from '../../parts/notation/Glyphs.tsx';
+import { Named } from '../../ui/Named.tsx';
 import { PRACTICE_WORDS } from '../../wording/practice.ts';
 
 /** Tonics of the major keys by fifths from C, and of the minor keys inside them. */
@@ -60,14 +61,13 @@ function Spot({ place, radius, name, onPick, children }: SpotProps) {
   return (
     <button
       type="button"
-      aria-label={name}
       style={at}
       onClick={onPick}
       className="music-glyph absolute grid size-12 -translate-x-1/2 -translate-y-1/2 place-items-center rounded-full border border-edge bg-raised font-numeral text-base font-bold hover:border-accent phone:size-11"
     >
-      <span aria-hidden="true">
+      <Named name={name} className="grid place-items-center">
         <Glyphs text={children} />
-      </span>
+      </Named>
     </button>
   );
 }

@@ -37,7 +37,11 @@ export function SessionPage() {
     document.title = HOUSE_WORDS.pageTitle(PRACTICE_WORDS.session);
     return silence;
   }, []);
-  useShortcuts({ Escape: leave });
+  const turn = (to: (run: Run, now: number) => Run) => () => {
+    silence();
+    turnRun((before) => to(before, Date.now()));
+  };
+  useShortcuts({ Escape: leave, ArrowRight: turn(skipped), ArrowLeft: turn(back), f: turn(ended) });
   if (run === null)
     return (
       <main className="h-full">
@@ -55,7 +59,7 @@ export function SessionPage() {
     );
   return (
     <main className="flex h-full flex-col overflow-y-auto">
-      <Head run={run} onLeave={leave} />
+      <Head run={run} turn={turn} onLeave={leave} />
       <Body run={run} practice={practice} onLeave={leave} />
     </main>
   );
@@ -77,15 +81,18 @@ function Body({ run, practice, onLeave }: { readonly run: Run; readonly practice
   return <PlayItem key={key} run={run} item={item} practice={practice} />;
 }
 
-function Head({ run, onLeave }: { readonly run: Run; readonly onLeave: () => void }) {
+interface HeadProps {
+  readonly run: Run;
+  /** What a press does to the session; whatever sounds falls silent. */
+  readonly turn: (to: (run: Run, now: number) => Run) => () => void;
+  readonly onLeave: () => void;
+}
+
+function Head({ run, turn, onLeave }: HeadProps) {
   const naming = useNaming();
   const item = itemNow(run);
   const next = itemNext(run);
   const key = item === null ? null : keyOfItem(item.item);
-  const turn = (to: (run: Run, now: number) => Run) => () => {
-    silence();
-    turnRun((before) => to(before, Date.now()));
-  };
   return (
     <header className="flex shrink-0 flex-wrap items-center gap-x-4 gap-y-1 px-5 pt-2 phone:px-3">
       <h1 className="min-w-0 font-numeral text-figure font-bold phone:text-head">
@@ -105,10 +112,10 @@ function Head({ run, onLeave }: { readonly run: Run; readonly onLeave: () => voi
         )}
       </h1>
       <div className="ml-auto flex items-center gap-1">
-        <SignButton name={PRACTICE_WORDS.backOne} onClick={turn(back)} disabled={run.block === 0 && run.place === 0}>
+        <SignButton name={PRACTICE_WORDS.backOne} keys="←" onClick={turn(back)} disabled={run.block === 0 && run.place === 0}>
           <BeforeIcon size={20} />
         </SignButton>
-        <SignButton name={PRACTICE_WORDS.skipThis} onClick={turn(skipped)} disabled={run.phase === 'over'}>
+        <SignButton name={PRACTICE_WORDS.skipThis} keys="→" onClick={turn(skipped)} disabled={run.phase === 'over'}>
           <SkipIcon size={20} />
         </SignButton>
         <Button onClick={turn(ended)} disabled={run.phase === 'over'}>

@@ -8,7 +8,7 @@ import { usePlaying } from '../../session/playing.ts';
 import type { Run, RunItem } from './session-run.ts';
 
 /** A pass as it has just been played: what it is of is added here. */
-type Played = Partial<Omit<Pass, 'id' | 'at' | 'item' | 'night'>> & Pick<Pass, 'outcome'>;
+export type Played = Partial<Omit<Pass, 'id' | 'at' | 'item' | 'night'>> & Pick<Pass, 'outcome'>;
 
 export interface Practice {
   readonly player: PlayerAddress;

@@ -1,0 +1,288 @@
+import type { APIRequestContext, Page } from '@playwright/test';
+import { startServer } from '../scripts/lib/server-process.mjs';
+import { expect, expectAccessible, test } from './pages.ts';
+
+const PARTS = ['plan', 'studies', 'programme', 'worksheet', 'log'] as const;
+
+interface Player {
+  readonly bandId: string;
+  readonly memberId: string;
+}
+
+/** A player of one's own, who has never practised, sitting at this device. */
+async function sitDownAsNew(page: Page, request: APIRequestContext, name: string, base = ''): Promise<Player> {
+  const bandId = (await (await request.get(`${base}/api/v1/bands`)).json()).bands[0].id as string;
+  const answer = await request.post(`${base}/api/v1/bands/${bandId}/members`, { data: { name, plays: 'guitar' } });
+  const memberId = (await answer.json()).id as string;
+  await page.addInitScript((id) => localStorage.setItem('aurora-player', id), memberId);
+  return { bandId, memberId };
+}
+
+const passesOf = async (request: APIRequestContext, { bandId, memberId }: Player, base = '') =>
+  (await (await request.get(`${base}/api/v1/bands/${bandId}/members/${memberId}/passes?limit=1000`)).json()).passes as {
+    readonly id: string;
+    readonly item: string;
+    readonly outcome: string;
+    readonly tempo: number | null;
+  }[];
+
+/** Opens a study of a group. */
+async function openStudy(page: Page, group: string, name: string | RegExp, base = ''): Promise<void> {
+  await page.goto(`${base}/practice/studies`);
+  await page.getByRole('radio', { name: group, exact: true }).click();
+  await page.getByRole('button', { name }).first().click();
+  await expect(page.getByRole('button', { name: 'Finish' })).toBeVisible();
+}
+
+const SEVENTHS_OF_C: Readonly<Record<string, string>> = { Cmaj7: '1', Dm7: '2', Em7: '3', Fmaj7: '4', G7: '5', Am7: '6', 'Bm7♭5': '7' };
+
+/** The number of the chord that is asked for in C. */
+async function askedNumber(page: Page): Promise<string> {
+  const text = (await page.getByRole('heading', { level: 2 }).textContent()) ?? '';
+  return SEVENTHS_OF_C[text.split(' ')[0] ?? ''] ?? '';
+}
+
+test('by keyboard alone: a plan, three clean passes that raise the tempo, and the log', async ({ page, request }) => {
+  test.setTimeout(120_000);
+  const me = await sitDownAsNew(page, request, 'Keyboard');
+  await page.goto('/practice');
+  await page.getByRole('button', { name: 'Start', exact: true }).focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('slowly, loose hands');
+  const tempo = async () => Number(/(\d+) bpm/.exec((await page.locator('footer').textContent()) ?? '')?.[1]);
+  const first = await tempo();
+  for (let pass = 0; pass < 3; pass += 1) {
+    await page.keyboard.press('Space');
+    await expect(page.getByRole('button', { name: 'Stop', exact: true })).toBeVisible();
+    await page.keyboard.press('1');
+    await expect(page.getByRole('button', { name: 'Play', exact: true })).toBeVisible();
+  }
+  await expect.poll(tempo).toBe(first + 4);
+  await page.keyboard.press('x');
+  await expect.poll(tempo).toBe(first - 2);
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByLabel('Your answer')).toBeFocused();
+  // Escape leaves, and the session waits where it was
+  await page.getByRole('button', { name: 'Finish' }).focus();
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Go on' }).focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByLabel('Your answer')).toBeVisible();
+  await page.getByRole('button', { name: 'Finish' }).focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('4 passes, 3 of them good')).toBeVisible();
+  await page.getByLabel('How was it? In your words').focus();
+  await page.keyboard.type('Loose wrist');
+  await page.keyboard.press('Tab');
+  await page.keyboard.press('Enter');
+  await expect(page).toHaveURL(/\/practice/);
+  await expect
+    .poll(async () => (await passesOf(request, me)).map(({ outcome }) => outcome))
+    .toEqual(['stopped', 'clean', 'clean', 'clean']);
+
+  await page.goto('/practice/log');
+  await expect(page.getByText('Loose wrist')).toBeVisible();
+  await page.getByRole('button', { name: /^Change the note/ }).click();
+  await page.getByLabel(/^Note of/).fill('Loose wrist, slow start');
+  await page.keyboard.press('Enter');
+  await page.getByRole('button', { name: /^Take .* out of the log/ }).click();
+  await expect(page.getByText('Loose wrist, slow start')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByText('Loose wrist, slow start')).toBeVisible();
+  await page.reload();
+  await expect(page.getByText('Loose wrist, slow start')).toBeVisible();
+});
+
+for (const viewport of [
+  { width: 390, height: 844 },
+  { width: 820, height: 1180 },
+]) {
+  test.describe(`by touch at ${viewport.width}`, () => {
+    test.use({ viewport, hasTouch: true });
+
+    test('questions on the pad, a shape marked, a fret tapped', async ({ page, request }) => {
+      test.setTimeout(90_000);
+      const me = await sitDownAsNew(page, request, `Touch ${viewport.width}`);
+      await openStudy(page, 'Recall', /^Chord to number/);
+      const pad = page.getByRole('group', { name: 'Answer pad' });
+      for (let place = 0; place < 3; place += 1) {
+        const number = await askedNumber(page);
+        await pad.getByRole('button', { name: number, exact: true }).tap();
+        await expect(page.getByRole('status')).toContainText('Right.');
+        await expect(page.getByRole('status')).toHaveCount(0);
+      }
+      const wrong = String((Number(await askedNumber(page)) % 7) + 1);
+      await pad.getByRole('button', { name: wrong, exact: true }).tap();
+      await expect(page.getByRole('status')).toContainText('The key of C has C D E F G A B');
+      await page.getByRole('button', { name: 'Go on' }).tap();
+      await expect(pad).toBeVisible();
+
+      await openStudy(page, 'Shapes', /^Triads 2-3-4/);
+      for (const mark of ['Clean', 'Shaky', 'Stopped']) await page.getByRole('button', { name: mark }).tap();
+      await openStudy(page, 'Recall', /^Relative key/);
+      await page.getByRole('group', { name: 'The circle of keys' }).getByRole('button', { name: 'A minor' }).tap();
+      await expect(page.getByRole('status')).toContainText('Right.');
+      expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)).toBeLessThanOrEqual(0);
+      const wanted = ['right', 'stopped', 'shaky', 'clean', 'wrong', 'right', 'right', 'right'];
+      await expect.poll(async () => (await passesOf(request, me)).map(({ outcome }) => outcome)).toEqual(wanted);
+    });
+  });
+}
+
+test('by the pedal: played and marked, shown and judged', async ({ page, request }) => {
+  test.setTimeout(90_000);
+  const me = await sitDownAsNew(page, request, 'Pedal');
+  await openStudy(page, 'Along one string', /^Along one string, saying the names/);
+  await page.keyboard.press('PageDown');
+  await expect(page.getByRole('button', { name: 'Stop', exact: true })).toBeVisible();
+  await page.keyboard.press('PageDown');
+  await expect(page.getByRole('button', { name: 'Play', exact: true })).toBeVisible();
+  await page.keyboard.press('PageUp');
+  await openStudy(page, 'Recall', /^Number to chord/);
+  await page.keyboard.press('PageDown');
+  await expect(page.getByRole('button', { name: 'I had it' })).toBeVisible();
+  await page.keyboard.press('PageDown');
+  await expect(page.getByRole('button', { name: 'I had it' })).toHaveCount(0);
+  await expect(page.getByLabel('Your answer')).toBeVisible();
+  await page.keyboard.press('PageDown');
+  await page.keyboard.press('PageUp');
+  await expect
+    .poll(async () => (await passesOf(request, me)).map(({ outcome }) => outcome))
+    .toEqual(['wrong', 'right', 'stopped', 'clean']);
+});
+
+test('a programme: begun, a night played, a night skipped', async ({ page, request }) => {
+  await sitDownAsNew(page, request, 'Nights');
+  await page.goto('/practice/programme');
+  await page.getByLabel('Order').selectOption('fifths');
+  await page.getByRole('button', { name: 'Begin', exact: true }).click();
+  const nights = page.getByRole('list', { name: 'Nights' }).getByRole('listitem');
+  await expect(nights).toHaveCount(30);
+  await expect(nights.nth(1)).toContainText('G major');
+  await page.getByRole('button', { name: 'Play tonight’s key' }).click();
+  await expect(page.getByRole('button', { name: 'Clean' })).toBeVisible();
+  await page.keyboard.press('1');
+  await page.keyboard.press('Escape');
+  await page.goto('/practice/programme');
+  await expect(page.getByRole('heading', { name: 'Night 2: G major' })).toBeVisible();
+  await page.getByRole('button', { name: 'Skip this night' }).click();
+  await expect(page.getByRole('heading', { name: 'Night 3: D major' })).toBeVisible();
+  await page.reload();
+  await expect(nights.nth(0)).toContainText('1 stage');
+  await expect(nights.nth(1)).toContainText('skipped');
+});
+
+test('a song of the set in tonight’s key: its bars vanish after a clean pass and come back after a stop', async ({ page, request }) => {
+  test.setTimeout(90_000);
+  await sitDownAsNew(page, request, 'Songs');
+  await page.goto('/band/tonight');
+  await page.getByLabel('Which set').selectOption('Friday at the Tidehouse');
+  await page.goto('/practice');
+  await page.getByRole('group', { name: 'Minutes' }).getByRole('button', { name: '30 min' }).click();
+  await expect(page.getByRole('heading', { name: 'A song of the set' })).toBeVisible();
+  await page.getByRole('button', { name: 'Start', exact: true }).click();
+  const block = page.getByRole('banner').getByText('A song of the set');
+  await expect(page.getByRole('button', { name: 'Clean' })).toBeVisible();
+  for (let step = 0; step < 40 && (await block.count()) === 0; step += 1) await page.keyboard.press('ArrowRight');
+  await expect(page.getByText('Every bar shown')).toBeVisible();
+  const hidden = page.getByRole('img', { name: 'hidden' });
+  await expect(hidden).toHaveCount(0);
+  await page.getByRole('button', { name: 'Clean' }).click();
+  await expect(page.getByText('Every second bar shown')).toBeVisible();
+  expect(await hidden.count()).toBeGreaterThan(3);
+  await page.getByRole('button', { name: 'Stopped' }).click();
+  await expect(hidden).toHaveCount(0);
+});
+
+test('a worksheet is checked cell by cell, and prints as a blank and solved', async ({ page, request }) => {
+  await sitDownAsNew(page, request, 'Sheets');
+  await page.goto('/practice/worksheet');
+  await page.getByLabel('Notes, 4').fill('C#');
+  await page.getByLabel('Notes, 4').press('Enter');
+  await expect(page.getByText(/the key of A♭ has it as D♭/)).toBeVisible();
+  await page.getByRole('button', { name: 'Print', exact: true }).click();
+  const sheet = page.getByRole('dialog');
+  await expect(sheet.getByRole('img', { name: 'Worksheet: A♭ major' })).toBeVisible();
+  await sheet.getByRole('radio', { name: 'Solved' }).click();
+  await expect(sheet.getByRole('img', { name: 'Solution: A♭ major' })).toBeVisible();
+  await expect(sheet.getByText('D♭maj7').first().or(sheet.getByText('A♭ C E♭ G').first())).toBeVisible();
+});
+
+for (const theme of ['paper', 'night'] as const) {
+  test.describe(theme, () => {
+    test.use({ device: { theme } });
+
+    test('every part and every kind of item is accessible', async ({ page, request }) => {
+      test.setTimeout(180_000);
+      for (const part of PARTS) {
+        await page.goto(`/practice/${part}`);
+        await page.waitForTimeout(900);
+        await expectAccessible(page);
+      }
+      await sitDownAsNew(page, request, `Axe ${theme}`);
+      for (const [group, name] of [
+        ['Recall', /^Relative key/],
+        ['Recall', /^Find it on a string/],
+        ['Say it aloud', /^Its chords, saying the number/],
+        ['Shapes', /^Triads 1-2-3/],
+        ['Runs', /^Scale over each chord/],
+        ['ii–V–I chain', /^Start/],
+        ['By ear', /^Hear the quality/],
+      ] as const) {
+        await openStudy(page, group, name);
+        await page.waitForTimeout(500);
+        await expectAccessible(page);
+      }
+      await page.getByRole('button', { name: 'Finish' }).click();
+      await expectAccessible(page);
+    });
+  });
+}
+
+test.describe('without the server', () => {
+  test.use({ serviceWorkers: 'allow', baseURL: undefined });
+
+  test('a session is complete afterwards, exactly once', async ({ page, request }) => {
+    test.setTimeout(150_000);
+    const own = JSON.parse(process.env.OWN_SERVER ?? 'null') as {
+      readonly command: readonly string[];
+      readonly settings: Record<string, string>;
+      readonly logFolder: string;
+    };
+    let server = await startServer(own.command, { ...own.settings, PORT: '0' }, own.logFolder);
+    const { url } = server;
+    try {
+      const me = await sitDownAsNew(page, request, 'Van', url);
+      await page.goto(`${url}/practice`);
+      await page.evaluate(async () => void (await navigator.serviceWorker.ready));
+      await page.reload();
+      await openStudy(page, 'Recall', /^Chord to number/, url);
+      await server.stop();
+      for (let place = 0; place < 4; place += 1) {
+        await page.getByLabel('Your answer').pressSequentially(await askedNumber(page));
+        await expect(page.getByRole('status')).toHaveCount(0);
+      }
+      // the page is loaded again without the server, and the session goes on
+      await page.reload();
+      await page.getByLabel('Your answer').pressSequentially(await askedNumber(page));
+      await expect(page.getByRole('status')).toHaveCount(0);
+      await page.getByRole('button', { name: 'Finish' }).click();
+      await expect(page.getByText(/things? kept on this device/)).toBeVisible();
+      await page.getByLabel('How was it? In your words').fill('In the van');
+      await page.getByRole('button', { name: 'Keep it' }).click();
+
+      server = await startServer(own.command, { ...own.settings, PORT: new URL(url).port }, own.logFolder);
+      await page.goto(`${url}/practice/log`);
+      await expect.poll(async () => (await passesOf(request, me, url)).length, { timeout: 40_000 }).toBe(5);
+      await expect(page.getByText('In the van')).toBeVisible();
+      await page.reload();
+      await page.waitForTimeout(1500);
+      const passes = await passesOf(request, me, url);
+      expect(new Set(passes.map(({ id }) => id)).size).toBe(5);
+      expect(passes.every(({ outcome }) => outcome === 'right')).toBe(true);
+      expect(await page.evaluate(() => Object.keys(localStorage).filter((name) => name.startsWith('aurora-pass')))).toEqual([]);
+    } finally {
+      await server.stop();
+    }
+  });
+});
