@@ -181,7 +181,7 @@ test('a song of the set in tonight’s key: its bars vanish after a clean pass a
   await page.getByRole('group', { name: 'Minutes' }).getByRole('button', { name: '30 min' }).click();
   await expect(page.getByRole('heading', { name: 'A song of the set' })).toBeVisible();
   await page.getByRole('button', { name: 'Start', exact: true }).click();
-  const block = page.getByRole('banner').getByText('A song of the set');
+  const block = page.locator('header').getByText('A song of the set');
   await expect(page.getByRole('button', { name: 'Clean' })).toBeVisible();
   for (let step = 0; step < 40 && (await block.count()) === 0; step += 1) await page.keyboard.press('ArrowRight');
   await expect(page.getByText('Every bar shown')).toBeVisible();

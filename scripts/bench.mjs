@@ -36,12 +36,11 @@ async function withServer({ server, web, migrations }) {
   const folder = mkdtempSync(`${tmpdir()}/aurora-bench-`);
   const url = await startCluster(folder, { fast: true });
   try {
-    const shelf = spawnSync(process.execPath, ['--import', 'tsx', 'server/bench/shelf.bench.ts'], {
-      cwd: ROOT,
-      stdio: 'inherit',
-      env: { ...process.env, TEST_DATABASE_URL: url },
-    });
-    if (shelf.status !== 0) throw new Halt('The benchmark of the shelf did not run.');
+    for (const name of ['shelf', 'practice']) {
+      const env = { ...process.env, TEST_DATABASE_URL: url };
+      const bench = spawnSync(process.execPath, ['--import', 'tsx', `server/bench/${name}.bench.ts`], { cwd: ROOT, stdio: 'inherit', env });
+      if (bench.status !== 0) throw new Halt(`The benchmark of the ${name} did not run.`);
+    }
     const settings = { DATABASE_URL: url, PORT: '0', WEB_ROOT: web, MIGRATIONS: migrations, DEMO: '1', LOG_LEVEL: 'warn' };
     const running = await startServer([server], settings, folder);
     try {

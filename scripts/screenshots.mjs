@@ -88,16 +88,6 @@ const PICTURES = [
     },
   },
   {
-    name: 'neck-path',
-    path: '/',
-    act: async (page) => {
-      await openAt(page, 'Harbor Wall', '0.0');
-      await page.getByRole('link', { name: 'Neck' }).click();
-      await page.getByRole('tab', { name: 'Path' }).click();
-      await page.getByRole('list', { name: 'The path' }).getByRole('button').nth(4).click();
-    },
-  },
-  {
     name: 'neck-runs',
     path: '/neck?key=Bb',
     act: async (page) => {
@@ -127,20 +117,6 @@ const PICTURES = [
     },
   },
   { name: 'chart', path: '/', act: (page) => openAt(page, 'Harbor Wall', '8.0') },
-  {
-    name: 'chart-versions',
-    path: '/',
-    act: async (page) => {
-      await openAt(page, 'Harbor Wall', '8.0');
-      for (const keys of ['s', 'u', '+']) {
-        await page.keyboard.press(keys);
-        await page.waitForTimeout(1200);
-      }
-      await fromMore(page, 'Versions');
-      await page.getByRole('list', { name: 'Saves' }).getByRole('button').last().click();
-      await page.getByText('Since then').waitFor();
-    },
-  },
   { name: 'phone', path: '/', size: PHONE, act: (page) => openAt(page, 'Emberwick Street', '2.0') },
   {
     name: 'stand',
@@ -167,14 +143,24 @@ const PICTURES = [
     act: (page) => page.getByRole('button', { name: /^Juno/ }).click(),
   },
   {
-    name: 'band-files',
-    path: '/band/files',
-    size: TABLET,
+    name: 'practice-plan',
+    path: '/practice',
+    act: (page) => page.getByRole('list', { name: 'The plan' }).waitFor(),
+  },
+  {
+    name: 'practice-session',
+    path: '/practice/studies',
     act: async (page) => {
-      const tune = 'X:1\nT:Gannet Reel\nC:Nobody yet\nM:4/4\nL:1/4\nK:G\n|: "G"GABG | "D7"D4 | "Em"E4 | "C"C4 :|\n';
-      await page.getByLabel('File to import').setInputFiles({ name: 'gannet.abc', mimeType: 'text/plain', buffer: Buffer.from(tune) });
-      await page.getByRole('region', { name: 'What the file would become' }).waitFor();
+      await page.getByRole('radio', { name: 'Runs', exact: true }).click();
+      await page.getByLabel('Tonic').selectOption({ label: 'E♭' });
+      await page.getByRole('button', { name: /^Scale over each chord/ }).click();
+      await page.getByRole('button', { name: 'Clean' }).waitFor();
     },
+  },
+  {
+    name: 'practice-log',
+    path: '/practice/log',
+    act: (page) => page.getByRole('heading', { name: 'Minutes a week' }).waitFor(),
   },
   {
     name: 'chart-night-capo',

@@ -4,6 +4,7 @@ import {
   analyze,
   analyzeText,
   applyChange,
+  askQuestions,
   chartPart,
   checkChart,
   chordNotes,
@@ -18,10 +19,13 @@ import {
   openChart,
   parseChord,
   planCapo,
+  planPractice,
   printChord,
   printNote,
+  programmeKeys,
   progressionOf,
   projectChart,
+  QUESTION_KINDS,
   readChart,
   readProgression,
   renderChart,
@@ -186,3 +190,41 @@ for (const songOfSet of setList) planCapo(songOfSet);
 console.log(`a capo for each of ${setList.length} songs, asked first: ${(performance.now() - first).toFixed(0)} ms (goal: under 200 ms)`);
 const again = median(1, () => setList.forEach((songOfSet) => void planCapo(songOfSet)));
 console.log(`a capo for each of ${setList.length} songs, asked again: ${again.toFixed(1)} ms`);
+
+// practice: questions of every kind in every key, and a plan from what a player did in years
+const circle = [0, 1, 2, 3, 4, 5, 6, -5, -4, -3, -2, -1].map((tonic) => ({ tonic, scale: 'major' as const }));
+const wish = {
+  kinds: QUESTION_KINDS,
+  keys: circle,
+  depth: null,
+  count: 1000,
+  seed: 1,
+  capo: null,
+  tuning: STANDARD_GUITAR.tuning,
+  loops: [],
+};
+console.log(`1,000 questions of every kind in twelve keys: ${median(1, () => void askQuestions(wish)).toFixed(0)} ms (goal: under 50 ms)`);
+const passed = Array.from({ length: 4000 }, (_, at) => ({
+  id: String(at),
+  at: at * 3_600_000,
+  item: `recall/${QUESTION_KINDS[at % QUESTION_KINDS.length]}/${['C', 'Eb', 'A', 'Gb'][at % 4]} major`,
+  stage: '',
+  tempo: null,
+  answeredIn: 4000,
+  outcome: at % 3 === 0 ? ('wrong' as const) : ('right' as const),
+  said: '',
+  hidden: true,
+  seconds: 5,
+  night: null,
+}));
+const nights = { keys: programmeKeys({ nights: 30, order: 'fourths', first: 0, scales: ['major'] }, new Map()), skipped: [], since: 0 };
+const planning = {
+  minutes: 45,
+  passes: passed,
+  programme: nights,
+  songs: [],
+  tuning: STANDARD_GUITAR.tuning,
+  now: 4000 * 3_600_000,
+  seed: 1,
+};
+console.log(`a plan of 45 minutes from 4,000 passes: ${median(1, () => void planPractice(planning)).toFixed(0)} ms`);

@@ -1,19 +1,10 @@
 // Prints how fast a shelf of twenty thousand songs is searched: medians, nothing judged.
-import { randomUUID } from 'node:crypto';
-import { fileURLToPath } from 'node:url';
 import { changesOf, readProgression } from '@aurora/core';
 import { songsQuery } from '@aurora/wire';
-import pg from 'pg';
-import { pino } from 'pino';
-import { addBand } from '../src/band/band-store.ts';
-import { migrate } from '../src/db/migrate.ts';
-import { createPool } from '../src/db/pool.ts';
 import { listSongs } from '../src/song/shelf-store.ts';
+import { medianMs, withDatabase } from './bench-database.ts';
 
 const SONGS = 20_000;
-const ROUNDS = 21;
-const SILENT = pino({ level: 'silent' });
-const adminUrl = process.env.TEST_DATABASE_URL ?? '';
 
 /** A seeded row of numbers from 0 to below 1, the same at every run. */
 function* numbers(): Generator<number, never> {
@@ -41,40 +32,25 @@ const ROUND = [
 const KEYS = ['C', 'G', 'D', 'A', 'E', 'F', 'Bb', 'Eb', 'Ab', 'Em', 'Am', 'Dm'];
 const song = () => `key: ${pick(KEYS)}\n\n${Array.from({ length: 4 }, () => pick(ROUND)).join('\n')}`;
 
-const name = `bench_${randomUUID().replaceAll('-', '')}`;
-const admin = new pg.Client(adminUrl);
-await admin.connect();
-await admin.query(`create database ${name}`);
-const address = new URL(adminUrl);
-address.pathname = `/${name}`;
-await migrate(address.href, fileURLToPath(new URL('../src/db/migrations', import.meta.url)), SILENT);
-const pool = createPool(address.href, SILENT);
-const bandId = await addBand(pool, 'Bench');
-const rows = Array.from({ length: SONGS }, (_, index) => [`Song ${index}`, changesOf(readProgression(song()))] as const);
-await pool.query(
-  `insert into song (band_id, title, by_line, key_name, bars, opening, ridge, rounds, changes, revision)
-   select $1, title, 'Somebody', 'C', 16, '{}', '{}', '{}', changes, 1 from unnest($2::text[], $3::text[]) as made (title, changes)`,
-  [bandId, rows.map(([title]) => title), rows.map(([, changes]) => changes)],
-);
-await pool.query('analyze song');
-
-for (const [what, query] of [
+const QUERIES = [
   ['a pattern many songs have', { pattern: '1 5 6- 4' }],
   ['a pattern few songs have', { pattern: '4 4- 1 67 2-7 57' }],
   ['a pattern and a word', { pattern: '1 5 6- 4', find: '17' }],
   ['a word', { find: 'song 1999' }],
   ['nothing: the first page', {}],
-] as const) {
-  const asked = songsQuery.parse(query);
-  const times: number[] = [];
-  for (let round = 0; round < ROUNDS; round += 1) {
-    const start = performance.now();
-    await listSongs(pool, bandId, asked);
-    times.push(performance.now() - start);
+] as const;
+
+await withDatabase(async (pool, bandId) => {
+  const rows = Array.from({ length: SONGS }, (_, index) => [`Song ${index}`, changesOf(readProgression(song()))] as const);
+  await pool.query(
+    `insert into song (band_id, title, by_line, key_name, bars, opening, ridge, rounds, changes, revision)
+     select $1, title, 'Somebody', 'C', 16, '{}', '{}', '{}', changes, 1 from unnest($2::text[], $3::text[]) as made (title, changes)`,
+    [bandId, rows.map(([title]) => title), rows.map(([, changes]) => changes)],
+  );
+  await pool.query('analyze song');
+  for (const [what, query] of QUERIES) {
+    const asked = songsQuery.parse(query);
+    const median = await medianMs(() => listSongs(pool, bandId, asked));
+    console.log(`${SONGS.toLocaleString('en')} songs, ${what}: ${median.toFixed(1)} ms (goal: under 50 ms)`);
   }
-  const median = times.sort((a, b) => a - b)[Math.floor(ROUNDS / 2)] as number;
-  console.log(`${SONGS.toLocaleString('en')} songs, ${what}: ${median.toFixed(1)} ms (goal: under 50 ms)`);
-}
-await pool.end();
-await admin.query(`drop database ${name} with (force)`);
-await admin.end();
+});

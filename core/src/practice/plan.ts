@@ -62,6 +62,9 @@ export const MOST_MINUTES = 180;
 /** At most so much of a plan is met for the first time, by items as by minutes. */
 const MOST_NEW = 0.4;
 
+/** With more than so many of a study due, nothing new of it is begun before them. */
+const MOST_WAITING = 6;
+
 /** A plan for the minutes somebody has: warm-up, what is due, tonight's key, a song of the set, breaks. Its minutes sum to those asked for. */
 export function planPractice(wish: PlanWish): readonly PlanBlock[] {
   const desk = openDesk(wish);
@@ -171,14 +174,12 @@ function choose(desk: Desk, pool: readonly Item[], { kind, minutes, place }: Pla
   const free = pool.filter((item) => !taken.has(itemId(item)));
   const known = free.flatMap((item) => memories.get(itemId(item)) ?? []);
   const burden = burdenOf(desk);
-  const due = weakest(
-    known.filter(({ dueAt }) => dueAt <= wish.now),
-    burden,
-  );
+  const waiting = known.filter(({ dueAt }) => dueAt <= wish.now);
+  const due = weakest(waiting, burden);
   const fresh = free.find((item) => !memories.has(itemId(item)));
   const mayBegin = fresh !== undefined && desk.newItems > 0 && desk.newMinutes >= minutes;
-  // what is due and what is new take turns, so that neither waits for ever; of a night its key comes first
-  const isFreshsTurn = mayBegin && place % 2 === (kind === 'programme' ? 0 : 1);
+  // what is due and what is new take turns, unless too much is due: who forgets quickly begins less; of a night its key comes first
+  const isFreshsTurn = mayBegin && (kind === 'programme' ? place % 2 === 0 : place % 2 === 1 && waiting.length <= MOST_WAITING);
   if (due !== undefined && !isFreshsTurn) return planned(due, 'due', wish, night);
   if (fresh !== undefined && mayBegin) {
     desk.newItems -= 1;

@@ -12,7 +12,7 @@ import { PRACTICE_WORDS } from '../../wording/practice.ts';
 import { AnswerPad, NeckPad } from './AnswerPad.tsx';
 import { takenBack } from './answer-text.ts';
 import { turnRun } from './run-store.ts';
-import { skipped } from './session-run.ts';
+import { back, skipped } from './session-run.ts';
 import { type Asking, useAsking } from './use-asking.ts';
 import type { ItemProps } from './use-practice.ts';
 
@@ -146,6 +146,14 @@ function Shapes({
   );
 }
 
+/** With nothing typed yet the arrows walk through the session, as everywhere in it. */
+function steps(key: string): boolean {
+  const to = { ArrowRight: skipped, ArrowLeft: back }[key];
+  if (to === undefined) return false;
+  turnRun((run) => to(run, Date.now()));
+  return true;
+}
+
 interface DeskProps {
   readonly question: Question;
   readonly asking: Asking;
@@ -158,6 +166,12 @@ function AnswerDesk({ question, asking, practice, onPedal }: DeskProps) {
   const isPhone = usePhone();
   const { as } = question.answer;
   const { text, setText, submit, press, show } = asking;
+  const field = useRef<HTMLInputElement>(null);
+  const { id } = question;
+  // biome-ignore lint/correctness/useExhaustiveDependencies: each question is answered where the one before was
+  useEffect(() => {
+    if (!isPhone) field.current?.focus();
+  }, [id, isPhone]);
   const send = (event: FormEvent) => {
     event.preventDefault();
     submit();
@@ -167,7 +181,7 @@ function AnswerDesk({ question, asking, practice, onPedal }: DeskProps) {
       <form onSubmit={send} className="flex flex-wrap items-center gap-2">
         <input
           // on a phone the pad answers, and no keyboard rises over it
-          ref={(input) => void (!isPhone && input?.focus())}
+          ref={field}
           value={text}
           inputMode={isPhone ? 'none' : 'text'}
           autoComplete="off"
@@ -177,7 +191,9 @@ function AnswerDesk({ question, asking, practice, onPedal }: DeskProps) {
           placeholder={PRACTICE_WORDS.forms[as]}
           onChange={(event) => setText(event.target.value)}
           onKeyDown={(event) => {
-            if (onPedal(event.key)) event.preventDefault();
+            if (onPedal(event.key) || (text === '' && steps(event.key))) event.preventDefault();
+            // what is typed in holds on to Escape once; pressed again it leaves
+            if (event.key === 'Escape') event.currentTarget.blur();
           }}
           className="min-h-14 min-w-0 flex-1 rounded-xl border-2 border-edge bg-raised px-4 text-head font-bold placeholder:text-lead placeholder:font-medium placeholder:text-quiet"
         />

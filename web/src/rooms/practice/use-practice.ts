@@ -52,13 +52,16 @@ export function usePractice(): Practice {
   const notes = useWaiting(sessions, memberId);
   const [sentHere, setSentHere] = useState<readonly PracticePass[]>([]);
   const passes = useMemo(() => merged([...(kept.data ?? []), ...sentHere, ...waiting]), [kept.data, sentHere, waiting]);
-  const memories = useMemo(() => remember(passes, Date.now()), [passes]);
+  // who only plays needs none of it
+  const memories = useMemo(() => later(() => remember(passes, Date.now())), [passes]);
   return {
     player: address,
     playerName: player?.name ?? '',
     instrument,
     passes,
-    memories,
+    get memories() {
+      return memories();
+    },
     isKnown: kept.data !== undefined || kept.isError,
     settings,
     save: save.mutate,
@@ -71,6 +74,15 @@ export function usePractice(): Practice {
       setSentHere((before) => [...before, pass]);
       box.add(memberId, pass);
     },
+  };
+}
+
+/** Worked out when it is first wanted, and once. */
+function later<Value>(work: () => Value): () => Value {
+  let known: { readonly value: Value } | null = null;
+  return () => {
+    known ??= { value: work() };
+    return known.value;
   };
 }
 
