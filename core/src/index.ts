@@ -263,6 +263,7 @@ export {
 } from './practice/programme.ts';
 export type { Answer, AnswerForm, Prompt, Question, QuestionKind, QuestionWish, Sound } from './practice/question.ts';
 export { askQuestions, EAR_KINDS, RECALL_KINDS } from './practice/questions.ts';
+export { type LoopedSong, type SongLoop, songLoops } from './practice/song-loops.ts';
 export {
   CHAIN_STAGES,
   type ChainStage,

@@ -50,6 +50,8 @@ export interface Drill {
 export interface DrillWish {
   readonly instrument: Instrument;
   readonly seed: number;
+  /** Loops of the band's songs to be called in a position; none for the usual ones. */
+  readonly loops?: readonly (readonly number[])[];
   /** In order, or called at random. */
   readonly isCalled: boolean;
 }

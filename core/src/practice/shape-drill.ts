@@ -42,27 +42,26 @@ export function shapeDrill(what: string, key: Key, wish: DrillWish): Drill | nul
   return { steps, run: null, say: 'numbers and names', modes: [] };
 }
 
-function shapesFor(what: ShapeStudy, key: Key, { instrument, seed, isCalled }: DrillWish): readonly KeyShape[] | null {
+function shapesFor(what: ShapeStudy, key: Key, { instrument, seed, isCalled, loops = [] }: DrillWish): readonly KeyShape[] | null {
   if (what === 'open chords') return keyInOpenChords(key, 'triad', instrument);
   if (what === 'ladder') return ladderShapes(key.tonic, { family: 'drop-2', strings: LADDER_STRINGS, inversion: 0 }, instrument);
   if (what === 'up one, down the next') return zigzag(key, instrument);
-  if (what === 'called in position') return called(key, instrument, seed);
+  if (what === 'called in position') return called(key, instrument, diceOf(seed).pick(loops.length > 0 ? loops : CALLS));
   const through = THROUGH[what];
   if (through === undefined) return null;
   const up = keyAlongNeck(key, { ...through, inversion: 0 }, instrument);
   return isCalled ? diceOf(seed).shuffled(up) : [...up, ...[...up].reverse()];
 }
 
-/** Degrees called at random, four at a time, all within one position. */
-function called(key: Key, instrument: Instrument, seed: number): readonly KeyShape[] {
-  const shapes = keyInPosition(key, { family: 'barre-5', depth: 'triad' }, Math.max(POSITION, instrument.capo), instrument);
-  const others = keyInPosition(key, { family: 'barre-6', depth: 'triad' }, Math.max(POSITION, instrument.capo), instrument);
-  return diceOf(seed)
-    .pick(CALLS)
-    .map((degree) => {
-      const [first, second] = [shapes[degree - 1], others[degree - 1]] as readonly [KeyShape, KeyShape];
-      return first.voicing === null ? second : first;
-    });
+/** Degrees called one after the other, all within one position. */
+function called(key: Key, instrument: Instrument, degrees: readonly number[]): readonly KeyShape[] {
+  const position = Math.max(POSITION, instrument.capo);
+  const shapes = keyInPosition(key, { family: 'barre-5', depth: 'triad' }, position, instrument);
+  const others = keyInPosition(key, { family: 'barre-6', depth: 'triad' }, position, instrument);
+  return degrees.map((degree) => {
+    const [first, second] = [shapes[degree - 1], others[degree - 1]] as readonly [KeyShape, KeyShape];
+    return first.voicing === null ? second : first;
+  });
 }
 
 /** Triads on three strings through their inversions, up one chord and down the next. */

@@ -5,6 +5,7 @@ import {
   type Item,
   isQuestionKind,
   itemId,
+  itemIn,
   keyOfItem,
   nextTempo,
   type Pass,
@@ -81,6 +82,8 @@ export function demoPractice(): DemoPractice {
     const step = (minutes * MINUTE) / Math.max(1, plan.flatMap(({ items }) => items).length);
     for (const [at, planned] of plan.flatMap(({ items }) => items).entries())
       passes.push(...played(planned, { passes, dice, now: now + at * step, week: evening / EVENINGS.length }));
+    const after = { passes, dice, now: now + minutes * MINUTE, week: evening / EVENINGS.length };
+    for (const item of besides(evening, keys)) passes.push(...played({ item, isNew: false, why: { kind: 'again' }, night: null }, after));
     sessions.push({
       id: idOf('b', evening),
       at: new Date(now).toISOString(),
@@ -95,6 +98,13 @@ export function demoPractice(): DemoPractice {
     sessions,
     settings: { programme: { ...told, since: new Date(programme.since).toISOString() }, ladder: { ...USUAL_STEPS } },
   };
+}
+
+/** What is not in a plan of twenty minutes, and was done now and then: a key said aloud, a worksheet. */
+function besides(evening: number, keys: Programme['keys']): readonly Item[] {
+  const key = keys[evening % 12] as Programme['keys'][number];
+  if (evening % 3 === 1) return [itemIn('aloud', evening % 2 === 0 ? 'number and name' : 'quality', key)];
+  return evening % 5 === 3 ? [itemIn('worksheet', 'seventh', key)] : [];
 }
 
 interface Evening {

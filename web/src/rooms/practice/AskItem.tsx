@@ -38,11 +38,11 @@ export function AskItem(props: ItemProps) {
     );
   return (
     <>
-      <div className="flex min-h-0 flex-1 flex-col justify-center px-5 py-3 phone:px-3">
+      <div className="flex shrink-0 grow basis-auto flex-col justify-center px-5 py-3 phone:px-3">
         <Ask question={question} asking={asking} practice={props.practice} />
         {given !== null && <Verdict question={question} asking={asking} />}
       </div>
-      <footer className="sticky bottom-0 flex shrink-0 flex-col gap-2 border-t border-hairline bg-ground px-5 py-3 phone:px-3 phone:py-2">
+      <footer className="sticky bottom-0 flex shrink-0 flex-col gap-2 border-t border-hairline bg-ground px-5 py-3 phone:px-3 phone:py-2 lying:static">
         {given === null ? (
           <AnswerDesk question={question} asking={asking} practice={props.practice} onPedal={pedal} />
         ) : (

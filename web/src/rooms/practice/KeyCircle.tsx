@@ -18,7 +18,7 @@ interface CircleProps {
 /** The circle of keys to answer on: major keys outside, minor keys inside. */
 export function KeyCircle({ naming, isMany, onPick }: CircleProps) {
   return (
-    <div role="group" aria-label={PRACTICE_WORDS.theCircle} className="relative mx-auto aspect-square w-[min(24rem,86vw)]">
+    <div role="group" aria-label={PRACTICE_WORDS.theCircle} className="relative mx-auto aspect-square w-[min(24rem,86vw)] lying:w-[21rem]">
       {MAJORS.map((tonic, place) => (
         <Spot
           key={tonic}
@@ -65,7 +65,7 @@ function Spot({ place, radius, name, onPick, children }: SpotProps) {
       onClick={onPick}
       className="music-glyph absolute grid size-12 -translate-x-1/2 -translate-y-1/2 place-items-center rounded-full border border-edge bg-raised font-numeral text-base font-bold hover:border-accent phone:size-11"
     >
-      <Named name={name} className="grid place-items-center">
+      <Named name={name} className="whitespace-nowrap">
         <Glyphs text={children} />
       </Named>
     </button>

@@ -29,10 +29,10 @@ export function PlayItem(props: ItemProps) {
   if (drill === null) return <NothingToPlay />;
   return (
     <>
-      <div className="flex min-h-0 flex-1 flex-col justify-center px-5 py-3 phone:justify-start phone:px-3">
+      <div className="flex shrink-0 grow basis-auto flex-col justify-center px-5 py-3 phone:justify-start phone:px-3">
         <DrillView drill={drill} stand={stand} item={props.item} practice={props.practice} />
       </div>
-      <footer className="sticky bottom-0 flex shrink-0 flex-col gap-2 border-t border-hairline bg-ground px-5 py-3 phone:px-3 phone:py-2">
+      <footer className="sticky bottom-0 flex shrink-0 flex-col gap-2 border-t border-hairline bg-ground px-5 py-3 phone:px-3 phone:py-2 lying:flex-row lying:items-center">
         <Transport stand={stand} />
         <MarkRow onMark={mark} />
       </footer>
@@ -43,8 +43,8 @@ export function PlayItem(props: ItemProps) {
 function Transport({ stand }: { readonly stand: DrillOnStand }) {
   const { isPlaying, start, halt, tempo, setTempo, clean, stage } = stand;
   return (
-    <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
-      <Button look="strong" className="min-h-14! min-w-32 text-lead!" onClick={isPlaying ? halt : start}>
+    <div className="flex flex-wrap items-center gap-x-4 gap-y-2 lying:max-w-[50%] lying:gap-x-2">
+      <Button look="strong" className="min-h-14! min-w-32 text-lead! lying:min-w-0" onClick={isPlaying ? halt : start}>
         {isPlaying ? <StopIcon size={20} aria-hidden="true" /> : <PlayIcon size={20} aria-hidden="true" />}
         {isPlaying ? PRACTICE_WORDS.stop : PRACTICE_WORDS.play}
       </Button>

@@ -94,7 +94,7 @@ function Head({ run, turn, onLeave }: HeadProps) {
   const next = itemNext(run);
   const key = item === null ? null : keyOfItem(item.item);
   return (
-    <header className="flex shrink-0 flex-wrap items-center gap-x-4 gap-y-1 px-5 pt-2 phone:px-3">
+    <header className="sticky top-0 z-10 flex shrink-0 flex-wrap items-center gap-x-4 gap-y-1 bg-ground px-5 pt-2 pb-1 phone:px-3">
       <h1 className="min-w-0 font-numeral text-figure font-bold phone:text-head">
         {item === null ? (
           PRACTICE_WORDS.session

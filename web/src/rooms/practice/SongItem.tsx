@@ -52,7 +52,7 @@ function FadingSong({ source, title, tempo, ...props }: FadingProps) {
   });
   return (
     <>
-      <div className="min-h-0 flex-1 px-5 py-3 phone:px-3">
+      <div className="shrink-0 grow basis-auto px-5 py-3 phone:px-3">
         <h2 className="font-numeral text-numeral font-bold phone:text-figure">{title}</h2>
         <p className="text-lead text-quiet">
           {PRACTICE_WORDS.fades[stand.fade]}
@@ -62,7 +62,7 @@ function FadingSong({ source, title, tempo, ...props }: FadingProps) {
           <FadingSection key={section.index ?? 'lead'} section={section} fade={stand.fade} now={stand.bar} />
         ))}
       </div>
-      <footer className="sticky bottom-0 flex shrink-0 flex-col gap-2 border-t border-hairline bg-ground px-5 py-3 phone:px-3 phone:py-2">
+      <footer className="sticky bottom-0 flex shrink-0 flex-col gap-2 border-t border-hairline bg-ground px-5 py-3 phone:px-3 phone:py-2 lying:flex-row lying:items-center">
         <SongTransport stand={stand} />
         <MarkRow onMark={mark} />
       </footer>
@@ -73,8 +73,8 @@ function FadingSong({ source, title, tempo, ...props }: FadingProps) {
 function SongTransport({ stand: { isPlaying, start, halt, tempo } }: { readonly stand: SongOnStand }) {
   const heard = useRun((state) => state.heard);
   return (
-    <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
-      <Button look="strong" className="min-h-14! min-w-32 text-lead!" onClick={isPlaying ? halt : start}>
+    <div className="flex flex-wrap items-center gap-x-4 gap-y-2 lying:max-w-[50%] lying:gap-x-2">
+      <Button look="strong" className="min-h-14! min-w-32 text-lead! lying:min-w-0" onClick={isPlaying ? halt : start}>
         {isPlaying ? <StopIcon size={20} aria-hidden="true" /> : <PlayIcon size={20} aria-hidden="true" />}
         {isPlaying ? PRACTICE_WORDS.stop : PRACTICE_WORDS.play}
       </Button>

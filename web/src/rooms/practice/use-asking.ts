@@ -5,6 +5,7 @@ import { isTypedWhole, isWhole, type PadPress, pressed } from './answer-text.ts'
 import { turnRun } from './run-store.ts';
 import { marked } from './session-run.ts';
 import type { ItemProps } from './use-practice.ts';
+import { useSongLoops } from './use-song-loops.ts';
 
 /** An answer that was given, and what came of it. */
 interface Given {
@@ -31,6 +32,7 @@ export interface Asking {
 }
 
 const DECK = 80;
+const NO_LOOPS: readonly (readonly number[])[] = [];
 const EAR_TEMPO = 84;
 
 /** Asks one question after the other, and keeps every answer with the time it took. */
@@ -129,6 +131,8 @@ function writing({ as, text, setText, answer }: Writing): Pick<Asking, 'setText'
 }
 
 function useDeck({ practice, run, item }: ItemProps): readonly Question[] {
+  const shared = useSongLoops();
+  const loops = item.item.what === 'ear-loop' ? shared : NO_LOOPS;
   const { instrument, passes } = practice;
   // the deck stands while it is asked, though passes come in meanwhile
   const seed = useRef(run.since + passes.length);
@@ -136,7 +140,7 @@ function useDeck({ practice, run, item }: ItemProps): readonly Question[] {
     const key = keyOfItem(item.item);
     if (key === null) return [];
     const kinds = [item.item.what as QuestionKind];
-    const wish = { kinds, keys: [key], depth: null, count: DECK, seed: seed.current, tuning: instrument.tuning, loops: [] };
+    const wish = { kinds, keys: [key], depth: null, count: DECK, seed: seed.current, tuning: instrument.tuning, loops };
     return askQuestions({ ...wish, capo: instrument.capo === 0 ? null : instrument.capo });
-  }, [item, instrument]);
+  }, [item, instrument, loops]);
 }

@@ -19,6 +19,7 @@ import type { Marked } from './MarkRow.tsx';
 import { turnRun, useRun } from './run-store.ts';
 import { marked, playing, stopped } from './session-run.ts';
 import { type ItemProps, passesOf } from './use-practice.ts';
+import { useSongLoops } from './use-song-loops.ts';
 
 const ID = 'practice';
 
@@ -45,9 +46,10 @@ export function useDrill({ practice, run, item }: ItemProps): DrillOnStand {
   const { click, heard } = useRun();
   const [began, setBegan] = useState(() => Date.now());
   const own = useMemo(() => passesOf(passes, item.item), [passes, item]);
+  const loops = useSongLoops();
   const drill = useMemo(
-    () => drillFor(item.item, { instrument, seed: own.length + 1, isCalled: item.item.study === 'aloud' && own.length % 2 === 1 }),
-    [item, instrument, own.length],
+    () => drillFor(item.item, { instrument, loops, seed: own.length + 1, isCalled: item.item.study === 'aloud' && own.length % 2 === 1 }),
+    [item, instrument, loops, own.length],
   );
   const [chosen, setChosen] = useState<number | null>(null);
   const due = nextTempo(own, firstTempo(item.item), settings.ladder, Date.now());
