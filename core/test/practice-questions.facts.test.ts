@@ -202,6 +202,130 @@ describe('answers computed a second way, in every key', () => {
   });
 });
 
+const sound = (note: number) => up(0, (note + 120) * 7);
+const inKeys = (scale: string) => TONICS.map((tonic) => [tonic, keyOf(tonic, scale)] as const);
+/** Ids of questions that say otherwise than the second way. */
+const otherwise = (asked: readonly Question[], second: (question: Question) => readonly string[]) =>
+  asked.filter((question) => `${question.answer.accepted}` !== `${second(question)}`).map(({ id }) => id);
+/** Sounds of a chord above its lowest, as a name of the table. */
+const heardQuality = (midi: readonly number[]) => {
+  const lowest = Math.min(...midi);
+  return QUALITIES[[...new Set(midi.map((one) => (one - lowest) % 12))].sort((a, b) => a - b).join(' ')];
+};
+const lastSound = ({ prompt }: Question) => prompt.sounds?.at(-1)?.midi ?? [];
+/** Names of tones by half steps above a root, as the ladder and triads have them. */
+const TONE_NAMES: Readonly<Record<number, readonly string[]>> = {
+  0: ['1'],
+  3: ['b3'],
+  4: ['3'],
+  6: ['b5'],
+  7: ['5'],
+  8: ['#5'],
+  9: ['bb7'],
+  10: ['b7'],
+  11: ['7'],
+};
+const toneAt = (semitones: number) => (TONE_NAMES[semitones] as readonly string[])[0] as string;
+
+describe('the other kinds, a second way', () => {
+  test('parallel: the same tonic, and its twin where nobody writes the key', () => {
+    for (const [tonic, key] of inKeys('major')) {
+      for (const { answer } of ask(['parallel'], [key])) {
+        expect(answer.accepted[0]).toBe(`${tonic} minor`);
+        expect(answer.accepted.map((name) => piano(name.split(' ')[0] as string))).toEqual(answer.accepted.map(() => piano(tonic)));
+      }
+    }
+  });
+
+  test('interval or degree: letters counted up to the tonic, or from it', () => {
+    for (const scale of ['major', 'natural minor']) {
+      for (const [tonic, key] of inKeys(scale)) {
+        const notes = notesOf(tonic, scale);
+        const second = ({ prompt }: Question) => {
+          const place = notes.findIndex((name) => piano(name) === sound(prompt.note as number));
+          const letters = ((LETTERS.indexOf(tonic.charAt(0)) - LETTERS.indexOf((notes[place] as string).charAt(0)) + 7) % 7) + 1;
+          return prompt.to === undefined ? [...new Set([numbersOf(scale)[place] as string, String(place + 1)])] : [String(letters)];
+        };
+        expect(otherwise(ask(['interval-or-degree'], [key]), second)).toEqual([]);
+      }
+    }
+  });
+
+  test('the tone on a fret: half steps from the root to what sounds there', () => {
+    for (const [, key] of inKeys('harmonic minor')) {
+      const second = ({ prompt }: Question) => [
+        toneAt(up(sound(prompt.chord?.root as number), ((prompt.open as number) + (prompt.fret as number)) % 12)),
+      ];
+      expect(otherwise(ask(['tone-on-fret'], [key]), second)).toEqual([]);
+    }
+  });
+
+  test('what changed: the one string whose fret is lower, and the tone that lay on it', () => {
+    const tuning = [40, 45, 50, 55, 59, 64];
+    for (const [, key] of inKeys('major')) {
+      const second = ({ prompt }: Question) => {
+        const [before, after] = prompt.shapes as readonly [readonly (number | null)[], readonly (number | null)[]];
+        const string = before.findIndex((fret, at) => fret !== after[at]);
+        const pitch = (fret: number | null) =>
+          up(sound(prompt.chord?.root as number), ((tuning[string] as number) + (fret as number)) % 12);
+        return [before[string], after[string]].map((fret) => toneAt(pitch(fret ?? null)));
+      };
+      const asked = ask(['what-changed'], [key]);
+      expect(otherwise(asked, second)).toEqual([]);
+      for (const { prompt } of asked) {
+        const [before, after] = prompt.shapes as readonly [readonly (number | null)[], readonly (number | null)[]];
+        expect(before.filter((fret, at) => fret !== after[at])).toHaveLength(1);
+      }
+    }
+  });
+
+  test('three chords over a capo: each shape lies that many half steps lower', () => {
+    for (const [, key] of inKeys('major')) {
+      for (const { prompt, answer } of ask(['capo-position'], [key])) {
+        const shapes = (answer.accepted[0] as string).split(' ').map((name) => piano(/^[A-G][b#]*/.exec(name)?.[0] as string));
+        expect(shapes).toEqual((prompt.chords ?? []).map(({ root }) => up(prompt.capo as number, sound(root))));
+      }
+    }
+  });
+
+  test('by ear: the quality that sounds, the degree of the last chord, the bass against the root', () => {
+    for (const [tonic, key] of inKeys('major')) {
+      expect(otherwise(ask(['ear-quality'], [key]), (question) => [heardQuality(lastSound(question)) as string])).toEqual([]);
+      const degree = (question: Question) => [String(MAJOR.indexOf(up(piano(tonic), (lastSound(question)[0] as number) % 12)) + 1)];
+      expect(otherwise(ask(['ear-degree'], [key]), degree)).toEqual([]);
+      const bass = (question: Question) => [
+        toneAt(up(sound(question.prompt.chord?.root as number), Math.min(...lastSound(question)) % 12)),
+      ];
+      expect(otherwise(ask(['ear-bass'], [key]), bass)).toEqual([]);
+    }
+  });
+
+  test('by ear: the tone that moved, the loop after the cadence, the chord that is not of the key', () => {
+    for (const [tonic, key] of inKeys('major')) {
+      const moved = ({ prompt }: Question) => {
+        const [before, after] = (prompt.sounds ?? []).map(({ midi }) => midi.map((one) => up(piano(tonic), one % 12)));
+        return [before?.find((tone) => !after?.includes(tone)), after?.find((tone) => !before?.includes(tone))].map((tone) =>
+          toneAt(tone as number),
+        );
+      };
+      expect(otherwise(ask(['ear-tone'], [key]), moved)).toEqual([]);
+      const place = (midi: readonly number[]) => String(MAJOR.indexOf(up(piano(tonic), (midi[0] as number) % 12)) + 1);
+      const loop = ({ prompt }: Question) => [
+        (prompt.sounds ?? [])
+          .slice(-4)
+          .map(({ midi }) => place(midi))
+          .join(' '),
+      ];
+      expect(otherwise(ask(['ear-loop'], [key]), loop)).toEqual([]);
+      const wrong = ({ prompt }: Question) => {
+        const foreign = (midi: readonly number[]) => midi.some((one) => !MAJOR.includes(up(piano(tonic), one % 12)));
+        return (prompt.sounds ?? []).filter(({ midi }) => foreign(midi)).map(({ midi }) => place(midi));
+      };
+      expect(otherwise(ask(['ear-wrong'], [key]), wrong)).toEqual([]);
+    }
+  });
+});
+
 describe('every kind, every scale', () => {
   const keys = SCALE_NAMES.flatMap((scale) => [-4, 0, 3].flatMap((tonic) => (makeKey(tonic, scale).ok ? [{ tonic, scale }] : [])));
 
