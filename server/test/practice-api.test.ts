@@ -215,6 +215,9 @@ describe('settings and the log', () => {
     expect((await mine('/practice', 'PUT', settings)).status).toBe(200);
     expect((await mine('/practice')).body).toEqual(settings);
     expect((await mine('/practice', 'PUT', { ...settings, ladder: { up: 0, down: 8 } })).body.detail).toContain('1 to 20');
+    const unheard = { ...settings, programme: { ...settings.programme, keys: [key('C'), key('H')] } };
+    expect((await mine('/practice', 'PUT', unheard)).body.detail).toContain('H');
+    expect((await mine('/practice')).body).toEqual(settings);
   });
 
   test('a session is noted, changed, taken out and brought back', async () => {

@@ -17,6 +17,7 @@ const SAYS: Readonly<Record<NightStage, Say>> = {
   'down again': 'names',
 };
 const OCTAVE_FRET = 12;
+const SIX_STRINGS = 6;
 
 /** A stage of a night: the key along one string, the fold past the twelfth fret, and its chords on that string. Null for no stage. */
 export function nightDrill(stage: string, key: Key, instrument: Instrument): Drill | null {
@@ -46,9 +47,10 @@ function toneStep({ note, degree, fret, folded, step }: StringNote, string: numb
   return { chord: null, number: null, voicing: null, tone: { note, degree, string, fret, step, folded }, midi: [open + fret], beats: 1 };
 }
 
-/** The key's chords up the string their roots lie on: barre chords where the instrument has them, otherwise only told. */
+/** The key's chords with their roots on the lower string: barre chords where the instrument has them, otherwise only told. */
 function chordsOn(stage: 'triads' | 'sevenths', key: Key, instrument: Instrument): readonly DrillStep[] {
   const depth = stage === 'triads' ? 'triad' : 'seventh';
-  const shapes = keyAlongNeck(key, { family: 'barre-5', strings: null, inversion: 0, depth }, instrument);
+  const family = instrument.tuning.length >= SIX_STRINGS ? 'barre-6' : 'barre-5';
+  const shapes = keyAlongNeck(key, { family, strings: null, inversion: 0, depth }, instrument);
   return harmonize(key, depth).map(({ chord, number }, place) => chordStep(chord, number, shapes[place]?.voicing ?? null));
 }

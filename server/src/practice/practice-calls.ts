@@ -14,7 +14,7 @@ import { z } from 'zod';
 import { type Call, call, fileCall } from '../call/call.ts';
 import type { Pool } from '../db/pool.ts';
 import { HttpFault } from '../http-fault.ts';
-import { idOf, orMissing } from '../validate.ts';
+import { idOf, orMissing, requiredKey } from '../validate.ts';
 import { readLog } from './log-store.ts';
 import { addPasses, allPasses, listPasses, type Player } from './pass-store.ts';
 import { listSessions, readSettings, saveSession, saveSettings } from './session-store.ts';
@@ -121,7 +121,10 @@ function settingCalls(pool: Pool): readonly Call[] {
         body: practiceSettings,
         answer: practiceSettings,
       },
-      async ({ body, request }) => orMissing(await saveSettings(pool, playerOf(request), body), 'player'),
+      async ({ body, request }) => {
+        body.programme?.keys.forEach((key, place) => void requiredKey(key, `programme.keys.${place}`));
+        return orMissing(await saveSettings(pool, playerOf(request), body), 'player');
+      },
     ),
   ];
 }

@@ -1,13 +1,10 @@
 import {
   type AnswerForm,
   answerWords,
-  type Chord,
-  type ChordScaleName,
   type Fade,
   letterSchool,
   type Naming,
   type Night,
-  nameChord,
   parseChord,
   printQuality,
   printScale,
@@ -97,6 +94,7 @@ export const PRACTICE_WORDS = {
   theShape: 'The shape',
   onTheNeck: 'On the neck',
   tab: 'Tab',
+  tabLine: (line: number, lines: number) => `Tab, line ${line} of ${lines}`,
   inOrder: 'In order',
   theChain: 'The chain',
   hidden: 'hidden',
@@ -113,10 +111,10 @@ export const PRACTICE_WORDS = {
     'numbers and names': 'Say number and name as you go',
     nothing: '',
   } as Readonly<Record<Say, string>>,
-  modeOver: (mode: { readonly chord: Chord; readonly scale: ScaleName | ChordScaleName | null } | undefined, naming: Naming) =>
-    mode === undefined || mode.scale === null
-      ? ''
-      : `${nameChord(mode.chord, naming)}: ${mode.scale === 'major' ? 'ionian' : mode.scale === 'natural minor' ? 'aeolian' : printScale(mode.scale, 'glyph')}`,
+  modeOver: (chord: string, scale: ScaleName | null) =>
+    scale === null
+      ? chord
+      : `${chord}: ${scale === 'major' ? 'ionian' : scale === 'natural minor' ? 'aeolian' : printScale(scale, 'glyph')}`,
   answerPad: 'Answer pad',
   theCircle: 'The circle of keys',
   tapTheFret: 'Tap the fret',

@@ -1,5 +1,6 @@
 import { brokenOrder, type ChainStage, type Cue, cued, type Drill, type DrillStep, keyOfItem, type Naming, nameNote } from '@aurora/core';
 import { useEffect, useMemo, useState } from 'react';
+import { chordTitle } from '../../parts/neck/chord-title.ts';
 import { NeckBoard } from '../../parts/neck/NeckBoard.tsx';
 import { mutedIn } from '../../parts/neck/NeckDock.tsx';
 import { fretsAround, shapeDots } from '../../parts/neck/neck-view.ts';
@@ -181,17 +182,17 @@ function RunView({ drill, stand, item, practice }: DrillViewProps) {
   const naming = useNaming();
   const key = keyOfItem(item.item);
   const note = stand.at === null ? null : (drill.run?.notes[stand.at] ?? null);
-  const mode = note === null ? null : (drill.modes[note.chord] ?? null);
+  const mode = drill.modes[note?.chord ?? 0];
   if (drill.run === null || key === null) return null;
   return (
     <div className="flex flex-col gap-3">
-      {drill.modes.length > 0 && (
+      {mode !== undefined && (
         <p className="music-glyph min-h-12 font-numeral text-figure font-bold">
-          <Glyphs text={PRACTICE_WORDS.modeOver(mode ?? drill.modes[0], naming)} />
+          <Glyphs text={PRACTICE_WORDS.modeOver(chordTitle(mode.chord, practice.instrument, naming), mode.scale)} />
         </p>
       )}
       {item.item.what === 'muted strings' && <p className="text-lead">{PRACTICE_WORDS.muteThem}</p>}
-      <RunTab run={drill.run} at={stand.at} keyOf={key} instrument={practice.instrument} />
+      <RunTab run={drill.run} modes={drill.modes} at={stand.at} keyOf={key} instrument={practice.instrument} />
     </div>
   );
 }
