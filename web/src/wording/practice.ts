@@ -268,6 +268,7 @@ export const PRACTICE_WORDS = {
     worksheet: 'Worksheet',
   },
   lastSeen: 'Last seen',
+  percent: (share: number) => `${Math.round(share * 100)}%`,
   shareOf: (share: number, passes: number) => `${Math.round(share * 100)}% of ${passes}`,
   daysAgo: (days: number | null) => (days === null ? 'never' : days === 0 ? 'today' : plural(days, 'day')),
   unseen: (keys: readonly string[]) => `Not seen for longest: ${keys.join(', ')}.`,

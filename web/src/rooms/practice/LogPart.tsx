@@ -60,7 +60,7 @@ function LogPaper({ log, name, onClose }: { readonly log: PracticeLog; readonly 
     head: MAP_STAGES.map((stage) => PRACTICE_WORDS.mapStages[stage]),
     rows: keyMap(log, 'major', Date.now()).map(({ key, stages }) => ({
       name: wholeKeyWords(key, naming),
-      cells: stages.map(({ passes, share }) => (share === null ? '' : PRACTICE_WORDS.shareOf(share, passes))),
+      cells: stages.map(({ share }) => (share === null ? '' : PRACTICE_WORDS.percent(share))),
     })),
     isWritten: false,
   };

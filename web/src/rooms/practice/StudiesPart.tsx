@@ -135,7 +135,9 @@ function ChainStudy({ practice, start }: PartProps & { readonly start: Key }) {
   const stepsUp = chainUnits(links).findIndex(({ item }) => itemId(item) === itemId(next.item));
   return (
     <div className="flex flex-col gap-3">
-      <Choice label={PRACTICE_WORDS.downBy} value={down} options={DOWNS} onChange={setDown} />
+      <div>
+        <Choice label={PRACTICE_WORDS.downBy} value={down} options={DOWNS} onChange={setDown} />
+      </div>
       <div className="flex flex-wrap items-center gap-3 rounded-xl bg-wash px-4 py-3">
         <p className="mr-auto text-lead">
           {PRACTICE_WORDS.nextIs}{' '}
@@ -153,9 +155,11 @@ function ChainStudy({ practice, start }: PartProps & { readonly start: Key }) {
         {chainUnits(links).map(({ item }, at) => (
           <li key={itemId(item)}>
             <Button disabled={at > stepsUp} onClick={() => begin('chain', item)} aria-current={at === stepsUp ? 'step' : undefined}>
-              <Glyphs
-                text={`${wholeKeyWords({ ...start, tonic: links[chainUnits(links)[at]?.links[0] ?? 0]?.key.tonic ?? 0 }, naming)}: ${whatWords(item)}`}
-              />
+              <span>
+                <Glyphs
+                  text={`${wholeKeyWords({ ...start, tonic: links[chainUnits(links)[at]?.links[0] ?? 0]?.key.tonic ?? 0 }, naming)}: ${whatWords(item)}`}
+                />
+              </span>
               {isSafe(practice.memories.get(itemId(item))) && <span className="text-fine text-accent">{PRACTICE_WORDS.safe}</span>}
             </Button>
           </li>
