@@ -82,8 +82,8 @@ function sittingsOf(passes: readonly Pass[]): readonly (readonly Pass[])[] {
 }
 
 /**
- * The grade of a sitting: again where a third or more broke off or was wrong, hard where anything was shaky, wrong or slow,
- * easy where all of it was quick and nothing was shown, otherwise good.
+ * The grade of a sitting: again where a third or more broke off or was wrong, hard where a fifth or more was not as it should be
+ * or the middle of it was slow, easy where all of it was right, quick and with nothing shown, otherwise good.
  */
 export function gradeOf(sitting: readonly Pass[]): SittingGrade {
   const bad = sitting.filter(isBad).length;
@@ -91,8 +91,10 @@ export function gradeOf(sitting: readonly Pass[]): SittingGrade {
   const factor = ROWS.includes(sitting[0]?.item.split('/')[1] ?? '') ? ROW_FACTOR : 1;
   const times = sitting.flatMap(({ answeredIn }) => (answeredIn === null ? [] : [answeredIn / factor]));
   const middle = medianOf(times);
-  if (!sitting.every(isGood) || (middle !== null && middle > SLOW_MS)) return 'hard';
-  return middle !== null && middle < FAST_MS && sitting.every(({ hidden }) => hidden) ? 'easy' : 'good';
+  const faulty = sitting.filter((pass) => !isGood(pass)).length;
+  if (faulty * 5 >= sitting.length || (middle !== null && middle > SLOW_MS)) return 'hard';
+  const isEasy = faulty === 0 && middle !== null && middle < FAST_MS && sitting.every(({ hidden }) => hidden);
+  return isEasy ? 'easy' : 'good';
 }
 
 /** The middle of some numbers; null for none. */

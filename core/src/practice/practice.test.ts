@@ -90,6 +90,7 @@ describe('what is remembered', () => {
     ['all right and quick, but shown', [{ outcome: 'right', answeredIn: 1500 }], 'good'],
     ['right, but slow', [{ outcome: 'right', answeredIn: 15_000 }], 'hard'],
     ['one of five wrong', [{}, {}, {}, {}, { outcome: 'wrong' }], 'hard'],
+    ['one of six wrong', [{}, {}, {}, {}, {}, { outcome: 'wrong' }], 'good'],
     ['one of three wrong', [{}, {}, { outcome: 'wrong' }], 'again'],
     ['shaky', [{ outcome: 'shaky' }], 'hard'],
     ['a row takes longer than a chord', [{ outcome: 'right', answeredIn: 25_000, item: 'recall/quality-row/C major' }], 'good'],
