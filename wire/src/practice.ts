@@ -187,6 +187,7 @@ export const passesAnswer = z
   .object({ passes: z.array(practicePass), next: z.string().nullable().describe('where the next page begins') })
   .meta({ id: 'Passes' });
 
+const string = z.number().int().min(1, { error: 'strings are counted from 1, the thinnest' }).max(8, { error: 'eight strings at most' });
 const stepError = { error: 'a step of the tempo is 1 to 20 beats a minute' };
 const step = z.number().int(stepError).min(1, stepError).max(20, stepError);
 
@@ -199,6 +200,7 @@ export const practiceSettings = z
         keys: z.array(keyName).min(1).max(MOST_NIGHTS).describe('night by night'),
         skipped: z.array(z.number().int().min(1).max(MOST_NIGHTS)).max(MOST_NIGHTS),
         since: time,
+        strings: z.tuple([string, string]).optional().describe('the string a key is played along, and the one below it; 1 is the thinnest'),
       })
       .nullable(),
     ladder: z.object({ up: step, down: step }),

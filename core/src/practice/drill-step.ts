@@ -52,6 +52,8 @@ export interface DrillWish {
   readonly seed: number;
   /** Loops of the band's songs to be called in a position; none for the usual ones. */
   readonly loops?: readonly (readonly number[])[];
+  /** The two strings of a night, the higher one first; without them those of the instrument. */
+  readonly strings?: readonly [number, number] | undefined;
   /** In order, or called at random. */
   readonly isCalled: boolean;
 }

@@ -18,7 +18,7 @@ export function drillFor(item: Item, wish: DrillWish): Drill | null {
     case 'warm-up':
       return runDrill('scale over each chord', key, wish.instrument, 'slowly');
     case 'programme':
-      return nightDrill(item.what, key, wish.instrument);
+      return nightDrill(item.what, key, wish);
     case 'aloud':
       return aloudDrill(item.what, key, wish);
     case 'shapes':

@@ -3,7 +3,7 @@ import { type StringNote, scaleOnString } from '../fretboard/one-string.ts';
 import { harmonize } from '../harmony/harmonize.ts';
 import type { Key } from '../key/key.ts';
 import { keyAlongNeck } from '../voicing/key-shapes.ts';
-import { chordStep, type Drill, type DrillStep, type Say } from './drill-step.ts';
+import { chordStep, type Drill, type DrillStep, type DrillWish, type Say } from './drill-step.ts';
 import { type NightStage, nightStrings } from './programme.ts';
 
 const SAYS: Readonly<Record<NightStage, Say>> = {
@@ -17,15 +17,17 @@ const SAYS: Readonly<Record<NightStage, Say>> = {
   'down again': 'names',
 };
 const OCTAVE_FRET = 12;
-const SIX_STRINGS = 6;
+const SIXTH = 6;
 
 /** A stage of a night: the key along one string, the fold past the twelfth fret, and its chords on that string. Null for no stage. */
-export function nightDrill(stage: string, key: Key, instrument: Instrument): Drill | null {
+export function nightDrill(stage: string, key: Key, { instrument, strings }: Pick<DrillWish, 'instrument' | 'strings'>): Drill | null {
   const say = SAYS[stage as NightStage];
   if (say === undefined) return null;
-  const [upper, lower] = nightStrings(instrument.tuning);
+  const [upper, lower] = nightStrings(instrument.tuning, strings);
   const steps =
-    stage === 'triads' || stage === 'sevenths' ? chordsOn(stage, key, instrument) : notesOn(stage, key, { upper, lower, instrument });
+    stage === 'triads' || stage === 'sevenths'
+      ? chordsOn(stage, key, { lower, instrument })
+      : notesOn(stage, key, { upper, lower, instrument });
   return { steps, run: null, say, modes: [] };
 }
 
@@ -48,9 +50,13 @@ function toneStep({ note, degree, fret, folded, step }: StringNote, string: numb
 }
 
 /** The key's chords with their roots on the lower string: barre chords where the instrument has them, otherwise only told. */
-function chordsOn(stage: 'triads' | 'sevenths', key: Key, instrument: Instrument): readonly DrillStep[] {
+function chordsOn(
+  stage: 'triads' | 'sevenths',
+  key: Key,
+  { lower, instrument }: Pick<Strings, 'lower' | 'instrument'>,
+): readonly DrillStep[] {
   const depth = stage === 'triads' ? 'triad' : 'seventh';
-  const family = instrument.tuning.length >= SIX_STRINGS ? 'barre-6' : 'barre-5';
+  const family = lower >= SIXTH ? 'barre-6' : 'barre-5';
   const shapes = keyAlongNeck(key, { family, strings: null, inversion: 0, depth }, instrument);
   return harmonize(key, depth).map(({ chord, number }, place) => chordStep(chord, number, shapes[place]?.voicing ?? null));
 }

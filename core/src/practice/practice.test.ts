@@ -334,6 +334,13 @@ describe('drills', () => {
     expect(drill('down again')?.steps.map(({ tone }) => tone?.fret)).toEqual([18, 17, 15, 13, 11, 10, 8, 6]);
   });
 
+  test('along other strings when they are wished, and the instrument has them', () => {
+    const along = (strings: readonly [number, number], stage: string) =>
+      drillFor(itemIn('programme', stage, key('C')), { instrument: STANDARD_GUITAR, seed: 1, isCalled: false, strings })?.steps[0]?.tone
+        ?.string;
+    expect([along([2, 3], 'steps'), along([2, 3], 'lower string'), along([7, 8], 'steps')]).toEqual([2, 3, 5]);
+  });
+
   test('chords said at random are the key’s own, each once', () => {
     const called = drillFor(itemIn('aloud', ALOUD_STUDIES[0], key('Bb')), { instrument: STANDARD_GUITAR, seed: 3, isCalled: true });
     expect(called?.steps.map(({ chord }) => printChord(chord as never)).sort()).toEqual([

@@ -107,7 +107,8 @@ export function nightsOf(programme: Programme, passes: readonly Pass[]): readonl
   });
 }
 
-/** The two strings a key is played along: for a guitar 5 and 6, otherwise the second thickest and the thickest. */
-export function nightStrings(tuning: readonly number[]): readonly [number, number] {
+/** The two strings a key is played along, the higher one first: those wished where the instrument has them, else the second thickest and the thickest. */
+export function nightStrings(tuning: readonly number[], wished?: readonly [number, number]): readonly [number, number] {
+  if (wished?.every((string) => string <= tuning.length)) return wished;
   return [tuning.length - 1, tuning.length];
 }

@@ -209,6 +209,8 @@ export const PRACTICE_WORDS = {
   order: 'Order',
   beginsOn: 'Begins on',
   andMinor: 'Minor keys too',
+  strings: 'Strings',
+  twoStrings: (upper: number, lower: number) => `${upper} and ${lower}`,
   beginProgramme: 'Begin',
   beginAnew: 'Begin anew',
   beginAnewAsked: 'Begin another round of nights?',

@@ -25,6 +25,10 @@ create table practice_pass (
 );
 
 create index practice_pass_by_time on practice_pass (band_id, member_id, at desc, id desc);
+-- for the log: few rows of many
+create index practice_pass_seams on practice_pass (band_id, member_id, key_name, what) where study = 'chain';
+create index practice_pass_mistaken on practice_pass (band_id, member_id, stage, said)
+  where what in ('degree-quality', 'ear-quality') and outcome = 'wrong' and said <> '';
 
 create table practice_session (
   band_id uuid not null,

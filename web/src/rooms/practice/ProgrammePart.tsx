@@ -120,6 +120,11 @@ function Calendar({ nights }: { readonly nights: readonly Night[] }) {
 
 const STARTS = [0, -1, -2, -3, -4, -5, 6, 5, 4, 3, 2, 1];
 
+/** Neighbouring strings, the lowest first. */
+function pairsOf(strings: number): readonly (readonly [number, number])[] {
+  return Array.from({ length: strings - 1 }, (_, at) => [strings - 1 - at, strings - at] as const);
+}
+
 /** So many nights, in which order, beginning where; begun anew it leaves everything that was played remembered. */
 function ProgrammeForm({ practice, isBegun }: PartProps & { readonly isBegun: boolean }) {
   const naming = useNaming();
@@ -127,6 +132,8 @@ function ProgrammeForm({ practice, isBegun }: PartProps & { readonly isBegun: bo
   const [order, setOrder] = useState<KeyOrder>('fourths');
   const [first, setFirst] = useState('0');
   const [minor, setMinor] = useState(true);
+  const strings = pairsOf(practice.instrument.tuning.length);
+  const [pair, setPair] = useState('0');
   const begin = () => {
     const scales = minor ? (['major', 'natural minor'] as const) : (['major'] as const);
     const keys = programmeKeys({ nights, order, first: Number(first), scales }, practice.memories);
@@ -135,6 +142,7 @@ function ProgrammeForm({ practice, isBegun }: PartProps & { readonly isBegun: bo
       keys: keys.map(({ tonic, scale }) => ({ tonic: printNote(tonic), scale })),
       skipped: [],
       since: new Date().toISOString(),
+      strings: [...(strings[Number(pair)] ?? [5, 6])] as [number, number],
     };
     practice.save({ ...practice.settings, programme });
   };
@@ -161,6 +169,12 @@ function ProgrammeForm({ practice, isBegun }: PartProps & { readonly isBegun: bo
         value={first}
         options={STARTS.map((tonic) => [String(tonic), wholeKeyWords({ tonic, scale: 'major' }, naming)] as const)}
         onChange={setFirst}
+      />
+      <SelectField
+        label={PRACTICE_WORDS.strings}
+        value={pair}
+        options={strings.map(([upper, lower], at) => [String(at), PRACTICE_WORDS.twoStrings(upper, lower)] as const)}
+        onChange={setPair}
       />
       <Tick label={PRACTICE_WORDS.andMinor} on={minor} onTick={setMinor} />
       {isBegun ? (

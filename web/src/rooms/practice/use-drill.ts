@@ -47,9 +47,17 @@ export function useDrill({ practice, run, item }: ItemProps): DrillOnStand {
   const [began, setBegan] = useState(() => Date.now());
   const own = useMemo(() => passesOf(passes, item.item), [passes, item]);
   const loops = useSongLoops();
+  const strings = settings.programme?.strings;
   const drill = useMemo(
-    () => drillFor(item.item, { instrument, loops, seed: own.length + 1, isCalled: item.item.study === 'aloud' && own.length % 2 === 1 }),
-    [item, instrument, loops, own.length],
+    () =>
+      drillFor(item.item, {
+        instrument,
+        loops,
+        strings,
+        seed: own.length + 1,
+        isCalled: item.item.study === 'aloud' && own.length % 2 === 1,
+      }),
+    [item, instrument, loops, strings, own.length],
   );
   const [chosen, setChosen] = useState<number | null>(null);
   const due = nextTempo(own, firstTempo(item.item), settings.ladder, Date.now());
