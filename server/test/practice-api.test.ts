@@ -70,6 +70,12 @@ describe('questions', () => {
     ).toEqual(accepted);
   });
 
+  test('a key may be said by its name, too', async () => {
+    const named = await questions({ keys: ['Eb', 'C minor'] });
+    expect(named.body).toEqual((await questions({ keys: [key('Eb'), key('C', 'natural minor')] })).body);
+    expect((await questions({ keys: [3] })).body.detail).toContain('or its name');
+  });
+
   test('for an instrument and a capo of one’s own', async () => {
     const bass = await questions({ kinds: ['note-on-fret'], tuning: ['E1', 'A1', 'D2', 'G2'], count: 52 });
     expect(new Set(bass.body.questions.map((one: { prompt: { string: number } }) => one.prompt.string))).toEqual(new Set([1, 2, 3, 4]));

@@ -33,7 +33,10 @@ export const practiceQuestionsRequest = z
       .array(z.enum(QUESTION_KINDS, { error: `a kind of question is one of: ${QUESTION_KINDS.join(', ')}` }))
       .min(1, { error: 'name at least one kind of question' })
       .max(QUESTION_KINDS.length, { error: 'name every kind once' }),
-    keys: z.array(keyName).min(1, { error: 'name at least one key' }).max(60, { error: '60 keys at most' }),
+    keys: z
+      .array(z.union([keyName, symbol], { error: 'a key is { "tonic": "Eb", "scale": "major" }, or its name' }))
+      .min(1, { error: 'name at least one key' })
+      .max(60, { error: '60 keys at most' }),
     depth: z.enum(['triad', 'seventh'], { error: 'depth is triad or seventh' }).optional(),
     count: z.number().int(countError).min(1, countError).max(MOST_QUESTIONS, countError),
     seed,

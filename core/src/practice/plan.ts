@@ -151,7 +151,9 @@ function poolOf(desk: Desk, kind: Exclude<Slot['kind'], 'break' | 'warm-up' | 's
   const { keys, memories, wish } = desk;
   if (kind === 'programme') return keys.flatMap((key) => NIGHT_STAGES.map((stage) => itemIn('programme', stage, key)));
   if (kind === 'chain') {
-    const links = chainLinks({ start: keys.find(({ scale }) => scale === 'major') ?? FIRST_KEY, down: 2, easier: false });
+    // where it began it goes on, whatever tonight's key is
+    const start = keysMet(memories).find(({ scale }) => scale === 'major') ?? FIRST_KEY;
+    const links = chainLinks({ start, down: 2, easier: false });
     const met = chainUnits(links).filter(({ item }) => memories.has(itemId(item)));
     const next = nextUnit(links, memories);
     // what is joined is not practised behind what is not safe

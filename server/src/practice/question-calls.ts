@@ -75,7 +75,9 @@ export const PRACTICE_CALLS: readonly Call[] = [
 function questionsFor({ kinds, keys, depth, count, seed, capo, tuning }: PracticeQuestionsRequest): PracticeQuestionsAnswer {
   const questions = askQuestions({
     kinds,
-    keys: keys.map((key, place) => requiredKey(key, `keys.${place}`)),
+    keys: keys.map((key, place) =>
+      typeof key === 'string' ? required(parseKey(key), `keys.${place}`) : requiredKey(key, `keys.${place}`),
+    ),
     depth: depth ?? null,
     count,
     seed,
