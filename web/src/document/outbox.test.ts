@@ -97,6 +97,18 @@ describe('what was practised, on its way to the server', () => {
     expect(ids(box.waiting('somebody'))).toEqual(['x']);
   });
 
+  test('what was played before it was known who sits here goes to whoever does', async () => {
+    const { kept, send } = server();
+    const box = new Outbox('pass', localStorage, send);
+    box.add('', pass('early'));
+    await settled();
+    expect(kept.size).toBe(0);
+    box.adopt(ME);
+    await box.flush(ME);
+    expect([...kept.keys()]).toEqual(['early']);
+    expect(box.waiting('')).toEqual([]);
+  });
+
   test('a device without room says so, and it is sent all the same', async () => {
     const { kept, send } = server();
     const full = {

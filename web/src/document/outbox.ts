@@ -3,6 +3,8 @@ import { ApiFault, call } from '../api/client.ts';
 
 const PREFIX = 'aurora-';
 const AT_ONCE = 200;
+/** Who sits here is not known yet. */
+const NOBODY = '';
 const RETRY_MS = 15_000;
 
 /** Where a device keeps what it has not sent yet; each pass under a name of its own, so that two tabs take nothing from each other. */
@@ -33,14 +35,21 @@ export class Outbox<Thing extends { readonly id: string }> {
   /** Keeps a thing on the device, and tries to send it. False where the device has no room: then it is only sent. */
   readonly add = (memberId: string, pass: Thing): boolean => {
     const isKept = this.#put(memberId, pass);
-    if (isKept) void this.flush(memberId);
-    else void this.#send(memberId, [pass]).catch(() => undefined);
+    if (isKept && memberId !== NOBODY) void this.flush(memberId);
+    else if (!isKept) void this.#send(memberId, [pass]).catch(() => undefined);
     this.#tell();
     return isKept;
   };
 
   /** What of a player waits here to be sent. */
   readonly waiting = (memberId: string): readonly Thing[] => this.#names(memberId).flatMap((name) => this.#read(name) ?? []);
+
+  /** What was kept before it was known who sits here belongs to whoever does. */
+  readonly adopt = (memberId: string): void => {
+    for (const thing of this.waiting(NOBODY)) {
+      if (this.#put(memberId, thing)) this.#store.removeItem(this.#nameOf(NOBODY, thing.id));
+    }
+  };
 
   /** Sends what waits. What the server refuses for good is kept on the device apart, and tried no more. */
   readonly flush = async (memberId: string): Promise<void> => {
@@ -134,7 +143,8 @@ export function practiceOutbox(bandId: string): PracticeOutbox {
 }
 
 /** Tries again from time to time, and whenever there may be a network; gives back what ends it. */
-export function keepSending(box: Pick<Outbox<{ readonly id: string }>, 'flush'>, memberId: string): () => void {
+export function keepSending(box: Pick<Outbox<{ readonly id: string }>, 'flush' | 'adopt'>, memberId: string): () => void {
+  box.adopt(memberId);
   const send = () => void box.flush(memberId);
   const timer = window.setInterval(send, RETRY_MS);
   window.addEventListener('online', send);

@@ -1,5 +1,6 @@
-import type { ComponentType } from 'react';
+import { type ComponentType, useEffect, useRef } from 'react';
 import { useNavigate, useParams } from 'react-router';
+import { useRefreshPractice } from '../../api/practice.ts';
 import { lensSearchNow } from '../../session/lens-store.ts';
 import { partKeys, useShortcuts } from '../../session/use-shortcuts.ts';
 import { PartTabs } from '../../ui/PartTabs.tsx';
@@ -9,7 +10,7 @@ import { PlanPart } from './PlanPart.tsx';
 import { ProgrammePart } from './ProgrammePart.tsx';
 import { PRACTICE_PARTS, type PracticePartName, practicePart } from './practice-part.ts';
 import { StudiesPart } from './StudiesPart.tsx';
-import { type PartProps, usePractice } from './use-practice.ts';
+import { type PartProps, type Practice, usePractice } from './use-practice.ts';
 import { WorksheetPart } from './WorksheetPart.tsx';
 
 const BODIES: Readonly<Record<PracticePartName, ComponentType<PartProps>>> = {
@@ -25,6 +26,7 @@ export function PracticeRoom() {
   const { part: named } = useParams();
   const navigate = useNavigate();
   const practice = usePractice();
+  useSentAnew(practice);
   const part = practicePart(named);
   const open = (name: PracticePartName) => void navigate({ pathname: `/practice/${name}`, search: lensSearchNow() });
   useShortcuts(partKeys(PRACTICE_PARTS, open));
@@ -36,4 +38,14 @@ export function PracticeRoom() {
       </PartTabs>
     </div>
   );
+}
+
+/** What waited here and has been sent is asked for from the server, where it is now. */
+function useSentAnew({ player, waiting }: Practice): void {
+  const refresh = useRefreshPractice(player);
+  const before = useRef(waiting);
+  useEffect(() => {
+    if (waiting < before.current) refresh();
+    before.current = waiting;
+  }, [waiting, refresh]);
 }
