@@ -85,6 +85,21 @@ describe('what was practised, on its way to the server', () => {
     expect(localStorage.getItem('aurora-pass-refused:me:b')).toContain('arpeggios');
   });
 
+  test('one that is refused, and then no server: what was not sent waits on', async () => {
+    const { kept, state, send } = server();
+    state.isAway = true;
+    const box = new Outbox<PracticePass>('pass', localStorage, async (memberId, passes) => {
+      // after the refusal of all together the network is gone
+      if (passes.length === 1) state.isAway = true;
+      await send(memberId, passes);
+    });
+    for (const id of ['a', 'b', 'c']) box.add(ME, pass(id));
+    await settled();
+    Object.assign(state, { isAway: false, refuses: 'b' });
+    await box.flush(ME);
+    expect([kept.size, ids(box.waiting(ME))]).toEqual([0, ['a', 'b', 'c']]);
+  });
+
   test('what another player left on this device is not sent under one’s own name', async () => {
     const { kept, state, send } = server();
     state.isAway = true;

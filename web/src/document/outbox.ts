@@ -7,7 +7,7 @@ const AT_ONCE = 200;
 const NOBODY = '';
 const RETRY_MS = 15_000;
 
-/** Where a device keeps what it has not sent yet; each pass under a name of its own, so that two tabs take nothing from each other. */
+/** Where a device keeps what it has not sent yet; each thing under a name of its own, so that two tabs take nothing from each other. */
 type Store = Pick<Storage, 'getItem' | 'setItem' | 'removeItem' | 'key' | 'length'>;
 
 /** How things are sent; the server keeps each by its id, however often it comes. */
@@ -33,10 +33,10 @@ export class Outbox<Thing extends { readonly id: string }> {
   };
 
   /** Keeps a thing on the device, and tries to send it. False where the device has no room: then it is only sent. */
-  readonly add = (memberId: string, pass: Thing): boolean => {
-    const isKept = this.#put(memberId, pass);
+  readonly add = (memberId: string, thing: Thing): boolean => {
+    const isKept = this.#put(memberId, thing);
     if (isKept && memberId !== NOBODY) void this.flush(memberId);
-    else if (!isKept) void this.#send(memberId, [pass]).catch(() => undefined);
+    else if (!isKept) void this.#send(memberId, [thing]).catch(() => undefined);
     this.#tell();
     return isKept;
   };
@@ -60,30 +60,42 @@ export class Outbox<Thing extends { readonly id: string }> {
   };
 
   async #sendAll(memberId: string): Promise<void> {
-    for (let passes = this.waiting(memberId); passes.length > 0; passes = this.waiting(memberId)) {
-      const some = passes.slice(0, AT_ONCE);
-      try {
-        await this.#send(memberId, some);
-      } catch (error) {
-        if (!isRefused(error)) return;
-        await this.#sendSingly(memberId, some);
-      }
-      for (const { id } of some) this.#store.removeItem(this.#nameOf(memberId, id));
+    for (let things = this.waiting(memberId); things.length > 0; things = this.waiting(memberId)) {
+      const some = things.slice(0, AT_ONCE);
+      const settled = await this.#sent(memberId, some);
+      for (const { id } of settled) this.#store.removeItem(this.#nameOf(memberId, id));
       this.#tell();
+      // what did not get through is tried again later
+      if (settled.length < some.length) return;
     }
   }
 
-  async #sendSingly(memberId: string, passes: readonly Thing[]): Promise<void> {
-    for (const pass of passes) {
-      await this.#send(memberId, [pass]).catch((error: unknown) => {
-        if (isRefused(error)) this.#store.setItem(`${this.#name}-refused:${memberId}:${pass.id}`, JSON.stringify(pass));
-      });
-    }
-  }
-
-  #put(memberId: string, pass: Thing): boolean {
+  /** Sends things together, and one by one where the server will not have them all; those it has, or will never take. */
+  async #sent(memberId: string, things: readonly Thing[]): Promise<readonly Thing[]> {
     try {
-      this.#store.setItem(this.#nameOf(memberId, pass.id), JSON.stringify(pass));
+      await this.#send(memberId, things);
+      return things;
+    } catch (error) {
+      if (!isRefused(error)) return [];
+    }
+    const settled: Thing[] = [];
+    for (const thing of things) if (await this.#sentSingly(memberId, thing)) settled.push(thing);
+    return settled;
+  }
+
+  async #sentSingly(memberId: string, thing: Thing): Promise<boolean> {
+    try {
+      await this.#send(memberId, [thing]);
+    } catch (error) {
+      if (!isRefused(error)) return false;
+      this.#store.setItem(`${this.#name}-refused:${memberId}:${thing.id}`, JSON.stringify(thing));
+    }
+    return true;
+  }
+
+  #put(memberId: string, thing: Thing): boolean {
+    try {
+      this.#store.setItem(this.#nameOf(memberId, thing.id), JSON.stringify(thing));
       return true;
     } catch {
       return false;
