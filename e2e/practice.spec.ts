@@ -178,6 +178,11 @@ test('a song of the set in tonight’s key: its bars vanish after a clean pass a
   await page.goto('/band/tonight');
   await page.getByLabel('Which set').selectOption('Friday at the Tidehouse');
   await page.goto('/practice');
+  await expect(page.getByRole('heading', { name: 'A song of the set' })).toBeVisible();
+  // a block that is left out stays out, though the set is looked at again and again
+  await page.getByRole('button', { name: 'Leave out Recall' }).click();
+  await page.waitForTimeout(1500);
+  await expect(page.getByRole('heading', { name: 'Recall', exact: true })).toHaveCount(0);
   await page.getByRole('group', { name: 'Minutes' }).getByRole('button', { name: '30 min' }).click();
   await expect(page.getByRole('heading', { name: 'A song of the set' })).toBeVisible();
   await page.getByRole('button', { name: 'Start', exact: true }).click();

@@ -1,10 +1,8 @@
 import { BLOCK_NAMES, itemWords, type Naming, type PlannedItem, planPractice, planReasonWords } from '@aurora/core';
 import { useMemo, useState } from 'react';
-import { useNavigate } from 'react-router';
 import { useTonightSet } from '../../document/use-evening.ts';
 import { Glyphs } from '../../parts/notation/Glyphs.tsx';
 import { useNaming } from '../../session/lens.ts';
-import { lensSearchNow } from '../../session/lens-store.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Chip } from '../../ui/Chip.tsx';
 import { AgainIcon, LessIcon, MoreTimeIcon, PlayIcon, SkipIcon } from '../../ui/icons.ts';
@@ -14,8 +12,9 @@ import { PRACTICE_WORDS } from '../../wording/practice.ts';
 import { Cautions } from './Cautions.tsx';
 import { type EditedBlock, longer, shorter, skipBlock, swapped } from './plan-edit.ts';
 import { useRun } from './run-store.ts';
-import { beginRun, blocksOf, minutesDone } from './session-run.ts';
+import { blocksOf, minutesDone } from './session-run.ts';
 import type { PartProps } from './use-practice.ts';
+import { useSession } from './use-session.ts';
 
 const MINUTES = [10, 20, 30, 45, 60];
 
@@ -64,13 +63,10 @@ export function PlanPart({ practice }: PartProps) {
 
 /** The songs of the set this device works on, in tonight's keys. */
 function useSetSongs() {
-  const { tonight } = useTonightSet();
+  const evening = useTonightSet().tonight?.evening;
   return useMemo(
-    () =>
-      (tonight?.evening.entries ?? []).flatMap(({ name, song }) =>
-        song === null ? [] : [{ id: song.songId, title: name, key: song.key }],
-      ),
-    [tonight],
+    () => (evening?.entries ?? []).flatMap(({ name, song }) => (song === null ? [] : [{ id: song.songId, title: name, key: song.key }])),
+    [evening],
   );
 }
 
@@ -93,13 +89,9 @@ function Minutes({ minutes }: { readonly minutes: number }) {
 }
 
 function Start({ blocks }: { readonly blocks: readonly EditedBlock[] }) {
-  const navigate = useNavigate();
-  const begin = () => {
-    useRun.setState({ run: beginRun(crypto.randomUUID(), blocksOf(blocks.filter(({ minutes }) => minutes > 0)), Date.now()) });
-    void navigate({ pathname: '/practice/session', search: lensSearchNow() });
-  };
+  const { begin } = useSession();
   return (
-    <Button look="strong" onClick={begin} disabled={blocks.length === 0}>
+    <Button look="strong" onClick={() => begin(blocksOf(blocks))} disabled={blocks.length === 0}>
       <PlayIcon size={18} aria-hidden="true" /> {PRACTICE_WORDS.start}
     </Button>
   );
@@ -108,12 +100,12 @@ function Start({ blocks }: { readonly blocks: readonly EditedBlock[] }) {
 /** A session that was left in the middle is gone on with. */
 function Unfinished() {
   const run = useRun((state) => state.run);
-  const navigate = useNavigate();
+  const { goOn } = useSession();
   if (run === null || run.phase === 'over') return null;
   return (
     <div className="flex flex-wrap items-center gap-3 rounded-xl bg-wash px-4 py-2">
       <p className="mr-auto">{PRACTICE_WORDS.unfinished(Math.round(minutesDone(run)))}</p>
-      <Button look="strong" onClick={() => void navigate({ pathname: '/practice/session', search: lensSearchNow() })}>
+      <Button look="strong" onClick={goOn}>
         {PRACTICE_WORDS.goOn}
       </Button>
       <Button onClick={() => useRun.setState({ run: null })}>{PRACTICE_WORDS.letItBe}</Button>

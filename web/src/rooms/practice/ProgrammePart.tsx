@@ -13,10 +13,8 @@ import {
   wholeKeyWords,
 } from '@aurora/core';
 import { useState } from 'react';
-import { useNavigate } from 'react-router';
 import { Glyphs } from '../../parts/notation/Glyphs.tsx';
 import { useNaming } from '../../session/lens.ts';
-import { lensSearchNow } from '../../session/lens-store.ts';
 import { AskOnce } from '../../ui/AskOnce.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { ChosenIcon, SkipIcon } from '../../ui/icons.ts';
@@ -24,12 +22,12 @@ import { NumberField } from '../../ui/NumberField.tsx';
 import { SelectField } from '../../ui/SelectField.tsx';
 import { Tick } from '../../ui/Tick.tsx';
 import { PRACTICE_WORDS } from '../../wording/practice.ts';
-import { useRun } from './run-store.ts';
-import { beginRun } from './session-run.ts';
 import type { PartProps } from './use-practice.ts';
+import { useSession } from './use-session.ts';
 
-/** Minutes of a night: ten, shared by its stages. */
-const NIGHT_MS = 10 * 60_000;
+/** A night lasts ten minutes, shared by its stages. */
+const NIGHT_MINUTES = 10;
+const NIGHT_MS = NIGHT_MINUTES * 60_000;
 
 /** A key a night: which nights are done, which is next, and the programme itself. */
 export function ProgrammePart(props: PartProps) {
@@ -52,7 +50,7 @@ export function ProgrammePart(props: PartProps) {
 
 function Tonight({ nights, practice }: PartProps & { readonly nights: readonly Night[] }) {
   const naming = useNaming();
-  const navigate = useNavigate();
+  const session = useSession();
   const night = nights.find(({ state }) => state === 'next');
   if (night === undefined) return <p className="text-lead">{PRACTICE_WORDS.programmeDone}</p>;
   const begin = () => {
@@ -62,8 +60,7 @@ function Tonight({ nights, practice }: PartProps & { readonly nights: readonly N
       night: night.night,
       ms: NIGHT_MS / NIGHT_STAGES.length,
     }));
-    useRun.setState({ run: beginRun(crypto.randomUUID(), [{ kind: 'programme', minutes: 10, items }], Date.now()) });
-    void navigate({ pathname: '/practice/session', search: lensSearchNow() });
+    session.begin([{ kind: 'programme', minutes: NIGHT_MINUTES, items }]);
   };
   const skip = () => {
     const { settings, save } = practice;
