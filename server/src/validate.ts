@@ -1,4 +1,4 @@
-import { type Key, makeKey, parseNote, parseScale, type Result } from '@aurora/core';
+import { type Key, makeKey, parseNote, parseScale, parseTuning, type Result, type Tuning } from '@aurora/core';
 import type { Request } from 'express';
 import type { z } from 'zod';
 import { fieldFault, HttpFault } from './http-fault.ts';
@@ -87,4 +87,12 @@ export function requiredKey({ tonic, scale }: { readonly tonic: string; readonly
   const at = (field: string) => (path === '' ? field : `${path}.${field}`);
   const read = { tonic: required(parseNote(tonic), at('tonic')), scale: required(parseScale(scale), at('scale')) };
   return required(makeKey(read.tonic, read.scale), path === '' ? 'tonic' : path);
+}
+
+/** Open strings as a request names them, all as notes or all as numbers; `path` is where they stand. */
+export function requiredTuning(strings: readonly (number | string)[], path: string): Tuning {
+  const names = strings.filter((string) => typeof string === 'string');
+  if (names.length === 0) return strings as readonly number[];
+  if (names.length < strings.length) throw new HttpFault('invalid', `${path}: write all strings as notes or all as numbers.`);
+  return required(parseTuning(names.join(' ')), path);
 }

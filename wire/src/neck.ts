@@ -7,7 +7,9 @@ const MOST_STRINGS = 8;
 const MOST_VOICINGS = 2000;
 
 /** Open strings as MIDI note numbers or note names (`E2`, or `E` to be taken above the one before), lowest string first. */
-const tuning = z.array(z.union([z.number(), z.string().max(8)], { error: 'a string is a note such as E2, or a MIDI number' })).max(64);
+export const tuning = z
+  .array(z.union([z.number(), z.string().max(8)], { error: 'a string is a note such as E2, or a MIDI number' }))
+  .max(64);
 
 const fretError = { error: `a fret lies between 1 and ${MOST_FRETS}` };
 const capoError = { error: 'a capo sits at fret 0 to 11' };

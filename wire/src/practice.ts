@@ -9,10 +9,12 @@ import {
   QUESTION_KINDS,
   SLOWEST,
   STUDIES,
+  USUAL_STEPS,
 } from '@aurora/core';
 import { z } from 'zod';
 import { words } from './band.ts';
 import { keyName, symbol } from './key-name.ts';
+import { tuning } from './neck.ts';
 
 const MOST_QUESTIONS = 200;
 const MOST_PASSES = 500;
@@ -25,7 +27,6 @@ const minutesError = { error: `a plan is for ${FEWEST_MINUTES} to ${MOST_MINUTES
 const nightsError = { error: `a programme has 1 to ${MOST_NIGHTS} nights` };
 const seed = z.number().int({ error: 'a seed is a whole number' });
 const time = z.iso.datetime({ offset: true, error: 'a time such as 2026-11-26T20:30:00Z' });
-const tuning = z.array(z.union([z.number(), z.string().max(8)], { error: 'a string is a note such as E2, or a MIDI number' })).max(64);
 
 export const practiceQuestionsRequest = z
   .object({
@@ -264,4 +265,4 @@ export type PracticeSession = z.infer<typeof practiceSession>;
 export type PracticeLog = z.infer<typeof practiceLog>;
 
 /** What holds where a player has set nothing. */
-export const DEFAULT_PRACTICE: PracticeSettings = { programme: null, ladder: { up: 4, down: 6 } };
+export const DEFAULT_PRACTICE: PracticeSettings = { programme: null, ladder: { ...USUAL_STEPS } };

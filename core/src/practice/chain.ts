@@ -32,8 +32,7 @@ export function chainLinks({ start, down, easier }: ChainWish): readonly ChainLi
   const count = OCTAVE_ON_FIFTHS / gcd(OCTAVE_ON_FIFTHS, mod(down, OCTAVE_ON_FIFTHS));
   return Array.from({ length: count }, (_, place) => {
     const key = moveKey(start, -down * place);
-    const chords = twoFiveOneIn(key)[0] as readonly Chord[];
-    return { key, chords: easier ? chords.map((chord) => shapeOverCapo(chord, 0)) : chords };
+    return { key, chords: named(twoFiveOneIn(key)[0] as readonly Chord[], easier) };
   });
 }
 
@@ -85,15 +84,19 @@ export function nextUnit(links: readonly ChainLink[], memories: ReadonlyMap<stri
   return units.find(({ item }) => !isSafe(memories.get(itemId(item)))) ?? (units.at(-1) as ChainUnit);
 }
 
-/** The chords that an item of a chain names; null where it names none. */
-export function chainChords({ what }: Item, key: Key): readonly Chord[] | null {
+function named(chords: readonly Chord[], easier: boolean): readonly Chord[] {
+  return easier ? chords.map((chord) => shapeOverCapo(chord, 0)) : chords;
+}
+
+/** The chords that an item of a chain names, under their plainest names when wished; null where it names none. */
+export function chainChords({ what }: Item, key: Key, easier = false): readonly Chord[] | null {
   if (what.startsWith(SEAM_TO)) {
     const to = keyOfItem(itemNamed(what.slice(SEAM_TO.length)));
-    return to === null ? null : seamOf(twoFiveOneIn(key)[0], twoFiveOneIn(to)[0]);
+    return to === null ? null : named(seamOf(twoFiveOneIn(key)[0], twoFiveOneIn(to)[0]), easier);
   }
   const joined = /^(\d+) keys(?: by (\d+))?$/.exec(what);
   if (what !== 'key' && joined === null) return null;
-  const links = chainLinks({ start: key, down: Number(joined?.[2] ?? USUAL_DOWN), easier: false });
+  const links = chainLinks({ start: key, down: Number(joined?.[2] ?? USUAL_DOWN), easier });
   return links.slice(0, Number(joined?.[1] ?? 1)).flatMap(({ chords }) => chords);
 }
 

@@ -54,6 +54,8 @@ export interface DrillWish {
   readonly loops?: readonly (readonly number[])[];
   /** The two strings of a night, the higher one first; without them those of the instrument. */
   readonly strings?: readonly [number, number] | undefined;
+  /** Whether the chords of a chain take their plainest names. */
+  readonly easier?: boolean;
   /** In order, or called at random. */
   readonly isCalled: boolean;
 }

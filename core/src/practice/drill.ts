@@ -26,7 +26,7 @@ export function drillFor(item: Item, wish: DrillWish): Drill | null {
     case 'runs':
       return runDrill(item.what, key, wish.instrument);
     case 'chain':
-      return chainDrill(item, key);
+      return chainDrill(item, key, wish.easier ?? false);
     default:
       return null;
   }
@@ -45,8 +45,8 @@ function aloudDrill(what: string, key: Key, { seed, isCalled }: DrillWish): Dril
   return { steps: order.map(({ chord, number }) => chordStep(chord, number)), run: null, say: SAID[what] ?? 'numbers', modes: [] };
 }
 
-function chainDrill(item: Item, key: Key): Drill | null {
-  const chords = chainChords(item, key);
+function chainDrill(item: Item, key: Key, easier: boolean): Drill | null {
+  const chords = chainChords(item, key, easier);
   return chords === null ? null : { steps: chords.map((chord) => chordStep(chord, null)), run: null, say: 'names', modes: [] };
 }
 

@@ -230,6 +230,11 @@ describe('the chain', () => {
         expect(chainChords(item, keyOfItem(item) as Key)).toEqual(chords);
     }
     expect(chainChords(itemIn('chain', 'nothing', key('C')), key('C'))).toBeNull();
+    expect(chainChords(itemIn('chain', 'key', key('F#')), key('F#'), true)?.map((chord) => printChord(chord))).toEqual([
+      'G#m7',
+      'Db7',
+      'F#maj7',
+    ]);
   });
 });
 

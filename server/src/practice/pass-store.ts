@@ -23,7 +23,6 @@ export async function addPasses(
 ): Promise<PassesTaken | undefined> {
   const known = await db.query('select 1 from member where band_id = $1 and id = $2', [bandId, memberId]);
   if (known.rows.length === 0) return undefined;
-  const ahead = passes.map(({ at }) => Date.parse(at) - now.getTime()).filter((ms) => ms > MOST_AHEAD_MS);
   const rows = passes.map((pass) => {
     const [study, what, key] = pass.item.split('/');
     const at = Date.parse(pass.at) - now.getTime() > MOST_AHEAD_MS ? now.toISOString() : pass.at;
@@ -39,15 +38,18 @@ export async function addPasses(
     [bandId, memberId, JSON.stringify(rows)],
   );
   const stored = rowCount ?? 0;
-  return { stored, known: passes.length - stored, remarks: ahead.length === 0 ? [] : [aheadWords(Math.max(...ahead))] };
+  const remarks = aheadRemarks(passes.map(({ at }) => Date.parse(at) - now.getTime()));
+  return { stored, known: passes.length - stored, remarks: [...remarks] };
 }
 
-/** What is said of a clock that is ahead. */
-export function aheadWords(ms: number): string {
+/** What is said of a clock that is ahead, from how far each pass lies after now in milliseconds; nothing where none does. */
+export function aheadRemarks(afterNow: readonly number[]): readonly string[] {
+  const ms = afterNow.reduce((most, one) => Math.max(most, one), 0);
+  if (ms <= MOST_AHEAD_MS) return [];
   const minutes = Math.round(ms / 60_000);
   const long =
     minutes < 120 ? `${minutes} minutes` : minutes < 48 * 60 ? `${Math.round(minutes / 60)} hours` : `${Math.round(minutes / 1440)} days`;
-  return `The clock of this device is ${long} ahead: what it says was played later than now is kept as played now.`;
+  return [`The clock of this device is ${long} ahead: what it says was played later than now is kept as played now.`];
 }
 
 interface PassRow {

@@ -3,7 +3,6 @@ import {
   askQuestions,
   blockReasonWords,
   checkInstrument,
-  type Instrument,
   itemId,
   itemWords,
   type Key,
@@ -12,7 +11,6 @@ import {
   type Programme,
   type Prompt,
   parseKey,
-  parseTuning,
   planPractice,
   planReasonWords,
   printChord,
@@ -38,8 +36,8 @@ import {
 } from '@aurora/wire';
 import { type Call, call } from '../call/call.ts';
 import { HttpFault } from '../http-fault.ts';
-import { required, requiredKey } from '../validate.ts';
-import { aheadWords } from './pass-store.ts';
+import { required, requiredKey, requiredTuning } from '../validate.ts';
+import { aheadRemarks } from './pass-store.ts';
 
 /** `/practice/questions` and `/practice/plan`: thin handlers over the core. */
 export const PRACTICE_CALLS: readonly Call[] = [
@@ -95,12 +93,7 @@ function questionsFor({ kinds, keys, depth, count, seed, capo, tuning }: Practic
 
 function tuningOf(strings: readonly (string | number)[] | undefined): Tuning {
   if (strings === undefined) return STANDARD_GUITAR.tuning;
-  const names = strings.filter((string) => typeof string === 'string');
-  if (names.length > 0 && names.length < strings.length)
-    throw new HttpFault('invalid', 'tuning: write all strings as notes or all as numbers.');
-  const tuning = names.length === 0 ? (strings as readonly number[]) : required(parseTuning(names.join(' ')), 'tuning');
-  const instrument: Instrument = { ...STANDARD_GUITAR, tuning };
-  return required(checkInstrument(instrument), 'tuning').tuning;
+  return required(checkInstrument({ ...STANDARD_GUITAR, tuning: requiredTuning(strings, 'tuning') }), 'tuning').tuning;
 }
 
 function describe(question: Question): PracticeQuestionsAnswer['questions'][number] {
@@ -143,7 +136,6 @@ function withoutMissing<Told extends object>(told: Told): { [Name in keyof Told]
 function planFor({ minutes, passes, programme, set, tuning, now, seed }: PracticePlanRequest): PracticePlanAnswer {
   const at = Date.parse(now);
   const played = passes.map(passOf);
-  const ahead = Math.max(0, ...played.map((pass) => pass.at - at));
   const blocks = planPractice({
     minutes,
     passes: played,
@@ -157,7 +149,7 @@ function planFor({ minutes, passes, programme, set, tuning, now, seed }: Practic
     now: at,
     seed,
   });
-  return { minutes, blocks: blocks.map(describeBlock), remarks: ahead > 5 * 60_000 ? [aheadWords(ahead)] : [] };
+  return { minutes, blocks: blocks.map(describeBlock), remarks: [...aheadRemarks(played.map((pass) => pass.at - at))] };
 }
 
 /** A pass as it is sent, as the core has it. */

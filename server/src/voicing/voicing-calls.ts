@@ -9,17 +9,15 @@ import {
   fromCapo,
   type Instrument,
   parseChord,
-  parseTuning,
   printChord,
   printNote,
   STANDARD_GUITAR,
-  type Tuning,
   type Voicing,
 } from '@aurora/core';
 import { type VoicingsAnswer, type VoicingsRequest, voicingsAnswer, voicingsRequest } from '@aurora/wire';
 import { type Call, call } from '../call/call.ts';
 import { HttpFault } from '../http-fault.ts';
-import { required } from '../validate.ts';
+import { required, requiredTuning } from '../validate.ts';
 
 const DEFAULT_MAX_FRET = 15;
 const DEFAULT_LIMIT = 500;
@@ -51,7 +49,7 @@ function voicingsFor({
   limit = DEFAULT_LIMIT,
 }: VoicingsRequest): VoicingsAnswer {
   const chord = required(parseChord(symbol.trim()), 'symbol');
-  const strings = tuning === undefined ? STANDARD_GUITAR.tuning : readTuning(tuning);
+  const strings = tuning === undefined ? STANDARD_GUITAR.tuning : requiredTuning(tuning, 'tuning');
   const instrument = required(checkInstrument({ ...STANDARD_GUITAR, tuning: strings, capo, frets: 24, comfortFret: 24 }), 'tuning');
   const wanted = families === undefined ? {} : { families: families.flatMap(readFamily) };
   const { voicings, leftOut, partial } = findVoicings(chord, instrument, { ...wanted, maxFret: Math.max(maxFret, capo), without });
@@ -64,13 +62,6 @@ function voicingsFor({
     leftOut: [...leftOut],
     partial,
   };
-}
-
-function readTuning(strings: readonly (number | string)[]): Tuning {
-  const names = strings.filter((string) => typeof string === 'string');
-  if (names.length === 0) return strings as readonly number[];
-  if (names.length < strings.length) throw new HttpFault('invalid', 'tuning: write all strings as notes or all as numbers.');
-  return required(parseTuning(names.join(' ')), 'tuning');
 }
 
 /** Families by name, however they are joined: `drop-2`, `drop 2`, `Drop2`; `barre` is both of them. */

@@ -11,6 +11,7 @@ import {
   isSafe,
   itemId,
   itemIn,
+  itemWords,
   type Key,
   NIGHT_STAGES,
   nextUnit,
@@ -18,21 +19,18 @@ import {
   RUN_STUDIES,
   SHAPE_STUDIES,
   whatWords,
-  wholeKeyWords,
 } from '@aurora/core';
 import { useState } from 'react';
-import { useNavigate } from 'react-router';
 import { Glyphs } from '../../parts/notation/Glyphs.tsx';
 import { useNaming } from '../../session/lens.ts';
-import { lensSearchNow } from '../../session/lens-store.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Choice.tsx';
 import { NextIcon } from '../../ui/icons.ts';
 import { PRACTICE_WORDS } from '../../wording/practice.ts';
 import { KeySelect } from './KeySelect.tsx';
-import { useRun } from './run-store.ts';
-import { beginRun, blockOf } from './session-run.ts';
+import { blockOf } from './session-run.ts';
 import type { PartProps } from './use-practice.ts';
+import { useSession } from './use-session.ts';
 
 const GROUPS = ['recall', 'aloud', 'programme', 'shapes', 'runs', 'chain', 'ear'] as const;
 type Group = (typeof GROUPS)[number];
@@ -72,11 +70,8 @@ export function StudiesPart({ practice }: PartProps) {
 }
 
 function useBegin(): (kind: BlockKind, item: Item) => void {
-  const navigate = useNavigate();
-  return (kind, item) => {
-    useRun.setState({ run: beginRun(crypto.randomUUID(), [blockOf(kind, item, STUDY_MINUTES)], Date.now()) });
-    void navigate({ pathname: '/practice/session', search: lensSearchNow() });
-  };
+  const { begin } = useSession();
+  return (kind, item) => begin([blockOf(kind, item, STUDY_MINUTES)]);
 }
 
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
@@ -130,9 +125,10 @@ function ChainStudy({ practice, start }: PartProps & { readonly start: Key }) {
   const naming = useNaming();
   const begin = useBegin();
   const [down, setDown] = useState<(typeof DOWNS)[number][0]>('2');
-  const links = chainLinks({ start, down: Number(down), easier: naming.spelling === 'easier' });
+  const links = chainLinks({ start, down: Number(down), easier: false });
+  const units = chainUnits(links);
   const next = nextUnit(links, practice.memories);
-  const stepsUp = chainUnits(links).findIndex(({ item }) => itemId(item) === itemId(next.item));
+  const stepsUp = units.findIndex(({ item }) => itemId(item) === itemId(next.item));
   return (
     <div className="flex flex-col gap-3">
       <div>
@@ -142,9 +138,7 @@ function ChainStudy({ practice, start }: PartProps & { readonly start: Key }) {
         <p className="mr-auto text-lead">
           {PRACTICE_WORDS.nextIs}{' '}
           <b>
-            <Glyphs
-              text={`${wholeKeyWords({ ...start, tonic: links[next.links[0] ?? 0]?.key.tonic ?? start.tonic }, naming)}: ${whatWords(next.item)}`}
-            />
+            <Glyphs text={itemWords(next.item, naming)} />
           </b>
         </p>
         <Button look="strong" onClick={() => begin('chain', next.item)}>
@@ -152,13 +146,11 @@ function ChainStudy({ practice, start }: PartProps & { readonly start: Key }) {
         </Button>
       </div>
       <ol aria-label={PRACTICE_WORDS.theChain} className="flex flex-wrap gap-2">
-        {chainUnits(links).map(({ item }, at) => (
+        {units.map(({ item }, at) => (
           <li key={itemId(item)}>
             <Button disabled={at > stepsUp} onClick={() => begin('chain', item)} aria-current={at === stepsUp ? 'step' : undefined}>
               <span>
-                <Glyphs
-                  text={`${wholeKeyWords({ ...start, tonic: links[chainUnits(links)[at]?.links[0] ?? 0]?.key.tonic ?? 0 }, naming)}: ${whatWords(item)}`}
-                />
+                <Glyphs text={itemWords(item, naming)} />
               </span>
               {isSafe(practice.memories.get(itemId(item))) && <span className="text-fine text-accent">{PRACTICE_WORDS.safe}</span>}
             </Button>

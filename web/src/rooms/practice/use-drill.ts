@@ -13,6 +13,7 @@ import {
   SLOWEST,
 } from '@aurora/core';
 import { useEffect, useMemo, useState } from 'react';
+import { useNaming } from '../../session/lens.ts';
 import { BAR_BEATS, clicksFor } from '../../transport/clicks.ts';
 import { play, stop, usePlayer } from '../../transport/player.ts';
 import type { Marked } from './MarkRow.tsx';
@@ -48,16 +49,18 @@ export function useDrill({ practice, run, item }: ItemProps): DrillOnStand {
   const own = useMemo(() => passesOf(passes, item.item), [passes, item]);
   const loops = useSongLoops();
   const strings = settings.programme?.strings;
+  const easier = useNaming().spelling === 'easier';
   const drill = useMemo(
     () =>
       drillFor(item.item, {
         instrument,
         loops,
         strings,
+        easier,
         seed: own.length + 1,
         isCalled: item.item.study === 'aloud' && own.length % 2 === 1,
       }),
-    [item, instrument, loops, strings, own.length],
+    [item, instrument, loops, strings, easier, own.length],
   );
   const [chosen, setChosen] = useState<number | null>(null);
   const due = nextTempo(own, firstTempo(item.item), settings.ladder, Date.now());
