@@ -25,6 +25,9 @@ const NOUNS = [
   'part',
   'sound',
   'practice',
+  'heard',
+  'score',
+  'reduce',
   'wording',
   'format',
 ];

@@ -82,3 +82,26 @@ export const NAMING_SCHOOLS = {
   /** Whether roots with double accidentals keep the name that belongs there, or take the easier one that sounds the same. */
   spelling: ['proper', 'easier'],
 } as const;
+
+/** Formats that hold every note of a piece. */
+export const SCORE_FORMATS = ['musicxml', 'mxl', 'midi', 'abc'] as const;
+
+/** Where the harmony of a written-out piece may change: anywhere, on beats, half bars, or bars. */
+export const RHYTHMS = ['auto', 'beat', 'half', 'bar'] as const;
+
+/** What a note outside its chord is, in the order in which they are told. */
+export const TONE_KINDS = [
+  'passing',
+  'accented-passing',
+  'neighbour',
+  'incomplete-neighbour',
+  'appoggiatura',
+  'suspension',
+  'retardation',
+  'anticipation',
+  'escape',
+  'pedal',
+] as const;
+
+/** How a phrase closes. */
+export const CADENCE_KINDS = ['authentic', 'half', 'plagal', 'deceptive'] as const;

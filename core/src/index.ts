@@ -2,6 +2,7 @@ export {
   BARRE_LEVELS,
   BLOCK_KINDS,
   BRIDGE_KINDS,
+  CADENCE_KINDS,
   CHORD_SHOWS,
   CUE_WISHES,
   DEPTHS,
@@ -12,7 +13,10 @@ export {
   PAPER_NAMES,
   PART_KINDS,
   QUESTION_KINDS,
+  RHYTHMS,
+  SCORE_FORMATS,
   STUDIES,
+  TONE_KINDS,
 } from './choices.ts';
 // The one public list of the core, grouped by noun. It reads as a glossary, in order of understanding.
 
@@ -218,7 +222,7 @@ export { cueNames, lensOn, type PartReader, partPages, type TonightSong } from '
 export { drummedLines, isFolded, playedLines, type StandLine, standPages, writtenLines } from './part/stand-lines.ts';
 export { accidentals, chroma, isEnharmonic, letterStep, type Note, plainNote, simplest } from './pitch/note.ts';
 export { type AccidentalStyle, parseNote, printAccidentals, printNote, withGlyphs } from './pitch/note-text.ts';
-export { type PitchRange, parsePitch, parseRange, pitchOf } from './pitch/pitch-text.ts';
+export { octaveOf, type PitchRange, parsePitch, parseRange, pitchOf } from './pitch/pitch-text.ts';
 export {
   ALOUD_STUDIES,
   firstTempo,
@@ -289,6 +293,11 @@ export {
   writtenKey,
 } from './reader/reader.ts';
 export { type ChordSwap, withSwaps } from './reader/swaps.ts';
+export type { Cadence, CadenceKind } from './reduce/cadences.ts';
+export type { Rhythm } from './reduce/chord-path.ts';
+export { type ReduceWish, reduce } from './reduce/reduce.ts';
+export type { Column, KeySpan, Leading, PedalSpan, ReducedTone, Reduction, SpelledPitch } from './reduce/reduction.ts';
+export type { ToneKind } from './reduce/tone-kinds.ts';
 export { type ArpeggioWish, arpeggioRun } from './run/arpeggio.ts';
 export type { Run, RunNote } from './run/run.ts';
 export { type ScaleLayout, type ScaleRunWish, scaleRun } from './run/scale-run.ts';
@@ -297,6 +306,8 @@ export { type SweepWish, sweepRun } from './run/sweep.ts';
 export { chordScaleIntervals, isMinorScale, SCALE_NAMES, type Step, scaleIntervals, scaleSteps } from './scale/scale.ts';
 export type { ChordScaleName, ScaleName } from './scale/scale-table.ts';
 
+export { placeOf, type ScorePlace, timeOf } from './score/place.ts';
+export { type Measure, type Score, type ScoreNote, type ScorePart, TICKS } from './score/score.ts';
 export {
   type Evening,
   type EveningEntry,

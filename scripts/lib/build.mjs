@@ -68,8 +68,8 @@ async function buildServer(folder) {
     Object.keys(JSON.parse(readFileSync(`${ROOT}/${wing}/package.json`, 'utf8')).dependencies),
   );
   await esbuild.build({
-    entryPoints: [`${ROOT}/server/src/main.ts`],
-    outfile: `${folder}/main.js`,
+    entryPoints: { main: `${ROOT}/server/src/main.ts`, 'reduce-thread': `${ROOT}/server/src/reduce/reduce-thread.ts` },
+    outdir: folder,
     bundle: true,
     platform: 'node',
     format: 'esm',

@@ -14,6 +14,8 @@ import { memberCalls } from './member/member-calls.ts';
 import { packCalls } from './pack/pack-calls.ts';
 import { practiceCalls } from './practice/practice-calls.ts';
 import { PRACTICE_CALLS } from './practice/question-calls.ts';
+import { reduceCalls } from './reduce/reduce-calls.ts';
+import type { Reducer } from './reduce/reducer.ts';
 import { setCalls } from './set/set-calls.ts';
 import { SHEET_CALLS } from './sheet/sheet-calls.ts';
 import { songCalls } from './song/song-calls.ts';
@@ -22,10 +24,11 @@ import { THEORY_CALLS } from './theory/theory-calls.ts';
 import { VOICING_CALLS } from './voicing/voicing-calls.ts';
 
 /** Every call the API answers: what computes, then what a band keeps. */
-export function apiCalls(pool: Pool, jobs: Jobs): readonly Call[] {
+export function apiCalls(pool: Pool, jobs: Jobs, reduce: Reducer): readonly Call[] {
   return [
     ...THEORY_CALLS,
     ...ANALYSIS_CALLS,
+    ...reduceCalls(reduce),
     ...BRIDGE_CALLS,
     ...CHART_CALLS,
     ...CONVERT_CALLS,

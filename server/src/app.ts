@@ -10,6 +10,7 @@ import type { Pool } from './db/pool.ts';
 import { asHttpFault, HttpFault, problemOf } from './http-fault.ts';
 import { Jobs } from './job/jobs.ts';
 import { openApiDocument } from './openapi/openapi.ts';
+import { createReducer } from './reduce/reducer.ts';
 import { webRoutes } from './web-routes.ts';
 
 export interface AppDeps {
@@ -19,6 +20,8 @@ export interface AppDeps {
   readonly webRoot: string | null;
   /** Compute calls a minute and address. */
   readonly rateLimit: number;
+  /** The built script that large pieces are reduced in; null to reduce them where they are asked for. */
+  readonly reduceThread: URL | null;
 }
 
 const MINUTE_MS = 60_000;
@@ -39,7 +42,7 @@ export function createApp(deps: AppDeps): Express {
   return app;
 }
 
-function apiRoutes({ pool, log, rateLimit: limit }: AppDeps): express.Router {
+function apiRoutes({ pool, log, rateLimit: limit, reduceThread }: AppDeps): express.Router {
   const routes = express.Router();
   const jobs = new Jobs((fault) => log.error({ err: fault }, 'work failed'));
   const limited = rateLimit({
@@ -51,7 +54,7 @@ function apiRoutes({ pool, log, rateLimit: limit }: AppDeps): express.Router {
       throw new HttpFault('too-many', 'That is more than the server answers in a minute. Wait a little and go on.');
     },
   });
-  const calls = apiCalls(pool, jobs);
+  const calls = apiCalls(pool, jobs, createReducer(reduceThread));
   const document = openApiDocument(calls);
   routes.get('/openapi.json', (_request, response) => {
     response.set('Cache-Control', 'public, max-age=300').json(document);

@@ -17,7 +17,14 @@ await migrate(config.DATABASE_URL, config.MIGRATIONS, log);
 await outlineOlderSongs(pool);
 if (config.DEMO === '1') await seedDemo(pool);
 
-const app = createApp({ pool, log, webRoot: config.WEB_ROOT ?? null, rateLimit: config.RATE_LIMIT });
+const app = createApp({
+  pool,
+  log,
+  webRoot: config.WEB_ROOT ?? null,
+  rateLimit: config.RATE_LIMIT,
+  // built beside this file
+  reduceThread: new URL('./reduce-thread.js', import.meta.url),
+});
 const server = app.listen(config.PORT, config.HOST);
 server.on('listening', () => {
   const { port } = server.address() as AddressInfo;

@@ -5,6 +5,7 @@ import { BaseResolver, createConfig, lintDocument, makeDocumentFromString } from
 import { Validator } from '@seriousme/openapi-schema-validator';
 import { apiCalls } from '../src/api-calls.ts';
 import { Jobs } from '../src/job/jobs.ts';
+import { createReducer } from '../src/reduce/reducer.ts';
 import { openDatabase, openServer, send, setSong, type TestDatabase, type TestServer } from './harness.ts';
 
 let db: TestDatabase;
@@ -33,7 +34,7 @@ const described = async () =>
   Object.entries((await document()).paths).flatMap(([path, methods]) =>
     Object.entries(methods).map(([method, one]) => ({ path, method, ...one })),
   );
-const calls = () => apiCalls(db.pool, new Jobs(() => undefined));
+const calls = () => apiCalls(db.pool, new Jobs(() => undefined), createReducer(null));
 const SOMEWHERE = '00000000-0000-4000-8000-000000000000';
 const addressOf = (path: string) => path.replace('{revision}', '1').replaceAll(/\{\w+\}/g, SOMEWHERE);
 

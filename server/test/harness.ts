@@ -58,7 +58,7 @@ export async function openServer(
   pool: Pool,
   { webRoot = null, rateLimit = 100_000 }: { webRoot?: string | null; rateLimit?: number } = {},
 ): Promise<TestServer> {
-  const app = createApp({ pool, log: SILENT, webRoot, rateLimit });
+  const app = createApp({ pool, log: SILENT, webRoot, rateLimit, reduceThread: null });
   const server = await new Promise<Server>((resolve) => {
     const listening = app.listen(0, '127.0.0.1', () => resolve(listening));
   });

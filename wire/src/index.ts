@@ -106,6 +106,7 @@ export {
   practiceSettings,
 } from './practice.ts';
 export { gone, type Problem, type ProblemError, problem } from './problem.ts';
+export { MOST_SCORE_BYTES, type ReduceAnswer, type ReduceRequest, reduceAnswer, reduceRequest } from './reduce.ts';
 export {
   type SetBreakEntry,
   type SetList,

@@ -4,6 +4,7 @@ import { pulseOf } from '../chart/timeline.ts';
 import type { Chord } from '../chord/chord.ts';
 import { parseChord } from '../chord/chord-text.ts';
 import type { Key } from '../key/key.ts';
+import type { Note } from '../pitch/note.ts';
 import { parseNote } from '../pitch/note-text.ts';
 import type { ScaleName } from '../scale/scale-table.ts';
 import { Accidentals } from './abc-pitch.ts';
@@ -34,6 +35,12 @@ const SPOKEN: Readonly<Partial<Record<string, string>>> = {
   'D.S.alcoda': 'D.S. al Coda',
   'D.S.alfine': 'D.S. al Fine',
 };
+
+/** A note of a tune with its name, and whether it is tied. */
+export interface NamedNote extends WrittenNote {
+  readonly note: Note;
+  readonly tied: { readonly goesOn: boolean; readonly cameOn: boolean };
+}
 
 /** A bar while it is read. */
 interface OpenBar {
@@ -72,8 +79,10 @@ export class TuneReader {
   /** Whether a chord is named, and whether voices lie over each other within the voice. */
   isNamed = false;
   isDivided = false;
-  readonly #notes: WrittenNote[] = [];
+  readonly #notes: NamedNote[] = [];
   readonly #accidentals = new Accidentals();
+  /** Notes whose ties are open, by voice and place on the staff. */
+  readonly #tied = new Map<string, { readonly midi: number; readonly note: Note }>();
   #firstMeter = true;
 
   constructor(losses: LossList) {
@@ -81,7 +90,7 @@ export class TuneReader {
   }
 
   /** Every note where it is written. */
-  get notes(): readonly WrittenNote[] {
+  get notes(): readonly NamedNote[] {
     return this.#notes;
   }
 
@@ -200,8 +209,12 @@ export class TuneReader {
 
   #hear({ pitches = [] }: AbcElement, accidentals: Accidentals, where: Omit<WrittenNote, 'midi'>): void {
     for (const pitch of pitches) {
-      const midi = accidentals.midi(pitch);
-      if (midi !== undefined && where.quarters > 0) this.#notes.push({ ...where, midi });
+      const place = `${where.voice} ${pitch.pitch}`;
+      // an accidental holds to the end of a tie, over the bar line as well
+      const heard = (pitch.endTie === true ? this.#tied.get(place) : undefined) ?? accidentals.heard(pitch);
+      if (pitch.startTie !== undefined && heard !== undefined) this.#tied.set(place, heard);
+      const tied = { goesOn: pitch.startTie !== undefined, cameOn: pitch.endTie !== undefined };
+      if (heard !== undefined && where.quarters > 0) this.#notes.push({ ...where, ...heard, tied });
     }
   }
 

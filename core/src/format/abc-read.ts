@@ -12,25 +12,44 @@ import type { Score, ScoreBar } from './score.ts';
 const MOST_LETTERS = 400_000;
 const MOST_BARS = 5000;
 
-/** Reads the first tune of an ABC text through abcjs: its chord names in time. Of a melody its range is kept. */
-export function readAbc(text: string, losses: LossList): Result<Score> {
+/** The voices of the first tune of a text, and the one of them that names chords, or the first. */
+interface ReadTunes {
+  readonly voices: readonly AbcTune[];
+  readonly tune: AbcTune;
+}
+
+/** Takes the first tune of an ABC text apart into its voices. */
+export function readTunes(text: string, losses: LossList): Result<ReadTunes> {
   if (text.length > MOST_LETTERS) return failure({ code: 'format-large', format: 'ABC' }, 0, 0);
   if (!/^\s*X:/m.test(text) && !/^\s*K:/m.test(text))
     return failure({ code: 'format-other', format: 'ABC', found: text.trim().slice(0, 24) || 'nothing' }, 0, 0);
   const bounded = boundedAbc(text);
   if (!bounded.ok) return bounded;
   const [first = '', ...more] = abcTunes(bounded.value);
-  const voices = voicesOf(first);
-  let read: readonly AbcTune[];
+  const sources = voicesOf(first);
+  let voices: readonly AbcTune[];
   try {
-    read = voices.flatMap((voice) => tunesOf(voice).slice(0, 1));
+    voices = sources.flatMap((voice) => tunesOf(voice).slice(0, 1));
   } catch {
     return failure({ code: 'format-broken', format: 'ABC', detail: 'there is something in it that is no ABC' }, 0, 0);
   }
-  const named = voices.findIndex((voice) => NAMES.test(voice));
-  const tune = read[Math.max(0, named)];
+  const tune =
+    voices[
+      Math.max(
+        0,
+        sources.findIndex((voice) => NAMES.test(voice)),
+      )
+    ];
   if (tune === undefined) return failure({ code: 'format-empty', format: 'ABC' }, 0, 0);
   if (more.length > 0) losses.add('tunes', null, String(more.length + 1));
+  return success({ voices, tune });
+}
+
+/** Reads the first tune of an ABC text through abcjs: its chord names in time. Of a melody its range is kept. */
+export function readAbc(text: string, losses: LossList): Result<Score> {
+  const tunes = readTunes(text, losses);
+  if (!tunes.ok) return tunes;
+  const { voices: read, tune } = tunes.value;
   const reader = new TuneReader(losses);
   for (const line of tune.lines) reader.line(line);
   const written = reader.end(tune.metaText.tempo);

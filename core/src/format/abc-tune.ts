@@ -9,6 +9,8 @@ export interface AbcChord {
 export interface AbcPitch {
   readonly pitch?: number;
   readonly accidental?: string;
+  readonly startTie?: object;
+  readonly endTie?: boolean;
 }
 
 /** What abcjs makes of a note, a bar line or a change; only what is looked at here. */

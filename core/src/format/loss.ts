@@ -30,7 +30,13 @@ export type LossCode =
   | 'tunes'
   | 'key-guessed'
   | 'no-chords'
-  | 'too-long';
+  | 'too-long'
+  | 'repeats-once'
+  | 'grace'
+  | 'cue-notes'
+  | 'drums'
+  | 'quantized'
+  | 'spelled';
 
 /** One kind of loss, with the bars it concerns, counted from 1; none where it concerns the whole song. */
 export interface Loss {
@@ -137,5 +143,17 @@ function sentence(code: LossCode, what: string): string {
       return 'There are no chords in it: the bars are empty';
     case 'too-long':
       return `The song is longer: its first ${what} bars are written`;
+    case 'repeats-once':
+      return 'Repeats are read once, as they are written';
+    case 'grace':
+      return 'Grace notes are no part of the harmony and are passed over';
+    case 'cue-notes':
+      return 'Cue notes are passed over: another part plays them';
+    case 'drums':
+      return what === '' ? 'Drums have no part in the harmony' : `Drums have no part in the harmony: ${what} is passed over`;
+    case 'quantized':
+      return `Times were set to the nearest ${what}`;
+    case 'spelled':
+      return `The file says no note names: they were spelled in ${what}`;
   }
 }

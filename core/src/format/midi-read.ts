@@ -15,17 +15,23 @@ const MOST_NOTES = 400_000;
 const MOST_BARS = 5000;
 const DRUMS = 9;
 
-/** Reads a Standard MIDI File: chord names where they stand as text, else chords found from what sounds, beat by beat. */
-export function readMidi(bytes: Uint8Array, losses: LossList): Result<Score> {
+/** Takes a Standard MIDI File apart, or says why it cannot be. */
+export function openMidi(bytes: Uint8Array): Result<MidiSong> {
   if (bytes.length > MOST_BYTES) return failure({ code: 'format-large', format: 'MIDI' }, 0, 0);
   if (String.fromCharCode(...bytes.slice(0, 4)) !== 'MThd')
     return failure({ code: 'format-other', format: 'MIDI', found: printable(bytes.slice(0, 8)) }, 0, 0);
-  let midi: MidiSong;
   try {
-    midi = midiSong(bytes);
+    return success(midiSong(bytes));
   } catch (thrown) {
     return failure({ code: 'format-broken', format: 'MIDI', detail: thrown instanceof Error ? thrown.message : 'it ends too early' }, 0, 0);
   }
+}
+
+/** Reads a Standard MIDI File: chord names where they stand as text, else chords found from what sounds, beat by beat. */
+export function readMidi(bytes: Uint8Array, losses: LossList): Result<Score> {
+  const opened = openMidi(bytes);
+  if (!opened.ok) return opened;
+  const midi = opened.value;
   const notes = midi.notes.filter(({ channel }) => channel !== DRUMS);
   const names = chordNames(midi);
   if (notes.length === 0 && names.length === 0) return failure({ code: 'format-empty', format: 'MIDI' }, 0, 0);
@@ -48,13 +54,13 @@ function printable(bytes: Uint8Array): string {
   return [...bytes].map((byte) => (byte >= 32 && byte < 127 ? String.fromCharCode(byte) : '·')).join('');
 }
 
-interface NamedChord {
+export interface NamedChord {
   readonly ticks: number;
   readonly chord: Chord | null;
 }
 
 /** Text events that are chord names; when most texts are none, they are taken for something else. */
-function chordNames({ texts }: MidiSong): readonly NamedChord[] {
+export function chordNames({ texts }: MidiSong): readonly NamedChord[] {
   const named = texts.flatMap(({ ticks, value: text }): readonly NamedChord[] => {
     if (/^n\.?c\.?$/i.test(text.trim())) return [{ ticks, chord: null }];
     const chord = parseChord(text.trim());
@@ -64,13 +70,14 @@ function chordNames({ texts }: MidiSong): readonly NamedChord[] {
 }
 
 /** A bar by its ticks. */
-interface BarSpan {
+export interface BarSpan {
   readonly from: number;
   readonly to: number;
   readonly meter: Meter;
 }
 
-function barSpans({ meters, ticksPerQuarter }: MidiSong, end: number): readonly BarSpan[] {
+/** The bars up to a time, by the meters of the file. */
+export function barSpans({ meters, ticksPerQuarter }: MidiSong, end: number): readonly BarSpan[] {
   const spans: BarSpan[] = [];
   let from = 0;
   while (from < end && spans.length <= MOST_BARS) {
@@ -83,7 +90,7 @@ function barSpans({ meters, ticksPerQuarter }: MidiSong, end: number): readonly 
 }
 
 /** What the file says of its key: one signature without accidentals is what programs write of themselves. */
-function keyGiven(midi: MidiSong): KeyGiven {
+export function keyGiven(midi: MidiSong): KeyGiven {
   const first = midi.keys[0]?.value;
   if (first === undefined) return { kind: 'none' };
   if (midi.keys.length === 1 && first.fifths === 0 && !first.isMinor) return { kind: 'usual' };
@@ -100,7 +107,7 @@ function keyAt({ keys }: MidiSong, ticks: number): Key {
 const MOST_FIFTHS = 7;
 
 /** What sounds, with its times in quarters. */
-function soundingNotes(notes: readonly HeardNote[], ticksPerQuarter: number): readonly SoundingNote[] {
+export function soundingNotes(notes: readonly HeardNote[], ticksPerQuarter: number): readonly SoundingNote[] {
   return notes.map(({ midi, channel, track, ticks, durationTicks }) => ({
     midi,
     from: ticks / ticksPerQuarter,

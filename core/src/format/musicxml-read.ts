@@ -7,12 +7,11 @@ import { failure, type Result, success } from '../fault.ts';
 import { majorInterval } from '../interval/interval.ts';
 import { type Key, moveKey } from '../key/key.ts';
 import type { Note } from '../pitch/note.ts';
-import type { ScaleName } from '../scale/scale-table.ts';
 import { formWord, jumpOf, PLAIN_JUMP } from './form-words.ts';
 import { type KeyGiven, withFoundChords } from './found-harmony.ts';
-import { formulaOfKind, type KindDegree } from './harmony-kind.ts';
 import type { LossList } from './loss.ts';
 import { withMelody } from './melody.ts';
+import { formulaOfHarmony, keyOf, noteOf, SHARP } from './musicxml-harmony.ts';
 import { notesOfParts, soundsLower, writtenMidi } from './musicxml-notes.ts';
 import { withPaperEndings } from './paper-endings.ts';
 import { chordsOfBar, type Score, type ScoreBar, type ScoreChord, startsOf } from './score.ts';
@@ -207,7 +206,7 @@ class MeasureReader {
     if (kind?.text === 'none') return null;
     const root = this.#root(element, bar);
     if (root === undefined) return undefined;
-    const formula = formulaOfKind(kind?.text === 'other' ? 'major' : (kind?.text ?? 'major'), childrenOf(element, 'degree').map(degreeOf));
+    const formula = formulaOfHarmony(element);
     if (formula === undefined) {
       this.#losses.add('chord-unknown', this.#number, kind?.attributes.text ?? kind?.text ?? '');
       return undefined;
@@ -278,7 +277,6 @@ const OCTAVE = 12;
 const HIGHEST_MIDI = 127;
 const C_MAJOR: Key = { tonic: 0, scale: 'major' };
 const ROOT = formulaOf('1');
-const SHARP = 7;
 const UNIT_QUARTERS: Readonly<Record<string, number>> = { whole: 4, half: 2, quarter: 1, eighth: 0.5, '16th': 0.25 };
 
 /** A measure while it is read. */
@@ -348,40 +346,4 @@ function barline(element: XmlElement, bar: OpenMeasure): void {
   const passes = (ending.attributes.number ?? '').match(/\d+/g)?.map(Number) ?? [1];
   const begins = ending.attributes.type === 'start';
   bar.ending = { passes, begins: begins || (bar.ending?.begins ?? false), ends: !begins || (bar.ending?.ends ?? false) };
-}
-
-const MODE_SCALES: Readonly<Record<string, readonly [ScaleName, number]>> = {
-  major: ['major', 0],
-  ionian: ['major', 0],
-  minor: ['natural minor', 3],
-  aeolian: ['natural minor', 3],
-  dorian: ['dorian', 2],
-  phrygian: ['phrygian', 4],
-  lydian: ['lydian', -1],
-  mixolydian: ['mixolydian', 1],
-  locrian: ['locrian', 5],
-};
-
-const MOST_FIFTHS = 11;
-
-function keyOf(element: XmlElement): Key {
-  const fifths = Math.max(-MOST_FIFTHS, Math.min(MOST_FIFTHS, Math.round(numberIn(element, 'fifths', 0))));
-  const [scale, up] = MODE_SCALES[textIn(element, 'mode')] ?? ['major', 0];
-  return { tonic: fifths + up, scale };
-}
-
-function degreeOf(element: XmlElement): KindDegree {
-  const type = textIn(element, 'degree-type');
-  return {
-    type: type === 'add' || type === 'subtract' ? type : 'alter',
-    value: numberIn(element, 'degree-value', 1),
-    alter: numberIn(element, 'degree-alter', 0),
-  };
-}
-
-/** A note by its step and alteration, as a place on the line of fifths. */
-function noteOf(element: XmlElement | undefined, what: 'root' | 'bass'): Note | undefined {
-  const letter = 'FCGDAEB'.indexOf(textIn(element, `${what}-step`) || '-');
-  const alter = Math.round(numberIn(element, `${what}-alter`, 0));
-  return letter < 0 || Math.abs(alter) > 2 ? undefined : letter - 1 + SHARP * alter;
 }

@@ -39,7 +39,7 @@ export interface CallShape<Body extends z.ZodType, Query extends z.ZodObject, An
   /** Problems beside those that follow from what it takes. */
   readonly problems?: readonly number[];
   /** How large a body may be; as much as a chart when left out. */
-  readonly bodyLimit?: '256kb' | '4mb' | '32mb';
+  readonly bodyLimit?: '256kb' | '4mb' | '8mb' | '32mb';
   /** Whether it counts for the limit of calls a minute. */
   readonly isLimited?: true;
   /** How long an answer may be shown again without asking; asked anew each time when left out. */

@@ -1,0 +1,575 @@
+import { type Chord, chordNotes } from '../src/chord/chord.ts';
+import { formulaOf } from '../src/chord/formula.ts';
+import type { ToneName } from '../src/chord/tone-table.ts';
+import type { Key } from '../src/key/key.ts';
+import { chroma, letterStep, type Note } from '../src/pitch/note.ts';
+import { diceOf } from '../src/practice/dice.ts';
+import type { ToneKind } from '../src/reduce/tone-kinds.ts';
+import { inOrder, type Score, type ScoreNote, TICKS } from '../src/score/score.ts';
+
+/** The ways a planned piece is written out. */
+export const STYLES = ['chorale', 'broken', 'study', 'waltz', 'horns', 'two-part'] as const;
+export type Style = (typeof STYLES)[number];
+
+/** A harmony of the plan: what it is called, how long, and which tone is in the bass. */
+export interface PlannedHarmony {
+  readonly from: number;
+  readonly to: number;
+  readonly chord: Chord;
+  readonly key: Key;
+}
+
+/** A harmony with every chord that the notes of the plan cannot tell from it. */
+export interface AcceptedHarmony extends PlannedHarmony {
+  readonly accept: readonly Chord[];
+}
+
+export interface PlannedTone {
+  readonly part: string;
+  readonly at: number;
+  readonly midi: number;
+  readonly kind: ToneKind;
+}
+
+export interface PlannedPiece {
+  readonly style: Style;
+  readonly score: Score;
+  readonly harmonies: readonly AcceptedHarmony[];
+  readonly tones: readonly PlannedTone[];
+}
+
+type Roll = () => number;
+
+const QUALITIES: Readonly<Record<string, readonly ToneName[]>> = {
+  '': ['1', '3', '5'],
+  m: ['1', 'b3', '5'],
+  '7': ['1', '3', '5', 'b7'],
+  m7: ['1', 'b3', '5', 'b7'],
+  maj7: ['1', '3', '5', '7'],
+  dim: ['1', 'b3', 'b5'],
+  m7b5: ['1', 'b3', 'b5', 'b7'],
+  dim7: ['1', 'b3', 'b5', 'bb7'],
+};
+
+/** A chord of a plan: fifths above the tonic, its quality, and which of its tones is lowest. */
+type Planned = readonly [root: number, quality: string, bass?: 0 | 1 | 2 | 3];
+
+/** Phrases of four bars by degree, each bar one or two harmonies; `/` splits a bar in half. */
+const MAJOR_PHRASES: readonly (readonly (readonly Planned[])[])[] = [
+  [
+    [[0, '']],
+    [[3, 'm']],
+    [
+      [2, 'm', 1],
+      [1, '7'],
+    ],
+    [[0, '']],
+  ],
+  [
+    [
+      [0, ''],
+      [1, '', 1],
+    ],
+    [[3, 'm']],
+    [
+      [-1, ''],
+      [2, 'm7', 1],
+    ],
+    [[1, '']],
+  ],
+  [
+    [
+      [0, '', 1],
+      [-1, ''],
+    ],
+    [
+      [1, '7', 3],
+      [0, '', 1],
+    ],
+    [
+      [2, 'm7'],
+      [1, '7'],
+    ],
+    [[0, '']],
+  ],
+  [
+    [[0, '']],
+    [[2, '7', 1]],
+    [
+      [1, ''],
+      [1, '7', 3],
+    ],
+    [[0, '', 1]],
+  ],
+  [
+    [[3, 'm']],
+    [[3, '7', 1]],
+    [
+      [2, 'm'],
+      [1, '7', 1],
+    ],
+    [[0, '']],
+  ],
+  [
+    [
+      [0, ''],
+      [0, '7', 3],
+    ],
+    [
+      [-1, '', 1],
+      [-1, 'm', 1],
+    ],
+    [
+      [0, '', 2],
+      [1, '7'],
+    ],
+    [[0, '']],
+  ],
+  [
+    [[4, 'm']],
+    [[3, 'm']],
+    [
+      [2, 'm7'],
+      [1, '7'],
+    ],
+    [[3, 'm']],
+  ],
+  [
+    [[0, '']],
+    [[6, 'dim7']],
+    [
+      [1, '', 0],
+      [1, '7', 1],
+    ],
+    [[0, '']],
+  ],
+];
+
+const MINOR_PHRASES: readonly (readonly (readonly Planned[])[])[] = [
+  [
+    [[0, 'm']],
+    [[-1, 'm', 1]],
+    [
+      [2, 'm7b5', 1],
+      [1, '7'],
+    ],
+    [[0, 'm']],
+  ],
+  [
+    [
+      [0, 'm'],
+      [1, '', 1],
+    ],
+    [[0, 'm']],
+    [
+      [-4, ''],
+      [-1, 'm', 1],
+    ],
+    [[1, '']],
+  ],
+  [
+    [
+      [0, 'm', 1],
+      [-1, 'm'],
+    ],
+    [
+      [1, '7', 2],
+      [0, 'm', 1],
+    ],
+    [
+      [2, 'm7b5'],
+      [1, '7'],
+    ],
+    [[0, 'm']],
+  ],
+  [
+    [[0, 'm']],
+    [[5, 'dim7']],
+    [
+      [0, 'm'],
+      [1, '7'],
+    ],
+    [[0, 'm']],
+  ],
+  [
+    [[-4, '']],
+    [[-3, '']],
+    [
+      [2, 'm7b5', 1],
+      [1, '7', 1],
+    ],
+    [[0, 'm']],
+  ],
+  [
+    [[0, '7', 1]],
+    [[-1, 'm']],
+    [
+      [6, 'dim7'],
+      [1, '7'],
+    ],
+    [[0, 'm']],
+  ],
+];
+
+const STEPS_A_BAR: Readonly<Record<Style, readonly (readonly [number, number])[]>> = {
+  chorale: [
+    [4, 4],
+    [3, 4],
+  ],
+  broken: [[4, 4]],
+  study: [
+    [2, 4],
+    [3, 4],
+    [4, 4],
+  ],
+  waltz: [
+    [3, 4],
+    [6, 8],
+  ],
+  horns: [
+    [4, 4],
+    [3, 4],
+  ],
+  'two-part': [
+    [4, 4],
+    [2, 4],
+  ],
+};
+
+/** A piece written out from a plan, with notes outside the chords put in by their definitions. */
+export function plannedPiece(style: Style, seed: number): PlannedPiece {
+  const { next: roll, pick } = diceOf(seed * 7919 + STYLES.indexOf(style));
+  const [beats, unit] = pick(STEPS_A_BAR[style]);
+  const isMinor = roll() < 0.5;
+  const home: Key = { tonic: Math.floor(roll() * 11) - 4 + (isMinor ? 1 : 0), scale: isMinor ? 'harmonic minor' : 'major' };
+  const bar = (beats * TICKS * 4) / unit;
+  const phrases = 3 + Math.floor(roll() * 4);
+  const away: Key = isMinor
+    ? { tonic: home.tonic - 3, scale: 'major' }
+    : pick<Key>([
+        { tonic: home.tonic + 1, scale: 'major' },
+        { tonic: home.tonic + 3, scale: 'harmonic minor' },
+      ]);
+  const wanders = phrases > 3 && roll() < 0.6;
+  const harmonies: PlannedHarmony[] = [];
+  for (let phrase = 0; phrase < phrases; phrase += 1) {
+    const key = wanders && phrase > 0 && phrase < phrases - 1 && phrase <= 2 ? away : home;
+    const isLast = phrase === phrases - 1;
+    const closing = (key.scale === 'major' ? MAJOR_PHRASES : MINOR_PHRASES).filter((bars) => !isLast || isClosed(bars));
+    pick(closing).forEach((chords, at) => {
+      const from = (phrase * 4 + at) * bar;
+      const cuts = chords.length === 1 ? [0, bar] : [0, splitOf(beats, unit) * bar, bar];
+      chords.forEach((planned, place) => {
+        harmonies.push({ from: from + (cuts[place] as number), to: from + (cuts[place + 1] as number), chord: chordIn(key, planned), key });
+      });
+    });
+  }
+  const writer = new Writer(style, roll, harmonies, { beats, unit });
+  const { notes, tones } = writer.write();
+  const count = phrases * 4;
+  const score: Score = {
+    title: `${style} ${seed}`,
+    by: '',
+    parts: [...new Set(notes.map(({ part }) => part))].map((id) => ({ id, name: id })),
+    measures: Array.from({ length: count }, (_, index) => ({
+      number: index + 1,
+      from: index * bar,
+      to: (index + 1) * bar,
+      meter: { beats, unit },
+      fifths: home.scale === 'major' ? home.tonic : home.tonic - 3,
+      mode: home.scale === 'major' ? 'major' : 'minor',
+    })),
+    notes: inOrder(notes),
+    names: [],
+    tempo: null,
+  };
+  return { style, score, harmonies: harmonies.map((harmony) => ({ ...harmony, accept: acceptedFor(harmony, score, tones) })), tones };
+}
+
+/**
+ * The chords of the key that hold every planned tone that sounds over the same bass: sparse writing leaves
+ * more than one.
+ */
+function acceptedFor(harmony: PlannedHarmony, { notes }: Score, tones: readonly PlannedTone[]): readonly Chord[] {
+  const { from, to, chord, key } = harmony;
+  const bass = chord.bass ?? chord.root;
+  const own = [...scaleOf(key, 1), ...scaleOf(key, -1), ...(key.scale === 'major' ? [] : [key.tonic + 3])].map(chroma);
+  const sounding = new Set(
+    notes
+      .filter((note) => note.from < to && note.to > from)
+      .filter(
+        (note) =>
+          !tones.some(
+            ({ at, midi, part }) => midi === note.midi && part === note.part && at >= note.from && at < note.to && at >= from && at < to,
+          ),
+      )
+      .map(({ note }) => chroma(note)),
+  );
+  const others = Object.values(QUALITIES).flatMap((names) =>
+    Array.from({ length: 12 }, (_, place): Chord => ({ root: key.tonic - 5 + place, formula: formulaOf(...names), bass: null })),
+  );
+  const accepted = others
+    .filter((other) => other.root !== chord.root || other.formula !== chord.formula)
+    .filter((other) => {
+      const pitches = chordNotes(other).map(chroma);
+      return (
+        [...sounding].every((pitch) => pitches.includes(pitch)) &&
+        pitches.includes(chroma(bass)) &&
+        pitches.every((pitch) => own.includes(pitch))
+      );
+    })
+    .map((other) => ({ ...other, bass: chroma(other.root) === chroma(bass) ? null : bass }));
+  return [chord, ...accepted];
+}
+
+function isClosed(bars: readonly (readonly Planned[])[]): boolean {
+  const last = bars.at(-1)?.[0];
+  return last !== undefined && last[0] === 0 && last[1] !== '7' && last[2] === undefined;
+}
+
+const splitOf = (beats: number, unit: number) => (unit === 8 ? 1 / 2 : beats === 3 ? 2 / 3 : 1 / 2);
+
+function chordIn({ tonic }: Key, [root, quality, bass = 0]: Planned): Chord {
+  const names = QUALITIES[quality] as readonly ToneName[];
+  const chord = { root: tonic + root, formula: formulaOf(...names), bass: null };
+  return bass === 0 ? chord : { ...chord, bass: chordNotes(chord)[bass] as Note };
+}
+
+/** Half steps from one note up or down to the nearest place of another. */
+function nearestTo(midi: number, note: Note): number {
+  const up = (((chroma(note) - midi) % 12) + 12) % 12;
+  return midi + (up > 6 ? up - 12 : up);
+}
+
+interface Pitch {
+  readonly note: Note;
+  readonly midi: number;
+}
+
+/** A note of the tune: where, how long, and what it is. */
+interface TuneNote extends Pitch {
+  from: number;
+  to: number;
+  kind: ToneKind | null;
+}
+
+type HarmonyNote = TuneNote & { readonly harmony: PlannedHarmony };
+type Strange = Pitch & { readonly kind: ToneKind };
+
+/** What a note on the beat is, by the half steps that lead into it and the side its chord tone lies on. */
+function strongKind(into: number, direction: number): ToneKind | null {
+  if (into === 0) return direction > 0 ? 'suspension' : 'retardation';
+  if (Math.abs(into) >= 3) return 'appoggiatura';
+  return Math.sign(into) === -direction ? 'accented-passing' : null;
+}
+
+class Writer {
+  readonly #style: Style;
+  readonly #roll: Roll;
+  readonly #harmonies: readonly PlannedHarmony[];
+  readonly #pulse: number;
+  readonly #meter: { beats: number; unit: number };
+  readonly #notes: ScoreNote[] = [];
+  readonly #tones: PlannedTone[] = [];
+
+  constructor(style: Style, roll: Roll, harmonies: readonly PlannedHarmony[], meter: { beats: number; unit: number }) {
+    this.#style = style;
+    this.#roll = roll;
+    this.#harmonies = harmonies;
+    this.#meter = meter;
+    this.#pulse = meter.unit === 8 ? 1.5 * TICKS : TICKS;
+  }
+
+  write(): { notes: readonly ScoreNote[]; tones: readonly PlannedTone[] } {
+    const tune = this.#tune();
+    const part = this.#style === 'horns' ? 'Trumpet' : this.#style === 'waltz' ? 'Voice' : 'P1';
+    for (const { kind, from, to, note, midi } of tune) {
+      const last = this.#notes.at(-1);
+      const isTied = (kind === 'suspension' || kind === 'retardation') && last?.midi === midi && last.to === from && this.#chance(0.6);
+      if (isTied) this.#notes[this.#notes.length - 1] = { ...last, to };
+      else this.#notes.push({ part, voice: '1', staff: 1, from, to, note, midi });
+      if (kind !== null) this.#tones.push({ part, at: from, midi, kind });
+    }
+    for (const harmony of this.#harmonies) this.#under(harmony);
+    return { notes: this.#notes, tones: this.#tones };
+  }
+
+  #chance(part: number): boolean {
+    return this.#roll() < part;
+  }
+
+  /** A tune of chord tones on the pulses, with other notes put between and before them. */
+  #tune(): TuneNote[] {
+    let midi = 72;
+    const plain: HarmonyNote[] = [];
+    for (const harmony of this.#harmonies) {
+      for (let from = harmony.from; from < harmony.to; from += this.#pulse) {
+        const tones = chordNotes(harmony.chord).map((note) => ({ note, midi: nearestTo(midi, note) }));
+        const near = tones.filter((tone) => Math.abs(tone.midi - midi) <= 5 && tone.midi >= 62 && tone.midi <= 84);
+        const choice = near.length > 0 ? near : tones;
+        const { note, midi: chosen } = choice[Math.floor(this.#roll() * choice.length)] as Pitch;
+        midi = chosen;
+        plain.push({ note, midi, from, to: Math.min(harmony.to, from + this.#pulse), kind: null, harmony });
+      }
+    }
+    return this.#adorned(plain);
+  }
+
+  #adorned(plain: readonly HarmonyNote[]): TuneNote[] {
+    const tune: TuneNote[] = [];
+    for (let at = 0; at < plain.length; at += 1) {
+      const own = plain[at] as (typeof plain)[number];
+      const next = plain[at + 1];
+      const last = tune.at(-1);
+      const strong = this.#chance(0.3) && last !== undefined ? this.#onBeat(last, own) : null;
+      const half = own.from + (own.to - own.from) / 2;
+      if (strong !== null) {
+        tune.push({ ...strong, from: own.from, to: half }, { ...own, from: half });
+        continue;
+      }
+      const weak = next !== undefined && this.#chance(0.35) ? this.#offBeat(own, next) : null;
+      if (weak !== null) tune.push({ ...own, to: half }, { ...weak, from: half, to: own.to });
+      else tune.push({ ...own });
+    }
+    return tune;
+  }
+
+  /** A note on the beat that goes by step into the chord tone behind it. */
+  #onBeat(before: TuneNote, own: HarmonyNote): Strange | null {
+    if (before.kind !== null) return null;
+    for (const direction of this.#chance(0.7) ? [1, -1] : [-1, 1]) {
+      const strange = this.#step(own, direction, own.harmony);
+      const kind = strange === null ? null : strongKind(strange.midi - before.midi, direction);
+      if (strange !== null && kind !== null) return { ...strange, kind };
+    }
+    return null;
+  }
+
+  /** A note off the beat between two chord tones. */
+  #offBeat(own: HarmonyNote, next: HarmonyNote): Strange | null {
+    const up = next.midi - own.midi;
+    if (up === 0) return this.#neighbour(own);
+    const passing = Math.abs(up) === 3 || Math.abs(up) === 4 ? this.#step(own, Math.sign(up), own.harmony) : null;
+    if (passing !== null && Math.abs(next.midi - passing.midi) <= 2) return { ...passing, kind: 'passing' };
+    if (belongsNot(next, own.harmony) && this.#chance(0.5)) return { note: next.note, midi: next.midi, kind: 'anticipation' };
+    return Math.abs(up) >= 3 ? this.#leaping(own, next) : null;
+  }
+
+  #neighbour(own: HarmonyNote): Strange | null {
+    const strange = this.#step(own, this.#chance(0.5) ? 1 : -1, own.harmony);
+    return strange === null ? null : { ...strange, kind: 'neighbour' };
+  }
+
+  /** A note that steps away before a leap, or steps into the next one behind it. */
+  #leaping(own: HarmonyNote, next: HarmonyNote): Strange | null {
+    const strange = this.#step(own, -Math.sign(next.midi - own.midi), own.harmony);
+    if (strange !== null && this.#chance(0.5)) return { ...strange, kind: 'escape' };
+    const before = this.#step(next, this.#chance(0.5) ? 1 : -1, own.harmony);
+    const isLeap = before !== null && Math.abs(before.midi - own.midi) >= 3 && belongsNot(before, own.harmony);
+    return isLeap ? { ...before, kind: 'incomplete-neighbour' } : null;
+  }
+
+  /** The next note of the key above or below, when it is outside the chord and no wider than a whole tone. */
+  #step({ note, midi }: Pitch, direction: number, { key, chord }: PlannedHarmony): Pitch | null {
+    const wanted = (letterStep(note) + direction + 7) % 7;
+    const found = [...chordNotes(chord), ...scaleOf(key, direction)].find((one) => letterStep(one) === wanted);
+    if (found === undefined) return null;
+    const stepped = nearestTo(midi + direction, found);
+    const far = Math.abs(stepped - midi);
+    const own = chordNotes(chord).some((one) => chroma(one) === chroma(found));
+    return far < 1 || far > 2 || own ? null : { note: found, midi: stepped };
+  }
+
+  #under({ chord, from, to }: PlannedHarmony): void {
+    const bass = chord.bass ?? chord.root;
+    const upper = chordNotes(chord);
+    switch (this.#style) {
+      case 'chorale':
+        this.#add('P1', '4', 2, { note: bass, midi: nearestTo(45, bass) }, from, to);
+        this.#held(
+          upper.filter((note) => note !== bass || upper.length === 3),
+          from,
+          to,
+        );
+        return;
+      case 'broken':
+        this.#add('P1', '6', 2, { note: bass, midi: nearestTo(43, bass) }, from, to);
+        this.#broken('P1', '5', 2, upper, from, to);
+        return;
+      case 'study':
+        this.#add('P1', '2', 1, { note: bass, midi: nearestTo(45, bass) }, from, to);
+        this.#broken('P1', '3', 1, upper, from, to);
+        return;
+      case 'waltz':
+        this.#waltz(bass, upper, from, to);
+        return;
+      case 'horns':
+        this.#horns(bass, upper, from, to);
+        return;
+      case 'two-part':
+        this.#walk('P2', bass, upper, from, to);
+        return;
+    }
+  }
+
+  #add(part: string, voice: string, staff: number, { note, midi }: Pitch, from: number, to: number): void {
+    this.#notes.push({ part, voice, staff, from, to, note, midi });
+  }
+
+  #held(upper: readonly Note[], from: number, to: number): void {
+    upper.slice(0, 3).forEach((note, index) => {
+      this.#add('P1', index === 0 ? '2' : '3', index === 0 ? 1 : 2, { note, midi: nearestTo(58 - 2 * index, note) }, from, to);
+    });
+  }
+
+  #broken(part: string, voice: string, staff: number, upper: readonly Note[], from: number, to: number): void {
+    const row = upper.map((note) => ({ note, midi: nearestTo(57, note) })).sort((a, b) => a.midi - b.midi);
+    const order = row.length === 3 ? [0, 1, 2, 1] : [0, 1, 2, 3];
+    let step = 0;
+    for (let time = from; time < to; time += TICKS / 2, step += 1)
+      this.#add(part, voice, staff, row[order[step % 4] as number] as Pitch, time, Math.min(to, time + TICKS / 2));
+  }
+
+  #waltz(bass: Note, upper: readonly Note[], from: number, to: number): void {
+    const beat = this.#meter.unit === 8 ? TICKS / 2 : TICKS;
+    const chord = upper.map((note) => ({ note, midi: nearestTo(60, note) }));
+    let place = 0;
+    for (let time = from; time < to; time += beat, place += 1) {
+      if (place % 3 === 0) this.#add('P2', '1', 2, { note: bass, midi: nearestTo(43, bass) }, time, time + beat);
+      else for (const tone of chord) this.#add('P2', '1', 2, tone, time, Math.min(to, time + beat));
+    }
+  }
+
+  #horns(bass: Note, upper: readonly Note[], from: number, to: number): void {
+    for (let time = from; time < to; time += TICKS) {
+      const end = Math.min(to, time + TICKS);
+      upper.slice(-3).forEach((note, index) => {
+        this.#add(`Horn ${index + 1}`, '1', 1, { note, midi: nearestTo(64 - 3 * index, note) }, time, end);
+      });
+    }
+    this.#walk('Bass', bass, upper, from, to);
+  }
+
+  /** A bass that begins with its own note and walks through the chord. */
+  #walk(part: string, bass: Note, upper: readonly Note[], from: number, to: number): void {
+    for (let time = from; time < to; time += this.#pulse) {
+      const note = time === from ? bass : (upper[Math.floor(this.#roll() * upper.length)] as Note);
+      const low = nearestTo(45, bass);
+      this.#add(part, '1', 2, { note, midi: time === from ? low : above(low, note) }, time, Math.min(to, time + this.#pulse));
+    }
+  }
+}
+
+function above(low: number, note: Note): number {
+  return low + ((((chroma(note) - low) % 12) + 12) % 12);
+}
+
+function belongsNot({ midi }: Pitch, { chord }: PlannedHarmony): boolean {
+  return !chordNotes(chord).some((note) => chroma(note) === ((midi % 12) + 12) % 12);
+}
+
+/** The notes of a key; a minor key climbs with its leading tone. */
+function scaleOf({ tonic, scale }: Key, direction: number): readonly Note[] {
+  if (scale === 'major') return [0, 2, 4, -1, 1, 3, 5].map((fifths) => tonic + fifths);
+  return [0, 2, -3, -1, 1, -4, direction > 0 ? 5 : -2].map((fifths) => tonic + fifths);
+}
