@@ -19,9 +19,10 @@ export interface PlannedHarmony {
   readonly key: Key;
 }
 
-/** A harmony with every chord that the notes of the plan cannot tell from it. */
+/** A harmony with every chord that the notes of the plan cannot tell from it, and every key it may be heard in. */
 export interface AcceptedHarmony extends PlannedHarmony {
   readonly accept: readonly Chord[];
+  readonly keys: readonly Key[];
 }
 
 export interface PlannedTone {
@@ -52,7 +53,7 @@ const QUALITIES: Readonly<Record<string, readonly ToneName[]>> = {
 };
 
 /** A chord of a plan: fifths above the tonic, its quality, and which of its tones is lowest. */
-type Planned = readonly [root: number, quality: string, bass?: 0 | 1 | 2 | 3];
+type Planned = readonly [root: number, quality: string, bass?: 0 | 1 | 2 | 3 | 'pedal'];
 
 /** Phrases of four bars by degree, each bar one or two harmonies; `/` splits a bar in half. */
 const MAJOR_PHRASES: readonly (readonly (readonly Planned[])[])[] = [
@@ -211,6 +212,14 @@ const MINOR_PHRASES: readonly (readonly (readonly Planned[])[])[] = [
   ],
 ];
 
+/** Phrases over the tonic as a pedal. */
+const PEDAL_PHRASES: Readonly<Record<'major' | 'minor', readonly (readonly Planned[])[]>> = {
+  major: [[[0, '']], [[-1, '', 'pedal']], [[1, '7', 'pedal']], [[0, '']]],
+  minor: [[[0, 'm']], [[-1, 'm', 'pedal']], [[1, '7', 'pedal']], [[0, 'm']]],
+};
+
+const BY_BAR: ReadonlySet<Style> = new Set(['waltz', 'horns', 'two-part']);
+
 const STEPS_A_BAR: Readonly<Record<Style, readonly (readonly [number, number])[]>> = {
   chorale: [
     [4, 4],
@@ -252,21 +261,27 @@ export function plannedPiece(style: Style, seed: number): PlannedPiece {
       ]);
   const wanders = phrases > 3 && roll() < 0.6;
   const harmonies: PlannedHarmony[] = [];
+  let time = 0;
   for (let phrase = 0; phrase < phrases; phrase += 1) {
-    const key = wanders && phrase > 0 && phrase < phrases - 1 && phrase <= 2 ? away : home;
-    const isLast = phrase === phrases - 1;
-    const closing = (key.scale === 'major' ? MAJOR_PHRASES : MINOR_PHRASES).filter((bars) => !isLast || isClosed(bars));
-    pick(closing).forEach((chords, at) => {
-      const from = (phrase * 4 + at) * bar;
+    const isAway = wanders && phrase > 0 && phrase < phrases - 1 && phrase <= 2;
+    const key = isAway ? away : home;
+    const closing = (key.scale === 'major' ? MAJOR_PHRASES : MINOR_PHRASES).filter(
+      (bars) => (!isAway && phrase < phrases - 1) || isClosed(bars),
+    );
+    const lies = phrase === 0 && (style === 'study' || style === 'broken') && roll() < 0.5;
+    const bars = lies ? PEDAL_PHRASES[key.scale === 'major' ? 'major' : 'minor'] : pick(closing);
+    // where a bar needs all its beats to say its chord, each has one
+    const rows = BY_BAR.has(style) ? bars.flat().map((planned) => [planned]) : bars;
+    for (const chords of rows) {
       const cuts = chords.length === 1 ? [0, bar] : [0, splitOf(beats, unit) * bar, bar];
-      chords.forEach((planned, place) => {
-        harmonies.push({ from: from + (cuts[place] as number), to: from + (cuts[place + 1] as number), chord: chordIn(key, planned), key });
-      });
-    });
+      for (const [place, planned] of chords.entries())
+        harmonies.push({ from: time + (cuts[place] as number), to: time + (cuts[place + 1] as number), chord: chordIn(key, planned), key });
+      time += bar;
+    }
   }
   const writer = new Writer(style, roll, harmonies, { beats, unit });
   const { notes, tones } = writer.write();
-  const count = phrases * 4;
+  const count = time / bar;
   const score: Score = {
     title: `${style} ${seed}`,
     by: '',
@@ -283,7 +298,16 @@ export function plannedPiece(style: Style, seed: number): PlannedPiece {
     names: [],
     tempo: null,
   };
-  return { style, score, harmonies: harmonies.map((harmony) => ({ ...harmony, accept: acceptedFor(harmony, score, tones) })), tones };
+  return {
+    style,
+    score,
+    harmonies: harmonies.map((harmony) => ({
+      ...harmony,
+      accept: acceptedFor(harmony, score, tones),
+      keys: keysAround(harmonies, harmony, 2 * bar),
+    })),
+    tones,
+  };
 }
 
 /**
@@ -322,6 +346,14 @@ function acceptedFor(harmony: PlannedHarmony, { notes }: Score, tones: readonly 
   return [chord, ...accepted];
 }
 
+/** Two bars around a border both keys count. */
+function keysAround(harmonies: readonly PlannedHarmony[], { from, to, key }: PlannedHarmony, near: number): readonly Key[] {
+  return [
+    key,
+    ...harmonies.filter((other) => other.key !== key && other.from < to + near && other.to > from - near).map((other) => other.key),
+  ];
+}
+
 function isClosed(bars: readonly (readonly Planned[])[]): boolean {
   const last = bars.at(-1)?.[0];
   return last !== undefined && last[0] === 0 && last[1] !== '7' && last[2] === undefined;
@@ -332,7 +364,8 @@ const splitOf = (beats: number, unit: number) => (unit === 8 ? 1 / 2 : beats ===
 function chordIn({ tonic }: Key, [root, quality, bass = 0]: Planned): Chord {
   const names = QUALITIES[quality] as readonly ToneName[];
   const chord = { root: tonic + root, formula: formulaOf(...names), bass: null };
-  return bass === 0 ? chord : { ...chord, bass: chordNotes(chord)[bass] as Note };
+  if (bass === 0) return chord;
+  return { ...chord, bass: bass === 'pedal' ? tonic : (chordNotes(chord)[bass] as Note) };
 }
 
 /** Half steps from one note up or down to the nearest place of another. */
@@ -390,7 +423,13 @@ class Writer {
       else this.#notes.push({ part, voice: '1', staff: 1, from, to, note, midi });
       if (kind !== null) this.#tones.push({ part, at: from, midi, kind });
     }
-    for (const harmony of this.#harmonies) this.#under(harmony);
+    for (const harmony of this.#harmonies) {
+      const first = this.#notes.length;
+      this.#under(harmony);
+      const bass = this.#notes[first];
+      if (bass !== undefined && belongsNot(bass, harmony))
+        this.#tones.push({ part: bass.part, at: bass.from, midi: bass.midi, kind: 'pedal' });
+    }
     return { notes: this.#notes, tones: this.#tones };
   }
 

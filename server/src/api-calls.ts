@@ -12,6 +12,7 @@ import { jobCalls } from './job/job-calls.ts';
 import type { Jobs } from './job/jobs.ts';
 import { memberCalls } from './member/member-calls.ts';
 import { packCalls } from './pack/pack-calls.ts';
+import { pieceCalls } from './piece/piece-calls.ts';
 import { practiceCalls } from './practice/practice-calls.ts';
 import { PRACTICE_CALLS } from './practice/question-calls.ts';
 import { reduceCalls } from './reduce/reduce-calls.ts';
@@ -42,6 +43,7 @@ export function apiCalls(pool: Pool, jobs: Jobs, reduce: Reducer): readonly Call
     ...memberCalls(pool),
     ...practiceCalls(pool),
     ...setCalls(pool),
+    ...pieceCalls(pool),
     ...packCalls(pool, jobs),
     ...importCalls(pool, jobs),
     ...exportCalls(pool, jobs),

@@ -1,18 +1,20 @@
+import { SCORE_FORMATS } from '@aurora/core';
 import { z } from 'zod';
 import { preferences, words } from './band.ts';
 import { memberReads } from './member.ts';
 import { instrument } from './neck.ts';
+import { pieceWork } from './piece.ts';
 import { practicePass, practiceSession, practiceSettings } from './practice.ts';
 import { setListBody } from './set-list.ts';
 
 export const BACKUP_FORMAT = 'aurora-ridge band';
 /** Counts the changes of the schema; a backup of a newer one is refused. */
-export const BACKUP_VERSION = 2;
+export const BACKUP_VERSION = 3;
 
 const id = z.uuid({ error: 'an id is missing or damaged' });
 const time = z.iso.datetime({ offset: true, error: 'a time such as 2026-11-26T20:30:00Z' });
 
-/** A whole band: people, songs with every version, sets, easier chords, preferences, what everybody practised. */
+/** A whole band: people, songs with every version, sets, easier chords, preferences, what everybody practised, written-out pieces. */
 export const bandBackup = z
   .object({
     format: z.literal(BACKUP_FORMAT),
@@ -68,6 +70,11 @@ export const bandBackup = z
       .max(500)
       .default([])
       .describe('since version 2'),
+    pieces: z
+      .array(pieceWork.extend({ id, by: words.max(200), format: z.enum(SCORE_FORMATS), data: z.string().describe('in base64') }))
+      .max(2000)
+      .default([])
+      .describe('written-out pieces; since version 3'),
   })
   .meta({ id: 'BandBackup' });
 

@@ -81,6 +81,18 @@ export {
 export { type JobState, jobState, type PackRequest, packRequest } from './pack.ts';
 export { PAGES, type Page } from './pages.ts';
 export {
+  type Piece,
+  type PieceHead,
+  type PieceSaveRequest,
+  type PieceWork,
+  piece,
+  pieceCreateRequest,
+  pieceSaveRequest,
+  piecesAnswer,
+  pieceWork,
+  type RememberedSaid,
+} from './piece.ts';
+export {
   DEFAULT_PRACTICE,
   type PassesTaken,
   type PracticeLog,

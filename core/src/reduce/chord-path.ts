@@ -6,8 +6,10 @@ import type { ScoreNote } from '../score/score.ts';
 import { COSTS } from './costs.ts';
 import type { Grid, Moment } from './grid.ts';
 import { outsideCost } from './key-costs.ts';
-import { CHORD_KINDS, type ChordKind } from './kinds.ts';
+import type { ChordKind } from './kinds.ts';
 import { isStep } from './oddity.ts';
+import { MISSED, MOST_TONES, NONE, STATES, type State, TONES } from './states.ts';
+import { StrangeRows } from './strange-rows.ts';
 
 /** How often the harmony may change. */
 export type Rhythm = (typeof RHYTHMS)[number];
@@ -40,39 +42,6 @@ export interface PathWish {
 
 /** No chord is looked for over a longer stretch at once, in moments. */
 const LONGEST = 32;
-
-/** A chord that may be heard, before its notes have names. */
-interface State {
-  readonly root: number;
-  readonly kind: ChordKind;
-  readonly pitches: readonly number[];
-  /** The same, one bit each. */
-  readonly set: number;
-}
-
-const STATES: readonly State[] = Array.from({ length: 12 }, (_, root) =>
-  CHORD_KINDS.map((kind) => ({
-    root,
-    kind,
-    set: ((kind.steps << root) | (kind.steps >> (12 - root))) & 0xfff,
-    pitches: Array.from({ length: 12 }, (_, steps) => steps)
-      .filter((steps) => (kind.steps & (1 << steps)) !== 0)
-      .map((steps) => (root + steps) % 12),
-  })),
-).flat();
-
-/** The chords' tones in rows of equal length, filled up with none, for the innermost loop. */
-const MOST_TONES = 5;
-const NONE = 12;
-const SETS = Uint16Array.from(STATES, ({ set }) => set);
-const TONES = Uint8Array.from(STATES.flatMap(({ pitches }) => Array.from({ length: MOST_TONES }, (_, at) => pitches[at] ?? NONE)));
-const MISSED = Float64Array.from(
-  STATES.flatMap(({ root, kind, pitches }) =>
-    Array.from({ length: MOST_TONES }, (_, at) =>
-      pitches[at] === undefined ? 0 : (kind.missing[mod((pitches[at] as number) - root, 12)] as number),
-    ),
-  ),
-);
 
 /** The cheapest way through a piece: where its harmony changes, and into what. */
 export function chordPath(grid: Grid, wish: PathWish): readonly Stretch[] {
@@ -128,61 +97,24 @@ class Ways {
   }
 }
 
-function underOf({ moments, score }: Grid): Float64Array[] {
-  const sums = [new Float64Array(STATES.length)];
-  for (const { accent, bass, bassBegins } of moments) {
-    const next = (sums.at(-1) as Float64Array).slice();
-    if (accent >= 2 && bassBegins && bass !== null) {
-      const pitch = mod((score.notes[bass] as ScoreNote).midi, 12);
-      STATES.forEach(({ root, pitches }, state) => {
-        if (mod(pitch - root, 12) >= 9 && pitches.includes(pitch)) next[state] = (next[state] as number) + COSTS.bass.within;
-      });
-    }
-    sums.push(next);
-  }
-  return sums;
-}
-
-const HALF = 6;
-
-/** Sums over sets of the twelve pitch classes, by halves. */
-class SubsetSums {
-  readonly #low = new Float64Array(1 << HALF);
-  readonly #high = new Float64Array(1 << HALF);
-
-  constructor(values: Float64Array) {
-    for (let set = 1; set < 1 << HALF; set += 1) {
-      const first = 31 - Math.clz32(set);
-      const rest = set & ~(1 << first);
-      this.#low[set] = (this.#low[rest] as number) + (values[first] as number);
-      this.#high[set] = (this.#high[rest] as number) + (values[first + HALF] as number);
-    }
-  }
-
-  of(set: number): number {
-    return (this.#low[set & ((1 << HALF) - 1)] as number) + (this.#high[set >> HALF] as number);
-  }
-}
-
 class Search {
   readonly #grid: Grid;
   readonly #wish: PathWish;
   readonly #count: number;
-  /** What it costs every chord, up to a moment, that its seventh is struck in the bass on a strong beat: a harmony begins with that. */
-  readonly #under: Float64Array[];
   /** Pulses from the beginning. */
   readonly #long: Float64Array;
   /** What it costs to have come to a moment with a chord that ends there. */
   readonly #ended: Float64Array[];
   readonly #begunAt: Int32Array[];
   readonly #cameFrom: Int16Array[] = [];
+  readonly #rows: StrangeRows;
   readonly #owns = new Map<string, Float64Array>();
 
   constructor(grid: Grid, wish: PathWish) {
     this.#grid = grid;
     this.#wish = wish;
     this.#count = grid.moments.length;
-    this.#under = underOf(grid);
+    this.#rows = new StrangeRows(grid);
     this.#long = new Float64Array(this.#count + 1);
     grid.moments.forEach(({ pulses }, at) => {
       this.#long[at + 1] = (this.#long[at] as number) + pulses;
@@ -199,9 +131,11 @@ class Search {
         continue;
       }
       const entered = this.#enter(from);
+      const odd = new Float64Array(STATES.length);
       for (let to = from + 1; to <= Math.min(this.#count, from + LONGEST); to += 1) {
+        this.#rows.addTo(odd, to - 1, to - 1 === from);
         if (to < this.#count && !this.#mayBegin(to)) continue;
-        this.#take(from, to, entered);
+        this.#take(from, to, entered, odd);
         if (to < this.#count && this.#mustBegin(moments[to] as Moment)) break;
       }
     }
@@ -268,18 +202,15 @@ class Search {
   }
 
   /** Every chord over one stretch: notes outside it, tones that never sound, and its bass. */
-  #take(from: number, to: number, entered: Float64Array): void {
-    const { odd, absent, all } = this.#weigh(from, to);
-    const belonging = new SubsetSums(odd);
+  #take(from: number, to: number, entered: Float64Array, odd: Float64Array): void {
+    const absent = this.#absent(from, to);
     const bass = this.#bass(from);
     const lasting = COSTS.goesOn * this.#pulses(from, to);
     const own = this.#own(this.#keyAt(from));
-    const [under, underFrom] = [this.#under[to] as Float64Array, this.#under[from + 1] as Float64Array];
     const [ended, begun] = [this.#ended[to] as Float64Array, this.#begunAt[to] as Int32Array];
     for (let state = 0; state < STATES.length; state += 1) {
-      let cost = (entered[state] as number) + (bass[state] as number) + lasting * (own[state] as number);
+      let cost = (entered[state] as number) + (bass[state] as number) + (odd[state] as number) + lasting * (own[state] as number);
       if (cost >= (ended[state] as number)) continue;
-      cost += all - belonging.of(SETS[state] as number) + (under[state] as number) - (underFrom[state] as number);
       for (let tone = state * MOST_TONES; tone < (state + 1) * MOST_TONES; tone += 1)
         cost += (absent[TONES[tone] as number] as number) * (MISSED[tone] as number);
       if (cost < (ended[state] as number)) {
@@ -289,22 +220,17 @@ class Search {
     }
   }
 
-  /** What each pitch costs a stretch as a note outside the chord, and how much of it is missed as a tone of it. */
-  #weigh(from: number, to: number) {
-    const { heard, strange } = this.#grid;
-    const odd = new Float64Array(12);
-    // behind the twelve stands what no chord misses
-    const absent = new Float64Array(13);
+  /** How much each pitch class is missed in a stretch as a tone of its chord; nothing is missed of what no chord has. */
+  #absent(from: number, to: number): Float64Array {
+    const { heard } = this.#grid;
+    const absent = new Float64Array(NONE + 1);
     const least = Math.max(COSTS.heard, COSTS.share * this.#pulses(from, to));
-    let all = 0;
-    for (let pitch = 0; pitch < 12; pitch += 1) {
-      const [sums, sumsOdd] = [heard[pitch] as Float64Array, strange[pitch] as Float64Array];
+    for (let pitch = 0; pitch < NONE; pitch += 1) {
+      const sums = heard[pitch] as Float64Array;
       const long = (sums[to] as number) - (sums[from] as number);
-      odd[pitch] = (sumsOdd[to] as number) - (sumsOdd[from] as number);
-      all += odd[pitch] as number;
       absent[pitch] = long >= least ? 0 : 1 - long / least;
     }
-    return { odd, absent, all };
+    return absent;
   }
 
   #pulses(from: number, to: number): number {
@@ -381,7 +307,9 @@ class Search {
     const kept = [this.#ended[to] as Float64Array, this.#begunAt[to] as Int32Array] as const;
     this.#ended[to] = new Float64Array(STATES.length).fill(Number.POSITIVE_INFINITY);
     this.#begunAt[to] = new Int32Array(STATES.length);
-    this.#take(from, to, entered);
+    const odd = new Float64Array(STATES.length);
+    for (let at = from; at < to; at += 1) this.#rows.addTo(odd, at, at === from);
+    this.#take(from, to, entered, odd);
     const costs = this.#ended[to] as Float64Array;
     [this.#ended[to], this.#begunAt[to]] = kept;
     return costs;

@@ -4,55 +4,57 @@
  */
 export const COSTS = {
   /** A border, by how strongly its time is felt: off the beat, on a beat, in the middle of a bar, on the first beat. */
-  border: [2.1, 0.95, 0.6, 0.4],
+  border: [2.1, 0.59, 0.6, 0.33],
   /** … where nothing is struck, where the bass is not, and for what goes on unchanged over it. */
   notStruck: 0.7,
   noBass: 0.22,
   novel: 0.5,
   /** A chord that follows itself, that keeps its root, that resolves, that goes down a fifth. */
   alike: 0.12,
-  sameRoot: 0.16,
-  resolves: 0.3,
+  sameRoot: 0.13,
+  resolves: 0.25,
   byFifth: 0.06,
   /** What speaks against a chord from the first speaks so again in each pulse, for this part. */
-  goesOn: 0.18,
+  goesOn: 0.24,
   /** So long has a tone to sound before it is not missed: in pulses, and as a part of its stretch. */
   heard: 0.24,
   share: 0.1,
   /** A root that does not sound in the first pulse of its stretch. */
-  rootLate: 0.4,
+  rootLate: 0.3,
   /** A pulse of a note outside the chord, by how its line explains it; of one that the player says belongs to it. */
   strange: {
     passing: 0.35,
-    accented: 0.8,
-    suspension: 0.6,
-    leaptTo: 1,
+    accented: 0.96,
+    suspension: 0.81,
+    leaptTo: 1.35,
     anticipation: 0.6,
-    escape: 0.85,
-    pedal: 0.4,
-    none: 2.4,
+    escape: 1.02,
+    pedal: 0.65,
+    none: 3.89,
+    /** … so many times as much where the note it leans on is outside as well. */
+    lost: 1.6,
     said: 8,
-    bass: 1.25,
+    bass: 1.69,
   },
   /** A chord tone that never sounds. */
-  missing: { root: 1.1, third: 0.9, fifth: 0.3, ownFifth: 1.2, other: 1.6 },
+  missing: { root: 0.81, third: 0.67, fifth: 0.41, ownFifth: 1.2, other: 2.16 },
   /** The bass, by the tone of the chord it is; a foreign one; one that lies or comes again; one that steps into its tone; a seventh that
    *  comes to lie in the bass within a stretch. */
-  bass: { third: 0.22, fifth: 0.42, seventh: 0.36, other: 0.6, foreign: 1.4, ground: 0.5, late: 0.35, within: 0.5 },
+  bass: { third: 0.22, fifth: 0.42, seventh: 0.36, other: 0.6, foreign: 1.4, ground: 0.5, late: 0.35, within: 0.9 },
   /** A tone outside the key; a chord that leans on one of the key by a dominant, or by a leading tone; the raised 6 of minor. */
-  key: { outside: 0.38, applied: 0.34, leading: 0.4, raisedSix: 0.2 },
+  key: { outside: 0.28, applied: 0.34, leading: 0.33, raisedSix: 0.2 },
   /** Qualities, plain triads free. */
   kind: {
     '7': 0.3,
     m7: 0.45,
-    maj7: 0.55,
+    maj7: 0.41,
     dim: 0.35,
     m7b5: 0.5,
     dim7: 0.4,
     aug: 0.9,
     sus4: 1.2,
     sus2: 1.7,
-    '7sus4': 1.2,
+    '7sus4': 1.94,
     '6': 1.3,
     m6: 1.3,
     'm(maj7)': 1.4,
@@ -61,10 +63,10 @@ export const COSTS = {
     '9': 1.3,
     '7b9': 1.5,
     m9: 1.6,
-    add9: 1.7,
+    add9: 2.29,
   },
   /** Keys over harmonies: what they gain by chords of their own, and lose by changing. */
-  keys: { near: 2.2, far: 3.4, cadence: 0.9, endsHome: 1.6, beginsHome: 0.5, signed: 0.6, outside: 0.62, applied: 0.05, notes: 0.35 },
+  keys: { near: 1.63, far: 2.52, cadence: 0.67, endsHome: 1.6, beginsHome: 0.5, signed: 0.6, outside: 0.62, applied: 0.05, notes: 0.35 },
   /** Keys over measures by their notes alone, before any chord is known. */
-  bars: { near: 1.8, far: 2.6, signed: 1.5, outside: 0.75 },
+  bars: { near: 1.8, far: 2.6, signed: 1.5, outside: 1.01 },
 };

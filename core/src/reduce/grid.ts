@@ -3,19 +3,17 @@ import { mod } from '../fault.ts';
 import { type Neighbours, neighboursOf } from '../score/lines.ts';
 import { accentIn, pulseTicks } from '../score/place.ts';
 import type { Measure, Score, ScoreNote } from '../score/score.ts';
-import { COSTS } from './costs.ts';
-import { oddityOf } from './oddity.ts';
 import type { ToneKind } from './tone-kinds.ts';
 
-/** A piece cut where harmony may change, with what each pitch of it would cost as a note outside the chord. */
+/** A piece cut where harmony may change, with how long each pitch of it sounds. */
 export interface Grid {
   readonly score: Score;
   readonly neighbours: readonly Neighbours[];
   readonly moments: readonly Moment[];
   /** For each pitch class, how long it sounds up to a moment, in pulses: differences give any stretch. */
   readonly heard: readonly Float64Array[];
-  /** For each pitch class, what it costs up to a moment as a note outside the chord. */
-  readonly strange: readonly Float64Array[];
+  /** What the player says of notes. */
+  readonly said: TonesSaid;
 }
 
 export interface Moment {
@@ -62,9 +60,9 @@ export function gridOf(score: Score, said: TonesSaid = NOTHING_SAID): Grid {
       bass: bassFrom(score, spans, sounding, at),
     };
   });
-  const sums = sumsOf(score, neighbours, plain, said);
-  const moments = plain.map((moment, at) => ({ ...moment, novelty: noveltyAt(plain, sums.heard, at) }));
-  return { score, neighbours, moments, ...sums };
+  const heard = heardIn(score, plain, said);
+  const moments = plain.map((moment, at) => ({ ...moment, novelty: noveltyAt(plain, heard, at) }));
+  return { score, neighbours, moments, heard, said };
 }
 
 interface Span {
@@ -145,40 +143,24 @@ function noveltyAt(moments: readonly Omit<Moment, 'novelty'>[], heard: readonly 
   return all === 0 ? 0 : fresh / all;
 }
 
-function sumsOf(
-  score: Score,
-  neighbours: readonly Neighbours[],
-  moments: readonly Omit<Moment, 'novelty'>[],
-  said: TonesSaid,
-): Pick<Grid, 'heard' | 'strange'> {
+/** How long each pitch class sounds up to each moment, in pulses; what is doubled is no more of a chord. */
+function heardIn(score: Score, moments: readonly Omit<Moment, 'novelty'>[], said: TonesSaid): readonly Float64Array[] {
   const heard = Array.from({ length: 12 }, () => new Float64Array(moments.length + 1));
-  const strange = Array.from({ length: 12 }, () => new Float64Array(moments.length + 1));
-  const oddities = score.notes.map((_, index) => (said.get(index) === 'chord' ? COSTS.strange.said : oddityOf(score, neighbours, index)));
   moments.forEach((moment, at) => {
-    const [long, odd] = [new Float64Array(12), new Float64Array(12)];
+    const long = new Float64Array(12);
     for (const index of moment.sounding) {
       const about = said.get(index);
       if (about !== undefined && about !== 'chord') continue;
       const note = score.notes[index] as ScoreNote;
-      const pitch = mod(note.midi, 12);
       const share = (Math.min(note.to, moment.to) - Math.max(note.from, moment.from)) / (moment.to - moment.from);
-      const pulses = share * moment.pulses;
-      // what is doubled is no more of the chord, nor stranger to it
-      long[pitch] = Math.max(long[pitch] as number, pulses);
-      odd[pitch] = Math.max(odd[pitch] as number, pulses * (oddities[index] as number) * (index === moment.bass ? COSTS.strange.bass : 1));
+      const pitch = mod(note.midi, 12);
+      long[pitch] = Math.max(long[pitch] as number, share * moment.pulses);
     }
-    for (let pitch = 0; pitch < 12; pitch += 1) {
-      const [sum, sumStrange] = [heard[pitch] as Float64Array, strange[pitch] as Float64Array];
-      sum[at + 1] = (sum[at] as number) + (long[pitch] as number);
-      sumStrange[at + 1] = (sumStrange[at] as number) + (odd[pitch] as number);
-    }
+    heard.forEach((sums, pitch) => {
+      sums[at + 1] = (sums[at] as number) + (long[pitch] as number);
+    });
   });
-  return { heard, strange };
-}
-
-/** The pitch class of a note by its place, as the piece is heard. */
-export function pitchClass({ score }: Grid, index: number): number {
-  return mod((score.notes[index] as ScoreNote).midi, 12);
+  return heard;
 }
 
 /** The moment that begins at a time or is under way at it. */

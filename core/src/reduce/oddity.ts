@@ -1,5 +1,6 @@
+import { mod } from '../fault.ts';
 import type { Neighbours } from '../score/lines.ts';
-import { accentAt, beatTicks, measureAt } from '../score/place.ts';
+import { accentAt, beatTicks, measureAt, pulseTicks } from '../score/place.ts';
 import type { Measure, Score, ScoreNote } from '../score/score.ts';
 import { COSTS } from './costs.ts';
 
@@ -9,19 +10,30 @@ export function isStep(a: ScoreNote, b: ScoreNote): boolean {
   return far === 1 || far === 2;
 }
 
+/** What a pulse of a note costs outside its chord, and the pitch class that has to belong to the chord for that. */
+export interface Oddity {
+  readonly cost: number;
+  readonly leansOn: number | null;
+}
+
 /**
- * How strange a note would be outside its chord, by nothing but its line: a note that is walked through
- * costs little, one that is leapt to and left by leap belongs to the chord almost surely.
+ * How strange a note would be outside its chord, by its line: a note that is walked through costs little, one that is
+ * leapt to and left by leap belongs to the chord almost surely. A note that steps on at once leans on the one it steps to.
  */
-export function oddityOf(score: Score, neighbours: readonly Neighbours[], index: number): number {
+export function oddityOf(score: Score, neighbours: readonly Neighbours[], index: number): Oddity {
   const note = score.notes[index] as ScoreNote;
   const { before, after } = neighbours[index] as Neighbours;
   const earlier = before === null ? null : (score.notes[before] as ScoreNote);
   const later = after === null ? null : (score.notes[after] as ScoreNote);
   const measure = score.measures[measureAt(score, note.from)] as Measure;
-  if (isHeld(note, earlier, later, measure)) return COSTS.strange.pedal;
+  if (isHeld(note, earlier, later, measure)) return { cost: COSTS.strange.pedal, leansOn: null };
   const line = { note, earlier, later, isStrong: accentAt(score, note.from) > 0, stepsIn: earlier !== null && isStep(earlier, note) };
-  return later !== null && isStep(note, later) ? steppedOut(line, crossesBeat(score, note, measure)) : notSteppedOut(line, measure);
+  if (later !== null && isStep(note, later)) {
+    const isSoon = later.from - note.from < pulseTicks(measure);
+    return { cost: steppedOut(line, crossesBeat(score, note, measure)), leansOn: isSoon ? mod(later.midi, 12) : null };
+  }
+  const escapes = line.stepsIn && !line.isStrong && earlier !== null;
+  return { cost: notSteppedOut(line, measure), leansOn: escapes ? mod(earlier.midi, 12) : null };
 }
 
 interface Line {

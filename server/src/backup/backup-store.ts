@@ -3,6 +3,7 @@ import type { Queryable } from '../db/pool.ts';
 import { stored } from '../db/stored-json.ts';
 import type { Tick } from '../job/jobs.ts';
 import { listMembers, saveInstrument } from '../member/member-store.ts';
+import { addPiece, allPieces } from '../piece/piece-store.ts';
 import { readPreferences, writePreferences } from '../preference/preference-store.ts';
 import { findSet, listSets, writeEntries } from '../set/set-store.ts';
 import { outlineOf } from '../song/song-outline.ts';
@@ -41,6 +42,16 @@ export async function readBand(db: Queryable, bandId: string, now: Date): Promis
       bandId,
       members.map(({ id }) => id),
     ),
+    pieces: (await allPieces(db, bandId)).map(({ id, title, by, format, rhythm, said, songId, source }) => ({
+      id,
+      title,
+      by,
+      format,
+      rhythm,
+      said,
+      songId,
+      data: Buffer.from(source).toString('base64'),
+    })),
   };
 }
 
@@ -73,7 +84,7 @@ async function songsWithVersions(db: Queryable, bandId: string): Promise<BandBac
  * happens, or nothing. Ids stay as they are, so that links go on working, unless another band has them.
  */
 export async function restoreBand(client: Queryable, bandId: string, backup: BandBackup, tick: Tick): Promise<void> {
-  for (const table of ['chord_swap', 'set_list', 'song', 'preference', 'member'])
+  for (const table of ['piece', 'chord_swap', 'set_list', 'song', 'preference', 'member'])
     await client.query(`delete from ${table} where band_id = $1`, [bandId]);
   await client.query('update band set name = $2 where id = $1', [bandId, backup.band.name]);
   await writePreferences(client, bandId, backup.preferences);
@@ -107,6 +118,10 @@ export async function restoreBand(client: Queryable, bandId: string, backup: Ban
       [bandId, songs.get(songId), members.get(memberId), chord, stretch, instead, refusedBy],
     );
   await restorePractice(client, bandId, backup.practice, members, new Date());
+  for (const { id, title, by, format, rhythm, said, songId, data } of backup.pieces) {
+    const kept = { id, said, songId: songId === null ? null : (songs.get(songId) ?? null) };
+    await addPiece(client, bandId, { title, by, format, rhythm, source: Buffer.from(data, 'base64'), kept });
+  }
 }
 
 type Ids = ReadonlyMap<string, string>;

@@ -15,6 +15,7 @@ export const CALL_TAGS = {
   members: 'Who plays, and how they read',
   sets: 'What is played tonight',
   practice: 'Questions, plans, and what a player practised',
+  pieces: 'Written-out pieces and their harmony',
   files: 'Files brought in and taken out',
   work: 'What the server does meanwhile',
 } as const;
