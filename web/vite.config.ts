@@ -1,3 +1,4 @@
+import { fileURLToPath } from 'node:url';
 import tailwindcss from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
@@ -16,7 +17,8 @@ export default defineConfig({
       registerType: 'prompt',
       injectManifest: {
         globPatterns: ['**/*.{js,css,html,woff2,woff,otf,ttf,svg,png,mp3,wav,json}'],
-        globIgnores: ['.vite/**'],
+        // the engraver is fetched when a score is first opened, and by those who open one
+        globIgnores: ['.vite/**', '**/engraver-worker-*.js'],
         maximumFileSizeToCacheInBytes: 4_000_000,
       },
       manifest: {
@@ -44,11 +46,14 @@ export default defineConfig({
     }),
   ],
   worker: { format: 'es' },
+  // the engraver asks for it outside of browsers alone
+  resolve: { alias: { 'node:module': fileURLToPath(new URL('./src/parts/score/no-node.ts', import.meta.url)) } },
   // no data: addresses, which the content security policy refuses
   build: {
     target: 'es2023',
     assetsInlineLimit: 0,
-    chunkSizeWarningLimit: 700,
+    // the engraver, compiled; everything else stays below a tenth of it
+    chunkSizeWarningLimit: 8500,
     manifest: true,
     rolldownOptions: {
       output: {

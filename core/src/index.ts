@@ -293,10 +293,15 @@ export {
   writtenKey,
 } from './reader/reader.ts';
 export { type ChordSwap, withSwaps } from './reader/swaps.ts';
+export { barPrint } from './reduce/bar-print.ts';
 export type { Cadence, CadenceKind } from './reduce/cadences.ts';
 export type { Rhythm } from './reduce/chord-path.ts';
+export { columnsAt, type Depth as ReductionDepth, REDUCTION_DEPTHS } from './reduce/depth.ts';
+export { pieceProfile } from './reduce/profile.ts';
 export { type ReduceWish, reduce } from './reduce/reduce.ts';
 export type { Column, KeySpan, Leading, PedalSpan, ReducedTone, Reduction, SpelledPitch } from './reduce/reduction.ts';
+export { placeOfSaid, type Remembered, type Said, sayAbout, subjectOf, takeBackSaid } from './reduce/said.ts';
+export { type RememberedJson, readSaid, storeSaid } from './reduce/said-json.ts';
 export type { ToneKind } from './reduce/tone-kinds.ts';
 export { type ArpeggioWish, arpeggioRun } from './run/arpeggio.ts';
 export type { Run, RunNote } from './run/run.ts';
@@ -431,6 +436,18 @@ export {
 } from './wording/practice-words.ts';
 export { answerWords, questionReason, questionWords } from './wording/question-words.ts';
 export { readingWords } from './wording/reading-words.ts';
+export {
+  type AccentSchool,
+  cadenceName,
+  columnWords,
+  countWords,
+  gestureWords,
+  inversionWords,
+  keySpanWords,
+  toneMeaning,
+  toneName,
+  toneWords,
+} from './wording/reduction-words.ts';
 export { easeWord, smoothnessWord } from './wording/score-words.ts';
 export { lengthWords, setSheet, songFacts, tonightWords } from './wording/set-sheet.ts';
 export { setWarningWords } from './wording/set-words.ts';

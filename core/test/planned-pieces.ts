@@ -265,9 +265,9 @@ export function plannedPiece(style: Style, seed: number): PlannedPiece {
   for (let phrase = 0; phrase < phrases; phrase += 1) {
     const isAway = wanders && phrase > 0 && phrase < phrases - 1 && phrase <= 2;
     const key = isAway ? away : home;
-    const closing = (key.scale === 'major' ? MAJOR_PHRASES : MINOR_PHRASES).filter(
-      (bars) => (!isAway && phrase < phrases - 1) || isClosed(bars),
-    );
+    const phrasesHere = key.scale === 'major' ? MAJOR_PHRASES : MINOR_PHRASES;
+    // a key is one only once a cadence says so, and a piece says first where it is
+    const closing = phrasesHere.filter((bars) => (isAway || phrase === 0 ? isConfirming(bars) : phrase < phrases - 1 || isClosed(bars)));
     const lies = phrase === 0 && (style === 'study' || style === 'broken') && roll() < 0.5;
     const bars = lies ? PEDAL_PHRASES[key.scale === 'major' ? 'major' : 'minor'] : pick(closing);
     // where a bar needs all its beats to say its chord, each has one
@@ -357,6 +357,12 @@ function keysAround(harmonies: readonly PlannedHarmony[], { from, to, key }: Pla
 function isClosed(bars: readonly (readonly Planned[])[]): boolean {
   const last = bars.at(-1)?.[0];
   return last !== undefined && last[0] === 0 && last[1] !== '7' && last[2] === undefined;
+}
+
+/** Whether a phrase ends with 5 to 1, both on their roots. */
+function isConfirming(bars: readonly (readonly Planned[])[]): boolean {
+  const before = bars.flat().at(-2);
+  return isClosed(bars) && before !== undefined && before[0] === 1 && before[2] === undefined;
 }
 
 const splitOf = (beats: number, unit: number) => (unit === 8 ? 1 / 2 : beats === 3 ? 2 / 3 : 1 / 2);

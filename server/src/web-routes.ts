@@ -9,7 +9,7 @@ export function webRoutes(webRoot: string): Router {
     response.status(status).set('Cache-Control', 'no-cache').sendFile(join(webRoot, 'index.html'), { cacheControl: false });
   routes.use('/assets', express.static(join(webRoot, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }));
   routes.use(express.static(webRoot, { index: false, setHeaders: (response) => void response.setHeader('Cache-Control', 'no-cache') }));
-  for (const page of PAGES) routes.get(`/${page.replace('/:part?', '{/:part}')}`, (_request, response) => sendPage(response, 200));
+  for (const page of PAGES) routes.get(`/${page.replace(/\/:(\w+)\?/, '{/:$1}')}`, (_request, response) => sendPage(response, 200));
   // who follows a wrong link in a browser is told so in the application; a script is told in its own words
   routes.get('/{*path}', (request, response, next) => {
     if (!request.path.startsWith('/api') && request.get('Accept')?.includes('text/html')) sendPage(response, 404);

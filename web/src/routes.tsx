@@ -6,6 +6,7 @@ import { Shell } from './shell/Shell.tsx';
 
 const lazyHarmonize = async () => ({ Component: (await import('./rooms/harmonize/Harmonize.tsx')).Harmonize });
 const lazyAnalyze = async () => ({ Component: (await import('./rooms/analyze/AnalyzeRoom.tsx')).AnalyzeRoom });
+const lazyScore = async () => ({ Component: (await import('./rooms/analyze/score/ScoreRoom.tsx')).ScoreRoom });
 const lazyChart = async () => ({ Component: (await import('./rooms/chart/ChartRoom.tsx')).ChartRoom });
 const lazyStand = async () => ({ Component: (await import('./rooms/stand/StandRoom.tsx')).StandRoom });
 const lazyBand = async () => ({ Component: (await import('./rooms/band/BandRoom.tsx')).BandRoom });
@@ -25,6 +26,7 @@ const ROOMS: Readonly<Record<Page, Pick<RouteObject, 'Component' | 'element' | '
   '': { Component: Shelf },
   harmonize: { lazy: lazyHarmonize },
   analyze: { lazy: lazyAnalyze },
+  'analyze/score/:pieceId?': { lazy: lazyScore },
   chart: { lazy: lazyChart },
   'band/stand': { lazy: lazySetStand },
   'band/:part?': { lazy: lazyBand },

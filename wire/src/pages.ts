@@ -3,6 +3,7 @@ export const PAGES = [
   '',
   'harmonize',
   'analyze',
+  'analyze/score/:pieceId?',
   'chart',
   'band/stand',
   'band/:part?',

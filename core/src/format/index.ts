@@ -15,5 +15,8 @@ export { type IndexedSong, PRACTICE_COLUMNS, readTable, SET_COLUMNS, SONG_COLUMN
 export { textOf } from './letters.ts';
 export { type Loss, type LossCode, lossWords } from './loss.ts';
 export { SHOWN_CHORDS, type ShownChords, type WrittenFor } from './musicxml-write.ts';
+export { readMxl } from './mxl.ts';
 export { isScoreFormat, type ReadScore, readScore, type ScoreFormat } from './read-score.ts';
+export { chartOfReduction } from './reduction-chart.ts';
+export { reductionXml, scoreXml, withNoteIds, withReduction } from './score-xml.ts';
 export { type FoundSong, findSong } from './text-read.ts';

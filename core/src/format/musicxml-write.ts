@@ -84,7 +84,8 @@ export function writeMusicXml(score: Score, losses: LossList, reader: WrittenFor
   ].join('\n');
 }
 
-function escaped(text: string): string {
+/** Text as it may stand in XML. */
+export function escaped(text: string): string {
   return text
     .replace(/&/g, '&amp;')
     .replace(/</g, '&lt;')
@@ -281,7 +282,7 @@ function printDegree(degree: Degree): string {
 
 const MAJOR = formulaOf('1', '3', '5');
 
-function stepAndAlter(what: 'root' | 'bass', note: Note): string {
+export function stepAndAlter(what: 'root' | 'bass', note: Note): string {
   const alter = accidentals(note);
   return `<${what}-step>${LETTERS[letterStep(note)]}</${what}-step>${alter === 0 ? '' : `<${what}-alter>${alter}</${what}-alter>`}`;
 }

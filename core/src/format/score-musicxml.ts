@@ -25,7 +25,8 @@ export function scoreOfMusicXml(text: string, losses: LossList): Result<Score> {
   if (count === 0) return failure({ code: 'format-empty', format: 'MusicXML' }, 0, 0);
   if (count > MOST_MEASURES || parts.length > MOST_PARTS) return failure({ code: 'format-large', format: 'MusicXML' }, 0, 0);
   const listed = listedParts(source);
-  const read = parts.map((part, index) => readPart(part, listed.get(part.attributes.id ?? '') ?? unnamed(part, index), losses));
+  const written = { notes: 0 };
+  const read = parts.map((part, index) => readPart(part, listed.get(part.attributes.id ?? '') ?? unnamed(part, index), written, losses));
   if (read.reduce((sum, { notes }) => sum + notes.length, 0) > MOST_NOTES)
     return failure({ code: 'format-large', format: 'MusicXML' }, 0, 0);
   const measures = measuresOf(read, count);
@@ -85,8 +86,13 @@ interface ReadMeasure {
   readonly isImplicit: boolean;
 }
 
-function readPart(element: XmlElement, listed: ListedPart, losses: LossList): ReadPart {
-  const reader = new PartReader(listed, losses);
+/** Counts every note element of a file, in its order. */
+interface WrittenCount {
+  notes: number;
+}
+
+function readPart(element: XmlElement, listed: ListedPart, written: WrittenCount, losses: LossList): ReadPart {
+  const reader = new PartReader(listed, written, losses);
   for (const [index, measure] of childrenOf(element, 'measure').entries()) reader.measure(measure, index);
   return reader.end();
 }
@@ -114,6 +120,7 @@ const MODES: Readonly<Partial<Record<string, NonNullable<Measure['mode']>>>> = {
 /** What is in force in a part from measure to measure. */
 class PartReader {
   readonly #part: ListedPart;
+  readonly #written: WrittenCount;
   readonly #losses: LossList;
   readonly #notes: PlacedNote[] = [];
   readonly #names: { measure: number; at: number; chord: WrittenName['chord'] }[] = [];
@@ -132,8 +139,9 @@ class PartReader {
   #struck = 0;
   #end = 0;
 
-  constructor(part: ListedPart, losses: LossList) {
+  constructor(part: ListedPart, written: WrittenCount, losses: LossList) {
     this.#part = part;
+    this.#written = written;
     this.#losses = losses;
   }
 
@@ -246,6 +254,7 @@ class PartReader {
   }
 
   #note(element: XmlElement): void {
+    this.#written.notes += 1;
     if (child(element, 'grace') !== undefined) {
       this.#losses.add('grace', this.#index + 1);
       return;
@@ -284,6 +293,7 @@ class PartReader {
       at,
       length,
       midi,
+      written: [this.#written.notes - 1],
       note: written + this.#moved,
       staff,
       voice: textIn(element, 'voice') || '1',

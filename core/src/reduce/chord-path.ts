@@ -250,8 +250,12 @@ class Search {
   /** What the way a stretch begins says against every chord: its bass, and a root that comes late. */
   #bassCosts(at: number): Float64Array {
     const { moments, score, neighbours } = this.#grid;
-    const late = this.#lateRoots(at);
-    const costs = Float64Array.from(STATES, ({ root }) => late[root] as number);
+    const lateRoots = this.#late(at, 1, COSTS.rootLate);
+    const lateFourths = this.#late(at, 2, COSTS.fourthLate);
+    const costs = Float64Array.from(
+      STATES,
+      ({ root, kind: { fourth } }) => (lateRoots[root] as number) + (fourth === null ? 0 : (lateFourths[(root + fourth) % 12] as number)),
+    );
     const index = (moments[at] as Moment).bass;
     if (index === null) return costs;
     const note = score.notes[index] as ScoreNote;
@@ -267,12 +271,12 @@ class Search {
     return costs;
   }
 
-  /** By pitch class: what is lost for a root that does not sound in the first pulse. */
-  #lateRoots(at: number): Float64Array {
+  /** By pitch class: what is lost for a tone that does not sound in the first pulses. */
+  #late(at: number, within: number, cost: number): Float64Array {
     const { heard, moments } = this.#grid;
     let to = at;
-    for (let pulses = 0; to < this.#count && pulses < 1; to += 1) pulses += (moments[to] as Moment).pulses;
-    return Float64Array.from(heard, (sums) => ((sums[to] as number) - (sums[at] as number) >= COSTS.heard ? 0 : COSTS.rootLate));
+    for (let pulses = 0; to < this.#count && pulses < within; to += 1) pulses += (moments[to] as Moment).pulses;
+    return Float64Array.from(heard, (sums) => ((sums[to] as number) - (sums[at] as number) >= COSTS.heard ? 0 : cost));
   }
 
   #back(): readonly Stretch[] {

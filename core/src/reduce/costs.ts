@@ -4,7 +4,7 @@
  */
 export const COSTS = {
   /** A border, by how strongly its time is felt: off the beat, on a beat, in the middle of a bar, on the first beat. */
-  border: [2.1, 0.59, 0.6, 0.33],
+  border: [2.1, 0.65, 0.6, 0.25],
   /** … where nothing is struck, where the bass is not, and for what goes on unchanged over it. */
   notStruck: 0.7,
   noBass: 0.22,
@@ -20,7 +20,9 @@ export const COSTS = {
   heard: 0.24,
   share: 0.1,
   /** A root that does not sound in the first pulse of its stretch. */
-  rootLate: 0.3,
+  rootLate: 0.26,
+  /** A seventh or sixth that does not sound in the first two. */
+  fourthLate: 0.3,
   /** A pulse of a note outside the chord, by how its line explains it; of one that the player says belongs to it. */
   strange: {
     passing: 0.35,
@@ -29,15 +31,17 @@ export const COSTS = {
     leaptTo: 1.35,
     anticipation: 0.6,
     escape: 1.02,
-    pedal: 0.65,
-    none: 3.89,
+    pedal: 0.4,
+    /** … of one that lies in an upper voice. */
+    held: 1.2,
+    none: 4.47,
     /** … so many times as much where the note it leans on is outside as well. */
     lost: 1.6,
     said: 8,
-    bass: 1.69,
+    bass: 1.8,
   },
   /** A chord tone that never sounds. */
-  missing: { root: 0.81, third: 0.67, fifth: 0.41, ownFifth: 1.2, other: 2.16 },
+  missing: { root: 0.81, third: 0.52, fifth: 0.32, ownFifth: 1.2, other: 2.16 },
   /** The bass, by the tone of the chord it is; a foreign one; one that lies or comes again; one that steps into its tone; a seventh that
    *  comes to lie in the bass within a stretch. */
   bass: { third: 0.22, fifth: 0.42, seventh: 0.36, other: 0.6, foreign: 1.4, ground: 0.5, late: 0.35, within: 0.9 },
@@ -60,13 +64,24 @@ export const COSTS = {
     'm(maj7)': 1.4,
     aug7: 1.3,
     'maj7#5': 1.6,
-    '9': 1.3,
-    '7b9': 1.5,
-    m9: 1.6,
-    add9: 2.29,
+    '9': 1.8,
+    '7b9': 2,
+    m9: 2.4,
+    add9: 2.6,
   },
   /** Keys over harmonies: what they gain by chords of their own, and lose by changing. */
-  keys: { near: 1.63, far: 2.52, cadence: 0.67, endsHome: 1.6, beginsHome: 0.5, signed: 0.6, outside: 0.62, applied: 0.05, notes: 0.35 },
+  keys: {
+    near: 1.63,
+    far: 2.52,
+    cadence: 1.1,
+    passing: 0.2,
+    endsHome: 1.6,
+    beginsHome: 0.5,
+    signed: 0.78,
+    outside: 0.81,
+    applied: 0.05,
+    notes: 0.35,
+  },
   /** Keys over measures by their notes alone, before any chord is known. */
   bars: { near: 1.8, far: 2.6, signed: 1.5, outside: 1.01 },
 };

@@ -3,7 +3,7 @@ import { formulaOf } from '../chord/formula.ts';
 import { mod } from '../fault.ts';
 import type { Key } from '../key/key.ts';
 import { chroma } from '../pitch/note.ts';
-import { pulseTicks } from '../score/place.ts';
+import { accentAt, pulseTicks } from '../score/place.ts';
 import type { Measure, Score } from '../score/score.ts';
 import type { Harmony } from './columns.ts';
 import { COSTS } from './costs.ts';
@@ -77,8 +77,18 @@ function fitOf(score: Score, harmonies: readonly Harmony[], at: number, key: Key
   const measure = score.measures[0] as Measure;
   const length = Math.min(1.6, Math.sqrt((to - from) / pulseTicks(measure) / 2));
   const before = at === 0 ? null : (harmonies[at - 1] as Harmony).chord;
-  const cadence = before !== null && isTonic(chord, key) && isDominantOf(before, key) ? COSTS.keys.cadence : 0;
+  const cadence = before !== null && isTonic(chord, key) && isDominantOf(before, key) ? cadenceWorth(score, harmonies, at) : 0;
   return notes + cadence + length * chordFit(chord, harmonies[at + 1]?.chord ?? null, key);
+}
+
+/** What a 5 that goes to its 1 is worth: much where both stand on their roots and the 1 rests, little in passing. */
+function cadenceWorth(score: Score, harmonies: readonly Harmony[], at: number): number {
+  const [before, here] = [harmonies[at - 1] as Harmony, harmonies[at] as Harmony];
+  const onRoots = before.chord?.bass === null && here.chord?.bass === null;
+  const next = harmonies[at + 1];
+  const rests = next === undefined || here.to - here.from > before.to - before.from || next.to - next.from < here.to - here.from;
+  const isStrong = accentAt(score, here.from) >= 2;
+  return onRoots && rests && isStrong ? COSTS.keys.cadence : COSTS.keys.passing;
 }
 
 function chordFit(chord: Chord, next: Chord | null, { tonic, scale }: Key): number {

@@ -12,6 +12,8 @@ export interface ChordKind {
   readonly cost: number;
   /** What it costs when a tone of it never sounds: by half steps above the root. */
   readonly missing: Float64Array;
+  /** Half steps above the root to its seventh or sixth; null for a chord without. */
+  readonly fourth: number | null;
   readonly isDominant: boolean;
   /** Diminished: it leads a half step up. */
   readonly isLeading: boolean;
@@ -39,10 +41,16 @@ function kind(cost: number, ...names: readonly ToneName[]): ChordKind {
     steps: tones.reduce((heard, { interval }) => heard | (1 << chroma(interval)), 0),
     cost,
     missing,
+    fourth: fourthOf(tones),
     isDominant: holds('3', 'b7') && !holds('4'),
     isLeading: holds('b3', 'b5'),
     isSymmetric: names.join(' ') === '1 b3 b5 bb7' || names.join(' ') === '1 3 #5',
   };
+}
+
+function fourthOf(tones: ReturnType<typeof formulaTones>): number | null {
+  const tone = tones.find(({ number }) => number === 7 || number === 6);
+  return tone === undefined ? null : chroma(tone.interval);
 }
 
 /** What pieces are made of, plain ones first. */

@@ -14,6 +14,8 @@ export function isStep(a: ScoreNote, b: ScoreNote): boolean {
 export interface Oddity {
   readonly cost: number;
   readonly leansOn: number | null;
+  /** Whether it lies, or comes again and again: in the bass that is a pedal. */
+  readonly isHeld: boolean;
 }
 
 /**
@@ -26,14 +28,14 @@ export function oddityOf(score: Score, neighbours: readonly Neighbours[], index:
   const earlier = before === null ? null : (score.notes[before] as ScoreNote);
   const later = after === null ? null : (score.notes[after] as ScoreNote);
   const measure = score.measures[measureAt(score, note.from)] as Measure;
-  if (isHeld(note, earlier, later, measure)) return { cost: COSTS.strange.pedal, leansOn: null };
+  if (isHeld(note, earlier, later, measure)) return { cost: COSTS.strange.held, leansOn: null, isHeld: true };
   const line = { note, earlier, later, isStrong: accentAt(score, note.from) > 0, stepsIn: earlier !== null && isStep(earlier, note) };
   if (later !== null && isStep(note, later)) {
     const isSoon = later.from - note.from < pulseTicks(measure);
-    return { cost: steppedOut(line, crossesBeat(score, note, measure)), leansOn: isSoon ? mod(later.midi, 12) : null };
+    return { cost: steppedOut(line, crossesBeat(score, note, measure)), leansOn: isSoon ? mod(later.midi, 12) : null, isHeld: false };
   }
   const escapes = line.stepsIn && !line.isStrong && earlier !== null;
-  return { cost: notSteppedOut(line, measure), leansOn: escapes ? mod(earlier.midi, 12) : null };
+  return { cost: notSteppedOut(line, measure), leansOn: escapes ? mod(earlier.midi, 12) : null, isHeld: false };
 }
 
 interface Line {

@@ -1,4 +1,4 @@
-import type { Analysis, AnalyzedChord } from '../analysis/analysis.ts';
+import type { Analysis } from '../analysis/analysis.ts';
 import { analyze } from '../analysis/analyze.ts';
 import type { Chord } from '../chord/chord.ts';
 import { mod } from '../fault.ts';
@@ -61,21 +61,48 @@ function wishOf(score: Score, rhythm: Rhythm, said: readonly Said[]): HarmonizeW
   return { rhythm, borders, chords, keys, tones };
 }
 
-type Told = Pick<Reduction, 'columns' | 'tones' | 'keys' | 'cadences' | 'pedals'>;
+type Told = Pick<Reduction, 'columns' | 'tones' | 'keys' | 'cadences' | 'pedals' | 'analysis'>;
 
 function told(score: Score, { grid, harmonies: found, keys }: Harmonized, wish: HarmonizeWish, said: readonly Said[]): Told {
-  const harmonies = found.map((harmony) => withPedal(score, harmony, said));
+  const harmonies = reconsidered(score, found, keys, wish).map((harmony) => withPedal(score, harmony, said));
   const cadences = cadencesOf(score, harmonies, keys);
-  const { progression, places } = progressionOfHarmonies(score, harmonies, keys, new Set(cadences.map(({ harmony }) => harmony)));
-  const analyzed = analyze(progression);
+  const { analysis, places } = analysisOf(score, harmonies, keys);
   const pedals = pedalsOf(harmonies);
   const spans = keySpansOf(grid, harmonies, keys, cadences, {
     begins: new Set(harmonies.flatMap(({ from }, index) => (wish.keys.has(from) ? [index] : []))),
     pivots: new Set(said.flatMap((one) => (one.kind === 'pivot' ? [harmonyAt(score, harmonies, one.at)] : []))),
   });
-  const columns = columnsOf({ grid, harmonies, spans, pedals, wish, analyzed: analyzedAt(analyzed, places) });
-  const tones = tonesOf(grid, harmonies, wish);
-  return { columns, tones, keys: spans, cadences, pedals };
+  const columns = columnsOf({ grid, harmonies, spans, pedals, wish, analysis, places });
+  return { columns, tones: tonesOf(grid, harmonies, wish), keys: spans, cadences, pedals, analysis };
+}
+
+function analysisOf(score: Score, harmonies: readonly Harmony[], keys: readonly Key[]) {
+  const phraseEnds = new Set(cadencesOf(score, harmonies, keys).map(({ harmony }) => harmony));
+  const { progression, places } = progressionOfHarmonies(score, harmonies, keys, phraseEnds);
+  return { analysis: analyze(progression), places };
+}
+
+/** Less sure than this a chord without a reading gives way to the runner-up that has one. */
+const DOUBTFUL = 0.85;
+
+/** A chord that nothing explains is looked at once more: where the next best name of its notes has a reading, it is that. */
+function reconsidered(score: Score, harmonies: readonly Harmony[], keys: readonly Key[], { chords }: HarmonizeWish): readonly Harmony[] {
+  const unread = unexplained(score, harmonies, keys);
+  const mayTurn = ({ confidence, others, from }: Harmony, index: number) =>
+    unread.has(index) && confidence < DOUBTFUL && others.length > 0 && !chords.has(from);
+  if (!harmonies.some(mayTurn)) return harmonies;
+  const turned = harmonies.map((harmony, index): Harmony => {
+    const [next, ...others] = harmony.others;
+    if (!mayTurn(harmony, index) || next === undefined || harmony.chord === null) return harmony;
+    return { ...harmony, chord: next, others: [harmony.chord, ...others], isPedal: inversionOf(next) === null };
+  });
+  const stillUnread = unexplained(score, turned, keys);
+  return turned.map((harmony, index) => (stillUnread.has(index) ? (harmonies[index] as Harmony) : harmony));
+}
+
+function unexplained(score: Score, harmonies: readonly Harmony[], keys: readonly Key[]): ReadonlySet<number> {
+  const { analysis, places } = analysisOf(score, harmonies, keys);
+  return new Set(places.filter((_, at) => analysis.chords[at]?.reading.kind === 'unexplained'));
 }
 
 function harmonyAt(score: Score, harmonies: readonly Harmony[], place: ScorePlace): number {
@@ -88,20 +115,19 @@ function withPedal(score: Score, harmony: Harmony, said: readonly Said[]): Harmo
   return own?.kind === 'pedal' ? { ...harmony, isPedal: own.isPedal } : harmony;
 }
 
-function analyzedAt({ chords }: Analysis, places: readonly number[]): ReadonlyMap<number, AnalyzedChord> {
-  return new Map(places.map((place, at) => [place, chords[at] as AnalyzedChord]));
-}
-
 interface ColumnsQuestion {
   readonly grid: Grid;
   readonly harmonies: readonly Harmony[];
   readonly spans: readonly KeySpan[];
   readonly pedals: readonly PedalSpan[];
   readonly wish: HarmonizeWish;
-  readonly analyzed: ReadonlyMap<number, AnalyzedChord>;
+  readonly analysis: Analysis;
+  /** Which harmony each chord of the analysis is. */
+  readonly places: readonly number[];
 }
 
-function columnsOf({ grid, harmonies, spans, pedals, wish, analyzed }: ColumnsQuestion): readonly Column[] {
+function columnsOf({ grid, harmonies, spans, pedals, wish, analysis, places }: ColumnsQuestion): readonly Column[] {
+  const placeOf = new Map(places.map((harmony, place) => [harmony, place]));
   return harmonies.map((harmony, index): Column => {
     const { from, to, chord, confidence, others, isPedal } = harmony;
     const inversion = chord === null ? null : inversionOf(chord);
@@ -115,7 +141,8 @@ function columnsOf({ grid, harmonies, spans, pedals, wish, analyzed }: ColumnsQu
       inversion,
       notes: pitchesIn(grid, harmony),
       key: spans.findIndex((span) => span.from <= from && from < span.to),
-      analyzed: analyzed.get(index) ?? null,
+      analyzed: analysis.chords[placeOf.get(index) ?? -1] ?? null,
+      place: placeOf.get(index) ?? null,
       mayBePedal: inversion === 3 || pedals.some(({ columns: [first, last] }) => first <= index && index <= last),
       leading: leadingOf(harmonies, index),
       by: wish.chords.has(from) || wish.borders.get(from) === true ? 'player' : 'rules',

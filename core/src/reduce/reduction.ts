@@ -1,4 +1,4 @@
-import type { AnalyzedChord } from '../analysis/analysis.ts';
+import type { Analysis, AnalyzedChord } from '../analysis/analysis.ts';
 import type { Chord } from '../chord/chord.ts';
 import type { NumberChord } from '../degree/degree.ts';
 import type { Key } from '../key/key.ts';
@@ -33,6 +33,8 @@ export interface Column {
   readonly key: number;
   /** Number, numeral, function and reading; null without a chord. */
   readonly analyzed: AnalyzedChord | null;
+  /** Its place among the chords of the analysis. */
+  readonly place: number | null;
   readonly confidence: number;
   readonly others: readonly Chord[];
   /** Whether its bass lies under it as a pedal, and whether that could be heard either way. */
@@ -100,6 +102,8 @@ export interface Reduction {
   readonly keys: readonly KeySpan[];
   readonly cadences: readonly Cadence[];
   readonly pedals: readonly PedalSpan[];
+  /** The chords of the columns as a progression, analyzed. */
+  readonly analysis: Analysis;
   /** What the player said that no longer fits what is written. */
   readonly stale: readonly Remembered[];
 }

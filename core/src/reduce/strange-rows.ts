@@ -58,9 +58,9 @@ export class StrangeRows {
       if (about !== undefined && about !== 'chord') return [];
       const note = score.notes[index] as ScoreNote;
       const share = (Math.min(note.to, moment.to) - Math.max(note.from, moment.from)) / (moment.to - moment.from);
-      const oddity = about === 'chord' ? { cost: COSTS.strange.said, leansOn: null } : (this.#oddities[index] as Oddity);
-      const isLow = index === moment.bass && oddity.cost !== COSTS.strange.pedal;
-      const pulses = share * moment.pulses * (isLow ? COSTS.strange.bass : 1);
+      const oddity = about === 'chord' ? { cost: COSTS.strange.said, leansOn: null, isHeld: false } : (this.#oddities[index] as Oddity);
+      const pulses = share * moment.pulses;
+      if (index === moment.bass) return [{ ...oddity, ...lowest(oddity), pitch: mod(note.midi, 12), pulses }];
       return [{ ...oddity, pitch: mod(note.midi, 12), pulses }];
     });
   }
@@ -78,6 +78,11 @@ export class StrangeRows {
     this.#within.set(at, made);
     return made;
   }
+}
+
+/** A bass outside the chord is stranger than an upper voice, but for one that lies under it. */
+function lowest({ cost, isHeld }: Oddity): Pick<Oddity, 'cost'> {
+  return { cost: isHeld ? COSTS.strange.pedal : cost * COSTS.strange.bass };
 }
 
 const LOWEST_SEVENTH = 9;

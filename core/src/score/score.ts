@@ -41,6 +41,8 @@ export interface ScoreNote {
   readonly note: Note;
   /** Sounding pitch, middle C is 60. */
   readonly midi: number;
+  /** The places of the written notes it is made of, in the order of its source; left out where nothing was written. */
+  readonly written?: readonly number[];
 }
 
 /** A chord name that the source writes over its notes. */

@@ -53,8 +53,8 @@ export async function call<Schema extends z.ZodType>(
   throw new ApiFault(response.status, given.success ? given.data.detail : AWAY, given.success ? given.data : null);
 }
 
-/** Songs and sets: a save answers with all of them, as if they had been asked for. */
-const WHOLE = /^\/bands\/[^/]+\/(songs|sets)\/[^/]+$/;
+/** Songs, sets and pieces: a save answers with all of them, as if they had been asked for. */
+const WHOLE = /^\/bands\/[^/]+\/(songs|sets|pieces)\/[^/]+$/;
 
 function tellReach({ headers, status }: Response): void {
   const keptAt = headers.get(KEPT_AT);

@@ -52,7 +52,7 @@ export function roomName(room: RoomId): string {
 }
 
 /** The rooms where one chord is looked at, with the why and the neck beside it; a chart only with a song. */
-const WITH_COMPANIONS = /\/(harmonize|analyze)$|^\/songs\/[^/]+\/chart$/;
+const WITH_COMPANIONS = /\/(harmonize|analyze)$|^\/analyze\/score\/[^/]+$|^\/songs\/[^/]+\/chart$/;
 
 export function hasCompanions(pathname: string): boolean {
   return WITH_COMPANIONS.test(pathname);

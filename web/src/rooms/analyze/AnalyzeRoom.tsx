@@ -8,6 +8,7 @@ import { OpenSong } from '../../parts/song/OpenSong.tsx';
 import { open } from '../../session/opened.ts';
 import { AnalysisDesk } from './AnalysisDesk.tsx';
 import { ChordsInput } from './ChordsInput.tsx';
+import { DeskChoice } from './score/DeskChoice.tsx';
 
 /** What each chord is doing, and why it works: of a song, or of chords that are typed. */
 export function AnalyzeRoom() {
@@ -32,6 +33,14 @@ function FreeAnalysis() {
   const { value } = useDraftState(draft);
   const rewriting = useRewriting(draft);
   useEffect(() => open(freeSource()), []);
-  const input = useMemo(() => <ChordsInput text={value} onWrite={rewriting.write} />, [value, rewriting.write]);
+  const input = useMemo(
+    () => (
+      <>
+        <DeskChoice />
+        <ChordsInput text={value} onWrite={rewriting.write} />
+      </>
+    ),
+    [value, rewriting.write],
+  );
   return <AnalysisDesk source={value} rewriting={rewriting} songId={undefined} input={input} />;
 }

@@ -1,5 +1,5 @@
 import type { ImportPreview } from '@aurora/wire';
-import { type DragEvent, type ReactNode, useRef, useState } from 'react';
+import { type ReactNode, useState } from 'react';
 import { Link } from 'react-router';
 import { useImportFile, useImportPreview, useTakeIn } from '../../api/files.ts';
 import { Glyphs } from '../../parts/notation/Glyphs.tsx';
@@ -8,7 +8,7 @@ import { useNaming } from '../../session/lens.ts';
 import { useTonight } from '../../session/tonight-store.ts';
 import { AskOnce } from '../../ui/AskOnce.tsx';
 import { Button } from '../../ui/Button.tsx';
-import { ImportIcon } from '../../ui/icons.ts';
+import { DropFile } from '../../ui/DropFile.tsx';
 import { Tick } from '../../ui/Tick.tsx';
 import { BAND_WORDS } from '../../wording/band.ts';
 import { WorkLine } from './WorkLine.tsx';
@@ -34,7 +34,9 @@ export function ImportFiles() {
   };
   return (
     <div className="flex flex-col gap-3">
-      <DropFile onFile={read} />
+      <DropFile choose={BAND_WORDS.chooseAFile} label={BAND_WORDS.fileToImport} endings={ENDINGS} onFile={read}>
+        {BAND_WORDS.orDropItHereMusicXMLMIDI}
+      </DropFile>
       {file.state?.state !== 'done' && <WorkLine work={file} what={BAND_WORDS.reading(name)} fetch="" />}
       {preview.error !== null && <p className="font-semibold text-alarm">{preview.error.message}</p>}
       {importId !== null && preview.data !== undefined && taken.state === null && (
@@ -46,46 +48,6 @@ export function ImportFiles() {
         />
       )}
       {(taken.state !== null || taken.fault !== null) && <Taken work={taken} onAgain={leave} />}
-    </div>
-  );
-}
-
-/** Where a file is dropped or chosen. */
-function DropFile({ onFile }: { readonly onFile: (file: File | undefined) => void }) {
-  const input = useRef<HTMLInputElement>(null);
-  const [over, setOver] = useState(false);
-  const drop = (event: DragEvent) => {
-    event.preventDefault();
-    setOver(false);
-    onFile(event.dataTransfer.files[0]);
-  };
-  return (
-    // biome-ignore lint/a11y/noStaticElementInteractions: the button inside is the way without a mouse
-    <div
-      onDragOver={(event) => {
-        event.preventDefault();
-        setOver(true);
-      }}
-      onDragLeave={() => setOver(false)}
-      onDrop={drop}
-      className={`flex flex-col items-start gap-2 rounded-2xl border-2 border-dashed p-5 ${over ? 'border-accent bg-wash' : 'border-edge'}`}
-    >
-      <Button look="strong" onClick={() => input.current?.click()}>
-        <ImportIcon size={17} aria-hidden="true" /> {BAND_WORDS.chooseAFile}
-      </Button>
-      <input
-        ref={input}
-        type="file"
-        accept={ENDINGS}
-        aria-label={BAND_WORDS.fileToImport}
-        className="sr-only"
-        tabIndex={-1}
-        onChange={(event) => {
-          onFile(event.target.files?.[0]);
-          event.target.value = '';
-        }}
-      />
-      <p className="text-base text-quiet">{BAND_WORDS.orDropItHereMusicXMLMIDI}</p>
     </div>
   );
 }
