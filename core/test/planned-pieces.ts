@@ -1,226 +1,51 @@
 import { type Chord, chordNotes } from '../src/chord/chord.ts';
-import { formulaOf } from '../src/chord/formula.ts';
-import type { ToneName } from '../src/chord/tone-table.ts';
+import { chordOnTonic } from '../src/degree/degree.ts';
+import { parseNumberOrLetters } from '../src/degree/number-text.ts';
+import { requireValue } from '../src/fault.ts';
 import type { Key } from '../src/key/key.ts';
-import { chroma, letterStep, type Note } from '../src/pitch/note.ts';
+import { chroma } from '../src/pitch/note.ts';
 import { diceOf } from '../src/practice/dice.ts';
-import type { ToneKind } from '../src/reduce/tone-kinds.ts';
-import { inOrder, type Score, type ScoreNote, TICKS } from '../src/score/score.ts';
+import { CHORD_KINDS } from '../src/reduce/kinds.ts';
+import { inOrder, type Measure, type Score, TICKS } from '../src/score/score.ts';
+import { type PlannedHarmony, type PlannedPiece, type PlannedTone, STYLES, type Style } from './planned-piece.ts';
+import { scaleOf, Writer } from './planned-writer.ts';
 
-/** The ways a planned piece is written out. */
-export const STYLES = ['chorale', 'broken', 'study', 'waltz', 'horns', 'two-part'] as const;
-export type Style = (typeof STYLES)[number];
-
-/** A harmony of the plan: what it is called, how long, and which tone is in the bass. */
-export interface PlannedHarmony {
-  readonly from: number;
-  readonly to: number;
-  readonly chord: Chord;
-  readonly key: Key;
-}
-
-/** A harmony with every chord that the notes of the plan cannot tell from it, and every key it may be heard in. */
-export interface AcceptedHarmony extends PlannedHarmony {
-  readonly accept: readonly Chord[];
-  readonly keys: readonly Key[];
-}
-
-export interface PlannedTone {
-  readonly part: string;
-  readonly at: number;
-  readonly midi: number;
-  readonly kind: ToneKind;
-}
-
-export interface PlannedPiece {
-  readonly style: Style;
-  readonly score: Score;
-  readonly harmonies: readonly AcceptedHarmony[];
-  readonly tones: readonly PlannedTone[];
-}
-
-type Roll = () => number;
-
-const QUALITIES: Readonly<Record<string, readonly ToneName[]>> = {
-  '': ['1', '3', '5'],
-  m: ['1', 'b3', '5'],
-  '7': ['1', '3', '5', 'b7'],
-  m7: ['1', 'b3', '5', 'b7'],
-  maj7: ['1', '3', '5', '7'],
-  dim: ['1', 'b3', 'b5'],
-  m7b5: ['1', 'b3', 'b5', 'b7'],
-  dim7: ['1', 'b3', 'b5', 'bb7'],
+/** Phrases in numbers, bar by bar; two chords share a bar. */
+const PHRASES: Readonly<Record<'major' | 'minor', readonly string[]>> = {
+  major: [
+    '1 | 6- | 2-/4 57 | 1',
+    '1 5/7 | 6- | 4 2-7/4 | 5',
+    '1/3 4 | 57/4 1/3 | 2-7 57 | 1',
+    '1 | 27/#4 | 5 57/4 | 1/3',
+    '6- | 67/#1 | 2- 57/7 | 1',
+    '1 17/b7 | 4/6 4-/b6 | 1/5 57 | 1',
+    '3- | 6- | 2-7 57 | 6-',
+    '1 | #4o7 | 5 57/7 | 1',
+    '1 4 | 1/3 4 | 5 57 | 1',
+  ],
+  minor: [
+    '1- | 4-/b6 | 2-7b5/4 57 | 1-',
+    '1- 5/7 | 1- | b6 4-/b6 | 5',
+    '1-/b3 4- | 57/2 1-/b3 | 2-7b5 57 | 1-',
+    '1- | 7o7 | 1- 57 | 1-',
+    'b6 | b3 | 2-7b5/4 57/7 | 1-',
+    '17/3 | 4- | #4o7 57 | 1-',
+  ],
 };
+/** The same over the tonic as a pedal. */
+const PEDALS = { major: '1 | 4/1 | 57/1 | 1', minor: '1- | 4-/1 | 57/1 | 1-' } as const;
 
-/** A chord of a plan: fifths above the tonic, its quality, and which of its tones is lowest. */
-type Planned = readonly [root: number, quality: string, bass?: 0 | 1 | 2 | 3 | 'pedal'];
+/** Ends on its 1, and after a 5 that stands on its root. */
+const CLOSED = /\| 1-?$/;
+const CONFIRMING = /57 \| 1-?$/;
 
-/** Phrases of four bars by degree, each bar one or two harmonies; `/` splits a bar in half. */
-const MAJOR_PHRASES: readonly (readonly (readonly Planned[])[])[] = [
-  [
-    [[0, '']],
-    [[3, 'm']],
-    [
-      [2, 'm', 1],
-      [1, '7'],
-    ],
-    [[0, '']],
-  ],
-  [
-    [
-      [0, ''],
-      [1, '', 1],
-    ],
-    [[3, 'm']],
-    [
-      [-1, ''],
-      [2, 'm7', 1],
-    ],
-    [[1, '']],
-  ],
-  [
-    [
-      [0, '', 1],
-      [-1, ''],
-    ],
-    [
-      [1, '7', 3],
-      [0, '', 1],
-    ],
-    [
-      [2, 'm7'],
-      [1, '7'],
-    ],
-    [[0, '']],
-  ],
-  [
-    [[0, '']],
-    [[2, '7', 1]],
-    [
-      [1, ''],
-      [1, '7', 3],
-    ],
-    [[0, '', 1]],
-  ],
-  [
-    [[3, 'm']],
-    [[3, '7', 1]],
-    [
-      [2, 'm'],
-      [1, '7', 1],
-    ],
-    [[0, '']],
-  ],
-  [
-    [
-      [0, ''],
-      [0, '7', 3],
-    ],
-    [
-      [-1, '', 1],
-      [-1, 'm', 1],
-    ],
-    [
-      [0, '', 2],
-      [1, '7'],
-    ],
-    [[0, '']],
-  ],
-  [
-    [[4, 'm']],
-    [[3, 'm']],
-    [
-      [2, 'm7'],
-      [1, '7'],
-    ],
-    [[3, 'm']],
-  ],
-  [
-    [[0, '']],
-    [[6, 'dim7']],
-    [
-      [1, '', 0],
-      [1, '7', 1],
-    ],
-    [[0, '']],
-  ],
-];
-
-const MINOR_PHRASES: readonly (readonly (readonly Planned[])[])[] = [
-  [
-    [[0, 'm']],
-    [[-1, 'm', 1]],
-    [
-      [2, 'm7b5', 1],
-      [1, '7'],
-    ],
-    [[0, 'm']],
-  ],
-  [
-    [
-      [0, 'm'],
-      [1, '', 1],
-    ],
-    [[0, 'm']],
-    [
-      [-4, ''],
-      [-1, 'm', 1],
-    ],
-    [[1, '']],
-  ],
-  [
-    [
-      [0, 'm', 1],
-      [-1, 'm'],
-    ],
-    [
-      [1, '7', 2],
-      [0, 'm', 1],
-    ],
-    [
-      [2, 'm7b5'],
-      [1, '7'],
-    ],
-    [[0, 'm']],
-  ],
-  [
-    [[0, 'm']],
-    [[5, 'dim7']],
-    [
-      [0, 'm'],
-      [1, '7'],
-    ],
-    [[0, 'm']],
-  ],
-  [
-    [[-4, '']],
-    [[-3, '']],
-    [
-      [2, 'm7b5', 1],
-      [1, '7', 1],
-    ],
-    [[0, 'm']],
-  ],
-  [
-    [[0, '7', 1]],
-    [[-1, 'm']],
-    [
-      [6, 'dim7'],
-      [1, '7'],
-    ],
-    [[0, 'm']],
-  ],
-];
-
-/** Phrases over the tonic as a pedal. */
-const PEDAL_PHRASES: Readonly<Record<'major' | 'minor', readonly (readonly Planned[])[]>> = {
-  major: [[[0, '']], [[-1, '', 'pedal']], [[1, '7', 'pedal']], [[0, '']]],
-  minor: [[[0, 'm']], [[-1, 'm', 'pedal']], [[1, '7', 'pedal']], [[0, 'm']]],
-};
-
+/** Where a bar needs all its beats to say its chord, each has one. */
 const BY_BAR: ReadonlySet<Style> = new Set(['waltz', 'horns', 'two-part']);
 
-const STEPS_A_BAR: Readonly<Record<Style, readonly (readonly [number, number])[]>> = {
+/** Styles that begin over a pedal now and then. */
+const LYING: ReadonlySet<Style> = new Set(['study', 'broken']);
+
+const METERS: Readonly<Record<Style, readonly (readonly [beats: number, unit: number])[]>> = {
   chorale: [
     [4, 4],
     [3, 4],
@@ -248,66 +73,88 @@ const STEPS_A_BAR: Readonly<Record<Style, readonly (readonly [number, number])[]
 /** A piece written out from a plan, with notes outside the chords put in by their definitions. */
 export function plannedPiece(style: Style, seed: number): PlannedPiece {
   const { next: roll, pick } = diceOf(seed * 7919 + STYLES.indexOf(style));
-  const [beats, unit] = pick(STEPS_A_BAR[style]);
-  const isMinor = roll() < 0.5;
-  const home: Key = { tonic: Math.floor(roll() * 11) - 4 + (isMinor ? 1 : 0), scale: isMinor ? 'harmonic minor' : 'major' };
+  const [beats, unit] = pick(METERS[style]);
   const bar = (beats * TICKS * 4) / unit;
-  const phrases = 3 + Math.floor(roll() * 4);
-  const away: Key = isMinor
-    ? { tonic: home.tonic - 3, scale: 'major' }
-    : pick<Key>([
-        { tonic: home.tonic + 1, scale: 'major' },
-        { tonic: home.tonic + 3, scale: 'harmonic minor' },
-      ]);
-  const wanders = phrases > 3 && roll() < 0.6;
-  const harmonies: PlannedHarmony[] = [];
-  let time = 0;
-  for (let phrase = 0; phrase < phrases; phrase += 1) {
-    const isAway = wanders && phrase > 0 && phrase < phrases - 1 && phrase <= 2;
-    const key = isAway ? away : home;
-    const phrasesHere = key.scale === 'major' ? MAJOR_PHRASES : MINOR_PHRASES;
-    // a key is one only once a cadence says so, and a piece says first where it is
-    const closing = phrasesHere.filter((bars) => (isAway || phrase === 0 ? isConfirming(bars) : phrase < phrases - 1 || isClosed(bars)));
-    const lies = phrase === 0 && (style === 'study' || style === 'broken') && roll() < 0.5;
-    const bars = lies ? PEDAL_PHRASES[key.scale === 'major' ? 'major' : 'minor'] : pick(closing);
-    // where a bar needs all its beats to say its chord, each has one
-    const rows = BY_BAR.has(style) ? bars.flat().map((planned) => [planned]) : bars;
-    for (const chords of rows) {
-      const cuts = chords.length === 1 ? [0, bar] : [0, splitOf(beats, unit) * bar, bar];
-      for (const [place, planned] of chords.entries())
-        harmonies.push({ from: time + (cuts[place] as number), to: time + (cuts[place + 1] as number), chord: chordIn(key, planned), key });
-      time += bar;
-    }
-  }
-  const writer = new Writer(style, roll, harmonies, { beats, unit });
-  const { notes, tones } = writer.write();
-  const count = time / bar;
+  const plan = new Plan(style, bar, splitOf(beats, unit), roll);
+  const { notes, tones } = new Writer(style, roll, plan.harmonies, { beats, unit }).write();
   const score: Score = {
     title: `${style} ${seed}`,
     by: '',
     parts: [...new Set(notes.map(({ part }) => part))].map((id) => ({ id, name: id })),
-    measures: Array.from({ length: count }, (_, index) => ({
-      number: index + 1,
-      from: index * bar,
-      to: (index + 1) * bar,
-      meter: { beats, unit },
-      fifths: home.scale === 'major' ? home.tonic : home.tonic - 3,
-      mode: home.scale === 'major' ? 'major' : 'minor',
-    })),
+    measures: measuresOf(plan, { beats, unit }),
     notes: inOrder(notes),
     names: [],
     tempo: null,
   };
-  return {
-    style,
-    score,
-    harmonies: harmonies.map((harmony) => ({
-      ...harmony,
-      accept: acceptedFor(harmony, score, tones),
-      keys: keysAround(harmonies, harmony, 2 * bar),
-    })),
-    tones,
-  };
+  const harmonies = plan.harmonies.map((harmony) => ({
+    ...harmony,
+    accept: acceptedFor(harmony, score, tones),
+    keys: keysAround(plan.harmonies, harmony, 2 * bar),
+  }));
+  return { style, score, harmonies, tones };
+}
+
+/** Keys and harmonies, phrase by phrase. */
+class Plan {
+  readonly harmonies: PlannedHarmony[] = [];
+  readonly home: Key;
+  readonly bar: number;
+  #time = 0;
+  readonly #split: number;
+
+  constructor(style: Style, bar: number, split: number, roll: () => number) {
+    this.bar = bar;
+    this.#split = split;
+    const isMinor = roll() < 0.5;
+    this.home = { tonic: Math.floor(roll() * 11) - 4 + (isMinor ? 1 : 0), scale: isMinor ? 'harmonic minor' : 'major' };
+    const phrases = 3 + Math.floor(roll() * 4);
+    const wanders = phrases > 3 && roll() < 0.6;
+    const away = awayFrom(this.home, roll);
+    for (let phrase = 0; phrase < phrases; phrase += 1) {
+      const isLast = phrase === phrases - 1;
+      const isAway = wanders && (phrase === 1 || phrase === 2) && !isLast;
+      const key = isAway ? away : this.home;
+      const lies = phrase === 0 && LYING.has(style) && roll() < 0.5;
+      // a key is one only once a cadence says so, and a piece says first where it is
+      const wanted = isAway || phrase === 0 ? CONFIRMING : isLast ? CLOSED : /./;
+      const fitting = PHRASES[modeOf(key)].filter((bars) => wanted.test(bars));
+      this.#phrase(key, lies ? PEDALS[modeOf(key)] : pickOf(fitting, roll), BY_BAR.has(style));
+    }
+  }
+
+  get bars(): number {
+    return this.#time / this.bar;
+  }
+
+  #phrase(key: Key, text: string, isByBar: boolean): void {
+    const bars = text.split(' | ').map((bar) => bar.split(' '));
+    const rows = isByBar ? bars.flat().map((chord) => [chord]) : bars;
+    for (const row of rows) {
+      const cuts = row.length === 1 ? [0, this.bar] : [0, this.#split * this.bar, this.bar];
+      row.forEach((token, place) => {
+        const [from, to] = [this.#time + (cuts[place] as number), this.#time + (cuts[place + 1] as number)];
+        this.harmonies.push({ from, to, chord: chordOnTonic(requireValue(parseNumberOrLetters(token, 0)), key.tonic), key });
+      });
+      this.#time += this.bar;
+    }
+  }
+}
+
+const modeOf = ({ scale }: Key) => (scale === 'major' ? 'major' : 'minor');
+const pickOf = <One>(values: readonly One[], roll: () => number) => values[Math.floor(roll() * values.length)] as One;
+const splitOf = (beats: number, unit: number) => (unit === 8 ? 1 / 2 : beats === 3 ? 2 / 3 : 1 / 2);
+
+function awayFrom({ tonic, scale }: Key, roll: () => number): Key {
+  if (scale !== 'major') return { tonic: tonic - 3, scale: 'major' };
+  return roll() < 0.5 ? { tonic: tonic + 1, scale: 'major' } : { tonic: tonic + 3, scale: 'harmonic minor' };
+}
+
+function measuresOf({ bars, bar, home }: Plan, meter: Measure['meter']): readonly Measure[] {
+  const isMajor = home.scale === 'major';
+  return Array.from({ length: bars }, (_, index): Measure => {
+    const fifths = isMajor ? home.tonic : home.tonic - 3;
+    return { number: index + 1, from: index * bar, to: (index + 1) * bar, meter, fifths, mode: isMajor ? 'major' : 'minor' };
+  });
 }
 
 /**
@@ -329,8 +176,8 @@ function acceptedFor(harmony: PlannedHarmony, { notes }: Score, tones: readonly 
       )
       .map(({ note }) => chroma(note)),
   );
-  const others = Object.values(QUALITIES).flatMap((names) =>
-    Array.from({ length: 12 }, (_, place): Chord => ({ root: key.tonic - 5 + place, formula: formulaOf(...names), bass: null })),
+  const others = CHORD_KINDS.slice(0, PLAIN).flatMap(({ formula }) =>
+    Array.from({ length: 12 }, (_, place): Chord => ({ root: key.tonic - 5 + place, formula, bass: null })),
   );
   const accepted = others
     .filter((other) => other.root !== chord.root || other.formula !== chord.formula)
@@ -354,267 +201,5 @@ function keysAround(harmonies: readonly PlannedHarmony[], { from, to, key }: Pla
   ];
 }
 
-function isClosed(bars: readonly (readonly Planned[])[]): boolean {
-  const last = bars.at(-1)?.[0];
-  return last !== undefined && last[0] === 0 && last[1] !== '7' && last[2] === undefined;
-}
-
-/** Whether a phrase ends with 5 to 1, both on their roots. */
-function isConfirming(bars: readonly (readonly Planned[])[]): boolean {
-  const before = bars.flat().at(-2);
-  return isClosed(bars) && before !== undefined && before[0] === 1 && before[2] === undefined;
-}
-
-const splitOf = (beats: number, unit: number) => (unit === 8 ? 1 / 2 : beats === 3 ? 2 / 3 : 1 / 2);
-
-function chordIn({ tonic }: Key, [root, quality, bass = 0]: Planned): Chord {
-  const names = QUALITIES[quality] as readonly ToneName[];
-  const chord = { root: tonic + root, formula: formulaOf(...names), bass: null };
-  if (bass === 0) return chord;
-  return { ...chord, bass: bass === 'pedal' ? tonic : (chordNotes(chord)[bass] as Note) };
-}
-
-/** Half steps from one note up or down to the nearest place of another. */
-function nearestTo(midi: number, note: Note): number {
-  const up = (((chroma(note) - midi) % 12) + 12) % 12;
-  return midi + (up > 6 ? up - 12 : up);
-}
-
-interface Pitch {
-  readonly note: Note;
-  readonly midi: number;
-}
-
-/** A note of the tune: where, how long, and what it is. */
-interface TuneNote extends Pitch {
-  from: number;
-  to: number;
-  kind: ToneKind | null;
-}
-
-type HarmonyNote = TuneNote & { readonly harmony: PlannedHarmony };
-type Strange = Pitch & { readonly kind: ToneKind };
-
-/** What a note on the beat is, by the half steps that lead into it and the side its chord tone lies on. */
-function strongKind(into: number, direction: number): ToneKind | null {
-  if (into === 0) return direction > 0 ? 'suspension' : 'retardation';
-  if (Math.abs(into) >= 3) return 'appoggiatura';
-  return Math.sign(into) === -direction ? 'accented-passing' : null;
-}
-
-class Writer {
-  readonly #style: Style;
-  readonly #roll: Roll;
-  readonly #harmonies: readonly PlannedHarmony[];
-  readonly #pulse: number;
-  readonly #meter: { beats: number; unit: number };
-  readonly #notes: ScoreNote[] = [];
-  readonly #tones: PlannedTone[] = [];
-
-  constructor(style: Style, roll: Roll, harmonies: readonly PlannedHarmony[], meter: { beats: number; unit: number }) {
-    this.#style = style;
-    this.#roll = roll;
-    this.#harmonies = harmonies;
-    this.#meter = meter;
-    this.#pulse = meter.unit === 8 ? 1.5 * TICKS : TICKS;
-  }
-
-  write(): { notes: readonly ScoreNote[]; tones: readonly PlannedTone[] } {
-    const tune = this.#tune();
-    const part = this.#style === 'horns' ? 'Trumpet' : this.#style === 'waltz' ? 'Voice' : 'P1';
-    for (const { kind, from, to, note, midi } of tune) {
-      const last = this.#notes.at(-1);
-      const isTied = (kind === 'suspension' || kind === 'retardation') && last?.midi === midi && last.to === from && this.#chance(0.6);
-      if (isTied) this.#notes[this.#notes.length - 1] = { ...last, to };
-      else this.#notes.push({ part, voice: '1', staff: 1, from, to, note, midi });
-      if (kind !== null) this.#tones.push({ part, at: from, midi, kind });
-    }
-    for (const harmony of this.#harmonies) {
-      const first = this.#notes.length;
-      this.#under(harmony);
-      const bass = this.#notes[first];
-      if (bass !== undefined && belongsNot(bass, harmony))
-        this.#tones.push({ part: bass.part, at: bass.from, midi: bass.midi, kind: 'pedal' });
-    }
-    return { notes: this.#notes, tones: this.#tones };
-  }
-
-  #chance(part: number): boolean {
-    return this.#roll() < part;
-  }
-
-  /** A tune of chord tones on the pulses, with other notes put between and before them. */
-  #tune(): TuneNote[] {
-    let midi = 72;
-    const plain: HarmonyNote[] = [];
-    for (const harmony of this.#harmonies) {
-      for (let from = harmony.from; from < harmony.to; from += this.#pulse) {
-        const tones = chordNotes(harmony.chord).map((note) => ({ note, midi: nearestTo(midi, note) }));
-        const near = tones.filter((tone) => Math.abs(tone.midi - midi) <= 5 && tone.midi >= 62 && tone.midi <= 84);
-        const choice = near.length > 0 ? near : tones;
-        const { note, midi: chosen } = choice[Math.floor(this.#roll() * choice.length)] as Pitch;
-        midi = chosen;
-        plain.push({ note, midi, from, to: Math.min(harmony.to, from + this.#pulse), kind: null, harmony });
-      }
-    }
-    return this.#adorned(plain);
-  }
-
-  #adorned(plain: readonly HarmonyNote[]): TuneNote[] {
-    const tune: TuneNote[] = [];
-    for (let at = 0; at < plain.length; at += 1) {
-      const own = plain[at] as (typeof plain)[number];
-      const next = plain[at + 1];
-      const last = tune.at(-1);
-      const strong = this.#chance(0.3) && last !== undefined ? this.#onBeat(last, own) : null;
-      const half = own.from + (own.to - own.from) / 2;
-      if (strong !== null) {
-        tune.push({ ...strong, from: own.from, to: half }, { ...own, from: half });
-        continue;
-      }
-      const weak = next !== undefined && this.#chance(0.35) ? this.#offBeat(own, next) : null;
-      if (weak !== null) tune.push({ ...own, to: half }, { ...weak, from: half, to: own.to });
-      else tune.push({ ...own });
-    }
-    return tune;
-  }
-
-  /** A note on the beat that goes by step into the chord tone behind it. */
-  #onBeat(before: TuneNote, own: HarmonyNote): Strange | null {
-    if (before.kind !== null) return null;
-    for (const direction of this.#chance(0.7) ? [1, -1] : [-1, 1]) {
-      const strange = this.#step(own, direction, own.harmony);
-      const kind = strange === null ? null : strongKind(strange.midi - before.midi, direction);
-      if (strange !== null && kind !== null) return { ...strange, kind };
-    }
-    return null;
-  }
-
-  /** A note off the beat between two chord tones. */
-  #offBeat(own: HarmonyNote, next: HarmonyNote): Strange | null {
-    const up = next.midi - own.midi;
-    if (up === 0) return this.#neighbour(own);
-    const passing = Math.abs(up) === 3 || Math.abs(up) === 4 ? this.#step(own, Math.sign(up), own.harmony) : null;
-    if (passing !== null && Math.abs(next.midi - passing.midi) <= 2) return { ...passing, kind: 'passing' };
-    if (belongsNot(next, own.harmony) && this.#chance(0.5)) return { note: next.note, midi: next.midi, kind: 'anticipation' };
-    return Math.abs(up) >= 3 ? this.#leaping(own, next) : null;
-  }
-
-  #neighbour(own: HarmonyNote): Strange | null {
-    const strange = this.#step(own, this.#chance(0.5) ? 1 : -1, own.harmony);
-    return strange === null ? null : { ...strange, kind: 'neighbour' };
-  }
-
-  /** A note that steps away before a leap, or steps into the next one behind it. */
-  #leaping(own: HarmonyNote, next: HarmonyNote): Strange | null {
-    const strange = this.#step(own, -Math.sign(next.midi - own.midi), own.harmony);
-    if (strange !== null && this.#chance(0.5)) return { ...strange, kind: 'escape' };
-    const before = this.#step(next, this.#chance(0.5) ? 1 : -1, own.harmony);
-    const isLeap = before !== null && Math.abs(before.midi - own.midi) >= 3 && belongsNot(before, own.harmony);
-    return isLeap ? { ...before, kind: 'incomplete-neighbour' } : null;
-  }
-
-  /** The next note of the key above or below, when it is outside the chord and no wider than a whole tone. */
-  #step({ note, midi }: Pitch, direction: number, { key, chord }: PlannedHarmony): Pitch | null {
-    const wanted = (letterStep(note) + direction + 7) % 7;
-    const found = [...chordNotes(chord), ...scaleOf(key, direction)].find((one) => letterStep(one) === wanted);
-    if (found === undefined) return null;
-    const stepped = nearestTo(midi + direction, found);
-    const far = Math.abs(stepped - midi);
-    const own = chordNotes(chord).some((one) => chroma(one) === chroma(found));
-    return far < 1 || far > 2 || own ? null : { note: found, midi: stepped };
-  }
-
-  #under({ chord, from, to }: PlannedHarmony): void {
-    const bass = chord.bass ?? chord.root;
-    const upper = chordNotes(chord);
-    switch (this.#style) {
-      case 'chorale':
-        this.#add('P1', '4', 2, { note: bass, midi: nearestTo(45, bass) }, from, to);
-        this.#held(
-          upper.filter((note) => note !== bass || upper.length === 3),
-          from,
-          to,
-        );
-        return;
-      case 'broken':
-        this.#add('P1', '6', 2, { note: bass, midi: nearestTo(43, bass) }, from, to);
-        this.#broken('P1', '5', 2, upper, from, to);
-        return;
-      case 'study':
-        this.#add('P1', '2', 1, { note: bass, midi: nearestTo(45, bass) }, from, to);
-        this.#broken('P1', '3', 1, upper, from, to);
-        return;
-      case 'waltz':
-        this.#waltz(bass, upper, from, to);
-        return;
-      case 'horns':
-        this.#horns(bass, upper, from, to);
-        return;
-      case 'two-part':
-        this.#walk('P2', bass, upper, from, to);
-        return;
-    }
-  }
-
-  #add(part: string, voice: string, staff: number, { note, midi }: Pitch, from: number, to: number): void {
-    this.#notes.push({ part, voice, staff, from, to, note, midi });
-  }
-
-  #held(upper: readonly Note[], from: number, to: number): void {
-    upper.slice(0, 3).forEach((note, index) => {
-      this.#add('P1', index === 0 ? '2' : '3', index === 0 ? 1 : 2, { note, midi: nearestTo(58 - 2 * index, note) }, from, to);
-    });
-  }
-
-  #broken(part: string, voice: string, staff: number, upper: readonly Note[], from: number, to: number): void {
-    const row = upper.map((note) => ({ note, midi: nearestTo(57, note) })).sort((a, b) => a.midi - b.midi);
-    const order = row.length === 3 ? [0, 1, 2, 1] : [0, 1, 2, 3];
-    let step = 0;
-    for (let time = from; time < to; time += TICKS / 2, step += 1)
-      this.#add(part, voice, staff, row[order[step % 4] as number] as Pitch, time, Math.min(to, time + TICKS / 2));
-  }
-
-  #waltz(bass: Note, upper: readonly Note[], from: number, to: number): void {
-    const beat = this.#meter.unit === 8 ? TICKS / 2 : TICKS;
-    const chord = upper.map((note) => ({ note, midi: nearestTo(60, note) }));
-    let place = 0;
-    for (let time = from; time < to; time += beat, place += 1) {
-      if (place % 3 === 0) this.#add('P2', '1', 2, { note: bass, midi: nearestTo(43, bass) }, time, time + beat);
-      else for (const tone of chord) this.#add('P2', '1', 2, tone, time, Math.min(to, time + beat));
-    }
-  }
-
-  #horns(bass: Note, upper: readonly Note[], from: number, to: number): void {
-    for (let time = from; time < to; time += TICKS) {
-      const end = Math.min(to, time + TICKS);
-      upper.slice(-3).forEach((note, index) => {
-        this.#add(`Horn ${index + 1}`, '1', 1, { note, midi: nearestTo(64 - 3 * index, note) }, time, end);
-      });
-    }
-    this.#walk('Bass', bass, upper, from, to);
-  }
-
-  /** A bass that begins with its own note and walks through the chord. */
-  #walk(part: string, bass: Note, upper: readonly Note[], from: number, to: number): void {
-    for (let time = from; time < to; time += this.#pulse) {
-      const note = time === from ? bass : (upper[Math.floor(this.#roll() * upper.length)] as Note);
-      const low = nearestTo(45, bass);
-      this.#add(part, '1', 2, { note, midi: time === from ? low : above(low, note) }, time, Math.min(to, time + this.#pulse));
-    }
-  }
-}
-
-function above(low: number, note: Note): number {
-  return low + ((((chroma(note) - low) % 12) + 12) % 12);
-}
-
-function belongsNot({ midi }: Pitch, { chord }: PlannedHarmony): boolean {
-  return !chordNotes(chord).some((note) => chroma(note) === ((midi % 12) + 12) % 12);
-}
-
-/** The notes of a key; a minor key climbs with its leading tone. */
-function scaleOf({ tonic, scale }: Key, direction: number): readonly Note[] {
-  if (scale === 'major') return [0, 2, 4, -1, 1, 3, 5].map((fifths) => tonic + fifths);
-  return [0, 2, -3, -1, 1, -4, direction > 0 ? 5 : -2].map((fifths) => tonic + fifths);
-}
+/** Triads and plain sevenths come first among the qualities. */
+const PLAIN = 8;

@@ -124,24 +124,24 @@ interface NotePlace extends VoicePlace {
 }
 
 function noteXml({ value, event, isFirst, comesOn, goesOn }: Written, { voice, staff, staves, beam }: NotePlace): string {
-  const length = `<duration>${value.ticks}</duration>`;
   const onStaff = staves > 1 ? `<staff>${staff}</staff>` : '';
-  const triplet = value.isTriplet
-    ? '<time-modification><actual-notes>3</actual-notes><normal-notes>2</normal-notes></time-modification>'
-    : '';
-  const looks = `<voice>${voice}</voice><type>${value.type}</type>${'<dot/>'.repeat(value.dots)}`;
-  if (event === null) return `<note${voice > 1 ? ' print-object="no"' : ''}><rest/>${length}${looks}${triplet}${onStaff}</note>`;
-  const ties = `${comesOn ? '<tie type="stop"/>' : ''}${goesOn ? '<tie type="start"/>' : ''}`;
-  const tied =
-    comesOn || goesOn ? `<notations>${comesOn ? '<tied type="stop"/>' : ''}${goesOn ? '<tied type="start"/>' : ''}</notations>` : '';
+  const triplet = value.isTriplet ? TRIPLET : '';
+  const looks = `<voice>${voice}</voice><type>${value.type}</type>${'<dot/>'.repeat(value.dots)}${triplet}${onStaff}`;
+  const length = `<duration>${value.ticks}</duration>`;
+  if (event === null) return `<note${voice > 1 ? ' print-object="no"' : ''}><rest/>${length}${looks}</note>`;
+  const ends = [comesOn ? 'stop' : '', goesOn ? 'start' : ''].filter((end) => end !== '');
+  const ties = ends.map((end) => `<tie type="${end}"/>`).join('');
+  const tied = ends.length === 0 ? '' : `<notations>${ends.map((end) => `<tied type="${end}"/>`).join('')}</notations>`;
   const words = isFirst ? (event.words ?? []).map(lyricXml).join('') : '';
   const notes = event.pitches.map(({ note, midi, id }, index) => {
-    const name = isFirst ? ` id="${escaped(id)}"` : '';
-    const joined = index > 0 ? '<chord/>' : '';
-    return `<note${name}>${joined}${pitchXml(note, midi)}${length}${ties}${looks}${triplet}${onStaff}${index === 0 ? beam : ''}${tied}${index === 0 ? words : ''}</note>`;
+    const opening = `<note${isFirst ? ` id="${escaped(id)}"` : ''}>`;
+    const body = `${pitchXml(note, midi)}${length}${ties}${looks}`;
+    return index === 0 ? `${opening}${body}${beam}${tied}${words}</note>` : `${opening}<chord/>${body}${tied}</note>`;
   });
   return `${isFirst ? (event.before ?? '') : ''}${notes.join('')}`;
 }
+
+const TRIPLET = '<time-modification><actual-notes>3</actual-notes><normal-notes>2</normal-notes></time-modification>';
 
 function pitchXml(note: Note, midi: number): string {
   const alter = accidentals(note);

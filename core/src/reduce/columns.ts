@@ -3,8 +3,8 @@ import { formulaTones } from '../chord/formula.ts';
 import { mod } from '../fault.ts';
 import type { Key } from '../key/key.ts';
 import { chroma, type Note } from '../pitch/note.ts';
-import { pulseTicks } from '../score/place.ts';
-import type { Measure, ScoreNote } from '../score/score.ts';
+import type { ScoreNote } from '../score/score.ts';
+import { cutByBass } from './bass-cuts.ts';
 import type { Candidate, Stretch } from './chord-path.ts';
 import type { Grid, Moment } from './grid.ts';
 import { isStep } from './oddity.ts';
@@ -35,8 +35,7 @@ export function harmoniesOf(
   keys: readonly Key[],
   kept: ReadonlySet<number> = new Set(),
 ): readonly Harmony[] {
-  const walks = bassWalks(grid, stretches);
-  const named = stretches.flatMap((stretch) => cutByBass(grid, stretch, walks).map((piece) => nameStretch(grid, piece, keys)));
+  const named = cutByBass(grid, stretches).map((stretch) => nameStretch(grid, stretch, keys));
   return joined(named, kept);
 }
 
@@ -142,7 +141,7 @@ function twins(pitch: number, tonic: Note): readonly Note[] {
 function bassOf(grid: Grid, from: number, to: number, { root, kind }: Pick<Candidate, 'root' | 'kind'>): Bass {
   const belongs = (midi: number) => (kind.steps & (1 << mod(midi - root, OCTAVE))) !== 0;
   const { score, moments, neighbours } = grid;
-  const index = (moments[from] as Moment).bass;
+  const index = (moments[afterUpbeat(grid, from, to)] as Moment).bass;
   const end = (moments[to - 1] as Moment).to;
   if (index === null || (score.notes[index] as ScoreNote).from >= end) return { note: nearRoot(grid, from, to, root), isOwn: true };
   const note = score.notes[index] as ScoreNote;
@@ -153,90 +152,19 @@ function bassOf(grid: Grid, from: number, to: number, { root, kind }: Pick<Candi
   return { note: note.note, isOwn: false };
 }
 
+/** Where a stretch begins in earnest: a single voice before the first stronger beat only leads into it. */
+function afterUpbeat({ moments }: Grid, from: number, to: number): number {
+  const first = moments[from] as Moment;
+  if (first.sounding.length !== 1) return from;
+  for (let at = from + 1; at < to; at += 1) {
+    const { accent, sounding } = moments[at] as Moment;
+    if (accent > first.accent && sounding.length > 1) return at;
+  }
+  return from;
+}
+
 function nearRoot(grid: Grid, from: number, to: number, root: number): Note {
   return namesIn(grid, from, to)[root] ?? mod(root * 7 + 5, OCTAVE) - 5;
-}
-
-/**
- * One chord is two harmonies where its bass goes to another of its tones and stays: not where it walks
- * through them.
- */
-function cutByBass(grid: Grid, stretch: Stretch, walks: boolean): readonly Stretch[] {
-  const chord = stretch.chords[0];
-  if (chord === undefined) return [stretch];
-  const pieces: Stretch[] = [];
-  let begin = stretch.from;
-  for (let at = stretch.from + 1; at < stretch.to; at += 1) {
-    if (!staysOnAnother(grid, { ...stretch, from: begin }, at, chord, walks)) continue;
-    pieces.push({ ...stretch, from: begin, to: at });
-    begin = at;
-  }
-  return [...pieces, { ...stretch, from: begin }];
-}
-
-function staysOnAnother(grid: Grid, { from: begin, to }: Stretch, at: number, { root, kind }: Candidate, walks: boolean): boolean {
-  const { score, moments, neighbours } = grid;
-  const moment = moments[at] as Moment;
-  const [held, index] = [(moments[begin] as Moment).bass, moment.bass];
-  if (held === null || index === null || moment.accent === 0) return false;
-  const [before, note] = [score.notes[held] as ScoreNote, score.notes[index] as ScoreNote];
-  if (note.from !== moment.from || mod(note.midi - before.midi, OCTAVE) === 0) return false;
-  if ((kind.steps & (1 << mod(note.midi - root, OCTAVE))) === 0) return false;
-  if (moment.accent === STRONGEST && standsUnder(grid, begin, at) && standsUnder(grid, at, to)) return true;
-  const line = neighbours[index]?.before ?? null;
-  const came = line === null ? null : (score.notes[line] as ScoreNote);
-  if (came === null || came.to < note.from) return false;
-  const pulse = pulseTicks(score.measures[moment.measure] as Measure);
-  const [length, lengthBefore] = [note.to - note.from, came.to - came.from];
-  if (length >= 2 * pulse && lengthBefore >= 2 * pulse) return true;
-  if (walks || moment.begun < TOGETHER || length < pulse || lengthBefore < pulse) return false;
-  const isHeld = came.from === (moments[begin] as Moment).from && note.to >= (moments[to - 1] as Moment).to;
-  return isHeld && isAlone(score.notes, moment, note);
-}
-
-const STRONGEST = 3;
-/** So many notes at once are a chord that is struck. */
-const TOGETHER = 3;
-/** So far, in half steps, lies what is struck after a bass that stands for its bar by itself. */
-const APART = 9;
-
-/** Whether the bass of a bar is struck once and everything after it lies far above, as in a waltz. */
-function standsUnder({ score, moments }: Grid, from: number, to: number): boolean {
-  const first = moments[from] as Moment;
-  if (first.bass === null || first.accent < STRONGEST) return false;
-  const bass = score.notes[first.bass] as ScoreNote;
-  let others = 0;
-  for (let at = from; at < to && (at === from || (moments[at] as Moment).accent < STRONGEST); at += 1)
-    for (const index of (moments[at] as Moment).sounding) {
-      const note = score.notes[index] as ScoreNote;
-      if (note.from <= bass.from || mod(note.midi - bass.midi, OCTAVE) === 0) continue;
-      if (note.midi - bass.midi < APART) return false;
-      others += note.part === bass.part ? 1 : 0;
-    }
-  return others > 0 && bass.to - bass.from < (moments[Math.min(to, moments.length) - 1] as Moment).to - first.from;
-}
-
-/** Whether a bass walks through the chords rather than staying under them: half of its notes come within one. */
-function bassWalks({ moments, score }: Grid, stretches: readonly Stretch[]): boolean {
-  let [within, all] = [0, 0];
-  for (const { from, to } of stretches)
-    for (let at = from; at < to; at += 1) {
-      const { bassBegins, bass, accent } = moments[at] as Moment;
-      if (!bassBegins || bass === null || accent === 0) continue;
-      all += 1;
-      const held = (moments[from] as Moment).bass;
-      const isOther = held !== null && mod((score.notes[bass] as ScoreNote).midi - (score.notes[held] as ScoreNote).midi, OCTAVE) !== 0;
-      if (at > from && isOther) within += 1;
-    }
-  return within * 3 > all;
-}
-
-/** Whether nothing else of a note's voice begins with it. */
-function isAlone(notes: readonly ScoreNote[], { sounding }: Moment, note: ScoreNote): boolean {
-  return sounding.every((index) => {
-    const other = notes[index] as ScoreNote;
-    return other === note || other.part !== note.part || other.voice !== note.voice || other.from !== note.from;
-  });
 }
 
 /** Harmonies side by side that are the same chord over the same bass. */
