@@ -111,12 +111,10 @@ class Plan {
     const wanders = phrases > 3 && roll() < 0.6;
     const away = awayFrom(this.home, roll);
     for (let phrase = 0; phrase < phrases; phrase += 1) {
-      const isLast = phrase === phrases - 1;
-      const isAway = wanders && (phrase === 1 || phrase === 2) && !isLast;
+      const isAway = wanders && (phrase === 1 || phrase === 2) && phrase < phrases - 1;
       const key = isAway ? away : this.home;
       const lies = phrase === 0 && LYING.has(style) && roll() < 0.5;
-      // a key is one only once a cadence says so, and a piece says first where it is
-      const wanted = isAway || phrase === 0 ? CONFIRMING : isLast ? CLOSED : /./;
+      const wanted = wantedPhrase(isAway || phrase === 0, phrase === phrases - 1);
       const fitting = PHRASES[modeOf(key)].filter((bars) => wanted.test(bars));
       this.#phrase(key, lies ? PEDALS[modeOf(key)] : pickOf(fitting, roll), BY_BAR.has(style));
     }
@@ -138,6 +136,12 @@ class Plan {
       this.#time += this.bar;
     }
   }
+}
+
+/** A key is one only once a cadence says so, and a piece says first where it is; in the end it closes. */
+function wantedPhrase(isFresh: boolean, isLast: boolean): RegExp {
+  if (isFresh) return CONFIRMING;
+  return isLast ? CLOSED : /./;
 }
 
 const modeOf = ({ scale }: Key) => (scale === 'major' ? 'major' : 'minor');

@@ -13,13 +13,15 @@ const APART = 9;
 /** A bass that goes to so large a part of its notes within a chord walks through the chords. */
 const WALKS = 1 / 3;
 
-/** One chord is two harmonies where its bass goes to another of its tones and stays, not where it walks through them. */
-export function cutByBass(grid: Grid, stretches: readonly Stretch[]): readonly Stretch[] {
+/** One chord is two harmonies where its bass goes to another of its tones and stays, not where it walks through them
+ *  or where the player says that it goes on. */
+export function cutByBass(grid: Grid, stretches: readonly Stretch[], borders: ReadonlyMap<number, boolean>): readonly Stretch[] {
   const walks = bassWalks(grid, stretches);
   return stretches.flatMap((stretch) => {
     const pieces: Stretch[] = [];
     let begin = stretch.from;
     for (let at = stretch.from + 1; at < stretch.to; at += 1) {
+      if (borders.get((grid.moments[at] as Moment).from) === false) continue;
       if (!staysOnAnother(grid, { ...stretch, from: begin }, at, walks)) continue;
       pieces.push({ ...stretch, from: begin, to: at });
       begin = at;

@@ -8,6 +8,7 @@ import { cutByBass } from './bass-cuts.ts';
 import type { Candidate, Stretch } from './chord-path.ts';
 import type { Grid, Moment } from './grid.ts';
 import { isStep } from './oddity.ts';
+import { withSilence } from './silence.ts';
 
 const OCTAVE = 12;
 
@@ -33,10 +34,10 @@ export function harmoniesOf(
   grid: Grid,
   stretches: readonly Stretch[],
   keys: readonly Key[],
-  kept: ReadonlySet<number> = new Set(),
+  borders: ReadonlyMap<number, boolean> = new Map(),
 ): readonly Harmony[] {
-  const named = cutByBass(grid, stretches).map((stretch) => nameStretch(grid, stretch, keys));
-  return joined(named, kept);
+  const named = cutByBass(grid, withSilence(grid, stretches), borders).map((stretch) => nameStretch(grid, stretch, keys));
+  return joined(named, new Set([...borders].flatMap(([at, isBorder]) => (isBorder ? [at] : []))));
 }
 
 /** The lowest note of a stretch that is its bass, and whether it belongs to the chord. */
@@ -49,13 +50,19 @@ function nameStretch(grid: Grid, { from, to, chords }: Stretch, keys: readonly K
   const [first, last] = [grid.moments[from] as Moment, grid.moments[to - 1] as Moment];
   const names = namesIn(grid, from, to);
   const best = chords[0];
-  if (best === undefined) return { from: first.from, to: last.to, chord: null, confidence: 0, others: [], isPedal: false };
   const key = keys[from] as Key;
+  if (best === undefined || isOpen(names, best, key))
+    return { from: first.from, to: last.to, chord: null, confidence: 0, others: [], isPedal: false };
   const spell = (candidate: Candidate) => spelled(grid, candidate, { from, to, names, key });
   const chord = spell(best);
   const others = chords.slice(1).map(spell);
   const { isOwn } = bassOf(grid, from, to, best);
   return { from: first.from, to: last.to, chord, confidence: confidenceOf(chords), others: distinct(chord, others), isPedal: !isOwn };
+}
+
+/** One pitch alone says no chord, but for the tonic, where a piece or a phrase may close. */
+function isOpen(names: readonly (Note | undefined)[], { root }: Candidate, { tonic }: Key): boolean {
+  return names.filter((name) => name !== undefined).length < 2 && root !== chroma(tonic);
 }
 
 /** A lead of one over the runner-up leaves little doubt. */

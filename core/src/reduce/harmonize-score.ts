@@ -47,8 +47,7 @@ export function harmonizeScore(score: Score, wish: HarmonizeWish = NO_WISH): Har
 
 function round(grid: Grid, { rhythm, borders, chords }: HarmonizeWish, keys: readonly Key[]): readonly Harmony[] {
   const drawn = new Map([...borders, ...[...chords.keys()].map((at) => [at, true] as const)]);
-  const kept = new Set([...drawn].flatMap(([at, isBorder]) => (isBorder ? [at] : [])));
-  const found = harmoniesOf(grid, chordPath(grid, { rhythm, keys, borders: drawn }), keys, kept);
+  const found = harmoniesOf(grid, chordPath(grid, { rhythm, keys, borders: drawn }), keys, drawn);
   return found.map((harmony) => {
     const chord = chords.get(harmony.from);
     return chord === undefined ? harmony : { ...harmony, chord, isPedal: false };
