@@ -3,10 +3,12 @@ import type { MemberCreateRequest, MemberReads, SetListBody, SetSongEntry } from
 import { addBand, listBands } from '../band/band-store.ts';
 import type { Pool } from '../db/pool.ts';
 import { addMember } from '../member/member-store.ts';
+import { addPiece } from '../piece/piece-store.ts';
 import { addPasses, type Player } from '../practice/pass-store.ts';
 import { saveSession, saveSettings } from '../practice/session-store.ts';
 import { addSet } from '../set/set-store.ts';
 import { addSong } from '../song/song-store.ts';
+import { DEMO_PIECES } from './demo-piece-table.ts';
 import { demoPractice } from './demo-practice.ts';
 import { DEMO_SONGS, DEMO_TAGS } from './demo-song-table.ts';
 
@@ -40,6 +42,8 @@ export async function seedDemo(pool: Pool): Promise<void> {
     songs.set(title, (await addSong(pool, bandId, source, DEMO_TAGS[title] ?? []))?.id ?? '');
   }
   await addSet(pool, bandId, demoSet(songs, players.get('Juno') ?? ''));
+  for (const { title, by, abc } of DEMO_PIECES)
+    await addPiece(pool, bandId, { title, by, format: 'abc', source: Buffer.from(abc), rhythm: 'auto' });
   await addPractice(pool, { bandId, memberId: players.get('Tam') ?? '' });
 }
 
