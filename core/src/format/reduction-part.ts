@@ -32,9 +32,25 @@ function eventOf(column: Column, index: number, half: 'upper' | 'lower'): StaffE
     (at === 0) === (half === 'lower') ? [{ note, midi, id: `c${index}.${at}` }] : [],
   );
   const carriesWords = half === 'lower' || stacked.length === 0;
-  const words = carriesWords && analyzed !== null ? [printNumber(analyzed.number), withGlyphs(analyzed.roman)] : [];
+  // a foreign bass is seen below, and would look like an applied chord behind a slash
+  const words =
+    carriesWords && analyzed !== null ? [withRaised(printNumber(analyzed.number)), withGlyphs(analyzed.roman.replace(/\/\^.*$/, ''))] : [];
   const carriesName = half === 'upper' ? stacked.length > 1 : stacked.length === 1;
   return { from, to, pitches, words, ...(carriesName && chord !== null ? { before: nameXml(chord) } : {}) };
+}
+
+/** A number whose quality stands raised behind its degree: `♭7⁷/2`. */
+function withRaised(number: string): string {
+  const [, degree = '', quality = '', bass = ''] = /^([b#]*\d)([^/]*)(.*)$/.exec(number) ?? [];
+  return (
+    withGlyphs(degree) +
+    quality
+      .replace(/\d/g, (digit) => '⁰¹²³⁴⁵⁶⁷⁸⁹'[Number(digit)] as string)
+      .replace('b', '♭')
+      .replace('#', '♯')
+      .replace('o', '°') +
+    withGlyphs(bass)
+  );
 }
 
 /** The bass as it sounds, and over it every other pitch class of what sounds once, close together. */

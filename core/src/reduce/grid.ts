@@ -37,11 +37,12 @@ export interface Moment {
 /** What the player says of notes, by their place: that they belong to their chord, or what they are beside it. */
 export type TonesSaid = ReadonlyMap<number, ToneKind | 'chord'>;
 const NOTHING_SAID: TonesSaid = new Map();
+const NONE_DRAWN: ReadonlySet<number> = new Set();
 
-/** Cuts a piece into moments at every beat and half beat at which something begins or ends. */
-export function gridOf(score: Score, said: TonesSaid = NOTHING_SAID): Grid {
+/** Cuts a piece into moments at every beat, at every half beat at which something begins, and at times where somebody drew a border. */
+export function gridOf(score: Score, said: TonesSaid = NOTHING_SAID, drawn: ReadonlySet<number> = NONE_DRAWN): Grid {
   const neighbours = neighboursOf(score.notes);
-  const spans = cutsOf(score);
+  const spans = cutsOf(score, drawn);
   const sounding = soundingIn(score.notes, spans);
   const plain = spans.map(({ from, to, measure }, at): Omit<Moment, 'novelty'> => {
     const notes = sounding[at] as readonly number[];
@@ -71,13 +72,13 @@ interface Span {
   readonly measure: number;
 }
 
-function cutsOf({ measures, notes }: Score): readonly Span[] {
+function cutsOf({ measures, notes }: Score, drawn: ReadonlySet<number>): readonly Span[] {
   const begins = new Set(notes.map(({ from }) => from));
   return measures.flatMap((measure, index): readonly Span[] => {
     const step = halfBeat(measure);
     const cuts: number[] = [];
     for (let time = measure.from; time < measure.to; time += step)
-      if (time === measure.from || begins.has(time) || accentIn(measure, time) > 0) cuts.push(time);
+      if (time === measure.from || begins.has(time) || drawn.has(time) || accentIn(measure, time) > 0) cuts.push(time);
     return cuts.map((from, at) => ({ from, to: cuts[at + 1] ?? measure.to, measure: index }));
   });
 }

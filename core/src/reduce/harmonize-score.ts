@@ -28,7 +28,7 @@ export const NO_WISH: HarmonizeWish = { rhythm: 'auto', borders: new Map(), chor
 
 /** The harmonies of a piece: by the keys its notes are in first, then by those its chords make. */
 export function harmonizeScore(score: Score, wish: HarmonizeWish = NO_WISH): Harmonized {
-  const grid = gridOf(score, wish.tones);
+  const grid = gridOf(score, wish.tones, new Set([...wish.borders.keys(), ...wish.chords.keys()]));
   const byBar = keysByNotes(score);
   const first = round(
     grid,

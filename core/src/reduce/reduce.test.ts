@@ -107,6 +107,17 @@ describe('what the player says', () => {
     expect(gone.columns.some(({ from }) => from === CLOSE.measures[2]?.from)).toBe(false);
   });
 
+  test('a border may be drawn between beats, where nothing begins', () => {
+    const drawn = reduce(CLOSE, {
+      remembered: remember(
+        CLOSE,
+        { kind: 'border', at: { bar: 2, beat: 1 }, isBorder: false },
+        { kind: 'border', at: { bar: 2, beat: 1.5 }, isBorder: true },
+      ),
+    });
+    expect(drawn.columns.map(({ from }) => from / TICKS)).toEqual([0, 4.5, 8, 12]);
+  });
+
   test('a note is what they call it, and what the rules call it is kept', () => {
     const note = { bar: 2, beat: 3, part: 'V1', midi: 72 };
     const said = reduce(CLOSE, { remembered: remember(CLOSE, { kind: 'tone', note, tone: 'escape' }) });

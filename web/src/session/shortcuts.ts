@@ -34,6 +34,8 @@ export const SHORTCUTS: readonly Shortcut[] = [
   { keys: 'h', does: HELP_WORDS.inEachKeyInTheHome, where: HOUSE_WORDS.analyze },
   { keys: 'a', does: HELP_WORDS.hearTheSongFromHere, where: HOUSE_WORDS.analyze },
   { keys: 'Ctrl Z', does: HELP_WORDS.undoCtrlYIsRedo, where: HOUSE_WORDS.analyze },
+  { keys: '< >', does: HELP_WORDS.scoreMoveTheBorder, where: HOUSE_WORDS.analyze },
+  { keys: 's, m', does: HELP_WORDS.scoreSplitOrJoin, where: HOUSE_WORDS.analyze },
   { keys: '← → ↑ ↓', does: HELP_WORDS.walkTheChartWithShiftChoose, where: HOUSE_WORDS.chart },
   { keys: '1 – 7, a – g', does: HELP_WORDS.writeOverTheChosenBarTab, where: HOUSE_WORDS.chart },
   { keys: 'F2', does: HELP_WORDS.editTheChosenBarAsIt, where: HOUSE_WORDS.chart },

@@ -35,7 +35,6 @@ function Resting() {
   return (
     <button
       type="button"
-      aria-label={HELP_WORDS.whyAndHowItIsHeld}
       onClick={() => raiseHand('why')}
       className="flex min-h-11 w-full min-w-0 shrink-0 items-center gap-3 overflow-hidden border-t border-edge bg-sheet px-4 text-left"
     >
@@ -43,6 +42,7 @@ function Resting() {
       <Suspense>
         <RestingNeck chord={selection?.chord ?? null} />
       </Suspense>
+      <span className="sr-only">{HELP_WORDS.whyAndHowItIsHeld}</span>
     </button>
   );
 }

@@ -301,4 +301,5 @@ export const BAND_WORDS = {
   settingTheParts: 'Setting the parts',
   fetchTheParts: 'Fetch the parts',
   formHitsStops: 'Form, hits, stops',
+  readEveryNoteOfIt: 'Read every note of it on the Score desk',
 } as const;

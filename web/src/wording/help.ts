@@ -104,4 +104,6 @@ export const HELP_WORDS = {
   theItemBeforeOrTheNext: 'The one before, or the next',
   finishTheSession: 'Finish the session',
   fasterSlower: 'Faster, slower',
+  scoreMoveTheBorder: 'Score: the harmony begins half a beat earlier or later',
+  scoreSplitOrJoin: 'Score: split the harmony, join it with the one before',
 } as const;

@@ -67,7 +67,7 @@ export const PARTS_WORDS = {
   familyFOnlyI: (inversionWord: string | number) => `Family (f); only ${inversionWord} (i)`,
   allShapes: 'All shapes',
   press1To7ToHear: 'Press 1 to 7 to hear the chords of the key, + to gather them. Hold Alt to see what opens the parts below.',
-  pressAnyChordToSeeWhy: 'Press any chord to see why it works. Alt 1 opens what it does, Alt 3 what else could stand there.',
+  pressAnyChordToSeeWhy: 'Press any chord to see why it works. Alt 1 to 4 open what else there is to say of it.',
   chooseABarAndTypeDigits: 'Choose a bar and type: digits are degrees, Tab goes on. The key above moves the letters, never the numbers.',
   theArrowsWalkThroughTheShapes: 'The arrows walk through the shapes, f changes their family. A capo is set with the reader above.',
   dragTheSongsIntoOrderTonights: 'Drag the songs into order. Tonight’s key belongs to the evening; the song keeps its own.',

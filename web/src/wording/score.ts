@@ -57,9 +57,6 @@ export const SCORE_WORDS = {
   accentsAre: 'Accented passing tones',
   byTheirName: 'by their own name',
   asAppoggiaturas: 'as appoggiaturas',
-  hearThePiece: 'Hear the piece from here',
-  hearTheReduction: 'Hear the reduction from here',
-  hearBoth: 'Both together',
   piece: 'Piece',
   reduction: 'Reduction',
   both: 'Both',
@@ -94,5 +91,4 @@ export const SCORE_WORDS = {
   workingItOut: 'Working it out…',
   cadence: (name: string, bar: number) => `Bar ${bar}: ${name}`,
   aScoreStaysInItsKey: 'A score stays in the key it is written in. Make its number chart: that moves to any key.',
-  readItsNotes: 'Read every note on the Score desk',
 } as const;

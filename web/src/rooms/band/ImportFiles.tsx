@@ -3,11 +3,12 @@ import { type ReactNode, useState } from 'react';
 import { Link } from 'react-router';
 import { useImportFile, useImportPreview, useTakeIn } from '../../api/files.ts';
 import { Glyphs } from '../../parts/notation/Glyphs.tsx';
+import { readAsScore } from '../../parts/score/file-to-read.ts';
 import { keyWordsOf } from '../../parts/song/shelf-view.ts';
 import { useNaming } from '../../session/lens.ts';
 import { useTonight } from '../../session/tonight-store.ts';
 import { AskOnce } from '../../ui/AskOnce.tsx';
-import { Button } from '../../ui/Button.tsx';
+import { Button, buttonLook } from '../../ui/Button.tsx';
 import { DropFile } from '../../ui/DropFile.tsx';
 import { Tick } from '../../ui/Tick.tsx';
 import { BAND_WORDS } from '../../wording/band.ts';
@@ -19,14 +20,15 @@ const ENDINGS = '.musicxml,.xml,.mxl,.mid,.midi,.abc,.txt,.csv,.json';
 export function ImportFiles() {
   const file = useImportFile();
   const taken = useTakeIn();
-  const [name, setName] = useState('');
+  const [chosen, setChosen] = useState<File | null>(null);
+  const name = chosen?.name ?? '';
   const importId = file.state?.state === 'done' ? file.state.id : null;
   const preview = useImportPreview(importId);
-  const read = (chosen: File | undefined) => {
-    if (chosen === undefined) return;
+  const read = (given: File | undefined) => {
+    if (given === undefined) return;
     taken.forget();
-    setName(chosen.name);
-    file.start(chosen);
+    setChosen(given);
+    file.start(given);
   };
   const leave = () => {
     file.forget();
@@ -37,6 +39,7 @@ export function ImportFiles() {
       <DropFile choose={BAND_WORDS.chooseAFile} label={BAND_WORDS.fileToImport} endings={ENDINGS} onFile={read}>
         {BAND_WORDS.orDropItHereMusicXMLMIDI}
       </DropFile>
+      {importId !== null && taken.state === null && chosen !== null && HOLDS_NOTES.test(name) && <AsScore file={chosen} />}
       {file.state?.state !== 'done' && <WorkLine work={file} what={BAND_WORDS.reading(name)} fetch="" />}
       {preview.error !== null && <p className="font-semibold text-alarm">{preview.error.message}</p>}
       {importId !== null && preview.data !== undefined && taken.state === null && (
@@ -49,6 +52,18 @@ export function ImportFiles() {
       )}
       {(taken.state !== null || taken.fault !== null) && <Taken work={taken} onAgain={leave} />}
     </div>
+  );
+}
+
+/** Files that may hold every note of a piece. */
+const HOLDS_NOTES = /\.(musicxml|xml|mxl|mid|midi|abc)$/i;
+
+/** The other thing a file of notes may become: a piece on the Score desk. */
+function AsScore({ file }: { readonly file: File }) {
+  return (
+    <Link to="/analyze/score" className={`${buttonLook('plain')} self-start`} onClick={() => readAsScore(file)}>
+      {BAND_WORDS.readEveryNoteOfIt}
+    </Link>
   );
 }
 

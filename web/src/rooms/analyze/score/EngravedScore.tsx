@@ -89,11 +89,12 @@ const SIGNS: Readonly<Record<string, string>> = {
   '\ue260': '♭',
   '\ue261': '♮',
   '\ue262': '♯',
+  '\uea64': '♭',
+  '\uea65': '♮',
+  '\uea66': '♯',
   '\ued60': '♭',
   '\ued61': '♮',
   '\ued62': '♯',
-  '\ue870': '°',
-  '\ue871': 'ø',
 };
 
 function withPlainSigns(words: Element): void {

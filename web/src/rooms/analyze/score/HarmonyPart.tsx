@@ -21,12 +21,11 @@ import { TextField } from '../../../ui/TextField.tsx';
 import { SCORE_WORDS } from '../../../wording/score.ts';
 import { joinBefore, moveBorder, splitColumn, stepFrom } from './border-edit.ts';
 import type { ScorePartProps } from './score-part.ts';
-import { placeOfColumn } from './use-score-desk.ts';
 
 /** The chosen harmony: what it is, what else it may be, and what the player says of it. */
 export function HarmonyPart({ work, index, column, naming }: ScorePartProps) {
   if (column === undefined) return null;
-  const at = placeOfColumn(work.reduction, column);
+  const at = placeOf(work.reduction.score, column.from);
   const sayChord = (chord: Chord) => work.say({ kind: 'chord', at, chord });
   return (
     <div className="flex flex-wrap gap-x-8 gap-y-3">
@@ -114,7 +113,7 @@ function Ruled({ column: { ruled, by }, naming, onBack }: Named & { readonly onB
 }
 
 function KeyField({ work, column }: { readonly work: ScorePartProps['work']; readonly column: Column }) {
-  const at = placeOfColumn(work.reduction, column);
+  const at = placeOf(work.reduction.score, column.from);
   return (
     <TextField
       label={SCORE_WORDS.aKeyBeginsHere}

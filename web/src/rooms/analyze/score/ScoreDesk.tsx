@@ -65,7 +65,7 @@ export function ScoreDesk({ work, isBusy }: { readonly work: ScoreWork; readonly
       <InSlot name="tools">
         <PieceTools work={work} from={chosen.column?.from ?? 0} />
       </InSlot>
-      <div className="flex flex-wrap items-end gap-x-4 gap-y-2">
+      <div className="flex flex-wrap items-end gap-x-4 gap-y-2 phone:order-1">
         <TextField
           label={SCORE_WORDS.piece}
           value={value.title}
@@ -104,7 +104,7 @@ export function ScoreDesk({ work, isBusy }: { readonly work: ScoreWork; readonly
           if (time !== undefined) work.say(...moveBorder(reduction, index, time));
         }}
       />
-      <div className="no-print sticky bottom-0 z-10 -mx-5 mt-auto flex max-h-[min(38vh,220px)] flex-col border-t border-edge bg-ground px-5 phone:static phone:-mx-3 phone:max-h-none phone:px-3">
+      <div className="no-print sticky bottom-0 z-10 -mx-5 mt-auto flex max-h-[min(42vh,290px)] flex-col border-t border-edge bg-ground px-5 phone:static phone:-mx-3 phone:max-h-none phone:px-3">
         <PartTabs label={SCORE_WORDS.theChosenHarmony} parts={SCORE_PARTS} open={part} onOpen={setPart} onFold={() => setPart(null)}>
           {Body !== null && (
             <Body
@@ -257,8 +257,8 @@ function useScoreKeys(work: ScoreWork, { index, choose }: Chosen, onPart: (name:
   useShortcuts({
     ArrowLeft: () => go(Math.max(0, index - 1)),
     ArrowRight: () => go(Math.min(reduction.columns.length - 1, index + 1)),
-    'Shift+ArrowLeft': () => shift(-1),
-    'Shift+ArrowRight': () => shift(1),
+    '<': () => shift(-1),
+    '>': () => shift(1),
     m: () => work.say(...joinBefore(reduction, index)),
     s: () => work.say(...splitColumn(reduction, index)),
     a: () => playPiece(reduction, 'piece', reduction.columns[index]?.from ?? 0),

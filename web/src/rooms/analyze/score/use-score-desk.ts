@@ -1,16 +1,4 @@
-import {
-  barPrint,
-  type Column,
-  placeOf,
-  placeOfSaid,
-  type Reduction,
-  type RememberedJson,
-  readSaid,
-  type Said,
-  type ScorePlace,
-  storeSaid,
-  subjectOf,
-} from '@aurora/core';
+import { barPrint, placeOfSaid, type Reduction, type RememberedJson, type Said, storeSaid, subjectOf } from '@aurora/core';
 import type { Piece } from '@aurora/wire';
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useMemo, useState, useSyncExternalStore } from 'react';
@@ -101,19 +89,4 @@ export function useChosenColumn({ columns }: Reduction) {
     choose: (next: number) => setTime(columns[Math.max(0, Math.min(columns.length - 1, next))]?.from ?? 0),
     chooseTime: setTime,
   };
-}
-
-/** Where a column begins, as it is said. */
-export function placeOfColumn({ score }: Reduction, { from }: Pick<Column, 'from'>): ScorePlace {
-  return placeOf(score, from);
-}
-
-/** What is said that no longer fits what is written. */
-export function staleSaid({ stale }: Reduction): readonly Said[] {
-  return stale.map(({ said }) => said);
-}
-
-/** Everything that is said of a piece. */
-export function saidOf({ said }: PieceDraftValue): readonly Said[] {
-  return Object.values(said).flatMap((one) => readSaid(one)?.said ?? []);
 }
