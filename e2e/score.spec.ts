@@ -101,3 +101,17 @@ for (const [width, height] of [
     }
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(width);
   });
+
+test('three hundred bars are reduced by the built server in a thread of their own, while others are answered', async ({ request }) => {
+  const pitch = (step: string, octave: number) =>
+    `<note><pitch><step>${step}</step><octave>${octave}</octave></pitch><duration>1</duration><voice>1</voice><type>quarter</type></note>`;
+  const bar = (number: number) =>
+    `<measure number="${number}">${number === 1 ? '<attributes><divisions>1</divisions><time><beats>4</beats><beat-type>4</beat-type></time></attributes>' : ''}${['C', 'E', 'G', 'E'].map((step) => pitch(step, 4)).join('')}</measure>`;
+  const bars = Array.from({ length: 300 }, (_, index) => bar(index + 1)).join('');
+  const data = `<score-partwise><part-list><score-part id="P1"><part-name>Guitar</part-name></score-part></part-list><part id="P1">${bars}</part></score-partwise>`;
+  const reduced = request.post('/api/v1/reduce', { data: { format: 'musicxml', data } });
+  expect((await request.get('/api/v1/bands')).ok()).toBe(true);
+  const answer = await (await reduced).json();
+  expect(answer.columns).toHaveLength(1);
+  expect(answer.columns[0]).toMatchObject({ chord: 'C', beats: 1200 });
+});

@@ -88,16 +88,6 @@ const PICTURES = [
     },
   },
   {
-    name: 'neck-runs',
-    path: '/neck?key=Bb',
-    act: async (page) => {
-      await page.getByRole('tab', { name: 'Runs' }).click();
-      await page.getByRole('radio', { name: 'Arpeggios' }).click();
-      await page.getByLabel('Staff').check();
-      await page.getByText('Fetching the staff…').waitFor({ state: 'hidden' });
-    },
-  },
-  {
     name: 'analyze',
     path: '/',
     act: async (page) => {
@@ -114,6 +104,15 @@ const PICTURES = [
       await page.locator('[data-index="5"]').click();
       await page.keyboard.press('Alt+2');
       await page.getByRole('list', { name: 'Scales' }).getByRole('button').first().click();
+    },
+  },
+  {
+    name: 'score',
+    path: '/analyze/score',
+    act: async (page) => {
+      await page.getByRole('link', { name: /Study at the Lantern Window/ }).click();
+      await page.locator('.engraved svg g.note').first().waitFor();
+      await page.locator('[data-column="2"]').first().click();
     },
   },
   { name: 'chart', path: '/', act: (page) => openAt(page, 'Harbor Wall', '8.0') },

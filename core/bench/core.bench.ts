@@ -28,12 +28,16 @@ import {
   QUESTION_KINDS,
   readChart,
   readProgression,
+  reduce,
   renderChart,
   requireValue,
   SCALE_NAMES,
   STANDARD_GUITAR,
   transposeChord,
 } from '../src/index.ts';
+import type { Score } from '../src/score/score.ts';
+import { STYLES } from '../test/planned-piece.ts';
+import { plannedPiece } from '../test/planned-pieces.ts';
 
 const ROUNDS = 9;
 
@@ -228,3 +232,22 @@ const planning = {
   seed: 1,
 };
 console.log(`a plan of 45 minutes from 4,000 passes: ${median(1, () => void planPractice(planning)).toFixed(0)} ms`);
+
+const parts = STYLES.map((style) => plannedPiece(style, 5).score);
+for (const score of parts) reduce(score);
+const long = repeatedScore(plannedPiece('chorale', 5).score, 200);
+console.log(
+  `200 bars of four parts reduced, ${long.notes.length} notes: ${median(1, () => void reduce(long)).toFixed(0)} ms (goal: well under a second)`,
+);
+
+/** A piece again and again until it has so many bars. */
+function repeatedScore(score: Score, bars: number): Score {
+  const { measures, notes } = score;
+  const length = measures.at(-1)?.to ?? 0;
+  const rounds = Math.ceil(bars / measures.length);
+  const again = <One extends { readonly from: number; readonly to: number }>(things: readonly One[]) =>
+    Array.from({ length: rounds }, (_, round) =>
+      things.map((one) => ({ ...one, from: one.from + round * length, to: one.to + round * length })),
+    ).flat();
+  return { ...score, measures: again(measures).map((measure, index) => ({ ...measure, number: index + 1 })), notes: again(notes) };
+}

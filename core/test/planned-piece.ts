@@ -16,7 +16,7 @@ export interface PlannedHarmony {
 }
 
 /** A harmony with every chord that the notes of the plan cannot tell from it, and every key it may be heard in. */
-export interface AcceptedHarmony extends PlannedHarmony {
+interface AcceptedHarmony extends PlannedHarmony {
   readonly accept: readonly Chord[];
   readonly keys: readonly Key[];
 }

@@ -243,7 +243,7 @@ function above(low: number, note: Note): number {
   return low + ((((chroma(note) - low) % 12) + 12) % 12);
 }
 
-export function belongsNot({ midi }: Pitch, { chord }: PlannedHarmony): boolean {
+function belongsNot({ midi }: Pitch, { chord }: PlannedHarmony): boolean {
   return !chordNotes(chord).some((note) => chroma(note) === ((midi % 12) + 12) % 12);
 }
 

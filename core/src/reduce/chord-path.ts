@@ -2,12 +2,11 @@ import type { RHYTHMS } from '../choices.ts';
 import { mod } from '../fault.ts';
 import type { Key } from '../key/key.ts';
 import { chroma } from '../pitch/note.ts';
-import type { ScoreNote } from '../score/score.ts';
+import { BassRows } from './bass-rows.ts';
 import { COSTS } from './costs.ts';
 import type { Grid, Moment } from './grid.ts';
 import { outsideCost } from './key-costs.ts';
 import type { ChordKind } from './kinds.ts';
-import { isStep } from './oddity.ts';
 import { MISSED, MOST_TONES, NONE, STATES, type State, TONES } from './states.ts';
 import { StrangeRows } from './strange-rows.ts';
 
@@ -40,12 +39,22 @@ export interface PathWish {
   readonly borders?: ReadonlyMap<number, boolean>;
 }
 
-/** No chord is looked for over a longer stretch at once, in moments. */
-const LONGEST = 32;
+/** No chord is looked for over a longer stretch at once, in pulses; a longer one follows itself. */
+const LONGEST = 8;
+
+/** What the notes say whatever the keys: worked out once for every way that is sought. */
+export interface Evidence {
+  readonly rows: StrangeRows;
+  readonly basses: BassRows;
+}
+
+export function evidenceOf(grid: Grid): Evidence {
+  return { rows: new StrangeRows(grid), basses: new BassRows(grid) };
+}
 
 /** The cheapest way through a piece: where its harmony changes, and into what. */
-export function chordPath(grid: Grid, wish: PathWish): readonly Stretch[] {
-  const search = new Search(grid, wish);
+export function chordPath(grid: Grid, wish: PathWish, evidence: Evidence = evidenceOf(grid)): readonly Stretch[] {
+  const search = new Search(grid, wish, evidence);
   return search.run();
 }
 
@@ -65,6 +74,8 @@ class Ways {
   readonly #byRoot = new Int16Array(12).fill(-1);
   readonly #dominants = new Int16Array(12).fill(-1);
   readonly #leading = new Int16Array(12).fill(-1);
+  /** The three roots whose chords are the cheapest. */
+  readonly #roots: readonly number[];
 
   constructor(ended: Float64Array) {
     this.#ended = ended;
@@ -73,6 +84,10 @@ class Ways {
       if (kind.isDominant) this.#keep(this.#dominants, root, state);
       if (kind.isLeading) this.#keep(this.#leading, root, state);
     });
+    const costOf = (root: number) => ended[this.#byRoot[root] as number] as number;
+    this.#roots = Array.from({ length: 12 }, (_, root) => root)
+      .sort((a, b) => costOf(a) - costOf(b))
+      .slice(0, 3);
   }
 
   #keep(row: Int16Array, root: number, state: number): void {
@@ -90,9 +105,14 @@ class Ways {
       const cost = (this.#ended[before] as number) + following(before, state);
       if (cost < least) [best, least] = [before, cost];
     };
-    for (const before of this.#byRoot) offer(before);
-    offer(this.#dominants[(root + 7) % 12] as number);
+    const fourthDown = (root + 7) % 12;
+    offer(this.#byRoot[root] as number);
+    offer(this.#byRoot[fourthDown] as number);
+    offer(this.#dominants[fourthDown] as number);
     offer(this.#leading[(root + 11) % 12] as number);
+    // of all others, whose root says nothing, the cheapest
+    const other = this.#roots.find((one) => one !== root && one !== fourthDown);
+    if (other !== undefined) offer(this.#byRoot[other] as number);
     return best;
   }
 }
@@ -108,13 +128,15 @@ class Search {
   readonly #begunAt: Int32Array[];
   readonly #cameFrom: Int16Array[] = [];
   readonly #rows: StrangeRows;
+  readonly #basses: BassRows;
   readonly #owns = new Map<string, Float64Array>();
 
-  constructor(grid: Grid, wish: PathWish) {
+  constructor(grid: Grid, wish: PathWish, { rows, basses }: Evidence) {
     this.#grid = grid;
     this.#wish = wish;
     this.#count = grid.moments.length;
-    this.#rows = new StrangeRows(grid);
+    this.#rows = rows;
+    this.#basses = basses;
     this.#long = new Float64Array(this.#count + 1);
     grid.moments.forEach(({ pulses }, at) => {
       this.#long[at + 1] = (this.#long[at] as number) + pulses;
@@ -132,7 +154,7 @@ class Search {
       }
       const entered = this.#enter(from);
       const odd = new Float64Array(STATES.length);
-      for (let to = from + 1; to <= Math.min(this.#count, from + LONGEST); to += 1) {
+      for (let to = from + 1; to <= this.#count && this.#pulses(from, to - 1) < LONGEST; to += 1) {
         this.#rows.addTo(odd, to - 1, to - 1 === from);
         if (to < this.#count && !this.#mayBegin(to)) continue;
         this.#take(from, to, entered, odd);
@@ -204,19 +226,19 @@ class Search {
   /** Every chord over one stretch: notes outside it, tones that never sound, and its bass. */
   #take(from: number, to: number, entered: Float64Array, odd: Float64Array): void {
     const absent = this.#absent(from, to);
-    const bass = this.#bass(from);
+    const bass = this.#basses.at(from);
     const lasting = COSTS.goesOn * this.#pulses(from, to);
     const own = this.#own(this.#keyAt(from));
     const [ended, begun] = [this.#ended[to] as Float64Array, this.#begunAt[to] as Int32Array];
-    for (let state = 0; state < STATES.length; state += 1) {
+    const [tones, missed, count] = [TONES, MISSED, STATES.length];
+    let tone = 0;
+    for (let state = 0; state < count; state += 1, tone += MOST_TONES) {
       let cost = (entered[state] as number) + (bass[state] as number) + (odd[state] as number) + lasting * (own[state] as number);
       if (cost >= (ended[state] as number)) continue;
-      for (let tone = state * MOST_TONES; tone < (state + 1) * MOST_TONES; tone += 1)
-        cost += (absent[TONES[tone] as number] as number) * (MISSED[tone] as number);
-      if (cost < (ended[state] as number)) {
-        ended[state] = cost;
-        begun[state] = from;
-      }
+      for (let at = tone; at < tone + MOST_TONES; at += 1) cost += (absent[tones[at] as number] as number) * (missed[at] as number);
+      if (cost >= (ended[state] as number)) continue;
+      ended[state] = cost;
+      begun[state] = from;
     }
   }
 
@@ -235,48 +257,6 @@ class Search {
 
   #pulses(from: number, to: number): number {
     return (this.#long[to] as number) - (this.#long[from] as number);
-  }
-
-  readonly #basses = new Map<number, Float64Array>();
-
-  #bass(at: number): Float64Array {
-    const known = this.#basses.get(at);
-    if (known !== undefined) return known;
-    const made = this.#bassCosts(at);
-    this.#basses.set(at, made);
-    return made;
-  }
-
-  /** What the way a stretch begins says against every chord: its bass, and a root that comes late. */
-  #bassCosts(at: number): Float64Array {
-    const { moments, score, neighbours } = this.#grid;
-    const lateRoots = this.#late(at, 1, COSTS.rootLate);
-    const lateFourths = this.#late(at, 2, COSTS.fourthLate);
-    const costs = Float64Array.from(
-      STATES,
-      ({ root, kind: { fourth } }) => (lateRoots[root] as number) + (fourth === null ? 0 : (lateFourths[(root + fourth) % 12] as number)),
-    );
-    const index = (moments[at] as Moment).bass;
-    if (index === null) return costs;
-    const note = score.notes[index] as ScoreNote;
-    const after = neighbours[index]?.after ?? null;
-    const next = after === null ? null : (score.notes[after] as ScoreNote);
-    const goal = next !== null && isStep(note, next) && next.from - (moments[at] as Moment).from <= SOON ? next : null;
-    const lies = isGround(score.notes, neighbours, index);
-    STATES.forEach((state, place) => {
-      const own = bassCost(state, mod(note.midi, 12), lies);
-      const reached = goal === null ? own : Math.min(own, bassCost(state, mod(goal.midi, 12), false) + COSTS.bass.late);
-      costs[place] = (costs[place] as number) + reached;
-    });
-    return costs;
-  }
-
-  /** By pitch class: what is lost for a tone that does not sound in the first pulses. */
-  #late(at: number, within: number, cost: number): Float64Array {
-    const { heard, moments } = this.#grid;
-    let to = at;
-    for (let pulses = 0; to < this.#count && pulses < within; to += 1) pulses += (moments[to] as Moment).pulses;
-    return Float64Array.from(heard, (sums) => ((sums[to] as number) - (sums[at] as number) >= COSTS.heard ? 0 : cost));
   }
 
   #back(): readonly Stretch[] {
@@ -321,21 +301,3 @@ class Search {
 }
 
 const MOST_OTHERS = 4;
-/** How soon a bass has to go on to the tone it stands for, in ticks: a beat and a half. */
-const SOON = 15_120;
-function bassCost({ root, kind, pitches }: State, bass: number, lies: boolean): number {
-  const above = mod(bass - root, 12);
-  if (above === 0) return 0;
-  if (!pitches.includes(bass)) return lies ? COSTS.bass.ground : COSTS.bass.foreign;
-  if (kind.isSymmetric) return COSTS.bass.third;
-  if (above === 3 || above === 4) return COSTS.bass.third;
-  if (above >= 6 && above <= 8) return COSTS.bass.fifth;
-  return above >= 9 ? COSTS.bass.seventh : COSTS.bass.other;
-}
-
-/** Whether a bass lies or comes again, as a pedal does. */
-function isGround(notes: readonly ScoreNote[], neighbours: Grid['neighbours'], index: number): boolean {
-  const { before, after } = neighbours[index] as Grid['neighbours'][number];
-  const { midi } = notes[index] as ScoreNote;
-  return [before, after].some((other) => other !== null && (notes[other] as ScoreNote).midi === midi);
-}

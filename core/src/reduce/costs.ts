@@ -4,7 +4,7 @@
  */
 export const COSTS = {
   /** A border, by how strongly its time is felt: off the beat, on a beat, in the middle of a bar, on the first beat. */
-  border: [2.1, 0.65, 0.6, 0.25],
+  border: [2.1, 0.81, 0.6, 0.25],
   /** … where nothing is struck, where the bass is not, and for what goes on unchanged over it. */
   notStruck: 0.7,
   noBass: 0.22,
@@ -12,10 +12,10 @@ export const COSTS = {
   /** A chord that follows itself, that keeps its root, that resolves, that goes down a fifth. */
   alike: 0.12,
   sameRoot: 0.13,
-  resolves: 0.25,
-  byFifth: 0.06,
+  resolves: 0.31,
+  byFifth: 0.05,
   /** What speaks against a chord from the first speaks so again in each pulse, for this part. */
-  goesOn: 0.24,
+  goesOn: 0.19,
   /** So long has a tone to sound before it is not missed: in pulses, and as a part of its stretch. */
   heard: 0.24,
   share: 0.1,
@@ -26,12 +26,12 @@ export const COSTS = {
   /** A pulse of a note outside the chord, by how its line explains it; of one that the player says belongs to it. */
   strange: {
     passing: 0.35,
-    accented: 0.96,
+    accented: 1.2,
     suspension: 0.81,
     leaptTo: 1.35,
     anticipation: 0.6,
-    escape: 1.02,
-    pedal: 0.4,
+    escape: 1.27,
+    pedal: 0.5,
     /** … of one that lies in an upper voice. */
     held: 1.2,
     none: 4.47,
@@ -46,14 +46,14 @@ export const COSTS = {
    *  comes to lie in the bass within a stretch. */
   bass: { third: 0.22, fifth: 0.42, seventh: 0.36, other: 0.6, foreign: 1.4, ground: 0.5, late: 0.35, within: 0.9 },
   /** A tone outside the key; a chord that leans on one of the key by a dominant, or by a leading tone; the raised 6 of minor. */
-  key: { outside: 0.28, applied: 0.34, leading: 0.33, raisedSix: 0.2 },
+  key: { outside: 0.35, applied: 0.34, leading: 0.33, raisedSix: 0.2 },
   /** Qualities, plain triads free. */
   kind: {
     '7': 0.3,
     m7: 0.45,
-    maj7: 0.41,
+    maj7: 0.51,
     dim: 0.35,
-    m7b5: 0.5,
+    m7b5: 0.62,
     dim7: 0.4,
     aug: 0.9,
     sus4: 1.2,
@@ -71,10 +71,10 @@ export const COSTS = {
   },
   /** Keys over harmonies: what they gain by chords of their own, and lose by changing. */
   keys: {
-    near: 1.63,
+    near: 1.3,
     far: 2.52,
     cadence: 1.1,
-    passing: 0.2,
+    passing: 0.16,
     endsHome: 1.6,
     beginsHome: 0.5,
     signed: 0.78,

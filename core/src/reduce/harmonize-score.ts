@@ -1,7 +1,7 @@
 import type { Chord } from '../chord/chord.ts';
 import { type Key, sameKey } from '../key/key.ts';
 import type { Score } from '../score/score.ts';
-import { chordPath, type Rhythm } from './chord-path.ts';
+import { chordPath, type Evidence, evidenceOf, type Rhythm } from './chord-path.ts';
 import { type Harmony, harmoniesOf } from './columns.ts';
 import { type Grid, gridOf, type TonesSaid } from './grid.ts';
 import { keysByHarmony } from './harmony-keys.ts';
@@ -24,14 +24,16 @@ export interface HarmonizeWish {
   readonly tones: TonesSaid;
 }
 
-export const NO_WISH: HarmonizeWish = { rhythm: 'auto', borders: new Map(), chords: new Map(), keys: new Map(), tones: new Map() };
+const NO_WISH: HarmonizeWish = { rhythm: 'auto', borders: new Map(), chords: new Map(), keys: new Map(), tones: new Map() };
 
 /** The harmonies of a piece: by the keys its notes are in first, then by those its chords make. */
 export function harmonizeScore(score: Score, wish: HarmonizeWish = NO_WISH): Harmonized {
   const grid = gridOf(score, wish.tones, new Set([...wish.borders.keys(), ...wish.chords.keys()]));
+  const evidence = evidenceOf(grid);
   const byBar = keysByNotes(score);
   const first = round(
     grid,
+    evidence,
     wish,
     grid.moments.map(({ measure }) => byBar[measure] as Key),
   );
@@ -41,13 +43,13 @@ export function harmonizeScore(score: Score, wish: HarmonizeWish = NO_WISH): Har
     while (at < first.length - 1 && (first[at] as Harmony).to <= from) at += 1;
     return heard[at] as Key;
   });
-  const harmonies = round(grid, wish, byMoment);
+  const harmonies = round(grid, evidence, wish, byMoment);
   return { grid, harmonies, keys: keysOf(score, harmonies, wish) };
 }
 
-function round(grid: Grid, { rhythm, borders, chords }: HarmonizeWish, keys: readonly Key[]): readonly Harmony[] {
+function round(grid: Grid, evidence: Evidence, { rhythm, borders, chords }: HarmonizeWish, keys: readonly Key[]): readonly Harmony[] {
   const drawn = new Map([...borders, ...[...chords.keys()].map((at) => [at, true] as const)]);
-  const found = harmoniesOf(grid, chordPath(grid, { rhythm, keys, borders: drawn }), keys, drawn);
+  const found = harmoniesOf(grid, chordPath(grid, { rhythm, keys, borders: drawn }, evidence), keys, drawn);
   return found.map((harmony) => {
     const chord = chords.get(harmony.from);
     return chord === undefined ? harmony : { ...harmony, chord, isPedal: false };

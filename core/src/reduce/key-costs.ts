@@ -1,6 +1,4 @@
 import { mod } from '../fault.ts';
-import type { Key } from '../key/key.ts';
-import { chroma } from '../pitch/note.ts';
 import { COSTS } from './costs.ts';
 import type { ChordKind } from './kinds.ts';
 
@@ -39,9 +37,4 @@ const RAISED_SIX = 9;
 function clash(kind: ChordKind, above: number): number {
   const holds = (tone: number) => (kind.steps & (1 << mod(tone - above, 12))) !== 0;
   return holds(SEVEN) && holds(LEADING_TONE) ? COSTS.key.outside : 0;
-}
-
-/** The keys that pieces are heard in, by their place among the twenty-four. */
-export function keyIndex({ tonic, scale }: Key): number {
-  return 2 * chroma(tonic) + (scale === 'major' ? 0 : 1);
 }

@@ -42,7 +42,7 @@ export function signatureOf({ tonic, scale }: Key): number {
 }
 
 /** Whether two keys differ by no more than one sharp or flat. */
-export function isRelated(a: Key, b: Key): boolean {
+function isRelated(a: Key, b: Key): boolean {
   return Math.abs(signatureOf(a) - signatureOf(b)) <= 1;
 }
 

@@ -3,7 +3,7 @@ import { parseKey, printKey } from '../key/key-text.ts';
 import type { Remembered, Said } from './said.ts';
 
 /** What is said with its chord and key as text, as it is stored and sent. */
-export type SaidJson =
+type SaidJson =
   | Exclude<Said, { readonly kind: 'chord' | 'key' }>
   | { readonly kind: 'chord'; readonly at: Extract<Said, { kind: 'chord' }>['at']; readonly chord: string }
   | { readonly kind: 'key'; readonly at: Extract<Said, { kind: 'key' }>['at']; readonly key: string };

@@ -4,7 +4,7 @@ import type { ScorePlace } from '../score/place.ts';
 import type { ToneKind } from './tone-kinds.ts';
 
 /** A note of a score by what is written: it is found again when the file comes in anew. */
-export interface NoteName extends ScorePlace {
+interface NoteName extends ScorePlace {
   readonly part: string;
   readonly midi: number;
 }

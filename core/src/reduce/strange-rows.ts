@@ -44,11 +44,14 @@ export class StrangeRows {
   #made(moment: Moment): Float64Array {
     const byPitch: StrangePitch[][] = Array.from({ length: 12 }, () => []);
     for (const one of this.#strangeIn(moment)) byPitch[one.pitch]?.push(one);
-    return Float64Array.from(STATES, ({ set }) => {
+    const sounding = byPitch.map((notes, pitch) => ({ notes, bit: 1 << pitch })).filter(({ notes }) => notes.length > 0);
+    const row = new Float64Array(STATES.length);
+    STATES.forEach(({ set }, state) => {
       let cost = 0;
-      for (let pitch = 0; pitch < 12; pitch += 1) if ((set & (1 << pitch)) === 0) cost += strangest(byPitch[pitch] as StrangePitch[], set);
-      return cost;
+      for (const { notes, bit } of sounding) if ((set & bit) === 0) cost += strangest(notes, set);
+      row[state] = cost;
     });
+    return row;
   }
 
   #strangeIn(moment: Moment): readonly StrangePitch[] {

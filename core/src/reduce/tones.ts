@@ -31,7 +31,7 @@ export function strangeTones(grid: Grid, harmonies: readonly Harmony[]): readonl
 }
 
 /** The pitch classes of a chord, one bit each; what is over a pedal does not own it. */
-export function pitchesOf(chord: Chord): number {
+function pitchesOf(chord: Chord): number {
   return chordNotes(chord).reduce((set, note) => set | (1 << chroma(note)), 0);
 }
 
