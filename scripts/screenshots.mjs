@@ -113,6 +113,7 @@ const PICTURES = [
       await page.getByRole('link', { name: /Study at the Lantern Window/ }).click();
       await page.locator('.engraved svg g.note').first().waitFor();
       await page.locator('[data-column="2"]').first().click();
+      await page.getByRole('main').evaluate((main) => main.scrollTo(0, 0));
     },
   },
   { name: 'chart', path: '/', act: (page) => openAt(page, 'Harbor Wall', '8.0') },

@@ -64,6 +64,7 @@ export const SCORE_WORDS = {
   undo: 'Undo',
   redo: 'Redo',
   chord: 'Chord',
+  writtenOverIt: 'Written over it:',
   otherNames: 'The same notes may be',
   asTheRulesHaveIt: 'As the rules have it',
   theRulesSay: 'The rules say',

@@ -31,6 +31,7 @@ export function HarmonyPart({ work, index, column, naming }: ScorePartProps) {
     <div className="flex flex-wrap gap-x-8 gap-y-3">
       <div className="flex min-w-64 flex-1 flex-col gap-2">
         <Spelled column={column} naming={naming} />
+        <WrittenNames work={work} column={column} naming={naming} />
         <Others column={column} naming={naming} onChord={sayChord} />
         <Ruled column={column} naming={naming} onBack={() => work.takeBack({ kind: 'chord', at, chord: column.chord as Chord })} />
       </div>
@@ -81,6 +82,17 @@ function Spelled({ column, naming }: Named) {
         (<Glyphs text={formulaNames(chord.formula).join(' ').replaceAll('b', '♭').replaceAll('#', '♯')} />
         ), {inversionWords(column, naming)}
       </span>
+    </p>
+  );
+}
+
+/** The chord names that the source itself writes over this harmony, beside what was found. */
+function WrittenNames({ work, column: { from, to }, naming }: Named & Pick<ScorePartProps, 'work'>) {
+  const names = work.reduction.score.names.filter(({ at }) => at >= from && at < to);
+  if (names.length === 0) return null;
+  return (
+    <p className="text-base text-quiet">
+      {SCORE_WORDS.writtenOverIt} <Glyphs text={names.map(({ chord }) => (chord === null ? 'N.C.' : nameChord(chord, naming))).join(' ')} />
     </p>
   );
 }

@@ -106,6 +106,14 @@ describe('the chosen harmony', () => {
     expect(say).toHaveBeenLastCalledWith({ kind: 'key', at: { bar: 2, beat: 1 }, key: { tonic: -1, scale: 'major' } });
   });
 
+  test('a name that the source writes over it stands beside what was found', () => {
+    const { props } = deskWith();
+    const names = [{ at: props.column?.from ?? 0, chord: { root: 2, formula: props.column?.chord?.formula ?? 0, bass: null } }];
+    const reduction = { ...REDUCTION, score: { ...REDUCTION.score, names } };
+    renderInBand(<HarmonyPart {...props} work={{ ...props.work, reduction }} />);
+    expect(screen.getByText(/Written over it:/).textContent).toMatch(/D/);
+  });
+
   test('a pivot is said, and taken back', async () => {
     const first = deskWith();
     const { unmount } = renderInBand(<HarmonyPart {...first.props} />);
