@@ -3,6 +3,7 @@ import { mod } from '../fault.ts';
 import { type Neighbours, neighboursOf } from '../score/lines.ts';
 import { accentIn, pulseTicks } from '../score/place.ts';
 import type { Measure, Score, ScoreNote } from '../score/score.ts';
+import { lastBy } from '../score/search.ts';
 import type { ToneKind } from './tone-kinds.ts';
 
 /** A piece cut where harmony may change, with how long each pitch of it sounds. */
@@ -166,11 +167,5 @@ function heardIn(score: Score, moments: readonly Omit<Moment, 'novelty'>[], said
 
 /** The moment that begins at a time or is under way at it. */
 export function momentAt({ moments }: Pick<Grid, 'moments'>, time: number): number {
-  let [low, high] = [0, moments.length];
-  while (low < high) {
-    const middle = (low + high) >> 1;
-    if ((moments[middle] as Moment).from <= time) low = middle + 1;
-    else high = middle;
-  }
-  return Math.max(0, low - 1);
+  return lastBy(moments, time);
 }

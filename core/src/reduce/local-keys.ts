@@ -1,6 +1,7 @@
 import type { Key } from '../key/key.ts';
 import { chroma, type Note, simplest } from '../pitch/note.ts';
 import type { Score, ScoreNote } from '../score/score.ts';
+import { firstFrom } from '../score/search.ts';
 import { COSTS } from './costs.ts';
 
 /** How far each note lies from the tonic on the line of fifths, and what it says for a major and a minor key. */
@@ -58,23 +59,13 @@ export function triedKeys(notes: readonly ScoreNote[]): readonly Key[] {
 export function noteFit({ notes }: Score, from: number, to: number, { tonic, scale }: Key): number {
   const row = scale === 'major' ? MAJOR : MINOR;
   let [fit, all] = [0, 0];
-  for (let at = firstNote(notes, from); at < notes.length && (notes[at] as ScoreNote).from < to; at += 1) {
+  for (let at = firstFrom(notes, from); at < notes.length && (notes[at] as ScoreNote).from < to; at += 1) {
     const note = notes[at] as ScoreNote;
     const weight = Math.min(note.to, to) - note.from;
     fit += weight * (row[note.note - tonic] ?? -COSTS.bars.outside);
     all += weight;
   }
   return all === 0 ? 0 : fit / all;
-}
-
-function firstNote(notes: readonly ScoreNote[], time: number): number {
-  let [low, high] = [0, notes.length];
-  while (low < high) {
-    const middle = (low + high) >> 1;
-    if ((notes[middle] as ScoreNote).from < time) low = middle + 1;
-    else high = middle;
-  }
-  return low;
 }
 
 /** The tonics worth trying: those near what is written, each pitch once. */

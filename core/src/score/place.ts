@@ -1,5 +1,6 @@
 import { pulseOf } from '../chart/timeline.ts';
 import { type Measure, type Score, TICKS } from './score.ts';
+import { lastBy } from './search.ts';
 
 /** A place in a piece: bars count from 1 with a pickup as bar 0, beats from 1 in the meter's denominator. */
 export interface ScorePlace {
@@ -19,13 +20,7 @@ export function pulseTicks({ meter }: Pick<Measure, 'meter'>): number {
 
 /** The index of the measure that a time lies in; the last one for what lies behind it. */
 export function measureAt({ measures }: Pick<Score, 'measures'>, time: number): number {
-  let [low, high] = [0, measures.length];
-  while (low < high) {
-    const middle = (low + high) >> 1;
-    if ((measures[middle] as Measure).from <= time) low = middle + 1;
-    else high = middle;
-  }
-  return Math.max(0, low - 1);
+  return lastBy(measures, time);
 }
 
 const PRECISE = 1000;
