@@ -1,3 +1,4 @@
+import { existsSync } from 'node:fs';
 import type { AddressInfo } from 'node:net';
 import { pino } from 'pino';
 import { createApp } from './app.ts';
@@ -9,6 +10,7 @@ import { outlineOlderSongs } from './song/song-store.ts';
 
 const STOP_MS = 3000;
 const KEEP_ALIVE_MS = 65_000;
+const REDUCE_THREAD = new URL('./reduce-thread.js', import.meta.url);
 
 const config = readConfig(process.env);
 const log = pino({ level: config.LOG_LEVEL });
@@ -22,8 +24,8 @@ const app = createApp({
   log,
   webRoot: config.WEB_ROOT ?? null,
   rateLimit: config.RATE_LIMIT,
-  // built beside this file
-  reduceThread: new URL('./reduce-thread.js', import.meta.url),
+  // built beside this file; unbuilt, pieces are reduced where they are asked for
+  reduceThread: existsSync(REDUCE_THREAD) ? REDUCE_THREAD : null,
 });
 const server = app.listen(config.PORT, config.HOST);
 server.on('listening', () => {

@@ -1,6 +1,7 @@
 import { SCORE_FORMATS } from '../choices.ts';
-import { type Result, success } from '../fault.ts';
-import type { Score } from '../score/score.ts';
+import { type Failure, failure, type Result, success } from '../fault.ts';
+import { type Score, TICKS } from '../score/score.ts';
+import { FORMAT_FILES } from './convert.ts';
 import { textOf } from './letters.ts';
 import { type Loss, LossList } from './loss.ts';
 import { readMxl } from './mxl.ts';
@@ -21,7 +22,8 @@ export interface ReadScore {
 export function readScore(format: ScoreFormat, bytes: Uint8Array): Result<ReadScore> {
   const losses = new LossList();
   const read = readNotes(format, bytes, losses);
-  return read.ok ? success({ score: read.value, losses: losses.all }) : read;
+  if (!read.ok) return read;
+  return endless(format, read.value) ?? success({ score: read.value, losses: losses.all });
 }
 
 function readNotes(format: ScoreFormat, bytes: Uint8Array, losses: LossList): Result<Score> {
@@ -37,6 +39,21 @@ function readNotes(format: ScoreFormat, bytes: Uint8Array, losses: LossList): Re
     case 'abc':
       return scoreOfAbc(textOf(bytes), losses);
   }
+}
+
+/** No bar that is played is longer; one that is has a damaged length in it. */
+const MOST_QUARTERS_A_BAR = 192;
+const MOST_QUARTERS = 20_000;
+
+/** Why a piece goes on beyond what anybody plays; null for one that does not. */
+function endless(format: ScoreFormat, { measures }: Score): Failure | null {
+  const { label } = FORMAT_FILES[format];
+  const long = measures.find(({ from, to }) => to - from > MOST_QUARTERS_A_BAR * TICKS);
+  if (long !== undefined) {
+    const detail = `bar ${long.number} is ${Math.round((long.to - long.from) / TICKS)} quarters long`;
+    return failure({ code: 'format-broken', format: label, detail }, 0, 0);
+  }
+  return (measures.at(-1)?.to ?? 0) > MOST_QUARTERS * TICKS ? failure({ code: 'format-large', format: label }, 0, 0) : null;
 }
 
 /** Whether a format can hold written-out notes. */

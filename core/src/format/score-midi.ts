@@ -12,7 +12,7 @@ import { type HeardNote, lastAt, type MidiSong } from './midi-events.ts';
 import { type BarSpan, barSpans, chordNames, keyGiven, openMidi, soundingNotes } from './midi-read.ts';
 import { signatureOfKey } from './signature.ts';
 
-const MOST_NOTES = 200_000;
+const MOST_NOTES = 60_000;
 const MOST_BARS = 5000;
 const DRUMS = 9;
 

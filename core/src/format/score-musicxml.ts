@@ -9,7 +9,7 @@ import { keyOf, letteredChord, SHARP } from './musicxml-harmony.ts';
 import { child, childrenOf, numberIn, parseXml, textIn, type XmlElement } from './xml.ts';
 
 const MOST_MEASURES = 5000;
-const MOST_NOTES = 200_000;
+const MOST_NOTES = 60_000;
 const MOST_PARTS = 64;
 const DRUM_CHANNEL = 10;
 

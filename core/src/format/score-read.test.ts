@@ -194,6 +194,7 @@ test.each<[string, ScoreFormat, string | Uint8Array, string]>([
   ['entities of its own', 'musicxml', '<!DOCTYPE x [<!ENTITY a "b">]><score-partwise/>', 'format-entities'],
   ['a score without a note', 'musicxml', xml(part(measure(attributes() + rest(8)))), 'format-empty'],
   ['a zip that is none', 'mxl', 'PK no', 'format-broken'],
+  ['a bar that does not end', 'musicxml', xml(part(measure(attributes() + note('C', 5, 999_999)))), 'format-broken'],
   ['no MIDI', 'midi', 'RIFF', 'format-other'],
   ['half a MIDI file', 'midi', midi([[0, 60, 480]]).slice(0, 20), 'format-broken'],
   ['no ABC', 'abc', 'hello', 'format-other'],
