@@ -11,8 +11,8 @@ import { Accidentals } from './abc-pitch.ts';
 import { type AbcElement, type AbcLine, type AbcTempo, annotations, sing } from './abc-tune.ts';
 import { formWord } from './form-words.ts';
 import type { WrittenNote } from './found-harmony.ts';
+import { chordsOfBar, type SheetBar, type SheetChord } from './lead-sheet.ts';
 import type { LossList } from './loss.ts';
-import { chordsOfBar, type ScoreBar, type ScoreChord } from './score.ts';
 
 /** Words of a tune, as they are said. */
 export function plain(text: unknown): string {
@@ -64,7 +64,7 @@ const WHOLE: Meter = { beats: 4, unit: 4 };
 /** Reads a tune line by line: its bars with the chords that are named, and every note. */
 export class TuneReader {
   readonly #losses: LossList;
-  readonly #bars: (ScoreBar & { readonly tempoMark: AbcTempo | null })[] = [];
+  readonly #bars: (SheetBar & { readonly tempoMark: AbcTempo | null })[] = [];
   #meter: Meter = WHOLE;
   #key: Key = { tonic: 0, scale: 'major' };
   #chord: Chord | null = null;
@@ -117,7 +117,7 @@ export class TuneReader {
     if (bar !== undefined) this.#bars[first] = { ...bar, words: [...bar.words, ...verses.map((text) => plain(text.trim()))] };
   }
 
-  end(tempo: AbcTempo | undefined): readonly ScoreBar[] {
+  end(tempo: AbcTempo | undefined): readonly SheetBar[] {
     this.#close(null, null);
     let now = tempo ?? null;
     return this.#bars.map(({ tempoMark, ...bar }) => {
@@ -317,7 +317,7 @@ export class TuneReader {
     });
   }
 
-  #chords({ named, meter }: OpenBar, beats: number): readonly ScoreChord[] {
+  #chords({ named, meter }: OpenBar, beats: number): readonly SheetChord[] {
     const inBeats = named.map(({ at, chord }) => ({ at: at * meter.unit, chord })).filter(({ at }) => at < beats);
     const { chords, goesOn } = chordsOfBar(inBeats, this.#chord, beats);
     this.#chord = goesOn;

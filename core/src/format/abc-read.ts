@@ -4,10 +4,10 @@ import { boundedAbc } from './abc-bounds.ts';
 import { type AbcTune, melodyOf, tunesOf } from './abc-tune.ts';
 import { abcTunes, voicesOf } from './abc-voices.ts';
 import { type KeyGiven, withFoundChords } from './found-harmony.ts';
+import type { LeadSheet, SheetBar } from './lead-sheet.ts';
 import { LossList } from './loss.ts';
 import { withMelody } from './melody.ts';
 import { withPaperEndings } from './paper-endings.ts';
-import type { Score, ScoreBar } from './score.ts';
 
 const MOST_LETTERS = 400_000;
 const MOST_BARS = 5000;
@@ -46,7 +46,7 @@ export function readTunes(text: string, losses: LossList): Result<ReadTunes> {
 }
 
 /** Reads the first tune of an ABC text through abcjs: its chord names in time. Of a melody its range is kept. */
-export function readAbc(text: string, losses: LossList): Result<Score> {
+export function readAbc(text: string, losses: LossList): Result<LeadSheet> {
   const tunes = readTunes(text, losses);
   if (!tunes.ok) return tunes;
   const { voices: read, tune } = tunes.value;
@@ -68,7 +68,7 @@ export function readAbc(text: string, losses: LossList): Result<Score> {
 const NAMES = /"\s*[A-G(][^"]*"/;
 
 /** The bars with the chords that are named in them; without a name, those that the notes of all voices make. */
-function withChords(bars: readonly ScoreBar[], voices: readonly TuneReader[], text: string, losses: LossList): readonly ScoreBar[] {
+function withChords(bars: readonly SheetBar[], voices: readonly TuneReader[], text: string, losses: LossList): readonly SheetBar[] {
   if (voices.some(({ isNamed }) => isNamed)) {
     if (voices.length > 1 || voices.some(({ isDivided }) => isDivided)) losses.add('voices');
     return bars;

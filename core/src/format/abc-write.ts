@@ -10,9 +10,9 @@ import { type Key, sameKey } from '../key/key.ts';
 import { numberView, symbolText } from '../naming/symbol-view.ts';
 import { printNote } from '../pitch/note-text.ts';
 import { isMinorScale } from '../scale/scale.ts';
+import { type FormHeld, type LeadSheet, type SheetBar, startsOf } from './lead-sheet.ts';
 import type { LossList } from './loss.ts';
 import type { ShownChords } from './musicxml-write.ts';
-import { type FormHeld, type Score, type ScoreBar, startsOf } from './score.ts';
 
 /** ABC holds repeats played twice with endings; jumps are decorations that few programs follow. */
 export const ABC_FORM: FormHeld = { repeats: true, mostTimes: 2, jumps: false, counts: false };
@@ -55,7 +55,7 @@ const MODES: Readonly<Record<string, string>> = {
  * A score as an ABC tune (standard 2.1): chord names over rests, sections as annotations, words under their
  * line. Numbers stand over their bars as words, which is all ABC has for them.
  */
-export function writeAbc(score: Score, losses: LossList, show: ShownChords = 'letters'): string {
+export function writeAbc(score: LeadSheet, losses: LossList, show: ShownChords = 'letters'): string {
   const first = score.bars[0];
   const meter = first?.meter ?? { beats: 4, unit: 4 };
   const fields = score.fields.map(([name, value]) => `%%aurora-${name} ${oneLine(value)}`);
@@ -100,7 +100,7 @@ function keyOf({ tonic, scale }: Key, losses: LossList, bar: number): string {
 }
 
 /** Names of chords a player of ABC may not know, as half steps over the root. */
-function chordNames(bars: readonly ScoreBar[]): readonly string[] {
+function chordNames(bars: readonly SheetBar[]): readonly string[] {
   const formulas = new Map<string, Formula>();
   for (const { chords } of bars)
     for (const { chord } of chords) if (chord !== null) formulas.set(printQuality(chord.formula, LETTER_SCHOOL), chord.formula);
@@ -118,7 +118,7 @@ function semitonesOf(interval: number, number: number): number {
   return intervalSemitones(interval) + (number > 7 ? 12 : 0);
 }
 
-function linesOf(bars: readonly ScoreBar[], show: ShownChords, losses: LossList): readonly string[] {
+function linesOf(bars: readonly SheetBar[], show: ShownChords, losses: LossList): readonly string[] {
   const lines: string[] = [];
   let line: string[] = [];
   let words: readonly string[] = [];
@@ -138,9 +138,9 @@ function linesOf(bars: readonly ScoreBar[], show: ShownChords, losses: LossList)
 }
 
 interface BarPlace {
-  readonly bar: ScoreBar;
-  readonly before: ScoreBar | undefined;
-  readonly next: ScoreBar | undefined;
+  readonly bar: SheetBar;
+  readonly before: SheetBar | undefined;
+  readonly next: SheetBar | undefined;
   readonly index: number;
   readonly show: ShownChords;
 }
@@ -164,7 +164,7 @@ function barOf({ bar, before, next, index, show }: BarPlace, losses: LossList): 
   return [opens, ending, changes, `${section}${remarks}${first}`, ...rest, barLine(form, next)].filter((part) => part !== '').join(' ');
 }
 
-function barLine({ closesRepeat, ending }: ScoreBar['form'], next: ScoreBar | undefined): string {
+function barLine({ closesRepeat, ending }: SheetBar['form'], next: SheetBar | undefined): string {
   // every ending but the last goes back by itself
   const goesBack = ending?.ends ? next?.form.ending?.begins === true : closesRepeat !== null;
   if (goesBack) return ':|';
@@ -172,7 +172,7 @@ function barLine({ closesRepeat, ending }: ScoreBar['form'], next: ScoreBar | un
   return next === undefined ? '|]' : '|';
 }
 
-function changesOf(before: ScoreBar, bar: ScoreBar, losses: LossList, number: number): string {
+function changesOf(before: SheetBar, bar: SheetBar, losses: LossList, number: number): string {
   const meter = sameMeter(before.meter, bar.meter) ? '' : `[M:${bar.meter.beats}/${bar.meter.unit}]`;
   const key = sameKey(before.key, bar.key) ? '' : `[K:${keyOf(bar.key, losses, number)}]`;
   const tempo = bar.tempo === null || bar.tempo === before.tempo ? '' : `[Q:${tempoOf(bar.tempo, bar.meter)}]`;
@@ -183,7 +183,7 @@ function quoted(text: string): string {
   return oneLine(text).replace(/"/g, '”');
 }
 
-function chordsOf({ chords, meter, key }: ScoreBar, show: ShownChords): readonly string[] {
+function chordsOf({ chords, meter, key }: SheetBar, show: ShownChords): readonly string[] {
   const starts = startsOf(chords).map((start) => Math.round((start * UNIT) / meter.unit));
   return chords.map(({ chord }, place) => {
     const length = (starts[place + 1] as number) - (starts[place] as number);

@@ -7,6 +7,8 @@ import { CONCERT_READER, writtenKey } from '../reader/reader.ts';
 import { faultWords } from '../wording/fault-words.ts';
 import { readAbc } from './abc-read.ts';
 import { ABC_FORM, writeAbc } from './abc-write.ts';
+import { type LeadSheet, leadSheetOf } from './lead-sheet.ts';
+import { chartOfSheet } from './lead-sheet-chart.ts';
 import { textOf } from './letters.ts';
 import { type Loss, LossList } from './loss.ts';
 import { readMidi } from './midi-read.ts';
@@ -14,8 +16,6 @@ import { writeMidi } from './midi-write.ts';
 import { readMusicXml } from './musicxml-read.ts';
 import { MUSICXML_FORM, type WrittenFor, writeMusicXml } from './musicxml-write.ts';
 import { readMxl, writeMxl } from './mxl.ts';
-import { type Score, scoreOf } from './score.ts';
-import { chartOfScore } from './score-chart.ts';
 import { readChordText } from './text-read.ts';
 import { TEXT_FORM, writeChordText } from './text-write.ts';
 
@@ -60,7 +60,7 @@ export function writeFormat(format: FormatName, source: string, tonic: Note | nu
   if (format === 'midi') return { content: writeMidi(reading, home, losses), losses: losses.all };
   const form = { musicxml: MUSICXML_FORM, mxl: MUSICXML_FORM, abc: ABC_FORM, text: TEXT_FORM }[format];
   const written = writtenKey({ ...CONCERT_READER, transpose: reader.transpose }, { ...reading.head.key, tonic: home });
-  const score = scoreOf(reading, written.tonic, form, losses);
+  const score = leadSheetOf(reading, written.tonic, form, losses);
   const text =
     format === 'abc'
       ? writeAbc(score, losses, reader.show)
@@ -107,8 +107,8 @@ function readText(format: FormatName, bytes: Uint8Array, losses: LossList): Resu
   }
 }
 
-function asChart(score: Result<Score>, losses: LossList): Result<string> {
-  return score.ok ? success(chartOfScore(score.value, losses)) : score;
+function asChart(score: Result<LeadSheet>, losses: LossList): Result<string> {
+  return score.ok ? success(chartOfSheet(score.value, losses)) : score;
 }
 
 const CONCERT: WrittenFor = { transpose: 0, octave: 0, show: 'both' };

@@ -4,8 +4,8 @@ import { keyOfNotes, shareInside } from '../heard/find-key.ts';
 import type { FoundChord, SoundingBar, SoundingNote } from '../heard/heard.ts';
 import { type Key, sameKey } from '../key/key.ts';
 import { printKey } from '../key/key-text.ts';
+import { beatsOf, chordsOfBar, type SheetBar } from './lead-sheet.ts';
 import type { LossList } from './loss.ts';
-import { beatsOf, chordsOfBar, type ScoreBar } from './score.ts';
 
 /** The chords of what sounds, and in `losses` how far they can be trusted. */
 export function foundChords(
@@ -67,11 +67,11 @@ export interface WrittenNote {
 
 /** Bars without chord names with the chords that their notes make. */
 export function withFoundChords(
-  bars: readonly ScoreBar[],
+  bars: readonly SheetBar[],
   written: readonly WrittenNote[],
   given: KeyGiven,
   losses: LossList,
-): readonly ScoreBar[] {
+): readonly SheetBar[] {
   let end = 0;
   const times = bars.map((bar): SoundingBar => {
     const from = end;
@@ -89,7 +89,7 @@ export function withFoundChords(
   const first = bars[0]?.key;
   let next = 0;
   let before: Chord | null = null;
-  return bars.map((bar, index): ScoreBar => {
+  return bars.map((bar, index): SheetBar => {
     const { from, to } = times[index] as SoundingBar;
     const begin = next;
     while (next < found.length && (found[next] as FoundChord).at < to - 0.01) next += 1;

@@ -1,6 +1,6 @@
 import { printPitch } from '../key/range-text.ts';
+import type { LeadSheet } from './lead-sheet.ts';
 import type { LossList } from './loss.ts';
-import type { Score } from './score.ts';
 
 /**
  * What is left of a melody in a chart: its lowest and highest note, which a singer's key is found by.
@@ -8,7 +8,7 @@ import type { Score } from './score.ts';
  *
  * @param midi the notes of the melody as they sound; null where it is none.
  */
-export function withMelody(score: Score, midi: readonly number[] | null, losses: LossList): Score {
+export function withMelody(score: LeadSheet, midi: readonly number[] | null, losses: LossList): LeadSheet {
   if (midi === null) {
     losses.add('notes');
     return score;

@@ -6,9 +6,9 @@ import { failure, type Result, success } from '../fault.ts';
 import type { SoundingNote } from '../heard/heard.ts';
 import type { Key } from '../key/key.ts';
 import { foundChords, type KeyGiven, keyFor } from './found-harmony.ts';
+import { chordsOfBar, type LeadSheet, type SheetBar } from './lead-sheet.ts';
 import type { LossList } from './loss.ts';
 import { type HeardNote, lastAt, type MidiSong, midiSong } from './midi-events.ts';
-import { chordsOfBar, type Score, type ScoreBar } from './score.ts';
 
 const MOST_BYTES = 8_000_000;
 const MOST_NOTES = 400_000;
@@ -28,7 +28,7 @@ export function openMidi(bytes: Uint8Array): Result<MidiSong> {
 }
 
 /** Reads a Standard MIDI File: chord names where they stand as text, else chords found from what sounds, beat by beat. */
-export function readMidi(bytes: Uint8Array, losses: LossList): Result<Score> {
+export function readMidi(bytes: Uint8Array, losses: LossList): Result<LeadSheet> {
   const opened = openMidi(bytes);
   if (!opened.ok) return opened;
   const midi = opened.value;
@@ -129,12 +129,12 @@ function heardChords(
 }
 
 /** The bars with their chords; in one key throughout where that was found. */
-function barsOf(midi: MidiSong, spans: readonly BarSpan[], chords: readonly NamedChord[], key: Key | null): readonly ScoreBar[] {
+function barsOf(midi: MidiSong, spans: readonly BarSpan[], chords: readonly NamedChord[], key: Key | null): readonly SheetBar[] {
   const eighth = midi.ticksPerQuarter / 2;
   const markers = [...midi.markers];
   let before: Chord | null = null;
   let next = 0;
-  return spans.map((span, index): ScoreBar => {
+  return spans.map((span, index): SheetBar => {
     const { from, to, meter } = span;
     const following = spans[index + 1];
     const begin = next;

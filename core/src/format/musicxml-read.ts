@@ -9,18 +9,18 @@ import { type Key, moveKey } from '../key/key.ts';
 import type { Note } from '../pitch/note.ts';
 import { formWord, jumpOf, PLAIN_JUMP } from './form-words.ts';
 import { type KeyGiven, withFoundChords } from './found-harmony.ts';
+import { chordsOfBar, type LeadSheet, type SheetBar, type SheetChord, startsOf } from './lead-sheet.ts';
 import type { LossList } from './loss.ts';
 import { withMelody } from './melody.ts';
 import { formulaOfHarmony, keyOf, noteOf, SHARP } from './musicxml-harmony.ts';
 import { notesOfParts, soundsLower, writtenMidi } from './musicxml-notes.ts';
 import { withPaperEndings } from './paper-endings.ts';
-import { chordsOfBar, type Score, type ScoreBar, type ScoreChord, startsOf } from './score.ts';
 import { child, childrenOf, numberIn, parseXml, textIn, type XmlElement } from './xml.ts';
 
 const MOST_MEASURES = 5000;
 
 /** Reads a partwise MusicXML text: the first part that has chords. Of a melody its range is kept. */
-export function readMusicXml(text: string, losses: LossList): Result<Score> {
+export function readMusicXml(text: string, losses: LossList): Result<LeadSheet> {
   const root = parseXml(text);
   if (!root.ok) return root;
   const score = root.value;
@@ -47,7 +47,7 @@ function keyGiven(measures: readonly XmlElement[], sounding: Key | undefined): K
   return child(first, 'mode') === undefined ? { kind: 'signature', fifths: sounding.tonic } : { kind: 'named', key: sounding };
 }
 
-function headOf(score: XmlElement): Pick<Score, 'title' | 'by' | 'fields'> {
+function headOf(score: XmlElement): Pick<LeadSheet, 'title' | 'by' | 'fields'> {
   const identification = child(score, 'identification');
   const creators = childrenOf(identification, 'creator');
   const fields = childrenOf(child(identification, 'miscellaneous'), 'miscellaneous-field')
@@ -88,7 +88,7 @@ class MeasureReader {
     return this.#together || this.#voices.size > 1 ? null : this.#sung;
   }
 
-  read(measure: XmlElement): ScoreBar {
+  read(measure: XmlElement): SheetBar {
     this.#number += 1;
     const bar = new OpenMeasure();
     bar.isLettered = childrenOf(measure, 'harmony').some((one) => child(one, 'root') !== undefined);
@@ -141,7 +141,7 @@ class MeasureReader {
     this.#sung.push(Math.max(0, Math.min(HIGHEST_MIDI, written + this.#farLower)));
   }
 
-  #close(measure: XmlElement, bar: OpenMeasure): ScoreBar {
+  #close(measure: XmlElement, bar: OpenMeasure): SheetBar {
     const unit = this.#divisions * (4 / this.#meter.unit);
     const sounds = bar.length / unit;
     const short = sounds > 0 && sounds < this.#meter.beats - 0.01;
@@ -166,7 +166,7 @@ class MeasureReader {
   }
 
   /** Chords from where they stand to the next; a bar that names none goes on with the chord before. */
-  #chords(bar: OpenMeasure, unit: number, beats: number): readonly ScoreChord[] {
+  #chords(bar: OpenMeasure, unit: number, beats: number): readonly SheetChord[] {
     const named = bar.harmonies
       .map(({ at, chord }) => ({ at: Math.max(0, at / unit), chord }))
       .filter(({ at }) => at < beats)
@@ -287,7 +287,7 @@ class OpenMeasure {
   isLettered = false;
   opensRepeat = false;
   closesRepeat: number | null = null;
-  ending: ScoreBar['form']['ending'] = null;
+  ending: SheetBar['form']['ending'] = null;
   length = 0;
   readonly harmonies: { at: number; chord: Chord | null }[] = [];
   readonly signs: ('segno' | 'coda')[] = [];

@@ -13,8 +13,8 @@ import { accidentals, letterStep, type Note } from '../pitch/note.ts';
 import { isMinorScale } from '../scale/scale.ts';
 import type { ScaleName } from '../scale/scale-table.ts';
 import { kindOf } from './harmony-kind.ts';
+import { type FormHeld, type LeadSheet, type SheetBar, type SheetChord, startsOf } from './lead-sheet.ts';
 import type { LossList } from './loss.ts';
-import { type FormHeld, type Score, type ScoreBar, type ScoreChord, startsOf } from './score.ts';
 
 /** MusicXML holds repeats, endings and jumps. */
 export const MUSICXML_FORM: FormHeld = { repeats: true, mostTimes: 99, jumps: true, counts: false };
@@ -33,7 +33,7 @@ export interface WrittenFor {
 const CONCERT: WrittenFor = { transpose: 0, octave: 0, show: 'both' };
 
 interface Whole {
-  readonly score: Score;
+  readonly score: LeadSheet;
   readonly reader: WrittenFor;
 }
 
@@ -57,7 +57,7 @@ const MODES: Readonly<Partial<Record<ScaleName, string>>> = {
  * as numbers of the key below; sections as rehearsal marks; lyrics under the first note of each chord.
  * A score that is written for a transposing reader says by how much it sounds lower.
  */
-export function writeMusicXml(score: Score, losses: LossList, reader: WrittenFor = CONCERT): string {
+export function writeMusicXml(score: LeadSheet, losses: LossList, reader: WrittenFor = CONCERT): string {
   const measures = score.bars.map((bar, index) => measureOf(bar, score.bars[index - 1], { score, reader }, index, losses));
   // a part without a measure is no part
   if (measures.length === 0) measures.push('    <measure number="1"/>');
@@ -94,7 +94,7 @@ export function escaped(text: string): string {
     .replace(/[^\t\n\r\u0020-\ud7ff\ue000-\ufffd\u{10000}-\u{10ffff}]/gu, '');
 }
 
-function measureOf(bar: ScoreBar, before: ScoreBar | undefined, { score, reader }: Whole, index: number, losses: LossList): string {
+function measureOf(bar: SheetBar, before: SheetBar | undefined, { score, reader }: Whole, index: number, losses: LossList): string {
   const { form } = bar;
   const words = wordsFor(bar, score.bars, index);
   const starts = startsOf(bar.chords);
@@ -122,7 +122,7 @@ function measureOf(bar: ScoreBar, before: ScoreBar | undefined, { score, reader 
   ].join('\n      ');
 }
 
-function leftBarline({ opensRepeat, ending }: ScoreBar['form']): readonly string[] {
+function leftBarline({ opensRepeat, ending }: SheetBar['form']): readonly string[] {
   if (!opensRepeat && ending?.begins !== true) return [];
   return [
     '<barline location="left">',
@@ -133,7 +133,7 @@ function leftBarline({ opensRepeat, ending }: ScoreBar['form']): readonly string
 }
 
 /** An ending but the last goes back itself, as it is written on paper. */
-function rightBarline({ closesRepeat, ending }: ScoreBar['form']): readonly string[] {
+function rightBarline({ closesRepeat, ending }: SheetBar['form']): readonly string[] {
   const ends = ending?.ends === true;
   const back = closesRepeat !== null ? !ends || ending.passes.length > 1 : ends;
   if (!ends && closesRepeat === null) return [];
@@ -146,7 +146,7 @@ function rightBarline({ closesRepeat, ending }: ScoreBar['form']): readonly stri
   ];
 }
 
-function attributesOf(bar: ScoreBar, before: ScoreBar | undefined, reader: WrittenFor, index: number, losses: LossList): readonly string[] {
+function attributesOf(bar: SheetBar, before: SheetBar | undefined, reader: WrittenFor, index: number, losses: LossList): readonly string[] {
   const key = before === undefined || !sameKey(before.key, bar.key) ? [keyOf(bar.key, index, losses)] : [];
   const time =
     before === undefined || !sameMeter(before.meter, bar.meter)
@@ -187,7 +187,7 @@ function keyOf({ tonic, scale }: Key, index: number, losses: LossList): string {
   return `<key><fifths>${tonic + (MODE_FIFTHS[mode] as number)}</fifths><mode>${mode}</mode></key>`;
 }
 
-function directionsBefore(bar: ScoreBar, before: ScoreBar | undefined, score: Score, index: number): readonly string[] {
+function directionsBefore(bar: SheetBar, before: SheetBar | undefined, score: LeadSheet, index: number): readonly string[] {
   const newTempo = bar.tempo !== null && bar.tempo !== before?.tempo;
   return [
     ...(bar.section === null ? [] : [direction(`<rehearsal>${escaped(bar.section)}</rehearsal>`)]),
@@ -231,7 +231,7 @@ function jumpSound(mark: 'fine' | 'to-coda' | FormJump): string {
 }
 
 /** The chord at its first note: letters above the staff, and its number in the key below it; the one of them that is wanted above it. */
-function harmonyOf({ chord }: ScoreChord, { key }: ScoreBar, show: ShownChords, index: number, losses: LossList): readonly string[] {
+function harmonyOf({ chord }: SheetChord, { key }: SheetBar, show: ShownChords, index: number, losses: LossList): readonly string[] {
   if (chord === null) {
     losses.add('no-chord', index + 1);
     return ['<harmony placement="above"><root><root-step text="">C</root-step></root><kind text="N.C.">none</kind></harmony>'];
@@ -296,9 +296,9 @@ function numeralOf(chord: Chord, { tonic }: Key): string {
 
 /** Slashes for as long as a chord lasts, a beat each; rests where nobody plays. */
 function notesOf(
-  { chord, beats, ring, stop }: ScoreChord,
+  { chord, beats, ring, stop }: SheetChord,
   start: number,
-  { meter }: ScoreBar,
+  { meter }: SheetBar,
   words: readonly string[],
 ): readonly string[] {
   const lengths = [...Array.from({ length: Math.floor(beats) }, () => 1), ...(beats % 1 === 0 ? [] : [beats % 1])];
@@ -327,7 +327,7 @@ function typeOf(length: number, { unit }: Meter): string {
 }
 
 /** The words of the line a bar stands on, shared out over the chords of the line: for each line of words, the pieces of this bar. */
-function wordsFor(bar: ScoreBar, bars: readonly ScoreBar[], index: number): readonly (readonly string[])[] {
+function wordsFor(bar: SheetBar, bars: readonly SheetBar[], index: number): readonly (readonly string[])[] {
   let start = index;
   while (start > 0 && bars[start]?.newLine === false) start -= 1;
   const lines = bars[start]?.words ?? [];

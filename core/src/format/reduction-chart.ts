@@ -4,9 +4,9 @@ import { columnsAt, type Depth, type KeptColumn } from '../reduce/depth.ts';
 import type { Column, Reduction } from '../reduce/reduction.ts';
 import { beatTicks } from '../score/place.ts';
 import type { Measure } from '../score/score.ts';
+import { chordsOfBar, type SheetBar } from './lead-sheet.ts';
+import { chartOfSheet } from './lead-sheet-chart.ts';
 import { LossList } from './loss.ts';
-import { chordsOfBar, type ScoreBar } from './score.ts';
-import { chartOfScore } from './score-chart.ts';
 
 /** A reduction as a number chart: its bars, keys and chords; undecided stretches stand as N.C. */
 export function chartOfReduction(reduction: Reduction, depth: Depth = 'every'): string {
@@ -14,16 +14,16 @@ export function chartOfReduction(reduction: Reduction, depth: Depth = 'every'): 
   const kept = columnsAt(reduction, depth);
   const first = keys[0];
   let before: Chord | null = null;
-  const bars = score.measures.map((measure): ScoreBar => {
+  const bars = score.measures.map((measure): SheetBar => {
     const { chords, goesOn } = chordsIn(measure, kept, columns, before);
     before = goesOn;
     const key = keyAt(reduction, measure) ?? (first?.key as Key);
     return { ...EMPTY, meter: measure.meter, key, tempo: score.tempo, pickup: pickupOf(measure), chords };
   });
-  return chartOfScore({ title: score.title, by: score.by, feel: '', fields: [], bars }, new LossList());
+  return chartOfSheet({ title: score.title, by: score.by, feel: '', fields: [], bars }, new LossList());
 }
 
-const EMPTY: Omit<ScoreBar, 'meter' | 'key' | 'tempo' | 'pickup' | 'chords'> = {
+const EMPTY: Omit<SheetBar, 'meter' | 'key' | 'tempo' | 'pickup' | 'chords'> = {
   section: null,
   times: 1,
   newLine: false,

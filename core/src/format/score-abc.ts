@@ -5,8 +5,8 @@ import { joinTies, type TiedNote } from '../score/ties.ts';
 import { plain, TuneReader } from './abc-bars.ts';
 import { readTunes } from './abc-read.ts';
 import type { AbcTune } from './abc-tune.ts';
+import { beatsOf, type SheetBar, startsOf } from './lead-sheet.ts';
 import { LossList } from './loss.ts';
-import { beatsOf, type ScoreBar, startsOf } from './score.ts';
 import { signatureOfKey } from './signature.ts';
 
 /** Reads every note of the first tune of an ABC text, voice by voice. */
@@ -36,7 +36,7 @@ export function scoreOfAbc(text: string, losses: LossList): Result<Score> {
 
 interface Voice {
   readonly reader: TuneReader;
-  readonly bars: readonly ScoreBar[];
+  readonly bars: readonly SheetBar[];
 }
 
 function readerOf(tune: AbcTune, losses: LossList): Voice {
@@ -45,7 +45,7 @@ function readerOf(tune: AbcTune, losses: LossList): Voice {
   return { reader, bars: reader.end(tune.metaText.tempo) };
 }
 
-function measuresOf(bars: readonly ScoreBar[]): readonly Measure[] {
+function measuresOf(bars: readonly SheetBar[]): readonly Measure[] {
   const hasPickup = bars[0]?.pickup !== null && bars.length > 1;
   let from = 0;
   return bars.map((bar, index): Measure => {
@@ -67,7 +67,7 @@ function notesOf({ reader }: Voice, part: string, measures: readonly Measure[]) 
   return joinTies(placed.sort((a, b) => a.from - b.from));
 }
 
-function namesOf(bars: readonly ScoreBar[], measures: readonly Measure[]): readonly WrittenName[] {
+function namesOf(bars: readonly SheetBar[], measures: readonly Measure[]): readonly WrittenName[] {
   return bars.flatMap(({ chords, meter }, index) => {
     const starts = startsOf(chords);
     return chords.map(({ chord }, place) => ({

@@ -5,9 +5,9 @@ import { numberChord } from '../degree/degree.ts';
 import { printNumber } from '../degree/number-text.ts';
 import { sameKey } from '../key/key.ts';
 import { printKey } from '../key/key-text.ts';
+import { beatsOf, type FormHeld, type LeadSheet, type SheetBar, startsOf } from './lead-sheet.ts';
 import type { LossList } from './loss.ts';
 import type { ShownChords } from './musicxml-write.ts';
-import { beatsOf, type FormHeld, type Score, type ScoreBar, startsOf } from './score.ts';
 
 /** Plain text has no signs for repeats, endings and jumps; a section may have a count. */
 export const TEXT_FORM: FormHeld = { repeats: false, mostTimes: 99, jumps: false, counts: true };
@@ -17,7 +17,7 @@ export const TEXT_FORM: FormHeld = { repeats: false, mostTimes: 99, jumps: false
  * share a bar equally stand side by side; else each beat has its stroke, `| G / / D |`. Numbers count in
  * the key of their bar.
  */
-export function writeChordText(score: Score, losses: LossList, show: ShownChords = 'letters'): string {
+export function writeChordText(score: LeadSheet, losses: LossList, show: ShownChords = 'letters'): string {
   const first = score.bars[0];
   const head = [
     score.title === '' ? '' : `Title: ${score.title}`,
@@ -31,7 +31,7 @@ export function writeChordText(score: Score, losses: LossList, show: ShownChords
   return `${[...head, ...linesOf(score.bars, show, losses)].join('\n').trimEnd()}\n`;
 }
 
-function linesOf(bars: readonly ScoreBar[], show: ShownChords, losses: LossList): readonly string[] {
+function linesOf(bars: readonly SheetBar[], show: ShownChords, losses: LossList): readonly string[] {
   const lines: string[] = [];
   let line: string[] = [];
   let words: readonly string[] = [];
@@ -51,13 +51,13 @@ function linesOf(bars: readonly ScoreBar[], show: ShownChords, losses: LossList)
   return lines;
 }
 
-function headingOf({ section, times }: ScoreBar, index: number): readonly string[] {
+function headingOf({ section, times }: SheetBar, index: number): readonly string[] {
   if (section === null) return index === 0 ? [''] : [];
   return ['', `[${section}]${times === 1 ? '' : ` x${times}`}`];
 }
 
 /** What is new with a bar, as the head has it. */
-function changesOf(before: ScoreBar | undefined, { meter, key, tempo }: ScoreBar): readonly string[] {
+function changesOf(before: SheetBar | undefined, { meter, key, tempo }: SheetBar): readonly string[] {
   if (before === undefined) return [];
   return [
     sameMeter(before.meter, meter) ? '' : `Time: ${meter.beats}/${meter.unit}`,
@@ -66,7 +66,7 @@ function changesOf(before: ScoreBar | undefined, { meter, key, tempo }: ScoreBar
   ].filter((change) => change !== '');
 }
 
-function barOf(bar: ScoreBar, index: number, show: ShownChords, losses: LossList): string {
+function barOf(bar: SheetBar, index: number, show: ShownChords, losses: LossList): string {
   for (const [code, has] of [
     ['push', bar.chords.some(({ push }) => push)],
     ['ring', bar.chords.some(({ ring }) => ring)],
@@ -85,12 +85,12 @@ function barOf(bar: ScoreBar, index: number, show: ShownChords, losses: LossList
   return names.map((name, place) => `${name}${' /'.repeat(strokesOf(bar, place))}`).join(' ');
 }
 
-function nameOf(chord: Chord, { key }: ScoreBar, show: ShownChords): string {
+function nameOf(chord: Chord, { key }: SheetBar, show: ShownChords): string {
   return show === 'numbers' ? printNumber(numberChord(chord, key.tonic)) : printChord(chord);
 }
 
 /** Beats behind a chord's own, on whole beats; the bar stays as long as it is. */
-function strokesOf(bar: ScoreBar, place: number): number {
+function strokesOf(bar: SheetBar, place: number): number {
   const starts = startsOf(bar.chords).map(Math.round);
   const end = place === bar.chords.length - 1 ? beatsOf(bar) : (starts[place + 1] as number);
   return Math.max(0, end - (starts[place] as number) - 1);

@@ -8,8 +8,8 @@ import { wordsUnder } from '../part/bar-words.ts';
 import { isWritable, type Note, simplest } from '../pitch/note.ts';
 import type { LossList } from './loss.ts';
 
-/** A chord of a score in its place, with the marks around it. */
-export interface ScoreChord {
+/** A chord of a lead sheet in its place, with the marks around it. */
+export interface SheetChord {
   /** Sounding letters; null where nobody plays. */
   readonly chord: Chord | null;
   /** In the meter's beats. */
@@ -20,8 +20,8 @@ export interface ScoreChord {
   readonly optional: boolean;
 }
 
-/** A bar of a score, with what is new in it. */
-export interface ScoreBar {
+/** A bar of a lead sheet, with what is new in it. */
+export interface SheetBar {
   /** Name of the section that begins here; null inside one. */
   readonly section: string | null;
   /** How often the section that begins here is played. */
@@ -34,7 +34,7 @@ export interface ScoreBar {
   readonly tempo: number | null;
   /** Beats of a pickup bar; null for a full one. */
   readonly pickup: number | null;
-  readonly chords: readonly ScoreChord[];
+  readonly chords: readonly SheetChord[];
   readonly remarks: readonly string[];
   /** Lyrics that begin in this bar, one string a line: a chart has them under the first bar of a line, for all of it. */
   readonly words: readonly string[];
@@ -42,13 +42,13 @@ export interface ScoreBar {
 }
 
 /** What all formats share: a song as bars of sounding chords. */
-export interface Score {
+export interface LeadSheet {
   readonly title: string;
   readonly by: string;
   readonly feel: string;
   /** Head lines no format has a place for, kept where one lets them stand. */
   readonly fields: readonly (readonly [name: string, value: string])[];
-  readonly bars: readonly ScoreBar[];
+  readonly bars: readonly SheetBar[];
 }
 
 /** What of the play order a format can hold; the rest is written out. */
@@ -63,8 +63,8 @@ export interface FormHeld {
 
 const NO_FORM: BarForm = { opensRepeat: false, closesRepeat: null, ending: null, signs: [], after: [] };
 
-/** A chart as a score with its home on `tonic`. What the play order has that cannot be held is written out bar by bar. */
-export function scoreOf(reading: ChartReading, tonic: Note, held: FormHeld, losses: LossList): Score {
+/** A chart as a lead sheet with its home on `tonic`. What the play order has that cannot be held is written out bar by bar. */
+export function leadSheetOf(reading: ChartReading, tonic: Note, held: FormHeld, losses: LossList): LeadSheet {
   const { head, chart } = reading;
   const fields = chart.head.flatMap((line) => (line.kind === 'field' && KEPT.has(line.name) ? [[line.name, line.value] as const] : []));
   const unheld = whatIsUnheld(reading, held);
@@ -73,7 +73,7 @@ export function scoreOf(reading: ChartReading, tonic: Note, held: FormHeld, loss
   return { title: head.title, by: head.by, feel: head.feel, fields, bars };
 }
 
-/** Head lines that say something a score has no place of its own for. */
+/** Head lines that say something a lead sheet has no place of its own for. */
 const KEPT: ReadonlySet<string> = new Set(['range', 'note', 'numbering']);
 
 /** What of the form a format cannot hold, in words; null when it holds everything. */
@@ -126,7 +126,7 @@ function atMost<T>(bars: readonly T[], losses: LossList): readonly T[] {
 }
 
 /** The bars as written; a section's count becomes a repeat where it cannot stand by itself. */
-function writtenBars(reading: ChartReading, tonic: Note, held: FormHeld, losses: LossList): readonly ScoreBar[] {
+function writtenBars(reading: ChartReading, tonic: Note, held: FormHeld, losses: LossList): readonly SheetBar[] {
   const marker = new BarMarker(reading, tonic, losses);
   const marked = reading.bars.map((bar, index) => {
     const section = bar.section === null ? undefined : reading.sections[bar.section];
@@ -142,8 +142,8 @@ function writtenBars(reading: ChartReading, tonic: Note, held: FormHeld, losses:
 }
 
 /** Repeats played more often than a format can say as several of them, one behind the other. */
-function withHeldRepeats(bars: readonly ScoreBar[], most: number, losses: LossList): readonly ScoreBar[] {
-  const held: ScoreBar[] = [];
+function withHeldRepeats(bars: readonly SheetBar[], most: number, losses: LossList): readonly SheetBar[] {
+  const held: SheetBar[] = [];
   let open = 0;
   bars.forEach((bar, index) => {
     if (bar.form.opensRepeat) open = held.length;
@@ -158,7 +158,7 @@ function withHeldRepeats(bars: readonly ScoreBar[], most: number, losses: LossLi
 }
 
 /** A stretch of bars once more, with its own repeat; only the first has a name and words. */
-function repeated(stretch: readonly ScoreBar[], times: number, isFirst: boolean): readonly ScoreBar[] {
+function repeated(stretch: readonly SheetBar[], times: number, isFirst: boolean): readonly SheetBar[] {
   return stretch.map((bar, place) => ({
     ...bar,
     ...(isFirst ? {} : { section: null, words: [], newLine: bar.newLine || place === 0 }),
@@ -181,7 +181,7 @@ function countedForm({ form }: WrittenBar, index: number, { from, count, times }
 }
 
 /** The bars as they are played, without any sign of form. */
-function performedBars(reading: ChartReading, tonic: Note, losses: LossList): readonly ScoreBar[] {
+function performedBars(reading: ChartReading, tonic: Note, losses: LossList): readonly SheetBar[] {
   const marker = new BarMarker(reading, tonic, losses);
   const starts = new Map(reading.performance.parts.map(({ from, section }) => [from, section]));
   return atMost(reading.performance.order, losses).map((index, order) => {
@@ -194,7 +194,7 @@ function performedBars(reading: ChartReading, tonic: Note, losses: LossList): re
   });
 }
 
-/** Turns written bars into bars of a score, one after the other. */
+/** Turns written bars into bars of a lead sheet, one after the other. */
 class BarMarker {
   readonly #reading: ChartReading;
   readonly #letters: ReturnType<typeof lettersFrom>;
@@ -213,7 +213,7 @@ class BarMarker {
     before: WrittenBar | undefined,
     form: BarForm,
     more: readonly string[],
-  ): ScoreBar {
+  ): SheetBar {
     const newLine = before?.line !== bar.line || heading !== null;
     if (bar.remarks.some(({ to }) => to !== null)) this.#losses.add('cue', index + 1);
     return {
@@ -231,7 +231,7 @@ class BarMarker {
     };
   }
 
-  #chord({ chord, beats, push, ring, stop, optional }: BarChord, bar: WrittenBar): ScoreChord {
+  #chord({ chord, beats, push, ring, stop, optional }: BarChord, bar: WrittenBar): SheetChord {
     const length = beats ?? beatsOf(bar) / bar.chords.length;
     const letter = chord === null ? null : this.#writable(this.#letters.chordIn(chord, bar.stretch));
     return { chord: letter, beats: length, push, ring, stop, optional };
@@ -247,7 +247,7 @@ class BarMarker {
 }
 
 /** A chord where it enters its bar, in beats, with the marks it has. */
-interface EnteringChord extends Partial<Pick<ScoreChord, 'push' | 'ring' | 'stop'>> {
+interface EnteringChord extends Partial<Pick<SheetChord, 'push' | 'ring' | 'stop'>> {
   readonly at: number;
   readonly chord: Chord | null;
 }
@@ -263,22 +263,22 @@ export function chordsOfBar(
   named: readonly EnteringChord[],
   before: Chord | null,
   beats: number,
-): { readonly chords: readonly ScoreChord[]; readonly goesOn: Chord | null } {
+): { readonly chords: readonly SheetChord[]; readonly goesOn: Chord | null } {
   const all = (named[0]?.at ?? beats) > NO_BEAT ? [{ at: 0, chord: before }, ...named] : named;
-  const chords = all.map(({ at, chord, push = false, ring = false, stop = false }: EnteringChord, place): ScoreChord => {
+  const chords = all.map(({ at, chord, push = false, ring = false, stop = false }: EnteringChord, place): SheetChord => {
     return { chord, beats: (all[place + 1]?.at ?? beats) - at, push, ring, stop, optional: false };
   });
   return { chords: chords.filter((chord) => chord.beats > NO_BEAT), goesOn: all.at(-1)?.chord ?? null };
 }
 
 /** Where each chord of a bar enters, in beats, and at last where the bar ends. */
-export function startsOf(chords: readonly Pick<ScoreChord, 'beats'>[]): readonly number[] {
+export function startsOf(chords: readonly Pick<SheetChord, 'beats'>[]): readonly number[] {
   const starts = [0];
   for (const { beats } of chords) starts.push((starts.at(-1) as number) + beats);
   return starts;
 }
 
 /** Beats in a bar as it sounds. */
-export function beatsOf({ pickup, meter }: Pick<ScoreBar, 'pickup' | 'meter'>): number {
+export function beatsOf({ pickup, meter }: Pick<SheetBar, 'pickup' | 'meter'>): number {
   return pickup !== null && pickup <= meter.beats ? pickup : meter.beats;
 }

@@ -6,15 +6,15 @@ import { printSlot } from '../chart/slot-text.ts';
 import { numberChord } from '../degree/degree.ts';
 import { sameKey } from '../key/key.ts';
 import { printKey } from '../key/key-text.ts';
+import { beatsOf, type LeadSheet, type SheetBar, type SheetChord, startsOf } from './lead-sheet.ts';
 import type { LossList } from './loss.ts';
 import { withChartRepeats } from './paper-endings.ts';
-import { beatsOf, type Score, type ScoreBar, type ScoreChord, startsOf } from './score.ts';
 
 const BARS_A_LINE = 4;
 const MOST_A_LINE = 8;
 
-/** A score as chart text, in numbers. Lengths that a chart cannot hold are set to the nearest half beat. */
-export function chartOfScore(score: Score, losses: LossList): string {
+/** A lead sheet as chart text, in numbers. Lengths that a chart cannot hold are set to the nearest half beat. */
+export function chartOfSheet(score: LeadSheet, losses: LossList): string {
   const first = score.bars[0];
   const numbering: Numbering = score.fields.some(([name, value]) => name === 'numbering' && value === 'relative') ? 'relative' : 'tonic';
   const head = [
@@ -30,7 +30,7 @@ export function chartOfScore(score: Score, losses: LossList): string {
 }
 
 /** The body, a section a block; one that comes again at once as it was gets a count. */
-function bodyOf(bars: readonly ScoreBar[], numbering: Numbering, losses: LossList): readonly string[] {
+function bodyOf(bars: readonly SheetBar[], numbering: Numbering, losses: LossList): readonly string[] {
   const isLined = bars.some(({ newLine, section }, at) => newLine && section === null && at > 0);
   const most = isLined ? MOST_A_LINE : BARS_A_LINE;
   const blocks: Block[] = [];
@@ -90,7 +90,7 @@ function oneLine(text: string): string {
 }
 
 /** Everything of a bar in the order it is written. */
-function tokensOf(bar: ScoreBar, before: ScoreBar | undefined, tonic: number, losses: LossList, number: number): readonly string[] {
+function tokensOf(bar: SheetBar, before: SheetBar | undefined, tonic: number, losses: LossList, number: number): readonly string[] {
   const { form, pickup } = bar;
   const changes = before === undefined ? [] : changesBetween(before, bar);
   return [
@@ -121,7 +121,7 @@ function marksAfter({ closesRepeat, ending, after }: BarForm): readonly FormMark
   ];
 }
 
-function changesBetween(before: ScoreBar, bar: ScoreBar): readonly string[] {
+function changesBetween(before: SheetBar, bar: SheetBar): readonly string[] {
   return [
     sameMeter(before.meter, bar.meter) ? '' : `${bar.meter.beats}/${bar.meter.unit}`,
     sameKey(before.key, bar.key) ? '' : `key: ${printKey(bar.key)}`,
@@ -130,7 +130,7 @@ function changesBetween(before: ScoreBar, bar: ScoreBar): readonly string[] {
 }
 
 /** The chords of a bar, alone or sharing it; equal shares need no marks. */
-function barToken(bar: ScoreBar, tonic: number, losses: LossList, number: number): string {
+function barToken(bar: SheetBar, tonic: number, losses: LossList, number: number): string {
   const chords = inHalfBeats(merged(bar.chords), beatsOf(bar), () => losses.add('split-rounded', number));
   if (chords.length === 0) return 'NC';
   const equal = chords.every(({ beats }) => beats === chords[0]?.beats);
@@ -148,8 +148,8 @@ function barToken(bar: ScoreBar, tonic: number, losses: LossList, number: number
 }
 
 /** Rests side by side are one. */
-function merged(chords: readonly ScoreChord[]): readonly ScoreChord[] {
-  const joined: ScoreChord[] = [];
+function merged(chords: readonly SheetChord[]): readonly SheetChord[] {
+  const joined: SheetChord[] = [];
   for (const chord of chords) {
     const before = joined.at(-1);
     if (before !== undefined && before.chord === null && chord.chord === null)
@@ -160,7 +160,7 @@ function merged(chords: readonly ScoreChord[]): readonly ScoreChord[] {
 }
 
 /** Chords whose lengths are whole half beats and fill the bar; those too short for one go to the chord before. */
-function inHalfBeats(chords: readonly ScoreChord[], total: number, onRounded: () => void): readonly ScoreChord[] {
+function inHalfBeats(chords: readonly SheetChord[], total: number, onRounded: () => void): readonly SheetChord[] {
   const starts = startsOf(chords);
   const rounded = starts.map((start) => Math.round(start * 2) / 2);
   const end = starts.at(-1) as number;
