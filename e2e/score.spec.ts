@@ -55,6 +55,7 @@ test('a piece is brought in, read, corrected by keyboard, and taken away as a ch
   await expect(note).toHaveValue('neighbour');
   await note.selectOption('passing');
   await expect(note).toHaveValue('passing');
+  await expect(page.getByText('The rules say neighbour note')).toBeVisible();
   await expect(page.getByRole('button', { name: 'As the rules have it' })).toBeVisible();
 
   // kept over a reload

@@ -70,9 +70,16 @@ function NoteRow({ note, tone, work, naming, school }: NoteRowProps) {
         ))}
       </Select>
       {isYours && (
-        <Button look="bare" onClick={() => work.takeBack(said('chord'))}>
-          {SCORE_WORDS.asTheRulesHaveIt}
-        </Button>
+        <>
+          {tone?.ruled != null && (
+            <span className="text-fine text-quiet">
+              {SCORE_WORDS.theRulesSay} {tone.ruled === 'chord' ? SCORE_WORDS.chordTone : toneName(tone.ruled, school)}
+            </span>
+          )}
+          <Button look="bare" onClick={() => work.takeBack(said('chord'))}>
+            {SCORE_WORDS.asTheRulesHaveIt}
+          </Button>
+        </>
       )}
       {tone !== null && <span className="basis-full pl-11 text-fine text-quiet">{toneWords(work.reduction, tone, naming, school)}</span>}
     </li>
