@@ -55,7 +55,9 @@ export function usePracticeSettings(player: PlayerAddress) {
   });
   const save = useMutation({
     mutationFn: (settings: PracticeSettings) => call('PUT', `${memberPath(player)}/practice`, practiceSettings, { body: settings }),
-    onMutate: (settings) => {
+    onMutate: async (settings) => {
+      // an answer that is still on its way is of what was there before
+      await queries.cancelQueries({ queryKey: keyOf('settings', player) });
       const before = queries.getQueryData<PracticeSettings>(keyOf('settings', player));
       queries.setQueryData(keyOf('settings', player), settings);
       return { before };
