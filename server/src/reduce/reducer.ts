@@ -12,23 +12,28 @@ const LARGE = 60_000;
 const DEADLINE_MS = 60_000;
 const MOST_THREADS = 2;
 const MOST_MEGABYTES = 768;
+const TOO_MUCH = 'This piece takes too long to reduce: bring it in by movements.';
+const NOBODY_WAITS = 'Nobody waits for this piece any more.';
 
 /** `thread` is the built script of the thread; without it every piece is reduced where it is asked for. */
 export function createReducer(thread: URL | null): Reducer {
   const waiting: (() => void)[] = [];
   let running = 0;
   const turn = async () => {
-    if (running >= MOST_THREADS) await new Promise<void>((resolve) => waiting.push(resolve));
+    if (running >= MOST_THREADS) return new Promise<void>((resolve) => waiting.push(resolve));
     running += 1;
   };
+  // who waits takes the turn over
   const done = () => {
-    running -= 1;
-    waiting.shift()?.();
+    const next = waiting.shift();
+    if (next === undefined) running -= 1;
+    else next();
   };
   return async (piece, gone) => {
     if (thread === null || piece.bytes.length <= LARGE) return reducePiece(piece);
     await turn();
     try {
+      if (gone.aborted) throw new HttpFault('too-large', NOBODY_WAITS);
       return await inThread(thread, piece, gone);
     } finally {
       done();
@@ -39,9 +44,9 @@ export function createReducer(thread: URL | null): Reducer {
 function inThread(thread: URL, piece: PieceToReduce, gone: AbortSignal): Promise<Result<ReduceAnswer>> {
   return new Promise((resolve, reject) => {
     const worker = new Worker(thread, { workerData: piece, resourceLimits: { maxOldGenerationSizeMb: MOST_MEGABYTES } });
-    const tooLong = () => end(() => reject(new HttpFault('too-large', 'This piece takes too long to reduce: bring it in by movements.')));
+    const tooLong = () => end(() => reject(new HttpFault('too-large', TOO_MUCH)));
     const timer = setTimeout(tooLong, DEADLINE_MS);
-    const leave = () => end(() => reject(new HttpFault('too-large', 'Nobody waits for this piece any more.')));
+    const leave = () => end(() => reject(new HttpFault('too-large', NOBODY_WAITS)));
     const end = (answer: () => void) => {
       clearTimeout(timer);
       gone.removeEventListener('abort', leave);
@@ -50,6 +55,12 @@ function inThread(thread: URL, piece: PieceToReduce, gone: AbortSignal): Promise
     };
     gone.addEventListener('abort', leave);
     worker.once('message', (answer: Result<ReduceAnswer>) => end(() => resolve(answer)));
-    worker.once('error', (error) => end(() => reject(error)));
+    worker.once('error', (error: NodeJS.ErrnoException) =>
+      end(() => reject(isOutOfMemory(error) ? new HttpFault('too-large', TOO_MUCH) : error)),
+    );
   });
+}
+
+function isOutOfMemory(error: { readonly code?: unknown }): boolean {
+  return error.code === 'ERR_WORKER_OUT_OF_MEMORY';
 }
