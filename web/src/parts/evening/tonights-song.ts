@@ -2,6 +2,7 @@ import { type Key, printKey, tonightWords } from '@aurora/core';
 import { useEffect, useRef } from 'react';
 import { withEntry } from '../../document/evening-view.ts';
 import type { Tonight } from '../../document/use-evening.ts';
+import { useLensStore } from '../../session/lens-store.ts';
 import { type Opened, open } from '../../session/opened.ts';
 
 type Entry = Tonight['evening']['entries'][number];
@@ -60,4 +61,24 @@ export function useOpensTonight(song: TonightsSong | null): void {
     };
     return open({ get: () => opened, subscribe: () => () => undefined });
   }, [name]);
+}
+
+/**
+ * A key chosen while the set was still on its way is chosen again once the song is known to be in it,
+ * and is tonight's like one chosen later. The key an address came with only reads.
+ */
+export function useKeyChosenEarly(waiting: boolean, song: TonightsSong | null): void {
+  const chosen = useRef<Key | null>(null);
+  useEffect(() => {
+    if (!waiting) return;
+    return useLensStore.subscribe(({ key }, before) => {
+      if (key !== before.key) chosen.current = key;
+    });
+  }, [waiting]);
+  useEffect(() => {
+    if (song === null || chosen.current === null) return;
+    song.setKey(chosen.current);
+    chosen.current = null;
+    useLensStore.setState({ key: null });
+  }, [song]);
 }
