@@ -1,7 +1,8 @@
 import type { Instrument } from '@aurora/core';
 import { gone, type Member, type MemberChange, type MemberCreateRequest, member as memberSchema, membersAnswer } from '@aurora/wire';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { type QueryClient, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { call } from './client.ts';
+import { refetchAfterLast } from './shown-at-once.ts';
 import { useBand } from './songs.ts';
 
 const membersKey = (bandId: string) => ['members', bandId] as const;
@@ -16,28 +17,36 @@ export function useMembers(): readonly Member[] | undefined {
   }).data;
 }
 
+/** Changes what is shown of the people, who may be unknown yet; an answer still on its way is of what was there before. */
+function putting(queries: QueryClient, bandId: string) {
+  return async (change: (before: readonly Member[]) => readonly Member[]): Promise<void> => {
+    await queries.cancelQueries({ queryKey: membersKey(bandId) });
+    queries.setQueryData<readonly Member[]>(membersKey(bandId), (before) => before && change(before));
+  };
+}
+
 /** What can be done with the people in the band; shown at once, taken back where the server refuses. */
 export function useMemberChanges() {
   const queries = useQueryClient();
   const bandId = useBand().data?.id ?? '';
-  const put = (put: (before: readonly Member[]) => readonly Member[]) =>
-    queries.setQueryData<readonly Member[]>(membersKey(bandId), (before = []) => put(before));
-  const refresh = () => void queries.invalidateQueries({ queryKey: membersKey(bandId) });
+  const put = putting(queries, bandId);
+  const shown = { mutationKey: membersKey(bandId), onSettled: () => refetchAfterLast(queries, membersKey(bandId)) };
   const add = useMutation({
+    ...shown,
     mutationFn: (wish: MemberCreateRequest) => call('POST', `/bands/${bandId}/members`, memberSchema, { body: wish }),
     onSuccess: (member) => put((before) => [...before, member]),
   });
   const change = useMutation({
+    ...shown,
     mutationFn: ({ id, change }: { readonly id: string; readonly change: MemberChange }) =>
       call('PATCH', `/bands/${bandId}/members/${id}`, memberSchema, { body: change }),
     onMutate: ({ id, change: { reads, ...rest } }) =>
       put((before) => before.map((one) => (one.id === id ? ({ ...one, ...rest, reads: { ...one.reads, ...reads } } as Member) : one))),
-    onError: refresh,
   });
   const remove = useMutation({
+    ...shown,
     mutationFn: (id: string) => call('DELETE', `/bands/${bandId}/members/${id}`, gone),
     onMutate: (id) => put((before) => before.filter((one) => one.id !== id)),
-    onError: refresh,
   });
   return { add, change, remove };
 }
@@ -47,13 +56,14 @@ export function useInstrumentChange(): (change: { readonly id: string; readonly 
   const bandId = useBand().data?.id ?? '';
   const queries = useQueryClient();
   return useMutation({
+    mutationKey: membersKey(bandId),
     mutationFn: ({ id, instrument }: { readonly id: string; readonly instrument: Instrument }) =>
       call('PUT', `/bands/${bandId}/members/${id}/instrument`, memberSchema, { body: instrument }),
-    onMutate: ({ id, instrument }) => {
-      queries.setQueryData<readonly Member[]>(membersKey(bandId), (before = []) =>
-        before.map((one) => (one.id === id ? { ...one, instrument: { ...instrument, tuning: [...instrument.tuning] } } : one)),
-      );
-    },
-    onError: () => void queries.invalidateQueries({ queryKey: membersKey(bandId) }),
+    onMutate: ({ id, instrument }) =>
+      putting(
+        queries,
+        bandId,
+      )((before) => before.map((one) => (one.id === id ? { ...one, instrument: { ...instrument, tuning: [...instrument.tuning] } } : one))),
+    onSettled: () => refetchAfterLast(queries, membersKey(bandId)),
   }).mutate;
 }

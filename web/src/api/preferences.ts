@@ -2,6 +2,7 @@ import { DEFAULT_PREFERENCES, type Preferences, type PreferencesChange, preferen
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { call } from './client.ts';
+import { refetchAfterLast } from './shown-at-once.ts';
 import { knownBandId, useBand } from './songs.ts';
 
 const LOCAL = 'aurora-preferences';
@@ -23,15 +24,19 @@ export function usePreferences(): { readonly preferences: Preferences; readonly 
   const { mutate } = useMutation({
     mutationFn: async (change: PreferencesChange) =>
       call('PATCH', `/bands/${await knownBandId(queries)}/preferences`, preferences, { body: change }),
-    onMutate: (change) => {
-      queries.setQueryData(preferencesKey(bandId), { ...current, ...change });
+    mutationKey: preferencesKey(bandId),
+    onMutate: async (change) => {
+      // an answer that is still on its way is of what was there before
+      await queries.cancelQueries({ queryKey: preferencesKey(bandId) });
+      const before = queries.getQueryData<Preferences>(preferencesKey(bandId)) ?? current;
+      queries.setQueryData(preferencesKey(bandId), { ...before, ...change });
     },
-    // what the server refused does not stay on the screen
-    onError: () => void queries.invalidateQueries({ queryKey: preferencesKey(bandId) }),
     // what was changed before the band was known
     onSuccess: async (changed) => {
       if (bandId === '') queries.setQueryData(preferencesKey(await knownBandId(queries)), changed);
     },
+    // what the server refused does not stay on the screen
+    onSettled: () => refetchAfterLast(queries, preferencesKey(bandId)),
   });
   useEffect(() => {
     if (data !== undefined) localStorage.setItem(LOCAL, JSON.stringify(data));

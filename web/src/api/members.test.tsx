@@ -1,0 +1,54 @@
+/** @jest-environment jsdom */
+import '../../test/dom.ts';
+import { DEFAULT_READS } from '@aurora/wire';
+import { afterEach, expect, jest, test } from '@jest/globals';
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
+import { act, renderHook, waitFor } from '@testing-library/react';
+import type { ReactNode } from 'react';
+import { useMemberChanges, useMembers } from './members.ts';
+
+const real = globalThis.fetch;
+afterEach(() => {
+  globalThis.fetch = real;
+});
+
+const BAND = { id: 'b1', name: 'The Low Tide', createdAt: new Date(0).toISOString() };
+
+test('a member who is taken out while the older list is still on its way stays out', async () => {
+  const queries = new QueryClient({ defaultOptions: { queries: { retry: false } } });
+  queries.setQueryData(['band'], BAND);
+  const around = ({ children }: { readonly children: ReactNode }) => <QueryClientProvider client={queries}>{children}</QueryClientProvider>;
+  const people = ['Ilse', 'Tomas'].map((name, index) => ({
+    id: `m${index}`,
+    name,
+    reads: DEFAULT_READS,
+    instrument: null,
+  }));
+  queries.setQueryData(['members', 'b1'], people);
+  let taken = false;
+  let answerOld: () => void = () => undefined;
+  const answer = (body: unknown) => ({ ok: true, status: 200, headers: new Headers(), json: async () => body }) as unknown as Response;
+  globalThis.fetch = jest.fn((path: unknown, init?: RequestInit) => {
+    if (init?.method === 'DELETE') {
+      taken = true;
+      return Promise.resolve(answer({ gone: true }));
+    }
+    if (!String(path).includes('/members')) return new Promise<Response>(() => undefined);
+    if (taken) return Promise.resolve(answer({ members: people.slice(1) }));
+    return new Promise<Response>((resolve) => {
+      answerOld = () => resolve(answer({ members: people }));
+    });
+  }) as typeof fetch;
+  const { result } = renderHook(() => ({ members: useMembers(), changes: useMemberChanges() }), { wrapper: around });
+  const names = () => result.current.members?.map(({ name }) => name);
+  await waitFor(() => expect(names()).toHaveLength(2));
+  await act(async () => {
+    result.current.changes.remove.mutate('m0');
+  });
+  expect(names()).toEqual(['Tomas']);
+  await act(async () => {
+    answerOld();
+    await new Promise((resolve) => setTimeout(resolve, 20));
+  });
+  expect(names()).toEqual(['Tomas']);
+});
