@@ -8,9 +8,9 @@ import { keyChangeMs } from './lib/bench-browser.mjs';
 import { roomVitals } from './lib/bench-vitals.mjs';
 import { ensureBuilt } from './lib/build.mjs';
 import { leaveCluster, removeCluster, startCluster } from './lib/cluster.mjs';
+import { startDemo } from './lib/demo-server.mjs';
 import { ensureInstalled } from './lib/install.mjs';
 import { ensurePackages } from './lib/packages.mjs';
-import { startServer } from './lib/server-process.mjs';
 import { Halt, ROOT, run } from './lib/workplace.mjs';
 
 await run(async () => {
@@ -31,7 +31,7 @@ await run(async () => {
  * What needs a database or a browser: a large shelf, and a long sheet that changes its key.
  * @param {import('./lib/build.mjs').Build} build
  */
-async function withServer({ server, web, migrations }) {
+async function withServer(build) {
   ensurePackages({ chromium: true });
   const folder = mkdtempSync(`${tmpdir()}/aurora-bench-`);
   const url = await startCluster(folder, { fast: true });
@@ -41,8 +41,7 @@ async function withServer({ server, web, migrations }) {
       const bench = spawnSync(process.execPath, ['--import', 'tsx', `server/bench/${name}.bench.ts`], { cwd: ROOT, stdio: 'inherit', env });
       if (bench.status !== 0) throw new Halt(`The benchmark of the ${name} did not run.`);
     }
-    const settings = { DATABASE_URL: url, PORT: '0', WEB_ROOT: web, MIGRATIONS: migrations, DEMO: '1', LOG_LEVEL: 'warn' };
-    const running = await startServer([server], settings, folder);
+    const { server: running } = await startDemo(build, url, folder);
     try {
       console.log(
         `a sheet of 200 bars painted in another key: ${(await keyChangeMs(running.url)).toFixed(0)} ms after the press (goal: 50 ms)`,

@@ -5,7 +5,7 @@ import { ensureBuilt } from './lib/build.mjs';
 import { emptyDatabase, leaveCluster, otherUsers, startCluster } from './lib/cluster.mjs';
 import { ensureInstalled } from './lib/install.mjs';
 import { ensurePackages } from './lib/packages.mjs';
-import { startServer } from './lib/server-process.mjs';
+import { runHouse } from './lib/run-house.mjs';
 import { untilStopped } from './lib/signals.mjs';
 import { dataFolder, Halt, run } from './lib/workplace.mjs';
 
@@ -18,25 +18,22 @@ await run(async () => {
   ensurePackages();
   await ensureInstalled();
   const build = await ensureBuilt();
-  const folder = dataFolder();
-  const url = await startCluster(folder);
+  const folder = dataFolder('.data');
+  const ownerUrl = await startCluster(folder);
   try {
     if (fresh) startOver(folder);
     const settings = {
       NODE_ENV: 'production',
-      DATABASE_URL: url,
       PORT: process.env.PORT || DEFAULT_PORT,
       HOST: process.env.HOST || '127.0.0.1',
-      WEB_ROOT: build.web,
-      MIGRATIONS: build.migrations,
       LOG_LEVEL: process.env.LOG_LEVEL || 'warn',
       DEMO: '1',
+      MAILBOX: '1',
     };
-    const server = await startServer(['--enable-source-maps', build.server], settings, folder);
-    console.log(`\nAurora Ridge is ready: ${server.url}\nPress Ctrl-C to stop. Everything is kept for next time.\n`);
-    const ended = await Promise.race([stopped, server.ended]);
-    await server.stop();
-    if (typeof ended !== 'string') throw new Halt(`The server ended by itself; see ${folder}/server.log`);
+    const house = await runHouse({ build, folder, ownerUrl, settings, ownsDatabase: true });
+    console.log(`\nAurora Ridge is ready: ${house.url}\nPress Ctrl-C to stop. Everything is kept for next time.\n`);
+    await stopped;
+    await house.stop();
   } finally {
     await leaveCluster(folder);
   }

@@ -2,6 +2,8 @@
 // Works on Aurora Ridge with hot reload: the server restarts, the page refreshes itself.
 import { spawn } from 'node:child_process';
 import { freePort, leaveCluster, startCluster } from './lib/cluster.mjs';
+import { databaseSettings } from './lib/database.mjs';
+import { setUp } from './lib/house.mjs';
 import { ensureInstalled } from './lib/install.mjs';
 import { ensurePackages } from './lib/packages.mjs';
 import { startServer } from './lib/server-process.mjs';
@@ -12,11 +14,19 @@ await run(async () => {
   const stopped = untilStopped();
   ensurePackages();
   await ensureInstalled();
-  const folder = dataFolder();
+  const folder = dataFolder('.data');
   const url = await startCluster(folder);
   try {
     const port = String(await freePort(0));
-    const settings = { DATABASE_URL: url, PORT: port, MIGRATIONS: `${ROOT}/server/src/db/migrations`, DEMO: '1', LOG_LEVEL: 'info' };
+    const settings = {
+      ...databaseSettings(url, folder),
+      PORT: port,
+      MIGRATIONS: `${ROOT}/server/src/db/migrations`,
+      DEMO: '1',
+      MAILBOX: '1',
+      LOG_LEVEL: 'info',
+    };
+    await setUp(['--import', 'tsx', 'server/src/setup.ts'], settings, folder);
     const server = await startServer(
       [`${ROOT}/node_modules/tsx/dist/cli.mjs`, 'watch', '--clear-screen=false', 'server/src/main.ts'],
       settings,

@@ -5,8 +5,8 @@ import { tmpdir } from 'node:os';
 import { chromium } from '@playwright/test';
 import { ensureBuilt } from './lib/build.mjs';
 import { leaveCluster, removeCluster, startCluster } from './lib/cluster.mjs';
+import { startDemo } from './lib/demo-server.mjs';
 import { ensurePackages } from './lib/packages.mjs';
-import { startServer } from './lib/server-process.mjs';
 import { untilStopped } from './lib/signals.mjs';
 import { Halt, ROOT, run } from './lib/workplace.mjs';
 
@@ -181,8 +181,7 @@ await run(async () => {
   const build = await ensureBuilt();
   const folder = mkdtempSync(`${tmpdir()}/aurora-pictures-`);
   const url = await startCluster(folder, { fast: true });
-  const settings = { DATABASE_URL: url, PORT: '0', WEB_ROOT: build.web, MIGRATIONS: build.migrations, DEMO: '1', LOG_LEVEL: 'warn' };
-  const server = await startServer([build.server], settings, folder);
+  const { server } = await startDemo(build, url, folder);
   const browser = await chromium.launch({
     executablePath: '/usr/bin/chromium',
     args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],

@@ -6,9 +6,9 @@ import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { ensureBuilt } from './lib/build.mjs';
 import { leaveCluster, removeCluster, startCluster } from './lib/cluster.mjs';
+import { startDemo } from './lib/demo-server.mjs';
 import { ensureInstalled } from './lib/install.mjs';
 import { ensurePackages } from './lib/packages.mjs';
-import { startServer } from './lib/server-process.mjs';
 import { untilStopped } from './lib/signals.mjs';
 import { Halt, ROOT, run } from './lib/workplace.mjs';
 
@@ -112,15 +112,7 @@ async function jest(project, scratch, settings) {
 async function endToEnd(databaseUrl, scratch) {
   console.log('\n— e2e');
   const build = await ensureBuilt();
-  const settings = {
-    DATABASE_URL: databaseUrl,
-    PORT: '0',
-    WEB_ROOT: build.web,
-    MIGRATIONS: build.migrations,
-    DEMO: '1',
-    LOG_LEVEL: 'warn',
-  };
-  const server = await startServer([build.server], settings, scratch);
+  const { server, settings } = await startDemo(build, databaseUrl, scratch);
   const report = `${scratch}/e2e.json`;
   let status;
   try {

@@ -22,7 +22,7 @@ const BUILDS = `${ROOT}/build`;
 /** Older builds stay for a while: a running demo may still serve one of them. */
 const KEPT = 4;
 
-/** @typedef {{ server: string, web: string, migrations: string }} Build paths of what was built */
+/** @typedef {{ server: string, worker: string, setup: string, web: string, migrations: string }} Build paths of what was built */
 
 /**
  * Builds server and web application into a folder named by their sources; does nothing when that
@@ -39,7 +39,13 @@ export async function ensureBuilt() {
   const now = new Date();
   utimesSync(folder, now, now);
   prune();
-  return { server: `${folder}/server/main.js`, web: `${folder}/web`, migrations: `${folder}/server/migrations` };
+  return {
+    server: `${folder}/server/main.js`,
+    worker: `${folder}/server/worker.js`,
+    setup: `${folder}/server/setup.js`,
+    web: `${folder}/web`,
+    migrations: `${folder}/server/migrations`,
+  };
 }
 
 /** @param {string} folder */
@@ -68,7 +74,10 @@ async function buildServer(folder) {
     Object.keys(JSON.parse(readFileSync(`${ROOT}/${wing}/package.json`, 'utf8')).dependencies),
   );
   await esbuild.build({
-    entryPoints: { main: `${ROOT}/server/src/main.ts`, 'reduce-thread': `${ROOT}/server/src/reduce/reduce-thread.ts` },
+    entryPoints: {
+      ...Object.fromEntries(['main', 'worker', 'setup'].map((name) => [name, `${ROOT}/server/src/${name}.ts`])),
+      'work-thread': `${ROOT}/server/src/compute/work-thread.ts`,
+    },
     outdir: folder,
     bundle: true,
     platform: 'node',

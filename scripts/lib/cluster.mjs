@@ -31,6 +31,43 @@ export async function startCluster(folder, { fast = false } = {}) {
   });
 }
 
+const WATCH_MS = 1000;
+
+/**
+ * Watches over the cluster: one that is gone is started again, as often as it takes.
+ * @param {string} folder
+ * @param {(words: string) => void} tell
+ * @returns {() => Promise<void>} ends the watch
+ */
+export function keepCluster(folder, tell) {
+  let isOver = false;
+  let pause = WATCH_MS;
+  const watch = async () => {
+    while (!isOver) {
+      await new Promise((resolve) => setTimeout(resolve, pause));
+      if (isOver || isRunning(openCluster(folder))) continue;
+      tell('the database is gone and is started again');
+      await withLock(folder, 'cluster', async () => {
+        const cluster = openCluster(folder);
+        if (isOver || isRunning(cluster)) return;
+        try {
+          await launch(cluster, false);
+          pause = WATCH_MS;
+          tell('the database is back');
+        } catch (error) {
+          pause = Math.min(8 * WATCH_MS, 2 * pause);
+          tell(`the database did not start: ${error instanceof Error ? error.message : error}`);
+        }
+      });
+    }
+  };
+  const watching = watch();
+  return async () => {
+    isOver = true;
+    await watching;
+  };
+}
+
 /**
  * Leaves the cluster; the last process to leave stops it.
  * @param {string} folder
@@ -176,6 +213,15 @@ function stop(cluster) {
   execute([...cluster.as, `${cluster.bin}/pg_ctl`, '-D', `${cluster.home}/data`, '-m', 'fast', '-w', 'stop']);
   const sockets = readNote(cluster.folder, 'sockets');
   if (sockets.startsWith('/tmp/aurora-pg-')) rmSync(sockets, { recursive: true, force: true });
+}
+
+/**
+ * Whether its first process is there. One that hangs, or still recovers, is.
+ * @param {Cluster} cluster
+ */
+function isRunning(cluster) {
+  const pid = Number(readNote(`${cluster.home}/data`, 'postmaster.pid').split('\n')[0]);
+  return pid > 0 && processMark(pid) !== undefined;
 }
 
 /** @param {Cluster} cluster */

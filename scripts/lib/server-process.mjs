@@ -1,11 +1,11 @@
 // @ts-check
 import { spawn } from 'node:child_process';
-import { createWriteStream, mkdirSync } from 'node:fs';
 import { createInterface } from 'node:readline';
+import { openLog } from './log-file.mjs';
 import { Halt, ROOT } from './workplace.mjs';
 
 const START_MS = 60_000;
-const STOP_MS = 5000;
+const STOP_MS = 12_000;
 
 /**
  * @typedef {object} RunningServer
@@ -22,8 +22,7 @@ const STOP_MS = 5000;
  * @returns {Promise<RunningServer>}
  */
 export async function startServer(command, settings, logFolder) {
-  mkdirSync(logFolder, { recursive: true });
-  const log = createWriteStream(`${logFolder}/server.log`, { flags: 'a' });
+  const log = openLog(logFolder, 'server.log');
   const child = spawn(process.execPath, [...command], {
     cwd: ROOT,
     env: { ...process.env, ...settings, STOP_WITH_PARENT: '1' },
@@ -63,8 +62,8 @@ async function stopChild(child, ended) {
 }
 
 /** @param {string} message */
-function failureWords(message) {
+export function failureWords(message) {
   const taken = /EADDRINUSE.*?:(\d+)$/.exec(message);
   if (taken === null) return `The server cannot start: ${message}`;
-  return `Port ${taken[1]} is taken on this machine. Choose another one:\n\n  PORT=${Number(taken[1]) + 10} npm run demo\n`;
+  return `Port ${taken[1]} is taken on this machine. Choose another one:\n\n  PORT=${Number(taken[1]) + 10} npm run demo    (or npm start)\n`;
 }

@@ -8,10 +8,13 @@ export const ROOT = resolve(dirname(fileURLToPath(import.meta.url)), '../..');
 
 const OLDEST_NODE = [20, 19];
 
-/** The folder all data lives in: `AURORA_DATA`, or `.data` in the checkout. */
-export function dataFolder() {
-  const folder = resolve(process.env.AURORA_DATA || `${ROOT}/.data`);
-  mkdirSync(folder, { recursive: true });
+/**
+ * The folder all data lives in: `AURORA_DATA`, or one in the checkout. Nobody else looks into it.
+ * @param {string} name
+ */
+export function dataFolder(name) {
+  const folder = resolve(process.env.AURORA_DATA || `${ROOT}/${name}`);
+  mkdirSync(folder, { recursive: true, mode: 0o700 });
   return folder;
 }
 

@@ -3,14 +3,15 @@ import { fileURLToPath } from 'node:url';
 import pg from 'pg';
 import { pino } from 'pino';
 import { addBand } from '../src/band/band-store.ts';
+import { scopedDb } from '../src/context/scope.ts';
 import { migrate } from '../src/db/migrate.ts';
-import { createPool, type Pool } from '../src/db/pool.ts';
+import { createPool, type Db } from '../src/db/pool.ts';
 
 const ROUNDS = 21;
 const SILENT = pino({ level: 'silent' });
 
 /** A database for one benchmark, with one band in it; gone when the work is done. */
-export async function withDatabase(work: (pool: Pool, bandId: string) => Promise<void>): Promise<void> {
+export async function withDatabase(work: (db: Db, bandId: string) => Promise<void>): Promise<void> {
   const adminUrl = process.env.TEST_DATABASE_URL ?? '';
   const name = `bench_${randomUUID().replaceAll('-', '')}`;
   const admin = new pg.Client(adminUrl);
@@ -18,9 +19,15 @@ export async function withDatabase(work: (pool: Pool, bandId: string) => Promise
   await admin.query(`create database ${name}`);
   const address = new URL(adminUrl);
   address.pathname = `/${name}`;
-  await migrate(address.href, fileURLToPath(new URL('../src/db/migrations', import.meta.url)), SILENT);
-  const pool = createPool(address.href, SILENT);
-  await work(pool, await addBand(pool, 'Bench'));
+  const app = new URL(address.href);
+  [app.username, app.password] = ['aurora_bench', 'a-bench-alone'];
+  const folder = fileURLToPath(new URL('../src/db/migrations', import.meta.url));
+  await migrate({ ownerUrl: address.href, appUrl: app.href, folder }, SILENT);
+  // as the application asks: every wall standing
+  const pool = createPool(app.href, SILENT);
+  const bandId = randomUUID();
+  const db = scopedDb(pool, { band: bandId });
+  await work(db, await addBand(db, 'Bench', bandId));
   await pool.end();
   await admin.query(`drop database ${name} with (force)`);
   await admin.end();

@@ -1,36 +1,47 @@
+import { randomUUID } from 'node:crypto';
 import compression from 'compression';
 import express, { type ErrorRequestHandler, type Express, type Response } from 'express';
-import { rateLimit } from 'express-rate-limit';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
-import { pinoHttp } from 'pino-http';
+import { type GenReqId, pinoHttp } from 'pino-http';
 import { apiCalls } from './api-calls.ts';
 import { callRouter } from './call/call-router.ts';
-import type { Pool } from './db/pool.ts';
+import { type LimitSettings, Limits } from './call/limits.ts';
+import type { Threads } from './compute/threads.ts';
+import type { House } from './context/enter.ts';
+import { type GuardSettings, guard } from './context/guard.ts';
 import { asHttpFault, HttpFault, problemOf } from './http-fault.ts';
-import { Jobs } from './job/jobs.ts';
 import { openApiDocument } from './openapi/openapi.ts';
-import { createReducer } from './reduce/reducer.ts';
+import type { PeopleDeps } from './people/me-calls.ts';
+import { type Watch, watchRoutes } from './watch/watch.ts';
 import { webRoutes } from './web-routes.ts';
 
 export interface AppDeps {
-  readonly pool: Pool;
+  readonly house: House;
   readonly log: Logger;
+  readonly threads: Threads;
   /** Folder of the built web application, null to serve the API alone. */
   readonly webRoot: string | null;
-  /** Compute calls a minute and address. */
-  readonly rateLimit: number;
-  /** The built script that large pieces are reduced in; null to reduce them where they are asked for. */
-  readonly reduceThread: URL | null;
+  readonly limits: LimitSettings;
+  readonly guard: GuardSettings;
+  /** How many proxies stand before this, and are believed about who asks. */
+  readonly trustProxy: number;
+  readonly people: Omit<PeopleDeps, 'house' | 'publicUrl'>;
+  readonly watch: Watch;
 }
 
-const MINUTE_MS = 60_000;
-
-/** The whole HTTP application. It holds nothing of its own but work that is under way: what it needs is passed in. */
+/** The whole HTTP application. It holds nothing of its own: what it needs is passed in. */
 export function createApp(deps: AppDeps): Express {
   const app = express();
   app.disable('x-powered-by');
-  app.use(pinoHttp({ logger: deps.log, quietReqLogger: true }));
+  app.set('trust proxy', deps.trustProxy);
+  app.use(
+    pinoHttp({ logger: deps.log, quietReqLogger: true, genReqId: requestId, redact: ['req.headers.cookie', 'res.headers["set-cookie"]'] }),
+  );
+  app.use(deps.watch.measure);
+  // whoever watches the house asks by its number, not its name
+  app.use(watchRoutes(deps.watch));
+  app.use(guard(deps.guard));
   app.use(securityHeaders());
   app.use(compression());
   app.use('/api/v1', apiRoutes(deps));
@@ -42,62 +53,65 @@ export function createApp(deps: AppDeps): Express {
   return app;
 }
 
-function apiRoutes({ pool, log, rateLimit: limit, reduceThread }: AppDeps): express.Router {
+/** A request's name in the log and in what it is answered: the proxy's where it gave one. */
+const requestId: GenReqId = (request, response) => {
+  const given = request.headers['x-request-id'];
+  const id = typeof given === 'string' && /^[\w-]{8,64}$/.test(given) ? given : randomUUID();
+  response.setHeader('X-Request-Id', id);
+  return id;
+};
+
+function apiRoutes({ house, threads, limits, people, guard: { publicUrl } }: AppDeps): express.Router {
   const routes = express.Router();
-  const jobs = new Jobs((fault) => log.error({ err: fault }, 'work failed'));
-  const limited = rateLimit({
-    windowMs: MINUTE_MS,
-    limit,
-    standardHeaders: 'draft-8',
-    legacyHeaders: false,
-    handler: () => {
-      throw new HttpFault('too-many', 'That is more than the server answers in a minute. Wait a little and go on.');
-    },
-  });
-  const calls = apiCalls(pool, jobs, createReducer(reduceThread));
+  const calls = apiCalls({ people: { ...people, house, publicUrl }, threads });
   const document = openApiDocument(calls);
   routes.get('/openapi.json', (_request, response) => {
     response.set('Cache-Control', 'public, max-age=300').json(document);
   });
-  routes.use(callRouter(calls, limited));
+  routes.use(callRouter(calls, { house, threads, limits: new Limits(limits) }));
   return routes;
 }
 
 /** Strict for scripts; styles may be set inline, because dialogs and notices place themselves so. */
 function securityHeaders() {
-  return helmet({
-    contentSecurityPolicy: {
-      directives: {
-        defaultSrc: ["'self'"],
-        // the engraver of scores is compiled code; nothing else may be made from text
-        scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
-        styleSrc: ["'self'", "'unsafe-inline'"],
-        imgSrc: ["'self'", 'data:'],
-        fontSrc: ["'self'"],
-        connectSrc: ["'self'"],
-        workerSrc: ["'self'", 'blob:'],
-        objectSrc: ["'none'"],
-        baseUri: ["'none'"],
-        formAction: ["'self'"],
-        frameAncestors: ["'none'"],
-        upgradeInsecureRequests: null,
+  const headers = (strictTransportSecurity: boolean) =>
+    helmet({
+      contentSecurityPolicy: {
+        directives: {
+          defaultSrc: ["'self'"],
+          // the engraver of scores is compiled code; nothing else may be made from text
+          scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
+          styleSrc: ["'self'", "'unsafe-inline'"],
+          imgSrc: ["'self'", 'data:'],
+          fontSrc: ["'self'"],
+          connectSrc: ["'self'"],
+          workerSrc: ["'self'", 'blob:'],
+          objectSrc: ["'none'"],
+          baseUri: ["'none'"],
+          formAction: ["'self'"],
+          frameAncestors: ["'none'"],
+          upgradeInsecureRequests: null,
+        },
       },
-    },
-    strictTransportSecurity: false,
-  });
+      strictTransportSecurity,
+    });
+  const [secure, plain] = [headers(true), headers(false)];
+  const handler: express.RequestHandler = (request, response, next) => (request.secure ? secure : plain)(request, response, next);
+  return handler;
 }
 
 function answerFault(log: Logger): ErrorRequestHandler {
   return (thrown, request, response, next) => {
     const fault = asHttpFault(thrown);
-    if (fault.code === 'unexpected') log.error({ err: thrown, url: request.url }, 'unexpected fault');
-    if (fault.code === 'database-away') log.warn({ err: fault.cause, url: request.url }, 'database away');
+    const about = { url: request.url, request: request.id };
+    if (fault.code === 'unexpected') log.error({ err: thrown, ...about }, 'unexpected fault');
+    if (fault.code === 'database-away' || fault.code === 'disk-full') log.warn({ err: fault.cause, ...about }, fault.code);
     if (response.headersSent) next(thrown);
-    else sendProblem(response, fault);
+    else sendProblem(response, fault, String(request.id));
   };
 }
 
-function sendProblem(response: Response, fault: HttpFault): void {
-  const problem = problemOf(fault);
+function sendProblem(response: Response, fault: HttpFault, requestId: string): void {
+  const problem = { ...problemOf(fault), request: requestId };
   response.status(problem.status).type('application/problem+json').send(JSON.stringify(problem));
 }

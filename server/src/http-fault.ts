@@ -9,11 +9,19 @@ export type HttpFaultCode =
   | 'invalid'
   | 'not-found'
   | 'not-allowed'
+  | 'sign-in'
+  | 'forbidden'
+  | 'foreign'
+  | 'misdirected'
+  | 'taken'
   | 'not-acceptable'
   | 'stale-save'
   | 'too-large'
   | 'too-many'
+  | 'over-quota'
+  | 'busy'
   | 'database-away'
+  | 'disk-full'
   | 'unexpected';
 
 interface Meaning {
@@ -25,13 +33,21 @@ const MEANINGS: Readonly<Record<HttpFaultCode, Meaning>> = {
   'unreadable-json': { status: 400, title: 'The request cannot be read' },
   'not-json': { status: 415, title: 'The request is not JSON' },
   invalid: { status: 422, title: 'Something in the request cannot be used' },
+  'sign-in': { status: 401, title: 'Nobody is signed in here' },
+  forbidden: { status: 403, title: 'Not for this player' },
+  foreign: { status: 403, title: 'Sent by another site' },
   'not-found': { status: 404, title: 'Not here' },
   'not-allowed': { status: 405, title: 'Not in this way' },
   'not-acceptable': { status: 406, title: 'Not in this form' },
   'stale-save': { status: 409, title: 'It was saved elsewhere meanwhile' },
+  taken: { status: 409, title: 'Somebody else has that already' },
   'too-large': { status: 413, title: 'Too much at once' },
+  misdirected: { status: 421, title: 'Not the name of this server' },
+  'over-quota': { status: 403, title: 'The band has all it may have' },
   'too-many': { status: 429, title: 'Too many requests' },
+  busy: { status: 503, title: 'The server is busy' },
   'database-away': { status: 503, title: 'The song shelf cannot be reached' },
+  'disk-full': { status: 507, title: 'The disk of the server is full' },
   unexpected: { status: 500, title: 'Something went wrong here' },
 };
 
@@ -78,9 +94,15 @@ export function problemOf(fault: HttpFault): Problem {
   };
 }
 
-/** Connection trouble as PostgreSQL and the network report it: class 08 and 57P, and socket errors. */
-const AWAY = /^(ECONNREFUSED|ECONNRESET|EPIPE|ENOTFOUND|ETIMEDOUT|08...|57P0.|53300)$/;
-const AWAY_WORDS = /timeout exceeded when trying to connect|Connection terminated|Client has encountered a connection error/;
+/**
+ * The database away or hanging, as PostgreSQL and the network report it: class 08 and 57P, too many connections, one of its
+ * time limits (57014, 55P03, 25P03), read-only while it recovers (25006), and socket errors.
+ */
+const AWAY = /^(ECONNREFUSED|ECONNRESET|EPIPE|ENOTFOUND|ETIMEDOUT|08...|57P0.|53300|57014|55P03|25P03|25006)$/;
+const AWAY_WORDS =
+  /timeout exceeded when trying to connect|Connection terminated|Client has encountered a connection error|Query read timeout|Client was closed/;
+/** PostgreSQL's and the system's word for a disk without room. */
+const FULL = /^(53100|ENOSPC|EDQUOT)$/;
 
 /** Wraps whatever was thrown: a known fault as it is, body and database trouble by kind, the rest as unexpected. */
 export function asHttpFault(thrown: unknown): HttpFault {
@@ -93,6 +115,10 @@ export function asHttpFault(thrown: unknown): HttpFault {
   if ((typeof type === 'string' && /^(charset|encoding|entity|request|stream)\./.test(type)) || status === 400) {
     return new HttpFault('unreadable-json', 'The body could not be read.', { cause: thrown });
   }
+  if (FULL.test(String(code)))
+    return new HttpFault('disk-full', 'The disk of the server is full. What you wrote is kept here and saved when there is room again.', {
+      cause: thrown,
+    });
   if (AWAY.test(String(code)) || AWAY_WORDS.test(String(message)) || isAwayAggregate(thrown)) {
     return new HttpFault('database-away', 'The database does not answer. What you wrote is kept here and saved when it is back.', {
       cause: thrown,

@@ -2,36 +2,58 @@ import { existsSync } from 'node:fs';
 import type { AddressInfo } from 'node:net';
 import { pino } from 'pino';
 import { createApp } from './app.ts';
+import { Threads } from './compute/threads.ts';
 import { readConfig } from './config.ts';
-import { migrate } from './db/migrate.ts';
-import { createPool } from './db/pool.ts';
-import { seedDemo } from './demo/seed-demo.ts';
-import { outlineOlderSongs } from './song/song-store.ts';
+import { HANDLERS } from './job/handler-table.ts';
+import { Worker } from './job/worker.ts';
+import { assemble } from './run/assemble.ts';
+import { endOnFault, endWithParent } from './run/last-resort.ts';
+import { Rounds } from './run/rounds.ts';
+import { readCounts } from './watch/counts.ts';
+import { createWatch } from './watch/watch.ts';
 
-const STOP_MS = 3000;
+/** Requests under way have so long to end; then the process ends all the same. */
+const STOP_MS = 10_000;
 const KEEP_ALIVE_MS = 65_000;
-const REDUCE_THREAD = new URL('./reduce-thread.js', import.meta.url);
+const WORK_THREAD = new URL('./work-thread.js', import.meta.url);
 
 const config = readConfig(process.env);
 const log = pino({ level: config.LOG_LEVEL });
-const pool = createPool(config.DATABASE_URL, log);
-await migrate(config.DATABASE_URL, config.MIGRATIONS, log);
-await outlineOlderSongs(pool);
-if (config.DEMO === '1') await seedDemo(pool);
+const { pool, house, people } = assemble(config, log);
+// built beside this file; unbuilt, work is done where it is asked for
+const threads = new Threads(existsSync(WORK_THREAD) ? WORK_THREAD : null);
+const worker = config.WORKER === 'inside' ? new Worker({ house, handlers: HANDLERS, log }) : null;
+const rounds = config.WORKER === 'inside' ? new Rounds({ house, log, backupFolder: config.BACKUP_FOLDER ?? null }) : null;
 
 const app = createApp({
-  pool,
+  house,
   log,
+  threads,
   webRoot: config.WEB_ROOT ?? null,
-  rateLimit: config.RATE_LIMIT,
-  // built beside this file; unbuilt, pieces are reduced where they are asked for
-  reduceThread: existsSync(REDUCE_THREAD) ? REDUCE_THREAD : null,
+  limits: { open: config.RATE_LIMIT, tries: config.TRIES_LIMIT, person: config.DEVICE_LIMIT, band: config.BAND_LIMIT },
+  guard: {
+    publicUrl: config.PUBLIC_URL ?? null,
+    hosts: config.ALLOWED_HOSTS.split(',')
+      .map((name) => name.trim())
+      .filter((name) => name !== ''),
+  },
+  trustProxy: config.TRUST_PROXY,
+  people,
+  watch: createWatch({
+    isReady: house.isReady,
+    connections: () => house.connections,
+    counts: () => readCounts(house.as({})),
+    threadsWaiting: () => threads.waiting,
+    metricsToken: config.METRICS_TOKEN ?? null,
+  }),
 });
 const server = app.listen(config.PORT, config.HOST);
 server.on('listening', () => {
   const { port } = server.address() as AddressInfo;
   // whoever started this process waits for the line, and learns the port from it
   process.stdout.write(`${JSON.stringify({ listening: `http://${config.HOST}:${port}` })}\n`);
+  worker?.start();
+  rounds?.start();
 });
 // longer than clients keep a connection for reuse, so that none is closed just as it is used again
 server.keepAliveTimeout = KEEP_ALIVE_MS;
@@ -42,14 +64,22 @@ server.on('error', (error) => {
   process.exit(1);
 });
 
+let stopping = false;
+/** Ends no request that is under way: takes no new ones, waits for those, then lets go of everything. */
 function stop(): void {
-  server.close(() => void pool.end().finally(() => process.exit(0)));
+  if (stopping) return;
+  stopping = true;
+  setTimeout(() => process.exit(), STOP_MS).unref();
+  server.close(
+    () =>
+      void Promise.allSettled([worker?.stop(), rounds?.stop(), threads.close()])
+        .then(() => pool.end())
+        .finally(() => process.exit()),
+  );
   server.closeIdleConnections();
-  setTimeout(() => process.exit(0), STOP_MS).unref();
 }
 
+endOnFault(log, stop);
+endWithParent(stop);
 process.once('SIGTERM', stop);
 process.once('SIGINT', stop);
-
-// a starter that is killed cannot say goodbye, but its end of the pipe closes
-if (process.env.STOP_WITH_PARENT === '1') process.stdin.on('end', stop).on('error', stop).resume();

@@ -5,14 +5,14 @@ import { fieldFault, HttpFault } from './http-fault.ts';
 import { issueWords } from './issue-words.ts';
 
 /** The request's JSON body, checked; what does not fit is answered with its path and in plain words. */
-export function bodyOf<Schema extends z.ZodType>(request: Request, schema: Schema): z.output<Schema> {
-  if (request.body === undefined) throw new HttpFault('not-json', 'Send a JSON body, with Content-Type: application/json.');
-  return checked(request.body, schema);
+export function bodyOf<Schema extends z.ZodType>(body: unknown, schema: Schema): z.output<Schema> {
+  if (body === undefined) throw new HttpFault('not-json', 'Send a JSON body, with Content-Type: application/json.');
+  return checked(body, schema);
 }
 
 /** What stands behind the question mark of the address, checked. */
-export function queryOf<Schema extends z.ZodType>(request: Request, schema: Schema): z.output<Schema> {
-  return checked(request.query, schema);
+export function queryOf<Schema extends z.ZodType>(query: unknown, schema: Schema): z.output<Schema> {
+  return checked(query, schema);
 }
 
 /** Refuses what no database keeps, wherever it stands in a request that is about what a band keeps. */

@@ -2,10 +2,11 @@ import type { SetListBody, SetSongEntry } from '@aurora/wire';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { addBand } from '../src/band/band-store.ts';
 import { seedDemo } from '../src/demo/seed-demo.ts';
-import { addMember, changeMember, deleteMember, listMembers } from '../src/member/member-store.ts';
+import { addMember, changeMember, listMembers } from '../src/member/member-store.ts';
+import { takeOut } from '../src/people/band-people-store.ts';
 import { addSet, deleteSet, findSet, listSets, saveSet } from '../src/set/set-store.ts';
 import { addSong } from '../src/song/song-store.ts';
-import { openDatabase, openServer, send, setSong, type TestDatabase, type TestServer } from './harness.ts';
+import { houseOn, leaderOf, openDatabase, openServer, send, setSong, type TestDatabase, type TestServer } from './harness.ts';
 
 let db: TestDatabase;
 let server: TestServer;
@@ -15,9 +16,9 @@ let otherBand: string;
 beforeAll(async () => {
   db = await openDatabase();
   server = await openServer(db.pool);
-  songId = (await addSong(db.pool, db.bandId, 'title: Slack Tide\nkey: G\n1 4 5 1\n'))?.id ?? '';
+  songId = (await addSong(db.pool, db.bandId, { source: 'title: Slack Tide\nkey: G\n1 4 5 1\n' }))?.id ?? '';
   otherBand = await addBand(db.pool, 'Neighbours');
-  strangerSong = (await addSong(db.pool, otherBand, 'title: Theirs\nkey: G\n1\n'))?.id ?? '';
+  strangerSong = (await addSong(db.pool, otherBand, { source: 'title: Theirs\nkey: G\n1\n' }))?.id ?? '';
 });
 afterAll(async () => {
   await server.close();
@@ -51,8 +52,11 @@ describe('sets', () => {
   test('a save replaces everything, and one from an older revision changes nothing', async () => {
     const set = await added();
     const next = body({ name: 'Saturday', entries: [song('c'), song('a')] });
-    expect(await saveSet(db.pool, db.bandId, set.id, 1, next)).toMatchObject({ kind: 'saved', set: { revision: 2, name: 'Saturday' } });
-    const stale = await saveSet(db.pool, db.bandId, set.id, 1, body({ name: 'Too late', entries: [] }));
+    expect(await saveSet(db.pool, db.bandId, set.id, { ...next, baseRevision: 1 })).toMatchObject({
+      kind: 'saved',
+      set: { revision: 2, name: 'Saturday' },
+    });
+    const stale = await saveSet(db.pool, db.bandId, set.id, { ...body({ name: 'Too late', entries: [] }), baseRevision: 1 });
     expect(stale).toMatchObject({ kind: 'stale', set: { name: 'Saturday', revision: 2 } });
     expect((await findSet(db.pool, db.bandId, set.id))?.entries.map(({ id }) => id)).toEqual(['c', 'a']);
   });
@@ -70,7 +74,7 @@ describe('sets', () => {
   test('a song of another band cannot be played, and nothing of such a save is kept', async () => {
     const set = await added();
     const strange = body({ name: 'Borrowed', entries: [song('a'), song('x', strangerSong)] });
-    expect(await saveSet(db.pool, db.bandId, set.id, 1, strange)).toEqual({ kind: 'strange-song', place: 1 });
+    expect(await saveSet(db.pool, db.bandId, set.id, { ...strange, baseRevision: 1 })).toEqual({ kind: 'strange-song', place: 1 });
     expect(await findSet(db.pool, db.bandId, set.id)).toMatchObject({ name: 'Friday', revision: 1 });
     expect(await addSet(db.pool, db.bandId, strange)).toEqual({ kind: 'strange-song', place: 1 });
   });
@@ -79,7 +83,7 @@ describe('sets', () => {
     const set = await added();
     expect(await findSet(db.pool, otherBand, set.id)).toBeUndefined();
     expect(await listSets(db.pool, otherBand)).toEqual([]);
-    expect(await saveSet(db.pool, otherBand, set.id, 1, body({ entries: [] }))).toEqual({ kind: 'missing' });
+    expect(await saveSet(db.pool, otherBand, set.id, { ...body({ entries: [] }), baseRevision: 1 })).toEqual({ kind: 'missing' });
     expect(await deleteSet(db.pool, otherBand, set.id)).toBe(false);
     expect(await deleteSet(db.pool, db.bandId, set.id)).toBe(true);
     expect(await findSet(db.pool, db.bandId, set.id)).toBeUndefined();
@@ -128,8 +132,8 @@ describe('members', () => {
     const changed = await changeMember(db.pool, db.bandId, ann?.id ?? '', { reads: { show: 'letters' } });
     expect(changed).toMatchObject({ name: 'Ann', plays: 'clarinet', reads: { transpose: 2, show: 'letters' } });
     expect(await changeMember(db.pool, otherBand, ann?.id ?? '', { name: 'Eve' })).toBeUndefined();
-    expect(await deleteMember(db.pool, otherBand, ann?.id ?? '')).toBe(false);
-    expect(await deleteMember(db.pool, db.bandId, ann?.id ?? '')).toBe(true);
+    expect(await takeOut(db.pool, leaderOf(otherBand), ann?.id ?? '')).toBe(false);
+    expect(await takeOut(db.pool, leaderOf(db.bandId), ann?.id ?? '')).toBe(true);
     expect((await listMembers(db.pool, db.bandId)).map(({ name }) => name)).not.toContain('Ann');
   });
 
@@ -168,7 +172,7 @@ describe('members', () => {
 test('the demo band has an evening to prepare', async () => {
   const empty = await openDatabase();
   await empty.pool.query('delete from band');
-  await seedDemo(empty.pool);
+  await seedDemo(houseOn(empty));
   const { rows } = await empty.pool.query<{ id: string }>('select id from band');
   const [head] = await listSets(empty.pool, rows[0]?.id ?? '');
   expect(head).toMatchObject({ name: 'Friday at the Tidehouse', songs: 8 });

@@ -4,8 +4,7 @@ import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { BaseResolver, createConfig, lintDocument, makeDocumentFromString } from '@redocly/openapi-core';
 import { Validator } from '@seriousme/openapi-schema-validator';
 import { apiCalls } from '../src/api-calls.ts';
-import { Jobs } from '../src/job/jobs.ts';
-import { createReducer } from '../src/reduce/reducer.ts';
+import { Threads } from '../src/compute/threads.ts';
 import { openDatabase, openServer, send, setSong, type TestDatabase, type TestServer } from './harness.ts';
 
 let db: TestDatabase;
@@ -34,7 +33,9 @@ const described = async () =>
   Object.entries((await document()).paths).flatMap(([path, methods]) =>
     Object.entries(methods).map(([method, one]) => ({ path, method, ...one })),
   );
-const calls = () => apiCalls(db.pool, new Jobs(() => undefined), createReducer(null));
+const calls = () =>
+  apiCalls({ people: { house: server.house, post: null, mailbox: false, demo: null, publicUrl: null }, threads: new Threads(null) });
+const isOpen = (id: string) => calls().some((one) => one.id === id && ['open', 'stranger'].includes(one.access));
 const SOMEWHERE = '00000000-0000-4000-8000-000000000000';
 const addressOf = (path: string) => path.replace('{revision}', '1').replaceAll(/\{\w+\}/g, SOMEWHERE);
 
@@ -62,12 +63,12 @@ describe('the description', () => {
     expect(new Set(told)).toEqual(new Set(calls().map(({ method, path }) => `${method} ${path}`)));
   });
 
-  test('names each call once, in a group, with its problems and without a sign-in', async () => {
+  test('names each call once, in a group, with its problems and whether it takes a sign-in', async () => {
     const all = await described();
     expect(new Set(all.map(({ operationId }) => operationId)).size).toBe(all.length);
-    for (const { tags, security, responses, parameters = [] } of all) {
+    for (const { operationId, tags, security, responses, parameters = [] } of all) {
       expect(tags).toHaveLength(1);
-      expect(security).toEqual([]);
+      expect(security).toEqual(isOpen(operationId) ? [] : [{ session: [] }]);
       const problems = Object.entries(responses).filter(([status]) => Number(status) >= 400);
       expect(problems.length).toBeGreaterThan(0);
       for (const [, { content }] of problems) expect(Object.keys(content)).toEqual(['application/problem+json']);

@@ -1,26 +1,22 @@
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import pg from 'pg';
-import { createPool, type Pool } from '../src/db/pool.ts';
-import { openDatabase, openServer, SILENT, send, type TestDatabase, type TestServer } from './harness.ts';
+import { openDatabase, openServer, send, type TestDatabase, type TestServer } from './harness.ts';
 
 let db: TestDatabase;
-let pool: Pool;
 let server: TestServer;
 beforeAll(async () => {
   db = await openDatabase();
-  pool = createPool(db.url, SILENT);
-  server = await openServer(pool);
+  server = await openServer(db.pool);
 });
 afterAll(async () => {
   await server.close();
-  await pool.end();
   await db.close();
 });
 
 test('a database that stops while saves are under way ends no server: they are answered, and the next ones saved', async () => {
   const songs = `${server.url}/api/v1/bands/${db.bandId}/songs`;
   const { body: song } = await send(songs, 'POST', { source: 'key: G\n1 4\n' });
-  const holder = new pg.Client(db.url);
+  const holder = new pg.Client(db.ownerUrl);
   holder.on('error', () => undefined);
   await holder.connect();
   await holder.query('begin');

@@ -1,12 +1,11 @@
 import { afterAll, beforeAll, beforeEach, describe, expect, test } from '@jest/globals';
 import { strToU8, unzipSync, zipSync } from 'fflate';
-import { readBand } from '../src/backup/backup-store.ts';
 import { addBand } from '../src/band/band-store.ts';
 import { addMember, listMembers } from '../src/member/member-store.ts';
 import { addSet, findSet, listSets } from '../src/set/set-store.ts';
 import { addSong, allSongs, changeSong, findSong, saveSong } from '../src/song/song-store.ts';
 import { saveSwap } from '../src/swap/swap-store.ts';
-import { computeApi, openDatabase, openServer, send, setSong, type TestDatabase, type TestServer } from './harness.ts';
+import { backupOf, computeApi, openDatabase, openServer, send, setSong, type TestDatabase, type TestServer } from './harness.ts';
 
 let db: TestDatabase;
 let server: TestServer;
@@ -25,7 +24,7 @@ beforeEach(async () => {
 
 const CHART = 'title: Slack Tide\nkey: G\ntempo: 90\n\n[Verse] x2\n1 4 5/7 1\n~ tide is turning\n';
 const base = () => `${server.url}/api/v1/bands/${bandId}`;
-const song = async (text = CHART) => (await addSong(db.pool, bandId, text))?.id ?? '';
+const song = async (text = CHART) => (await addSong(db.pool, bandId, { source: text }))?.id ?? '';
 
 async function finished(id: string) {
   for (let turn = 0; turn < 400; turn += 1) {
@@ -243,7 +242,7 @@ describe('a backup of the whole band', () => {
   }
   const backup = async () => (await fetch(`${base()}/exports/backup.json`)).text();
   const asKept = async () => {
-    const kept = await readBand(db.pool, bandId, new Date(0));
+    const kept = await backupOf(db.pool, bandId, new Date(0));
     return JSON.parse(JSON.stringify(kept));
   };
 

@@ -3,23 +3,42 @@ import type { Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { fileURLToPath } from 'node:url';
 import { NEW_SET_SONG } from '@aurora/core';
-import type { SetSongEntry } from '@aurora/wire';
+import { type BandBackup, bandBackup, type SetSongEntry } from '@aurora/wire';
 import { afterAll, beforeAll } from '@jest/globals';
 import pg from 'pg';
 import { pino } from 'pino';
-import { createApp } from '../src/app.ts';
+import { type AppDeps, createApp } from '../src/app.ts';
+import { backupText } from '../src/backup/backup-text.ts';
 import { addBand } from '../src/band/band-store.ts';
-import { migrate } from '../src/db/migrate.ts';
-import { createPool, type Pool } from '../src/db/pool.ts';
+import { Threads } from '../src/compute/threads.ts';
+import type { Seat } from '../src/context/context.ts';
+import { House, type OpenHouse } from '../src/context/enter.ts';
+import { scopedDb } from '../src/context/scope.ts';
+import { migrate, migrationsIn } from '../src/db/migrate.ts';
+import { createPool, type Db, type Pool, wholeDb } from '../src/db/pool.ts';
+import { HANDLERS } from '../src/job/handler-table.ts';
+import { Worker } from '../src/job/worker.ts';
+import { createWatch } from '../src/watch/watch.ts';
 
 const MIGRATIONS = fileURLToPath(new URL('../src/db/migrations', import.meta.url));
+/** The role the application works as in tests: every wall holds for it. */
+const APP_ROLE = ['aurora_test', 'a-test-alone'] as const;
 
 export const SILENT = pino({ level: 'silent' });
 
+/** The database as its owner, whom no wall stops: to arrange things, and to look behind them. */
+export interface OwnerDb extends Db {
+  /** Its address for the application's role. */
+  readonly appUrl: string;
+}
+
 /** A database of this test file's own, migrated, with one band in it. */
 export interface TestDatabase {
+  readonly ownerUrl: string;
   readonly url: string;
-  readonly pool: Pool;
+  readonly pool: OwnerDb;
+  /** Connections as the application's role. */
+  readonly app: Pool;
   readonly bandId: string;
   readonly close: () => Promise<void>;
 }
@@ -31,14 +50,19 @@ export async function openDatabase(): Promise<TestDatabase> {
   await asAdmin(adminUrl, `create database ${name}`);
   const address = new URL(adminUrl);
   address.pathname = `/${name}`;
-  await migrate(address.href, MIGRATIONS, SILENT);
-  const pool = createPool(address.href, SILENT);
+  const app = new URL(address.href);
+  [app.username, app.password] = APP_ROLE;
+  await migrate({ ownerUrl: address.href, appUrl: app.href, folder: MIGRATIONS }, SILENT);
+  const owner = createPool(address.href, SILENT);
+  const pool = { ...wholeDb(owner), appUrl: app.href };
+  const ofApp = createPool(app.href, SILENT);
   const bandId = await addBand(pool, 'The Test Pressings');
   const close = async () => {
-    await pool.end();
+    await owner.end();
+    await ofApp.end();
     await asAdmin(adminUrl, `drop database ${name} with (force)`);
   };
-  return { url: address.href, pool, bandId, close };
+  return { ownerUrl: address.href, url: app.href, pool, app: ofApp, bandId, close };
 }
 
 async function asAdmin(url: string, statement: string): Promise<void> {
@@ -51,19 +75,92 @@ async function asAdmin(url: string, statement: string): Promise<void> {
 /** The application listening on a free port. */
 export interface TestServer {
   readonly url: string;
+  readonly house: House;
   readonly close: () => Promise<void>;
 }
 
-export async function openServer(
-  pool: Pool,
-  { webRoot = null, rateLimit = 100_000 }: { webRoot?: string | null; rateLimit?: number } = {},
-): Promise<TestServer> {
-  const app = createApp({ pool, log: SILENT, webRoot, rateLimit, reduceThread: null });
+/** What a test has otherwise than usual. */
+export interface ServerWishes {
+  readonly webRoot?: string | null;
+  readonly rateLimit?: number;
+  readonly triesLimit?: number;
+  /** Who comes in unsigned: whoever comes leads every band, unless this says otherwise; null closes the house. */
+  readonly door?: OpenHouse;
+  readonly threads?: Threads;
+  readonly people?: Partial<AppDeps['people']>;
+  readonly guard?: Partial<AppDeps['guard']>;
+  readonly trustProxy?: number;
+  readonly metricsToken?: string | null;
+  /** Whether work is done in the same process, as it is usually. */
+  readonly works?: boolean;
+}
+
+const NO_DATABASE = 'postgres://nobody@127.0.0.1:1/none';
+
+/** Everybody is the leader of every band there is: for tests of what a band does, not of who may. */
+function everybodyLeads(pool: Pool): NonNullable<OpenHouse> {
+  return async (bandId) => {
+    const person = { accountId: '00000000-0000-4000-8000-00000000aaaa', name: 'Everybody', deviceId: null };
+    const { rowCount } = await scopedDb(pool, { band: bandId ?? undefined }).query('select 1 from band where id = $1', [bandId]);
+    return { person, seat: bandId === null || rowCount === 0 ? null : leaderOf(bandId) };
+  };
+}
+
+/** The house as the application opens it, every wall standing. */
+export function houseOn(db: TestDatabase): Pick<House, 'as'> {
+  return { as: (scope) => scopedDb(db.app, scope) };
+}
+
+/** One who leads a band without being a player of it. */
+export function leaderOf(bandId: string): Seat {
+  return { bandId, role: 'leader', memberId: null, name: 'Everybody', guestSet: null };
+}
+
+/** Opens the application on a database; null for one that is never reached. */
+export async function openServer(db: Pick<OwnerDb, 'appUrl'> | null, wishes: ServerWishes = {}): Promise<TestServer> {
+  const pool = createPool(db?.appUrl ?? NO_DATABASE, SILENT);
+  const house = new House(pool, wishes.door === undefined ? everybodyLeads(pool) : wishes.door, migrationsIn(MIGRATIONS));
+  const threads = wishes.threads ?? new Threads(null);
+  const worker = db === null || wishes.works === false ? null : new Worker({ house, handlers: HANDLERS, log: SILENT, pollMs: 15 });
+  const app = createApp({
+    house,
+    log: SILENT,
+    threads,
+    webRoot: wishes.webRoot ?? null,
+    limits: { open: wishes.rateLimit ?? 100_000, tries: wishes.triesLimit ?? 100_000, person: 100_000, band: 100_000 },
+    guard: { publicUrl: null, hosts: [], ...wishes.guard },
+    trustProxy: wishes.trustProxy ?? 0,
+    people: { post: null, mailbox: false, demo: null, ...wishes.people },
+    watch: createWatch({
+      isReady: house.isReady,
+      connections: () => house.connections,
+      counts: async () => ({}),
+      threadsWaiting: () => threads.waiting,
+      metricsToken: wishes.metricsToken ?? null,
+    }),
+  });
   const server = await new Promise<Server>((resolve) => {
     const listening = app.listen(0, '127.0.0.1', () => resolve(listening));
   });
+  worker?.start();
   const { port } = server.address() as AddressInfo;
-  return { url: `http://127.0.0.1:${port}`, close: () => new Promise((resolve) => server.close(() => resolve())) };
+  const close = async () => {
+    await new Promise((resolve) => {
+      server.close(resolve);
+      server.closeIdleConnections();
+    });
+    await worker?.stop();
+    await threads.close();
+    await pool.end();
+  };
+  return { url: `http://127.0.0.1:${port}`, house, close };
+}
+
+/** Everything a band has, as a backup of it would be read. */
+export async function backupOf(db: Db, bandId: string, now: Date): Promise<BandBackup> {
+  const parts: string[] = [];
+  for await (const part of backupText(db, bandId, now)) parts.push(part);
+  return bandBackup.parse(JSON.parse(parts.join('')));
 }
 
 /** An answer with its body read as JSON. */
@@ -84,12 +181,11 @@ export async function send(url: string, method = 'GET', body?: unknown): Promise
   return { status: response.status, type: response.headers.get('content-type') ?? '', body: await response.json() };
 }
 
-/** Asks the compute calls of a test file's own server. They need no database: the one they are given is never reached. */
+/** Asks the compute calls of a test file's own server. They need no database. */
 export function computeApi(): (path: string, body: unknown) => Promise<Answer> {
-  const pool = new pg.Pool({ connectionString: 'postgres://nobody@127.0.0.1:1/none' });
   let server: TestServer;
   beforeAll(async () => {
-    server = await openServer(pool);
+    server = await openServer(null);
   });
   afterAll(() => server.close());
   return (path, body) => send(`${server.url}/api/v1${path}`, 'POST', body);

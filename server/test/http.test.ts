@@ -2,9 +2,9 @@ import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import { createPool } from '../src/db/pool.ts';
+import { demoHouse } from '../src/demo/demo-door.ts';
 import { seedDemo } from '../src/demo/seed-demo.ts';
-import { openDatabase, openServer, SILENT, send, type TestDatabase, type TestServer } from './harness.ts';
+import { houseOn, openDatabase, openServer, send, type TestDatabase, type TestServer } from './harness.ts';
 
 let db: TestDatabase;
 let server: TestServer;
@@ -128,7 +128,6 @@ describe('the server around its routes', () => {
       '/assets/gone.js',
       '/gone.css',
       '/health',
-      '/healthz',
       '/status',
       '/songs/x/nowhere',
       '/favicon.png',
@@ -164,12 +163,10 @@ describe('the server around its routes', () => {
   });
 
   test('says so when the database is away, and goes on computing', async () => {
-    const pool = createPool('postgres://nobody@127.0.0.1:1/none', SILENT);
-    const alone = await openServer(pool);
+    const alone = await openServer(null);
     expect(await send(`${alone.url}/api/v1/bands`)).toMatchObject({ status: 503, body: { title: 'The song shelf cannot be reached' } });
     expect((await send(`${alone.url}/api/v1/chords/parse`, 'POST', { symbol: 'C' })).status).toBe(200);
     await alone.close();
-    await pool.end();
   });
 });
 
@@ -177,9 +174,9 @@ describe('the demo band', () => {
   test('is put into an empty database once, every song readable without an error', async () => {
     const fresh = await openDatabase();
     await fresh.pool.query('delete from band');
-    await seedDemo(fresh.pool);
-    await seedDemo(fresh.pool);
-    const demo = await openServer(fresh.pool);
+    await seedDemo(houseOn(fresh));
+    await seedDemo(houseOn(fresh));
+    const demo = await openServer(fresh.pool, { door: demoHouse(houseOn(fresh).as) });
     const { bands } = (await send(`${demo.url}/api/v1/bands`)).body;
     expect(bands).toHaveLength(1);
     const { songs: shelf } = (await send(`${demo.url}/api/v1/bands/${bands[0].id}/songs`)).body;

@@ -4,7 +4,6 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { unzipSync } from 'fflate';
-import { Jobs } from '../src/job/jobs.ts';
 import { addMember } from '../src/member/member-store.ts';
 import { addSet } from '../src/set/set-store.ts';
 import { addSong } from '../src/song/song-store.ts';
@@ -26,7 +25,7 @@ beforeAll(async () => {
   ];
   const ids: string[] = [];
   for (const player of players) ids.push((await addMember(db.pool, db.bandId, player))?.id ?? '');
-  const song = async (text: string) => (await addSong(db.pool, db.bandId, text))?.id ?? '';
+  const song = async (text: string) => (await addSong(db.pool, db.bandId, { source: text }))?.id ?? '';
   songId = await song('title: Slack Tide\nkey: Eb\n\n[Verse]\n1 4 5/7 1! @bass "walk up" @drums "brushes"\n~ tide is turning\n');
   const second = await song('title: Rope Walk\nkey: Em\n\n[Verse]\n1- 4- 57 1-\n');
   const outcome = await addSet(db.pool, db.bandId, {
@@ -122,58 +121,5 @@ describe('a parts pack', () => {
 
   test('a key nobody can read is refused before any work', async () => {
     expect(await send(`${base()}/packs`, 'POST', { of: 'song', songId, key: 'H', paper: 'A4' })).toMatchObject({ status: 422 });
-  });
-});
-
-describe('work on the server', () => {
-  const settle = () => new Promise((resolve) => setTimeout(resolve, 20));
-
-  test('tells how far it is, and stops where it is told to', async () => {
-    const jobs = new Jobs(() => undefined);
-    let steps = 0;
-    const { id } = jobs.start(
-      'band',
-      async (tick) => {
-        for (; steps < 10_000; steps += 1) await tick(steps, 10_000);
-        return { says: 'all of it', file: null };
-      },
-      () => undefined,
-    );
-    await settle();
-    expect(jobs.find('band', id)).toMatchObject({ state: 'working', total: 10_000 });
-    expect(jobs.stop('band', id)).toMatchObject({ state: 'stopped' });
-    await settle();
-    const reached = steps;
-    await settle();
-    expect(steps).toBe(reached);
-    expect(jobs.find('band', id)).toMatchObject({ state: 'stopped', says: 'Stopped.' });
-    expect(jobs.resultOf('band', id)).toBeUndefined();
-  });
-
-  test('is of one band alone', () => {
-    const jobs = new Jobs(() => undefined);
-    const { id } = jobs.start(
-      'band',
-      async () => ({ says: '', file: null }),
-      () => undefined,
-    );
-    expect([jobs.find('other', id), jobs.stop('other', id), jobs.resultOf('other', id)]).toEqual([undefined, undefined, undefined]);
-  });
-
-  test('that fails says so: in words where there are some, else it is told to whoever watches', async () => {
-    const seen: unknown[] = [];
-    const jobs = new Jobs((fault) => seen.push(fault));
-    const fail = async () => Promise.reject(new Error('torn'));
-    const known = jobs.start('band', fail, () => 'The file is torn.');
-    const unknown = jobs.start('band', fail, () => undefined);
-    await settle();
-    expect(jobs.find('band', known.id)).toMatchObject({ state: 'failed', says: 'The file is torn.' });
-    expect(jobs.find('band', unknown.id)).toMatchObject({ state: 'failed', says: 'This is a fault of ours. Nothing was changed.' });
-    expect(seen).toHaveLength(1);
-  });
-
-  test('that is unknown has no file', async () => {
-    expect((await send(`${base()}/jobs/00000000-0000-4000-8000-000000000000/file`)).status).toBe(404);
-    expect((await send(`${base()}/jobs/00000000-0000-4000-8000-000000000000`, 'DELETE')).status).toBe(404);
   });
 });

@@ -1,11 +1,10 @@
 import { readFileSync } from 'node:fs';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import { readBand, restoreBand } from '../src/backup/backup-store.ts';
+import { restoreBand } from '../src/backup/backup-store.ts';
 import { addBand } from '../src/band/band-store.ts';
-import { inTransaction } from '../src/db/pool.ts';
 import { addPiece, allPieces, listPieces, type PieceSave, savePiece } from '../src/piece/piece-store.ts';
 import { addSong } from '../src/song/song-store.ts';
-import { openDatabase, openServer, send, type TestDatabase, type TestServer } from './harness.ts';
+import { backupOf, openDatabase, openServer, send, type TestDatabase, type TestServer } from './harness.ts';
 
 let db: TestDatabase;
 let server: TestServer;
@@ -63,7 +62,7 @@ describe('pieces of a band', () => {
 
   test('a chart that was made of it is linked, and forgotten when it goes', async () => {
     const { id } = await made();
-    const songId = (await addSong(db.pool, db.bandId, 'key: C\n1 4 57 1\n'))?.id ?? '';
+    const songId = (await addSong(db.pool, db.bandId, { source: 'key: C\n1 4 57 1\n' }))?.id ?? '';
     expect((await send(at(`/${id}`), 'PUT', work({ songId }))).body.songId).toBe(songId);
     await db.pool.query('delete from song where id = $1', [songId]);
     expect((await send(at(`/${id}`))).body.songId).toBeNull();
@@ -83,14 +82,14 @@ describe('pieces of a band', () => {
 
 test('a backup holds them, with what is said and the chart that was made', async () => {
   const band = await addBand(db.pool, 'Keepers');
-  const songId = (await addSong(db.pool, band, 'key: C\n1 4 57 1\n'))?.id ?? '';
+  const songId = (await addSong(db.pool, band, { source: 'key: C\n1 4 57 1\n' }))?.id ?? '';
   const kept = { id: '11111111-1111-4111-8111-111111111111', said: [SAID], songId } as Parameters<typeof addPiece>[2]['kept'] & object;
   await addPiece(db.pool, band, { title: 'Kept', by: 'Ines', format: 'abc', source: Buffer.from(HYMN), rhythm: 'half', kept });
-  const backup = await readBand(db.pool, band, new Date(0));
+  const backup = await backupOf(db.pool, band, new Date(0));
   if (backup === undefined) throw new Error('no backup');
   const before = await allPieces(db.pool, band);
   await db.pool.query('delete from piece where band_id = $1', [band]);
-  await inTransaction(db.pool, (client) => restoreBand(client, band, backup, async () => undefined));
+  await db.pool.transaction((client) => restoreBand(client, band, backup, async () => undefined));
   const withoutTime = (pieces: typeof before) => pieces.map(({ savedAt: _, ...piece }) => piece);
   expect(withoutTime(await allPieces(db.pool, band))).toEqual(withoutTime(before));
 });

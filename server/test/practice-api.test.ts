@@ -2,11 +2,10 @@ import { randomUUID } from 'node:crypto';
 import { QUESTION_KINDS } from '@aurora/core';
 import type { PracticePass } from '@aurora/wire';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import { readBand, restoreBand } from '../src/backup/backup-store.ts';
+import { restoreBand } from '../src/backup/backup-store.ts';
 import { addBand } from '../src/band/band-store.ts';
-import { inTransaction } from '../src/db/pool.ts';
 import { addMember } from '../src/member/member-store.ts';
-import { openDatabase, openServer, send, type TestDatabase, type TestServer } from './harness.ts';
+import { backupOf, openDatabase, openServer, send, type TestDatabase, type TestServer } from './harness.ts';
 
 let db: TestDatabase;
 let server: TestServer;
@@ -267,8 +266,8 @@ describe('settings and the log', () => {
 });
 
 test('a backup holds it, and a band restored has it again', async () => {
-  const before = await readBand(db.pool, db.bandId, new Date());
+  const before = await backupOf(db.pool, db.bandId, new Date());
   expect(before?.practice.length).toBe(2);
-  await inTransaction(db.pool, (client) => restoreBand(client, db.bandId, before as never, async () => undefined));
-  expect((await readBand(db.pool, db.bandId, new Date()))?.practice).toEqual(before?.practice);
+  await db.pool.transaction((client) => restoreBand(client, db.bandId, before as never, async () => undefined));
+  expect((await backupOf(db.pool, db.bandId, new Date()))?.practice).toEqual(before?.practice);
 });

@@ -1,9 +1,10 @@
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import { addBand } from '../src/band/band-store.ts';
-import { addMember, deleteMember } from '../src/member/member-store.ts';
+import { addMember } from '../src/member/member-store.ts';
+import { takeOut } from '../src/people/band-people-store.ts';
 import { addSong } from '../src/song/song-store.ts';
 import { listSwaps, saveSwap } from '../src/swap/swap-store.ts';
-import { openDatabase, openServer, send, type TestDatabase, type TestServer } from './harness.ts';
+import { leaderOf, openDatabase, openServer, send, type TestDatabase, type TestServer } from './harness.ts';
 
 let db: TestDatabase;
 let server: TestServer;
@@ -12,7 +13,7 @@ let memberId: string;
 beforeAll(async () => {
   db = await openDatabase();
   server = await openServer(db.pool);
-  songId = (await addSong(db.pool, db.bandId, 'key: C\n1 4 5 1\n'))?.id ?? '';
+  songId = (await addSong(db.pool, db.bandId, { source: 'key: C\n1 4 5 1\n' }))?.id ?? '';
   memberId = (await addMember(db.pool, db.bandId, { name: 'Wren', plays: 'guitar' }))?.id ?? '';
 });
 afterAll(async () => {
@@ -36,7 +37,7 @@ test('what is no chord is refused; players and songs of other bands are not ther
   expect((await send(at(), 'PUT', swap({ instead: '8' }))).status).toBe(422);
   expect((await send(at(), 'PUT', swap({ chord: '' }))).status).toBe(422);
   const other = await addBand(db.pool, 'Neighbours');
-  const theirs = (await addSong(db.pool, other, 'key: C\n1\n'))?.id ?? '';
+  const theirs = (await addSong(db.pool, other, { source: 'key: C\n1\n' }))?.id ?? '';
   expect((await send(at(theirs), 'PUT', swap())).status).toBe(404);
   expect((await send(at(theirs))).status).toBe(404);
   expect(await saveSwap(db.pool, other, theirs, swap())).toBe(false);
@@ -45,6 +46,6 @@ test('what is no chord is refused; players and songs of other bands are not ther
 test('a player who leaves takes them along', async () => {
   const gone = (await addMember(db.pool, db.bandId, { name: 'Lark', plays: 'guitar' }))?.id ?? '';
   await saveSwap(db.pool, db.bandId, songId, swap({ memberId: gone }));
-  await deleteMember(db.pool, db.bandId, gone);
+  await takeOut(db.pool, leaderOf(db.bandId), gone);
   expect((await listSwaps(db.pool, db.bandId, [songId])).get(songId)?.some((one) => one.memberId === gone)).toBe(false);
 });

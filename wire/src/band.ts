@@ -61,7 +61,6 @@ export const songSaveRequest = z
   .object({
     source: chartSource,
     baseRevision: z.number().int().min(1, { error: 'a revision counts from 1' }),
-    by: z.uuid({ error: 'that is no player' }).nullable().default(null).describe('the player who saves, where it is known'),
   })
   .meta({ id: 'SongSaveRequest' });
 
@@ -79,7 +78,7 @@ const versionHead = {
   revision: z.number().int(),
   savedAt: z.string(),
   name: z.string().nullable(),
-  by: z.string().nullable().describe('the name of the player who saved; null where nobody said, or the player has left'),
+  by: z.string().nullable().describe('the name of the player who saved; null where nobody is known'),
 };
 export const songVersion = z.object({ ...versionHead, source: z.string() }).meta({ id: 'SongVersion' });
 export const songVersionsAnswer = z

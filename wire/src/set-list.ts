@@ -50,6 +50,8 @@ const content = {
   entries: z.array(z.discriminatedUnion('kind', [setSong, setBreak])).max(200, { error: 'a set has at most 200 songs and breaks' }),
 };
 
+const savedBy = z.string().nullable().default(null).describe('the name of the player who saved it last; null where nobody is known');
+
 export const setListBody = z.object(content).meta({ id: 'SetListBody' });
 const setListHead = z
   .object({
@@ -60,13 +62,14 @@ const setListHead = z
     songs: z.number().int(),
     revision: z.number().int(),
     savedAt: z.string(),
+    savedBy,
   })
   .meta({ id: 'SetListHead' });
 export const setListsAnswer = z.object({ sets: z.array(setListHead) }).meta({ id: 'SetLists' });
 
 /** A set with the songs that are in it, charts included. */
 export const setList = z
-  .object({ ...content, id: z.string(), revision: z.number().int(), savedAt: z.string(), songs: z.array(song) })
+  .object({ ...content, id: z.string(), revision: z.number().int(), savedAt: z.string(), savedBy, songs: z.array(song) })
   .meta({ id: 'SetList' });
 export const setListSaveRequest = z
   .object({ ...content, baseRevision: z.number().int().min(1, { error: 'a revision counts from 1' }) })

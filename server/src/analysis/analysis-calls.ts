@@ -14,13 +14,13 @@ import {
   scaleWords,
 } from '@aurora/core';
 import { type AnalyzeAnswer, type AnalyzeRequest, analyzeAnswer, analyzeRequest } from '@aurora/wire';
-import { type Call, call } from '../call/call.ts';
+import { type Call, openCall } from '../call/call.ts';
 import { requiredKey } from '../validate.ts';
 import { readSong, unreadOf } from './read-song.ts';
 
 /** `/analyze`: keys, regions, readings, scales and patterns of a chart or of plain chords. */
 export const ANALYSIS_CALLS: readonly Call[] = [
-  call(
+  openCall(
     {
       id: 'analyze',
       method: 'post',

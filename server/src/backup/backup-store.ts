@@ -1,89 +1,20 @@
-import { BACKUP_FORMAT, BACKUP_VERSION, type BandBackup, setListBody } from '@aurora/wire';
+import type { BandBackup } from '@aurora/wire';
 import type { Queryable } from '../db/pool.ts';
 import { stored } from '../db/stored-json.ts';
-import type { Tick } from '../job/jobs.ts';
-import { listMembers, saveInstrument } from '../member/member-store.ts';
-import { addPiece, allPieces } from '../piece/piece-store.ts';
-import { readPreferences, writePreferences } from '../preference/preference-store.ts';
-import { findSet, listSets, writeEntries } from '../set/set-store.ts';
-import { outlineOf } from '../song/song-outline.ts';
-import { readPractice, restorePractice } from './practice-backup.ts';
-
-/** Everything a band has, as a backup holds it. Undefined when there is no such band. */
-export async function readBand(db: Queryable, bandId: string, now: Date): Promise<BandBackup | undefined> {
-  const band = (await db.query<{ name: string }>('select name from band where id = $1', [bandId])).rows[0];
-  if (band === undefined) return undefined;
-  const members = await listMembers(db, bandId);
-  const sets: BandBackup['sets'] = [];
-  for (const { id } of await listSets(db, bandId)) sets.push({ ...setListBody.parse(await findSet(db, bandId, id)), id });
-  const swaps = await db.query<{ song_id: string; member_id: string; chord: string; stretch: number; instead: string; refused_by: string }>(
-    'select song_id, member_id, chord, stretch, instead, refused_by from chord_swap where band_id = $1 order by song_id, member_id, stretch, chord',
-    [bandId],
-  );
-  return {
-    format: BACKUP_FORMAT,
-    version: BACKUP_VERSION,
-    savedAt: now.toISOString(),
-    band: { name: band.name },
-    preferences: await readPreferences(db, bandId),
-    members: members.map(({ id, name, plays, reads, instrument }) => ({ id, name, plays, reads, instrument })),
-    songs: await songsWithVersions(db, bandId),
-    sets,
-    swaps: swaps.rows.map(({ song_id, member_id, chord, stretch, instead, refused_by }) => ({
-      songId: song_id,
-      memberId: member_id,
-      chord,
-      stretch,
-      instead,
-      refusedBy: refused_by,
-    })),
-    practice: await readPractice(
-      db,
-      bandId,
-      members.map(({ id }) => id),
-    ),
-    pieces: (await allPieces(db, bandId)).map(({ id, title, by, format, rhythm, said, songId, source }) => ({
-      id,
-      title,
-      by,
-      format,
-      rhythm,
-      said,
-      songId,
-      data: Buffer.from(source).toString('base64'),
-    })),
-  };
-}
-
-async function songsWithVersions(db: Queryable, bandId: string): Promise<BandBackup['songs']> {
-  const { rows } = await db.query<{
-    id: string;
-    tags: string[];
-    archived: boolean;
-    revision: number;
-    saved_at: Date;
-    name: string | null;
-    by: string | null;
-    source: string;
-  }>(
-    `select song.id, song.tags, song.archived_at is not null as archived, version.revision, version.saved_at, version.name, version.saved_by as by, version.source
-       from song join chart_version version on version.song_id = song.id
-      where song.band_id = $1 order by song.created_at, song.id, version.revision`,
-    [bandId],
-  );
-  const songs: BandBackup['songs'] = [];
-  for (const { id, tags, archived, revision, saved_at, name, by, source } of rows) {
-    if (songs.at(-1)?.id !== id) songs.push({ id, tags, archived, versions: [] });
-    songs.at(-1)?.versions.push({ revision, savedAt: saved_at.toISOString(), name, by, source });
-  }
-  return songs;
-}
+import type { Tick } from '../job/worker.ts';
+import { saveInstrument } from '../member/member-store.ts';
+import { addPiece } from '../piece/piece-store.ts';
+import { writePreferences } from '../preference/preference-store.ts';
+import { writeEntries } from '../set/set-store.ts';
+import { OUTLINE_RULES, outlineOf } from '../song/song-outline.ts';
+import { restorePractice } from './practice-backup.ts';
 
 /**
  * Puts a backup in place of everything the band has, within the transaction of `client`: all of it
  * happens, or nothing. Ids stay as they are, so that links go on working, unless another band has them.
  */
 export async function restoreBand(client: Queryable, bandId: string, backup: BandBackup, tick: Tick): Promise<void> {
+  const signedIn = await peopleOf(client, bandId);
   for (const table of ['piece', 'chord_swap', 'set_list', 'song', 'preference', 'member'])
     await client.query(`delete from ${table} where band_id = $1`, [bandId]);
   await client.query('update band set name = $2 where id = $1', [bandId, backup.band.name]);
@@ -98,6 +29,7 @@ export async function restoreBand(client: Queryable, bandId: string, backup: Ban
     );
     if (instrument !== null) await saveInstrument(client, bandId, members.get(id) as string, instrument);
   }
+  await bringIn(client, bandId, signedIn);
   for (const [index, song] of backup.songs.entries()) {
     await insertWithVersions(client, bandId, songs.get(song.id) as string, { ...song, versions: ofMembers(song.versions, members) });
     await tick(index + 1, backup.songs.length);
@@ -124,6 +56,34 @@ export async function restoreBand(client: Queryable, bandId: string, backup: Ban
   }
 }
 
+interface SignedIn {
+  readonly id: string;
+  readonly account_id: string;
+  readonly role: string;
+  readonly name: string;
+  readonly instrument: string;
+  readonly reader: unknown;
+}
+
+/** Who is signed in as a player of the band: a backup knows of no accounts, and nobody is locked out by it. */
+async function peopleOf(client: Queryable, bandId: string): Promise<readonly SignedIn[]> {
+  const { rows } = await client.query<SignedIn>(
+    "select id, account_id, role, name, instrument, reader from member where band_id = $1 and account_id is not null and role <> 'guest'",
+    [bandId],
+  );
+  return rows;
+}
+
+/** Signs them in again as the players of the backup they were; those it does not know stay players as they were. */
+async function bringIn(client: Queryable, bandId: string, people: readonly SignedIn[]): Promise<void> {
+  for (const { id, account_id, role, name, instrument, reader } of people)
+    await client.query(
+      `insert into member (band_id, id, account_id, role, name, instrument, reader, created_at) values ($1, $2, $3, $4, $5, $6, $7, clock_timestamp())
+       on conflict (band_id, id) do update set account_id = excluded.account_id, role = excluded.role`,
+      [bandId, id, account_id, role, name, instrument, JSON.stringify(reader)],
+    );
+}
+
 type Ids = ReadonlyMap<string, string>;
 
 /** Saves under the ids their players are restored under; whose save it was is forgotten where the player is not in the backup. */
@@ -144,9 +104,9 @@ function movedEntry(entry: BandBackup['sets'][number]['entries'][number], songs:
 /** For each id the one it is restored under: itself, or a new one where another band has it. */
 async function freeIds(client: Queryable, table: 'member' | 'song' | 'set_list', things: readonly { readonly id: string }[]): Promise<Ids> {
   const { rows } = await client.query<{ id: string; free: string }>(
-    `select given.id, case when exists (select 1 from ${table} where id = given.id) then gen_random_uuid() else given.id end as free
+    `select given.id, case when given.id in (select aurora_taken_ids($2, $1::uuid[])) then gen_random_uuid() else given.id end as free
        from unnest($1::uuid[]) as given (id)`,
-    [things.map(({ id }) => id)],
+    [things.map(({ id }) => id), table],
   );
   return new Map(rows.map(({ id, free }) => [id, free]));
 }
@@ -161,9 +121,26 @@ async function insertWithVersions(
   const newest = ordered.at(-1) as (typeof ordered)[number];
   const { title, by, key, tempo, bars, opening, ridge, rounds, changes } = outlineOf(newest.source);
   await client.query(
-    `insert into song (id, band_id, tags, title, by_line, key_name, tempo, bars, opening, ridge, rounds, changes, revision, saved_at, created_at, archived_at)
-     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, clock_timestamp(), case when $15 then now() end)`,
-    [songId, bandId, tags, title, by, key, tempo, bars, opening, ridge, rounds, changes, newest.revision, newest.savedAt, archived],
+    `insert into song (id, band_id, tags, title, by_line, key_name, tempo, bars, opening, ridge, rounds, changes, rules, revision, saved_at, created_at, archived_at)
+     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, clock_timestamp(), case when $16 then now() end)`,
+    [
+      songId,
+      bandId,
+      tags,
+      title,
+      by,
+      key,
+      tempo,
+      bars,
+      opening,
+      ridge,
+      rounds,
+      changes,
+      OUTLINE_RULES,
+      newest.revision,
+      newest.savedAt,
+      archived,
+    ],
   );
   await client.query(
     `insert into chart_version (band_id, song_id, revision, source, name, saved_by, saved_at)

@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import type { Band } from '@aurora/wire';
 import type { Queryable } from '../db/pool.ts';
 
@@ -8,7 +9,7 @@ export async function listBands(db: Queryable): Promise<readonly Band[]> {
 }
 
 /** Adds a band and answers its id. */
-export async function addBand(db: Queryable, name: string): Promise<string> {
-  const { rows } = await db.query<{ id: string }>('insert into band (name) values ($1) returning id', [name]);
-  return (rows[0] as { id: string }).id;
+export async function addBand(db: Queryable, name: string, id: string = randomUUID()): Promise<string> {
+  await db.query('insert into band (id, name) values ($1, $2)', [id, name]);
+  return id;
 }

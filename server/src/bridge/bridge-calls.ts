@@ -1,11 +1,11 @@
 import { type BridgeEnd, bridgeWords, DEFAULT_NAMING, findBridges, homeOfChord, parseChord, printChord } from '@aurora/core';
 import { type BridgesRequest, bridgesAnswer, bridgesRequest } from '@aurora/wire';
-import { type Call, call } from '../call/call.ts';
+import { type Call, openCall } from '../call/call.ts';
 import { required, requiredKey } from '../validate.ts';
 
 /** `/bridges`: a thin handler over the core's joins between two chords. */
 export const BRIDGE_CALLS: readonly Call[] = [
-  call(
+  openCall(
     {
       id: 'findBridges',
       method: 'post',
@@ -15,6 +15,7 @@ export const BRIDGE_CALLS: readonly Call[] = [
       body: bridgesRequest,
       answer: bridgesAnswer,
       isLimited: true,
+      isHeavy: true,
     },
     ({ body: ends }) => {
       const [from, to] = [endOf(ends, 'from'), endOf(ends, 'to')];

@@ -1,14 +1,25 @@
-import express, { type RequestHandler, Router } from 'express';
+import express, { type Request, type RequestHandler, type Response, Router } from 'express';
+import type { Threads } from '../compute/threads.ts';
+import type { House } from '../context/enter.ts';
 import { HttpFault } from '../http-fault.ts';
-import type { Call } from './call.ts';
+import { refuseUnfit } from '../validate.ts';
+import { type Call, checkAccepts, sendAnswer } from './call.ts';
+import type { Limits } from './limits.ts';
+
+/** What every call passes on its way. */
+export interface RouterDeps {
+  readonly house: Pick<House, 'enter'>;
+  readonly limits: Limits;
+  readonly threads: Threads;
+}
 
 /** Routes for calls: each address answers its own methods, and says which those are to any other. */
-export function callRouter(calls: readonly Call[], limited: RequestHandler): Router {
+export function callRouter(calls: readonly Call[], deps: RouterDeps): Router {
   const routes = Router();
   for (const [path, here] of byPath(calls)) {
     const allow = allowed(here);
     const route = routes.route(path.replaceAll(/\{(\w+)\}/g, ':$1'));
-    for (const call of here) route[call.method](...handlersOf(call, limited));
+    for (const call of here) route[call.method](...handlersOf(call, deps));
     route.options((_request, response) => void response.set('Allow', allow).status(204).end());
     route.all((request, response) => {
       response.set('Allow', allow);
@@ -31,17 +42,46 @@ function allowed(calls: readonly Call[]): string {
   return [...methods, 'OPTIONS'].join(', ');
 }
 
-function handlersOf(
-  { isLimited, takesFile, body, bodyLimit = '256kb', cache = 'private, no-cache', serve }: Call,
-  limited: RequestHandler,
-) {
-  const handlers: RequestHandler[] = [];
-  if (isLimited) handlers.push(limited);
+/** Who may not ask is told so before anything of the body is read. */
+function handlersOf(call: Call, deps: RouterDeps): readonly RequestHandler[] {
+  const { access, takesFile, body, bodyLimit = '256kb', cache = 'private, no-cache' } = call;
+  const handlers: RequestHandler[] = [
+    async (request, response, next) => {
+      checkAccepts(call, request);
+      refuseUnfit(request);
+      const context = await deps.house.enter(request, response, access);
+      await deps.limits.count(call, context, request, response);
+      next();
+    },
+  ];
   if (takesFile) handlers.push(express.raw({ type: () => true, limit: bodyLimit }));
   else if (body !== undefined) handlers.push(express.json({ limit: bodyLimit }));
-  handlers.push((request, response) => {
+  handlers.push(async (request, response) => {
     if (request.method === 'GET' || request.method === 'HEAD') response.set('Cache-Control', cache);
-    return serve(request, response);
+    if (call.work !== undefined && (isMuch(request) || call.isHeavy)) await serveInThread(call, request, response, deps.threads);
+    else await call.serve(request, response, response.locals.context);
   });
   return handlers;
+}
+
+/** Fewer bytes are worked on where they are asked for: that takes less than handing them on. */
+const LITTLE = 600;
+
+function isMuch(request: Request): boolean {
+  return Number(request.headers['content-length'] ?? LITTLE + 1) > LITTLE;
+}
+
+async function serveInThread(call: Call, request: Request, response: Response, threads: Threads): Promise<void> {
+  const gone = new AbortController();
+  response.once('close', () => gone.abort());
+  const size = Number(request.headers['content-length'] ?? Number.MAX_SAFE_INTEGER);
+  const order = { kind: 'call', id: call.id, body: request.body, query: { ...request.query } } as const;
+  const done = await threads.run(order, { client: request.ip ?? '', gone: gone.signal, deadlineMs: call.deadlineMs, size });
+  if (done.kind !== 'bytes') throw new Error(`${call.id} worked out no answer`);
+  if (done.isFile) sendAnswer(call, response, done.bytes);
+  else
+    response
+      .status(call.status ?? 200)
+      .type('application/json')
+      .send(Buffer.from(done.bytes));
 }

@@ -16,7 +16,7 @@ import {
 } from '@aurora/core';
 import { type CapoAnswer, type CapoRequest, capoAnswer, capoRequest, type UnreadChord } from '@aurora/wire';
 import { readSong, unreadOf } from '../analysis/read-song.ts';
-import { type Call, call } from '../call/call.ts';
+import { type Call, openCall } from '../call/call.ts';
 import { HttpFault } from '../http-fault.ts';
 import { required } from '../validate.ts';
 
@@ -25,7 +25,7 @@ const MOST_DIFFERENT = 80;
 
 /** `/capo`: a thin handler over the core's planner. */
 export const CAPO_CALLS: readonly Call[] = [
-  call(
+  openCall(
     {
       id: 'planCapo',
       method: 'post',
@@ -35,6 +35,7 @@ export const CAPO_CALLS: readonly Call[] = [
       body: capoRequest,
       answer: capoAnswer,
       isLimited: true,
+      isHeavy: true,
     },
     ({ body }) => planFor(body),
   ),

@@ -25,12 +25,12 @@ import {
   chartRenderAnswer,
   chartRenderRequest,
 } from '@aurora/wire';
-import { type Call, call } from '../call/call.ts';
+import { type Call, openCall } from '../call/call.ts';
 import { required } from '../validate.ts';
 
 /** `/charts/parse` and `/charts/render`: any text is read; what is wrong with it is in the answer. */
 export const CHART_CALLS: readonly Call[] = [
-  call(
+  openCall(
     {
       id: 'parseChart',
       method: 'post',
@@ -43,7 +43,7 @@ export const CHART_CALLS: readonly Call[] = [
     },
     ({ body }) => describeChart(readChart(body.source)),
   ),
-  call(
+  openCall(
     {
       id: 'renderChart',
       method: 'post',

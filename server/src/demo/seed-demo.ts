@@ -1,8 +1,12 @@
+import { randomUUID } from 'node:crypto';
 import { GAP_SECONDS, NEW_SET_SONG } from '@aurora/core';
 import type { MemberCreateRequest, MemberReads, SetListBody, SetSongEntry } from '@aurora/wire';
-import { addBand, listBands } from '../band/band-store.ts';
-import type { Pool } from '../db/pool.ts';
+import { addBand } from '../band/band-store.ts';
+import type { House } from '../context/enter.ts';
+import type { Db } from '../db/pool.ts';
+import { isEmpty } from '../db/whole-house.ts';
 import { addMember } from '../member/member-store.ts';
+import { addAccount } from '../people/account-store.ts';
 import { addPiece } from '../piece/piece-store.ts';
 import { addPasses, type Player } from '../practice/pass-store.ts';
 import { saveSession, saveSettings } from '../practice/session-store.ts';
@@ -30,32 +34,51 @@ export const DEMO_MEMBERS: readonly MemberCreateRequest[] = [
   { name: 'Rosa', plays: 'drums', reads: { part: 'form', size: 'large type', cues: 'own' } },
 ];
 
+/** The player who leads the demo band, and whom everybody is who comes to the demo. */
+export const DEMO_LEADER = 'Tam';
+
 /** Fills an empty database with the demo band; one that holds a band already is left alone. */
-export async function seedDemo(pool: Pool): Promise<void> {
-  if ((await listBands(pool)).length > 0) return;
-  const bandId = await addBand(pool, DEMO_BAND);
+export async function seedDemo(house: Pick<House, 'as'>): Promise<void> {
+  if (!(await isEmpty(house.as({})))) return;
+  const bandId = randomUUID();
+  const db = house.as({ band: bandId });
+  await addBand(db, DEMO_BAND, bandId);
   const players = new Map<string, string>();
-  for (const member of DEMO_MEMBERS) players.set(member.name, (await addMember(pool, bandId, member))?.id ?? '');
+  for (const member of DEMO_MEMBERS) players.set(member.name, await addPlayer(house, bandId, member));
+  const by = { memberId: players.get(DEMO_LEADER) ?? null, name: DEMO_LEADER };
   const songs = new Map<string, string>();
   for (const source of DEMO_SONGS) {
     const title = /^title: (.*)$/m.exec(source)?.[1] ?? '';
-    songs.set(title, (await addSong(pool, bandId, source, DEMO_TAGS[title] ?? []))?.id ?? '');
+    songs.set(title, (await addSong(db, bandId, { source, tags: DEMO_TAGS[title] ?? [], by }))?.id ?? '');
   }
-  await addSet(pool, bandId, demoSet(songs, players.get('Juno') ?? ''));
-  for (const { title, by, abc } of DEMO_PIECES)
-    await addPiece(pool, bandId, { title, by, format: 'abc', source: Buffer.from(abc), rhythm: 'auto' });
-  await addPractice(pool, { bandId, memberId: players.get('Tam') ?? '' });
+  await addSet(db, bandId, demoSet(songs, players.get('Juno') ?? ''), by);
+  for (const { title, by: writer, abc } of DEMO_PIECES)
+    await addPiece(db, bandId, { title, by: writer, format: 'abc', source: Buffer.from(abc), rhythm: 'auto' });
+  await addPractice(db, { bandId, memberId: players.get('Tam') ?? '' });
+}
+
+/** A player with an account, so that one can be them. */
+async function addPlayer(house: Pick<House, 'as'>, bandId: string, member: MemberCreateRequest): Promise<string> {
+  const account = await addAccount(house, member.name);
+  const db = house.as({ band: bandId, account });
+  const id = (await addMember(db, bandId, member))?.id ?? '';
+  await db.query('update member set account_id = $3, role = $4 where band_id = $1 and id = $2', [
+    bandId,
+    id,
+    account,
+    member.name === DEMO_LEADER ? 'leader' : 'member',
+  ]);
+  return id;
 }
 
 const PASSES_AT_ONCE = 1000;
 
 /** The guitarist's six weeks. */
-async function addPractice(pool: Pool, player: Player): Promise<void> {
+async function addPractice(db: Db, player: Player): Promise<void> {
   const { passes, sessions, settings } = demoPractice();
-  await saveSettings(pool, player, settings);
-  for (let at = 0; at < passes.length; at += PASSES_AT_ONCE)
-    await addPasses(pool, player, passes.slice(at, at + PASSES_AT_ONCE), new Date());
-  for (const session of sessions) await saveSession(pool, player, session);
+  await saveSettings(db, player, settings);
+  for (let at = 0; at < passes.length; at += PASSES_AT_ONCE) await addPasses(db, player, passes.slice(at, at + PASSES_AT_ONCE), new Date());
+  for (const session of sessions) await saveSession(db, player, session);
 }
 
 /** An evening with a key for the singer, capos, a medley and a break. */

@@ -1,14 +1,14 @@
 import { parseKey, readChart } from '@aurora/core';
 import { FORMAT_FILES, type Loss, lossWords, readFormat, writeFormat } from '@aurora/core/format';
 import { type ConvertAnswer, type ConvertRequest, convertAnswer, convertRequest } from '@aurora/wire';
-import { type Call, call } from '../call/call.ts';
+import { type Call, openCall } from '../call/call.ts';
 import { required } from '../validate.ts';
 import { bytesOf } from './bytes-of.ts';
 import { fileName } from './file-name.ts';
 
 /** `/convert`: a song from one format into another, with what gets lost on the way. */
 export const CONVERT_CALLS: readonly Call[] = [
-  call(
+  openCall(
     {
       id: 'convertSong',
       method: 'post',

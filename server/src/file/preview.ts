@@ -13,7 +13,7 @@ import {
 } from '@aurora/core/format';
 import { BACKUP_FORMAT, BACKUP_VERSION, type BandBackup, bandBackup, type ImportPreview, MOST_CHART_BYTES } from '@aurora/wire';
 import { issueWords } from '../issue-words.ts';
-import type { Tick } from '../job/jobs.ts';
+import { JobRefused, type Tick } from '../job/worker.ts';
 
 type SongsPreview = Extract<ImportPreview, { kind: 'songs' }>;
 type ImportedSong = SongsPreview['songs'][number];
@@ -23,9 +23,6 @@ export type ReadFile =
   | { readonly kind: 'songs'; readonly format: string; readonly songs: readonly ImportedSong[] }
   | { readonly kind: 'set'; readonly name: string; readonly table: Table }
   | { readonly kind: 'backup'; readonly backup: BandBackup };
-
-/** Why a file cannot be taken, in a sentence for a musician. */
-export class FileRefused extends Error {}
 
 const MOST_SONGS = 20_000;
 
@@ -48,11 +45,11 @@ export async function readFile(name: string, bytes: Uint8Array, tick: Tick): Pro
 
 function orRefuse<T>(result: Result<T>): T {
   if (result.ok) return result.value;
-  throw new FileRefused(faultWords(result.fault));
+  throw new JobRefused(faultWords(result.fault));
 }
 
-function refuse(fault: Fault): FileRefused {
-  return new FileRefused(faultWords(fault));
+function refuse(fault: Fault): JobRefused {
+  return new JobRefused(faultWords(fault));
 }
 
 /** ABC files hold many tunes. */

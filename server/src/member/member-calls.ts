@@ -1,30 +1,31 @@
 import { checkInstrument, checkVoice } from '@aurora/core';
-import { gone, instrument, type MemberReads, member, memberChange, memberCreateRequest, membersAnswer } from '@aurora/wire';
+import { instrument, type MemberReads, member, memberChange, memberCreateRequest, membersAnswer } from '@aurora/wire';
 import type { Request } from 'express';
 import { type Call, call } from '../call/call.ts';
-import type { Pool } from '../db/pool.ts';
-import { idOf, notFound, orMissing, required } from '../validate.ts';
-import { addMember, changeMember, deleteMember, listMembers, saveInstrument } from './member-store.ts';
+import { idOf, orMissing, required } from '../validate.ts';
+import { addMember, changeMember, listMembers, saveInstrument } from './member-store.ts';
 
 /** `/bands/{id}/members`: who plays, how they read, and how their instruments are set up. */
-export function memberCalls(pool: Pool): readonly Call[] {
+export function memberCalls(): readonly Call[] {
   const path = '/bands/{bandId}/members/{memberId}';
   const ids = (request: Request) => [idOf(request, 'bandId', 'band'), idOf(request, 'memberId', 'player')] as const;
   return [
     call(
       {
         id: 'listMembers',
+        access: 'guest',
         method: 'get',
         path: '/bands/{bandId}/members',
         tag: 'members',
         summary: 'Who plays, and on what',
         answer: membersAnswer,
       },
-      async ({ request }) => ({ members: await listMembers(pool, idOf(request, 'bandId', 'band')) }),
+      async ({ request, db }) => ({ members: await listMembers(db, idOf(request, 'bandId', 'band')) }),
     ),
     call(
       {
         id: 'addMember',
+        access: 'leader',
         method: 'post',
         path: '/bands/{bandId}/members',
         tag: 'members',
@@ -33,14 +34,15 @@ export function memberCalls(pool: Pool): readonly Call[] {
         answer: member,
         status: 201,
       },
-      async ({ body: wanted, request }) => {
+      async ({ body: wanted, request, db }) => {
         checkReads(wanted.reads);
-        return orMissing(await addMember(pool, idOf(request, 'bandId', 'band'), wanted), 'band');
+        return orMissing(await addMember(db, idOf(request, 'bandId', 'band'), wanted), 'band');
       },
     ),
     call(
       {
         id: 'changeMember',
+        access: 'self-or-leader',
         method: 'patch',
         path,
         tag: 'members',
@@ -48,21 +50,15 @@ export function memberCalls(pool: Pool): readonly Call[] {
         body: memberChange,
         answer: member,
       },
-      async ({ body: change, request }) => {
+      async ({ body: change, request, db }) => {
         checkReads(change.reads);
-        return orMissing(await changeMember(pool, ...ids(request), change), 'player');
-      },
-    ),
-    call(
-      { id: 'deleteMember', method: 'delete', path, tag: 'members', summary: 'Take a player out', answer: gone },
-      async ({ request }) => {
-        if (!(await deleteMember(pool, ...ids(request)))) throw notFound('player');
-        return { gone: true };
+        return orMissing(await changeMember(db, ...ids(request), change), 'player');
       },
     ),
     call(
       {
         id: 'saveInstrument',
+        access: 'self-or-leader',
         method: 'put',
         path: `${path}/instrument`,
         tag: 'members',
@@ -70,8 +66,8 @@ export function memberCalls(pool: Pool): readonly Call[] {
         body: instrument,
         answer: member,
       },
-      async ({ body, request }) =>
-        orMissing(await saveInstrument(pool, ...ids(request), required(checkInstrument(body), 'instrument')), 'player'),
+      async ({ body, request, db }) =>
+        orMissing(await saveInstrument(db, ...ids(request), required(checkInstrument(body), 'instrument')), 'player'),
     ),
   ];
 }

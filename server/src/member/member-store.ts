@@ -7,7 +7,7 @@ import {
   type MemberReads,
   memberReads,
 } from '@aurora/wire';
-import { inTransaction, type Pool, type Queryable } from '../db/pool.ts';
+import type { Db, Queryable } from '../db/pool.ts';
 import { stored, upgraded } from '../db/stored-json.ts';
 
 /** Under this name a member's instrument stands among their preferences. */
@@ -24,7 +24,7 @@ interface MemberRow {
 const MEMBERS = `
   select member.id, member.name, member.instrument as plays, member.reader, preference.value as instrument
   from member left join preference on preference.band_id = member.band_id and preference.member_id = member.id and preference.name = $2
-  where member.band_id = $1`;
+  where member.band_id = $1 and member.role <> 'guest'`;
 
 /** The band's members in the order they joined. What is stored and no longer fits counts as never said. */
 export async function listMembers(db: Queryable, bandId: string): Promise<readonly Member[]> {
@@ -50,8 +50,8 @@ export async function addMember(db: Queryable, bandId: string, { name, plays, re
 }
 
 /** Changes what is said of a member; the rest stays. Undefined when the band has no such member. */
-export async function changeMember(pool: Pool, bandId: string, memberId: string, change: MemberChange): Promise<Member | undefined> {
-  return inTransaction(pool, async (client) => {
+export async function changeMember(db: Db, bandId: string, memberId: string, change: MemberChange): Promise<Member | undefined> {
+  return db.transaction(async (client) => {
     await client.query('select 1 from member where band_id = $1 and id = $2 for update', [bandId, memberId]);
     const before = await findMember(client, bandId, memberId);
     if (before === undefined) return undefined;
@@ -69,15 +69,6 @@ export async function changeMember(pool: Pool, bandId: string, memberId: string,
 
 function withoutUndefined<Given extends object>(given: Given): Given {
   return Object.fromEntries(Object.entries(given).filter(([, value]) => value !== undefined)) as Given;
-}
-
-/** Takes a member out of the band; saves they made stay. Answers whether there was one. */
-export async function deleteMember(pool: Pool, bandId: string, memberId: string): Promise<boolean> {
-  return inTransaction(pool, async (client) => {
-    await client.query('update chart_version set saved_by = null where band_id = $1 and saved_by = $2', [bandId, memberId]);
-    const { rowCount } = await client.query('delete from member where band_id = $1 and id = $2', [bandId, memberId]);
-    return rowCount === 1;
-  });
 }
 
 /** Keeps how a member's instrument is set up. Undefined when the band has no such member. */

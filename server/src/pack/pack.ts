@@ -17,7 +17,8 @@ import {
 import type { ChordSwap, Member, Preferences } from '@aurora/wire';
 import { zipSync } from 'fflate';
 import { fileName, freeName } from '../file/file-name.ts';
-import type { JobResult, Tick } from '../job/jobs.ts';
+import type { JobResult } from '../job/job-store.ts';
+import type { Tick } from '../job/worker.ts';
 import { writePdf } from '../sheet/pdf.ts';
 
 /** A song as it is played tonight, and who has a capo where. */

@@ -1,25 +1,35 @@
-import { FORMAT_FILES, readScore } from '@aurora/core/format';
+import { FORMAT_FILES } from '@aurora/core/format';
 import { gone, MOST_SCORE_BYTES, type Piece, piece, pieceCreateRequest, pieceSaveRequest, piecesAnswer } from '@aurora/wire';
 import type { Request } from 'express';
 import { type Call, call } from '../call/call.ts';
-import type { Pool } from '../db/pool.ts';
+import type { Threads } from '../compute/threads.ts';
+import type { Db } from '../db/pool.ts';
 import { bytesOf } from '../file/bytes-of.ts';
 import { HttpFault } from '../http-fault.ts';
 import { idOf, notFound, orMissing, required } from '../validate.ts';
 import { addPiece, deletePiece, findPiece, listPieces, type PieceOutcome, type StoredPiece, savePiece } from './piece-store.ts';
 
 /** `/bands/{id}/pieces`: written-out pieces, and what the players say of their harmony. */
-export function pieceCalls(pool: Pool): readonly Call[] {
+export function pieceCalls(threads: Threads): readonly Call[] {
   const [all, one] = ['/bands/{bandId}/pieces', '/bands/{bandId}/pieces/{pieceId}'];
   const ids = (request: Request) => [idOf(request, 'bandId', 'band'), idOf(request, 'pieceId', 'piece')] as const;
   return [
     call(
-      { id: 'listPieces', method: 'get', path: all, tag: 'pieces', summary: 'The band’s written-out pieces', answer: piecesAnswer },
-      async ({ request }) => ({ pieces: await listPieces(pool, idOf(request, 'bandId', 'band')) }),
+      {
+        id: 'listPieces',
+        access: 'member',
+        method: 'get',
+        path: all,
+        tag: 'pieces',
+        summary: 'The band’s written-out pieces',
+        answer: piecesAnswer,
+      },
+      async ({ request, db }) => ({ pieces: await listPieces(db, idOf(request, 'bandId', 'band')) }),
     ),
     call(
       {
         id: 'addPiece',
+        access: 'member',
         method: 'post',
         path: all,
         tag: 'pieces',
@@ -29,21 +39,22 @@ export function pieceCalls(pool: Pool): readonly Call[] {
         answer: piece,
         status: 201,
       },
-      async ({ body: { format, data, title, rhythm }, request }) => {
+      async ({ body: { format, data, title, rhythm }, request, db, gone }) => {
         const source = sourceOf(format, data);
-        const { score } = required(readScore(format, source), 'data', FORMAT_FILES[format].isText ? data : '');
+        const score = await readable(threads, { format, source, data }, idOf(request, 'bandId', 'band'), gone);
         const named = title || score.title;
-        const added = await addPiece(pool, idOf(request, 'bandId', 'band'), { title: named, by: score.by, format, source, rhythm });
+        const added = await addPiece(db, idOf(request, 'bandId', 'band'), { title: named, by: score.by, format, source, rhythm });
         return told(orMissing(added, 'band'));
       },
     ),
     call(
-      { id: 'readPiece', method: 'get', path: one, tag: 'pieces', summary: 'A piece with its file', answer: piece },
-      async ({ request }) => told(orMissing(await findPiece(pool, ...ids(request)), 'piece')),
+      { id: 'readPiece', access: 'member', method: 'get', path: one, tag: 'pieces', summary: 'A piece with its file', answer: piece },
+      async ({ request, db }) => told(orMissing(await findPiece(db, ...ids(request)), 'piece')),
     ),
     call(
       {
         id: 'savePiece',
+        access: 'member',
         method: 'put',
         path: one,
         tag: 'pieces',
@@ -53,15 +64,15 @@ export function pieceCalls(pool: Pool): readonly Call[] {
         answer: piece,
         problems: [409],
       },
-      async ({ body: { data, ...work }, request }) => {
-        const source = data === undefined ? null : await newSource(pool, ids(request), data);
-        return savedOr(await savePiece(pool, ...ids(request), { ...work, source }));
+      async ({ body: { data, ...work }, request, db, gone }) => {
+        const source = data === undefined ? null : await newSource(db, threads, ids(request), data, gone);
+        return savedOr(await savePiece(db, ...ids(request), { ...work, source }));
       },
     ),
     call(
-      { id: 'deletePiece', method: 'delete', path: one, tag: 'pieces', summary: 'Take a piece away', answer: gone },
-      async ({ request }) => {
-        if (!(await deletePiece(pool, ...ids(request)))) throw notFound('piece');
+      { id: 'deletePiece', access: 'member', method: 'delete', path: one, tag: 'pieces', summary: 'Take a piece away', answer: gone },
+      async ({ request, db }) => {
+        if (!(await deletePiece(db, ...ids(request)))) throw notFound('piece');
         return { gone: true };
       },
     ),
@@ -74,11 +85,24 @@ function sourceOf(format: Piece['format'], data: string): Uint8Array {
   return source;
 }
 
+interface SentScore {
+  readonly format: Piece['format'];
+  readonly source: Uint8Array;
+  /** As it was sent, to show where it cannot be read. */
+  readonly data: string;
+}
+
+/** A file of notes has to be one that can be read; it is, beside the loop that answers everybody. */
+async function readable(threads: Threads, { format, source, data }: SentScore, client: string, gone: AbortSignal) {
+  const read = await threads.task('score', { format, source }, { client, gone, size: source.length });
+  return required(read, 'data', FORMAT_FILES[format].isText ? data : '');
+}
+
 /** A file that comes in place of a piece's own has to be one that can be read. */
-async function newSource(pool: Pool, ids: readonly [string, string], data: string): Promise<Uint8Array> {
-  const { format } = orMissing(await findPiece(pool, ...ids), 'piece');
+async function newSource(db: Db, threads: Threads, ids: readonly [string, string], data: string, gone: AbortSignal): Promise<Uint8Array> {
+  const { format } = orMissing(await findPiece(db, ...ids), 'piece');
   const source = sourceOf(format, data);
-  required(readScore(format, source), 'data', FORMAT_FILES[format].isText ? data : '');
+  await readable(threads, { format, source, data }, ids[0], gone);
   return source;
 }
 

@@ -1,5 +1,5 @@
 import { type Piece, type PieceHead, type PieceWork, pieceWork } from '@aurora/wire';
-import { inTransaction, type Pool, type Queryable } from '../db/pool.ts';
+import type { Db, Queryable } from '../db/pool.ts';
 import { stored, upgraded } from '../db/stored-json.ts';
 
 /** A piece as it is kept: its file in bytes. */
@@ -89,8 +89,8 @@ export interface PieceSave extends PieceWork {
 }
 
 /** Saves a piece on top of a revision; a newer one in the store makes the save stale, and nothing is written. */
-export async function savePiece(pool: Pool, bandId: string, pieceId: string, save: PieceSave): Promise<PieceOutcome> {
-  return inTransaction(pool, async (client) => {
+export async function savePiece(db: Db, bandId: string, pieceId: string, save: PieceSave): Promise<PieceOutcome> {
+  return db.transaction(async (client) => {
     await client.query('select 1 from piece where band_id = $1 and id = $2 for update', [bandId, pieceId]);
     const now = await findPiece(client, bandId, pieceId);
     if (now === undefined) return { kind: 'missing' };

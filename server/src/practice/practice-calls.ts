@@ -12,7 +12,6 @@ import {
 import type { Request } from 'express';
 import { z } from 'zod';
 import { type Call, call, fileCall } from '../call/call.ts';
-import type { Pool } from '../db/pool.ts';
 import { HttpFault } from '../http-fault.ts';
 import { idOf, orMissing, requiredKey } from '../validate.ts';
 import { readLog } from './log-store.ts';
@@ -20,18 +19,19 @@ import { addPasses, allPasses, listPasses, type Player } from './pass-store.ts';
 import { listSessions, readSettings, saveSession, saveSettings } from './session-store.ts';
 
 /** `/bands/{id}/members/{id}/passes` and `/practice`: what a player practised, and what it comes to. */
-export function practiceCalls(pool: Pool): readonly Call[] {
-  return [...passCalls(pool), ...settingCalls(pool), ...logCalls(pool)];
+export function practiceCalls(): readonly Call[] {
+  return [...passCalls(), ...settingCalls(), ...logCalls()];
 }
 
 const MEMBER = '/bands/{bandId}/members/{memberId}';
 const playerOf = (request: Request): Player => ({ bandId: idOf(request, 'bandId', 'band'), memberId: idOf(request, 'memberId', 'player') });
 
-function passCalls(pool: Pool): readonly Call[] {
+function passCalls(): readonly Call[] {
   return [
     call(
       {
         id: 'addPasses',
+        access: 'self',
         method: 'post',
         path: `${MEMBER}/passes`,
         tag: 'practice',
@@ -40,11 +40,12 @@ function passCalls(pool: Pool): readonly Call[] {
         answer: passesTaken,
         status: 201,
       },
-      async ({ body, request }) => orMissing(await addPasses(pool, playerOf(request), body.passes, new Date()), 'player'),
+      async ({ body, request, db }) => orMissing(await addPasses(db, playerOf(request), body.passes, new Date()), 'player'),
     ),
     call(
       {
         id: 'listPasses',
+        access: 'self',
         method: 'get',
         path: `${MEMBER}/passes`,
         tag: 'practice',
@@ -52,11 +53,12 @@ function passCalls(pool: Pool): readonly Call[] {
         query: passesQuery,
         answer: passesAnswer,
       },
-      async ({ query: { after, limit }, request }) => listPasses(pool, playerOf(request), { after, limit }),
+      async ({ query: { after, limit }, request, db }) => listPasses(db, playerOf(request), { after, limit }),
     ),
     fileCall(
       {
         id: 'exportPasses',
+        access: 'self',
         method: 'get',
         path: '/bands/{bandId}/exports/members/{memberId}/practice.csv',
         tag: 'practice',
@@ -66,8 +68,8 @@ function passCalls(pool: Pool): readonly Call[] {
         isLimited: true,
         cache: 'no-store',
       },
-      async ({ request, response }) => {
-        const passes = await allPasses(pool, playerOf(request));
+      async ({ request, db, response }) => {
+        const passes = await allPasses(db, playerOf(request));
         response
           .attachment('Practice.csv')
           .type('text/csv')
@@ -98,22 +100,24 @@ function rowOf({ at, item, stage, tempo, answeredMs, outcome, said, hidden, seco
   };
 }
 
-function settingCalls(pool: Pool): readonly Call[] {
+function settingCalls(): readonly Call[] {
   return [
     call(
       {
         id: 'readPractice',
+        access: 'self',
         method: 'get',
         path: `${MEMBER}/practice`,
         tag: 'practice',
         summary: 'What a player has set for practising',
         answer: practiceSettings,
       },
-      async ({ request }) => readSettings(pool, playerOf(request)),
+      async ({ request, db }) => readSettings(db, playerOf(request)),
     ),
     call(
       {
         id: 'savePractice',
+        access: 'self',
         method: 'put',
         path: `${MEMBER}/practice`,
         tag: 'practice',
@@ -121,41 +125,44 @@ function settingCalls(pool: Pool): readonly Call[] {
         body: practiceSettings,
         answer: practiceSettings,
       },
-      async ({ body, request }) => {
+      async ({ body, request, db }) => {
         body.programme?.keys.forEach((key, place) => void requiredKey(key, `programme.keys.${place}`));
-        return orMissing(await saveSettings(pool, playerOf(request), body), 'player');
+        return orMissing(await saveSettings(db, playerOf(request), body), 'player');
       },
     ),
   ];
 }
 
-function logCalls(pool: Pool): readonly Call[] {
+function logCalls(): readonly Call[] {
   return [
     call(
       {
         id: 'readPracticeLog',
+        access: 'self',
         method: 'get',
         path: `${MEMBER}/practice/log`,
         tag: 'practice',
         summary: 'What the practice of a player comes to',
         answer: practiceLog,
       },
-      async ({ request }) => readLog(pool, playerOf(request), new Date()),
+      async ({ request, db }) => readLog(db, playerOf(request), new Date()),
     ),
     call(
       {
         id: 'listPracticeSessions',
+        access: 'self',
         method: 'get',
         path: `${MEMBER}/practice/sessions`,
         tag: 'practice',
         summary: 'The sessions of the log, the newest first',
         answer: practiceSessionsAnswer,
       },
-      async ({ request }) => ({ sessions: await listSessions(pool, playerOf(request)) }),
+      async ({ request, db }) => ({ sessions: await listSessions(db, playerOf(request)) }),
     ),
     call(
       {
         id: 'savePracticeSession',
+        access: 'self',
         method: 'put',
         path: `${MEMBER}/practice/sessions/{sessionId}`,
         tag: 'practice',
@@ -163,10 +170,10 @@ function logCalls(pool: Pool): readonly Call[] {
         body: practiceSession,
         answer: practiceSession,
       },
-      async ({ body, request }) => {
+      async ({ body, request, db }) => {
         if (body.id !== idOf(request, 'sessionId', 'session'))
           throw new HttpFault('invalid', 'id: the session in the address is another one.');
-        return orMissing(await saveSession(pool, playerOf(request), body), 'player');
+        return orMissing(await saveSession(db, playerOf(request), body), 'player');
       },
     ),
   ];

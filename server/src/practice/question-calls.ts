@@ -34,14 +34,14 @@ import {
   practiceQuestionsAnswer,
   practiceQuestionsRequest,
 } from '@aurora/wire';
-import { type Call, call } from '../call/call.ts';
+import { type Call, openCall } from '../call/call.ts';
 import { HttpFault } from '../http-fault.ts';
 import { required, requiredKey, requiredTuning } from '../validate.ts';
 import { aheadRemarks } from './pass-store.ts';
 
 /** `/practice/questions` and `/practice/plan`: thin handlers over the core. */
 export const PRACTICE_CALLS: readonly Call[] = [
-  call(
+  openCall(
     {
       id: 'practiceQuestions',
       method: 'post',
@@ -51,10 +51,11 @@ export const PRACTICE_CALLS: readonly Call[] = [
       body: practiceQuestionsRequest,
       answer: practiceQuestionsAnswer,
       isLimited: true,
+      isHeavy: true,
     },
     ({ body }) => questionsFor(body),
   ),
-  call(
+  openCall(
     {
       id: 'practicePlan',
       method: 'post',
@@ -64,6 +65,7 @@ export const PRACTICE_CALLS: readonly Call[] = [
       body: practicePlanRequest,
       answer: practicePlanAnswer,
       isLimited: true,
+      isHeavy: true,
       bodyLimit: '4mb',
     },
     ({ body }) => planFor(body),

@@ -1,5 +1,5 @@
 import { DEFAULT_PREFERENCES, type Preferences, type PreferencesChange, preferences } from '@aurora/wire';
-import { inTransaction, type Pool, type Queryable } from '../db/pool.ts';
+import type { Db, Queryable } from '../db/pool.ts';
 import { stored, upgraded } from '../db/stored-json.ts';
 
 /** The band's preferences; what was never set, or no longer fits, is the default. */
@@ -12,8 +12,8 @@ export async function readPreferences(db: Queryable, bandId: string): Promise<Pr
 }
 
 /** Sets the preferences that are named and answers all of them. Undefined when there is no such band. */
-export async function changePreferences(pool: Pool, bandId: string, change: PreferencesChange): Promise<Preferences | undefined> {
-  return inTransaction(pool, async (client) => {
+export async function changePreferences(db: Db, bandId: string, change: PreferencesChange): Promise<Preferences | undefined> {
+  return db.transaction(async (client) => {
     const { rowCount } = await client.query('select 1 from band where id = $1', [bandId]);
     if (rowCount === 0) return undefined;
     await writePreferences(client, bandId, change);

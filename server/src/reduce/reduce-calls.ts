@@ -1,34 +1,32 @@
 import { FORMAT_FILES } from '@aurora/core/format';
 import { MOST_SCORE_BYTES, type ReduceRequest, reduceAnswer, reduceRequest } from '@aurora/wire';
-import { type Call, call } from '../call/call.ts';
+import { type Call, openCall } from '../call/call.ts';
 import { bytesOf } from '../file/bytes-of.ts';
 import { HttpFault } from '../http-fault.ts';
 import { required } from '../validate.ts';
-import type { Reducer } from './reducer.ts';
+import { reducePiece } from './reduce-piece.ts';
+
+const DEADLINE_MS = 60_000;
 
 /** `/reduce`: a written-out piece as its harmony. */
-export function reduceCalls(reduce: Reducer): readonly Call[] {
-  return [
-    call(
-      {
-        id: 'reducePiece',
-        method: 'post',
-        path: '/reduce',
-        tag: 'theory',
-        summary: 'A written-out piece as its harmony: chords, keys, cadences, and the notes outside the chords',
-        body: reduceRequest,
-        bodyLimit: '8mb',
-        answer: reduceAnswer,
-        isLimited: true,
-      },
-      async ({ body, response }) => {
-        const gone = new AbortController();
-        response.once('close', () => gone.abort());
-        return required(await reduce(pieceOf(body), gone.signal), 'data', FORMAT_FILES[body.format].isText ? body.data : '');
-      },
-    ),
-  ];
-}
+export const REDUCE_CALLS: readonly Call[] = [
+  openCall(
+    {
+      id: 'reducePiece',
+      method: 'post',
+      path: '/reduce',
+      tag: 'theory',
+      summary: 'A written-out piece as its harmony: chords, keys, cadences, and the notes outside the chords',
+      body: reduceRequest,
+      bodyLimit: '8mb',
+      answer: reduceAnswer,
+      isLimited: true,
+      isHeavy: true,
+      deadlineMs: DEADLINE_MS,
+    },
+    ({ body }) => required(reducePiece(pieceOf(body)), 'data', FORMAT_FILES[body.format].isText ? body.data : ''),
+  ),
+];
 
 function pieceOf({ format, data, options }: ReduceRequest) {
   const bytes = bytesOf(format, data, 'data');

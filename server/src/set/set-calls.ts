@@ -2,32 +2,45 @@ import { parseKey } from '@aurora/core';
 import { gone, type SetList, type SetListBody, setList, setListBody, setListSaveRequest, setListsAnswer } from '@aurora/wire';
 import type { Request } from 'express';
 import { type Call, call } from '../call/call.ts';
-import type { Pool } from '../db/pool.ts';
+import { authorOf } from '../context/context.ts';
 import { HttpFault } from '../http-fault.ts';
 import { idOf, notFound, orMissing, required } from '../validate.ts';
 import { addSet, deleteSet, findSet, listSets, type SetOutcome, saveSet } from './set-store.ts';
 
 /** `/bands/{id}/sets`: what is played tonight, in which order and keys. */
-export function setCalls(pool: Pool): readonly Call[] {
+export function setCalls(): readonly Call[] {
   const [all, one] = ['/bands/{bandId}/sets', '/bands/{bandId}/sets/{setId}'];
   const ids = (request: Request) => [idOf(request, 'bandId', 'band'), idOf(request, 'setId', 'set')] as const;
   return [
     call(
-      { id: 'listSets', method: 'get', path: all, tag: 'sets', summary: 'The band’s sets', answer: setListsAnswer },
-      async ({ request }) => ({
-        sets: await listSets(pool, idOf(request, 'bandId', 'band')),
+      { id: 'listSets', access: 'guest', method: 'get', path: all, tag: 'sets', summary: 'The band’s sets', answer: setListsAnswer },
+      async ({ request, db }) => ({
+        sets: await listSets(db, idOf(request, 'bandId', 'band')),
       }),
     ),
     call(
-      { id: 'addSet', method: 'post', path: all, tag: 'sets', summary: 'Make a set', body: setListBody, answer: setList, status: 201 },
-      async ({ body, request }) => savedOr(await addSet(pool, idOf(request, 'bandId', 'band'), checkedKeys(body)), 'band'),
+      {
+        id: 'addSet',
+        access: 'member',
+        method: 'post',
+        path: all,
+        tag: 'sets',
+        summary: 'Make a set',
+        body: setListBody,
+        answer: setList,
+        status: 201,
+      },
+      async ({ body, request, db, seat }) =>
+        savedOr(await addSet(db, idOf(request, 'bandId', 'band'), checkedKeys(body), authorOf(seat)), 'band'),
     ),
-    call({ id: 'readSet', method: 'get', path: one, tag: 'sets', summary: 'A set with its songs', answer: setList }, async ({ request }) =>
-      orMissing(await findSet(pool, ...ids(request)), 'set'),
+    call(
+      { id: 'readSet', access: 'guest', method: 'get', path: one, tag: 'sets', summary: 'A set with its songs', answer: setList },
+      async ({ request, db }) => orMissing(await findSet(db, ...ids(request)), 'set'),
     ),
     call(
       {
         id: 'saveSet',
+        access: 'member',
         method: 'put',
         path: one,
         tag: 'sets',
@@ -36,13 +49,16 @@ export function setCalls(pool: Pool): readonly Call[] {
         answer: setList,
         problems: [409],
       },
-      async ({ body: { baseRevision, ...body }, request }) =>
-        savedOr(await saveSet(pool, ...ids(request), baseRevision, checkedKeys(body)), 'set'),
+      async ({ body: { baseRevision, ...body }, request, db, seat }) =>
+        savedOr(await saveSet(db, ...ids(request), { ...checkedKeys(body), baseRevision, by: authorOf(seat) }), 'set'),
     ),
-    call({ id: 'deleteSet', method: 'delete', path: one, tag: 'sets', summary: 'Take a set away', answer: gone }, async ({ request }) => {
-      if (!(await deleteSet(pool, ...ids(request)))) throw notFound('set');
-      return { gone: true };
-    }),
+    call(
+      { id: 'deleteSet', access: 'member', method: 'delete', path: one, tag: 'sets', summary: 'Take a set away', answer: gone },
+      async ({ request, db }) => {
+        if (!(await deleteSet(db, ...ids(request)))) throw notFound('set');
+        return { gone: true };
+      },
+    ),
   ];
 }
 

@@ -1,8 +1,8 @@
 import { NEW_SET_SONG } from '@aurora/core';
 import { type SetList, type SetListBody, type SetListHead, type Song, setListBody } from '@aurora/wire';
-import { inTransaction, type Pool, type Queryable } from '../db/pool.ts';
+import type { Db, Queryable } from '../db/pool.ts';
 import { stored, upgraded } from '../db/stored-json.ts';
-import { findSongs } from '../song/song-store.ts';
+import { type Author, findSongs, NOBODY } from '../song/song-store.ts';
 
 /** What came of a save: the set as it stands now, and whether this save is in it. */
 export type SetOutcome =
@@ -19,20 +19,21 @@ interface SetRow {
   readonly gap_seconds: number;
   readonly revision: number;
   readonly saved_at: Date;
+  readonly saved_by: string | null;
 }
 
-const COLUMNS =
-  'set_list.id, set_list.name, set_list.place, set_list.starts_at, set_list.gap_seconds, set_list.revision, set_list.saved_at';
+const COLUMNS = `set_list.id, set_list.name, set_list.place, set_list.starts_at, set_list.gap_seconds, set_list.revision, set_list.saved_at,
+  coalesce((select member.name from member where member.band_id = set_list.band_id and member.id = set_list.saved_by), set_list.saved_name) as saved_by`;
 
 /** The band's sets, the last one worked on first. */
 export async function listSets(db: Queryable, bandId: string): Promise<readonly SetListHead[]> {
   const { rows } = await db.query<SetRow & { songs: string }>(
     `select ${COLUMNS}, count(set_entry.song_id) as songs
-       from set_list left join set_entry on set_entry.set_id = set_list.id
-      where set_list.band_id = $1 group by set_list.id order by set_list.saved_at desc, set_list.id`,
+       from set_list left join set_entry on set_entry.band_id = set_list.band_id and set_entry.set_id = set_list.id
+      where set_list.band_id = $1 group by set_list.band_id, set_list.id order by set_list.saved_at desc, set_list.id`,
     [bandId],
   );
-  return rows.map(({ id, name, place, starts_at, songs, revision, saved_at }) => ({
+  return rows.map(({ id, name, place, starts_at, songs, revision, saved_at, saved_by }) => ({
     id,
     name,
     place,
@@ -40,6 +41,7 @@ export async function listSets(db: Queryable, bandId: string): Promise<readonly 
     songs: Number(songs),
     revision,
     savedAt: saved_at.toISOString(),
+    savedBy: saved_by,
   }));
 }
 
@@ -52,9 +54,9 @@ export async function findSet(db: Queryable, bandId: string, setId: string): Pro
     'select place, song_id, entry from set_entry where band_id = $1 and set_id = $2 order by place',
     [bandId, setId],
   );
-  const { id, name, place, starts_at: startsAt, gap_seconds: gapSeconds, revision, saved_at } = row;
+  const { id, name, place, starts_at: startsAt, gap_seconds: gapSeconds, revision, saved_at, saved_by: savedBy } = row;
   const body: SetListBody = { name, place, startsAt, gapSeconds, entries: entries.rows.map(entryOf) };
-  return { ...body, id, revision, savedAt: saved_at.toISOString(), songs: [...(await songsOf(db, bandId, body))] };
+  return { ...body, id, revision, savedAt: saved_at.toISOString(), savedBy, songs: [...(await songsOf(db, bandId, body))] };
 }
 
 interface EntryRow {
@@ -80,18 +82,18 @@ function songIdsOf({ entries }: SetListBody): readonly string[] {
 }
 
 /** Adds a set. */
-export async function addSet(pool: Pool, bandId: string, body: SetListBody): Promise<SetOutcome> {
-  return inTransaction(pool, (client) => insertSet(client, bandId, body));
+export async function addSet(db: Db, bandId: string, body: SetListBody, by: Author = NOBODY): Promise<SetOutcome> {
+  return db.transaction((client) => insertSet(client, bandId, body, by));
 }
 
 /** The same within a transaction that is under way. */
-export async function insertSet(client: Queryable, bandId: string, body: SetListBody): Promise<SetOutcome> {
+export async function insertSet(client: Queryable, bandId: string, body: SetListBody, by: Author = NOBODY): Promise<SetOutcome> {
   const strange = await strangeSong(client, bandId, body);
   if (strange !== null) return { kind: 'strange-song', place: strange };
   const { rows } = await client.query<{ id: string }>(
-    `insert into set_list (band_id, name, place, starts_at, gap_seconds)
-     select id, $2, $3, $4, $5 from band where id = $1 returning id`,
-    [bandId, body.name, body.place, body.startsAt, body.gapSeconds],
+    `insert into set_list (band_id, name, place, starts_at, gap_seconds, saved_by, saved_name)
+     select id, $2, $3, $4, $5, $6, $7 from band where id = $1 returning id`,
+    [bandId, body.name, body.place, body.startsAt, body.gapSeconds, by.memberId, by.name],
   );
   const id = rows[0]?.id;
   if (id === undefined) return { kind: 'missing' };
@@ -100,8 +102,13 @@ export async function insertSet(client: Queryable, bandId: string, body: SetList
 }
 
 /** Saves a set on top of `baseRevision`; a newer one in the store makes the save stale, and nothing is written. */
-export async function saveSet(pool: Pool, bandId: string, setId: string, baseRevision: number, body: SetListBody): Promise<SetOutcome> {
-  return inTransaction(pool, async (client) => {
+export async function saveSet(
+  db: Db,
+  bandId: string,
+  setId: string,
+  { baseRevision, by = NOBODY, ...body }: SetListBody & { readonly baseRevision: number; readonly by?: Author },
+): Promise<SetOutcome> {
+  return db.transaction(async (client) => {
     await client.query('select 1 from set_list where band_id = $1 and id = $2 for update', [bandId, setId]);
     const stored = await findSet(client, bandId, setId);
     if (stored === undefined) return { kind: 'missing' };
@@ -109,9 +116,9 @@ export async function saveSet(pool: Pool, bandId: string, setId: string, baseRev
     const strange = await strangeSong(client, bandId, body);
     if (strange !== null) return { kind: 'strange-song', place: strange };
     await client.query(
-      `update set_list set name = $3, place = $4, starts_at = $5, gap_seconds = $6, revision = revision + 1, saved_at = now()
+      `update set_list set name = $3, place = $4, starts_at = $5, gap_seconds = $6, saved_by = $7, saved_name = $8, revision = revision + 1, saved_at = now()
         where band_id = $1 and id = $2`,
-      [bandId, setId, body.name, body.place, body.startsAt, body.gapSeconds],
+      [bandId, setId, body.name, body.place, body.startsAt, body.gapSeconds, by.memberId, by.name],
     );
     await client.query('delete from set_entry where band_id = $1 and set_id = $2', [bandId, setId]);
     await writeEntries(client, bandId, setId, body);

@@ -1,11 +1,11 @@
 import { sheetRequest } from '@aurora/wire';
 import { z } from 'zod';
-import { type Call, fileCall } from '../call/call.ts';
+import { type Call, openCall } from '../call/call.ts';
 import { writePdf } from './pdf.ts';
 
 /** `/sheets/pdf`: drawn pages as a PDF with its fonts inside. */
 export const SHEET_CALLS: readonly Call[] = [
-  fileCall(
+  openCall(
     {
       id: 'writeSheet',
       method: 'post',
@@ -13,15 +13,13 @@ export const SHEET_CALLS: readonly Call[] = [
       tag: 'files',
       summary: 'Set drawn pages as a PDF',
       body: sheetRequest,
-      answer: z.string().meta({ format: 'binary' }),
+      answer: z.custom<Uint8Array>().meta({ type: 'string', format: 'binary' }),
       content: 'application/pdf',
+      attachment: 'sheet.pdf',
       bodyLimit: '4mb',
       isLimited: true,
+      isHeavy: true,
     },
-    async ({ body, response }) => {
-      const pdf = await writePdf(body);
-      response.type('application/pdf').setHeader('Content-Disposition', 'attachment; filename="sheet.pdf"');
-      response.send(pdf);
-    },
+    ({ body }) => writePdf(body),
   ),
 ];

@@ -15,7 +15,10 @@ beforeAll(async () => {
     ['ash_pit', 'Bram', 'D', '', '2-7 57 1maj7 1maj7', ['jazz']],
     ['Put away', 'Ines', 'C', 80, '1 5 6- 4', ['slow']],
   ] as const) {
-    const song = await addSong(db.pool, db.bandId, `title: ${title}\nby: ${by}\nkey: ${key}\ntempo: ${tempo}\n\n${chords}`, tags);
+    const song = await addSong(db.pool, db.bandId, {
+      source: `title: ${title}\nby: ${by}\nkey: ${key}\ntempo: ${tempo}\n\n${chords}`,
+      tags,
+    });
     if (title === 'Put away' && song !== undefined) await changeSong(db.pool, db.bandId, song.id, { archived: true });
   }
 });
@@ -57,11 +60,9 @@ describe('the shelf', () => {
   test.each(['title', 'key', 'tempo', 'saved'])('pages sorted by %s hold every song once, whatever is saved between them', async (sort) => {
     const bandId = await addBand(db.pool, `Long ${sort}`);
     for (let song = 0; song < 25; song += 1)
-      await addSong(
-        db.pool,
-        bandId,
-        `title: S${song % 7}\nkey: ${'CDG'[song % 3]}\n${song % 4 === 0 ? '' : `tempo: ${60 + (song % 5)}\n`}\n1`,
-      );
+      await addSong(db.pool, bandId, {
+        source: `title: S${song % 7}\nkey: ${'CDG'[song % 3]}\n${song % 4 === 0 ? '' : `tempo: ${60 + (song % 5)}\n`}\n1`,
+      });
     const seen: string[] = [];
     let after: string | null = null;
     do {

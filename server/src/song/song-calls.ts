@@ -14,28 +14,41 @@ import {
 } from '@aurora/wire';
 import type { Request } from 'express';
 import { type Call, call } from '../call/call.ts';
-import type { Pool } from '../db/pool.ts';
+import type { Threads } from '../compute/threads.ts';
+import { authorOf } from '../context/context.ts';
 import { HttpFault } from '../http-fault.ts';
 import { idOf, notFound, orMissing } from '../validate.ts';
 import { listSongs, listTags } from './shelf-store.ts';
+import { outlineOf, type SongOutline } from './song-outline.ts';
 import { addSong, changeSong, duplicateSong, findSong, listAlike, saveSong } from './song-store.ts';
 import { findVersion, listVersions, nameVersion } from './version-store.ts';
 
 /** `/bands/:bandId/songs`: list, read, add, save with a revision check, history. */
-export function songCalls(pool: Pool): readonly Call[] {
-  return [...shelfCalls(pool), ...songCallsOf(pool), ...versionCalls(pool)];
+export function songCalls(threads: Threads): readonly Call[] {
+  return [...shelfCalls(threads), ...songCallsOf(threads), ...versionCalls(threads)];
 }
+
+/** Letters of a chart that are read in no time. */
+const SHORT_CHART = 3000;
 
 const SHELF = '/bands/{bandId}/songs';
 const SONG = `${SHELF}/{songId}`;
 const bandOf = (request: Request) => idOf(request, 'bandId', 'band');
+const sizeOf = (texts: readonly string[]) => texts.reduce((sum, text) => sum + text.length, 0);
+
+/** What the shelf shows of a chart; a long one is worked out beside the loop that answers everybody. */
+function outlined(threads: Threads, source: string, client: string, gone: AbortSignal): SongOutline | Promise<SongOutline> {
+  return source.length <= SHORT_CHART ? outlineOf(source) : threads.task('outline', source, { client, gone, size: source.length });
+}
+
 const ids = (request: Request) => [bandOf(request), idOf(request, 'songId', 'song')] as const;
 
-function shelfCalls(pool: Pool): readonly Call[] {
+function shelfCalls(threads: Threads): readonly Call[] {
   return [
     call(
       {
         id: 'listSongs',
+        access: 'guest',
         method: 'get',
         path: SHELF,
         tag: 'songs',
@@ -43,15 +56,24 @@ function shelfCalls(pool: Pool): readonly Call[] {
         query: songsQuery,
         answer: songsAnswer,
       },
-      ({ query, request }) => listSongs(pool, bandOf(request), query),
+      ({ query, request, db }) => listSongs(db, bandOf(request), query),
     ),
     call(
-      { id: 'listTags', method: 'get', path: `${SHELF}/tags`, tag: 'songs', summary: 'The band’s tags', answer: tagsAnswer },
-      async ({ request }) => ({ tags: await listTags(pool, bandOf(request)) }),
+      {
+        id: 'listTags',
+        access: 'guest',
+        method: 'get',
+        path: `${SHELF}/tags`,
+        tag: 'songs',
+        summary: 'The band’s tags',
+        answer: tagsAnswer,
+      },
+      async ({ request, db }) => ({ tags: await listTags(db, bandOf(request)) }),
     ),
     call(
       {
         id: 'addSong',
+        access: 'member',
         method: 'post',
         path: SHELF,
         tag: 'songs',
@@ -60,11 +82,15 @@ function shelfCalls(pool: Pool): readonly Call[] {
         answer: song,
         status: 201,
       },
-      async ({ body, request }) => orMissing(await addSong(pool, bandOf(request), body.source), 'band'),
+      async ({ body: { source }, request, db, seat, gone }) => {
+        const outline = await outlined(threads, source, bandOf(request), gone);
+        return orMissing(await addSong(db, bandOf(request), { source, outline, by: authorOf(seat) }), 'band');
+      },
     ),
     call(
       {
         id: 'copySong',
+        access: 'member',
         method: 'post',
         path: `${SONG}/copies`,
         tag: 'songs',
@@ -72,33 +98,36 @@ function shelfCalls(pool: Pool): readonly Call[] {
         answer: song,
         status: 201,
       },
-      async ({ request }) => orMissing(await duplicateSong(pool, ...ids(request)), 'song'),
+      async ({ request, db, seat }) => orMissing(await duplicateSong(db, ...ids(request), authorOf(seat)), 'song'),
     ),
     call(
       {
         id: 'listAlike',
+        access: 'member',
         method: 'get',
         path: `${SONG}/alike`,
         tag: 'songs',
         summary: 'Songs with the same number pattern, in any key and rotation',
         answer: alikeAnswer,
       },
-      async ({ request }) => {
-        orMissing(await findSong(pool, ...ids(request)), 'song');
-        return { songs: await listAlike(pool, ...ids(request)) };
+      async ({ request, db }) => {
+        orMissing(await findSong(db, ...ids(request)), 'song');
+        return { songs: await listAlike(db, ...ids(request)) };
       },
     ),
   ];
 }
 
-function songCallsOf(pool: Pool): readonly Call[] {
+function songCallsOf(threads: Threads): readonly Call[] {
   return [
-    call({ id: 'readSong', method: 'get', path: SONG, tag: 'songs', summary: 'A song with its chart', answer: song }, async ({ request }) =>
-      orMissing(await findSong(pool, ...ids(request)), 'song'),
+    call(
+      { id: 'readSong', access: 'guest', method: 'get', path: SONG, tag: 'songs', summary: 'A song with its chart', answer: song },
+      async ({ request, db }) => orMissing(await findSong(db, ...ids(request)), 'song'),
     ),
     call(
       {
         id: 'saveSong',
+        access: 'member',
         method: 'put',
         path: SONG,
         tag: 'songs',
@@ -107,8 +136,10 @@ function songCallsOf(pool: Pool): readonly Call[] {
         answer: song,
         problems: [409],
       },
-      async ({ body: save, request }) => {
-        const outcome = await saveSong(pool, ...ids(request), save);
+      async ({ body: save, request, db, seat, gone }) => {
+        // worked out before anything is locked
+        const outline = await outlined(threads, save.source, bandOf(request), gone);
+        const outcome = await saveSong(db, ...ids(request), { ...save, outline, by: authorOf(seat) });
         if (outcome.kind === 'missing') throw notFound('song');
         if (outcome.kind === 'saved') return outcome.song;
         const detail = `Somebody saved revision ${outcome.song.revision} after your revision ${save.baseRevision}. Nothing was overwritten.`;
@@ -118,6 +149,7 @@ function songCallsOf(pool: Pool): readonly Call[] {
     call(
       {
         id: 'changeSong',
+        access: 'member',
         method: 'patch',
         path: SONG,
         tag: 'songs',
@@ -125,17 +157,18 @@ function songCallsOf(pool: Pool): readonly Call[] {
         body: songChange,
         answer: song,
       },
-      async ({ body, request }) => orMissing(await changeSong(pool, ...ids(request), body), 'song'),
+      async ({ body, request, db }) => orMissing(await changeSong(db, ...ids(request), body), 'song'),
     ),
   ];
 }
 
-function versionCalls(pool: Pool): readonly Call[] {
+function versionCalls(threads: Threads): readonly Call[] {
   const version = `${SONG}/versions/{revision}`;
   return [
     call(
       {
         id: 'listVersions',
+        access: 'member',
         method: 'get',
         path: `${SONG}/versions`,
         tag: 'songs',
@@ -143,18 +176,29 @@ function versionCalls(pool: Pool): readonly Call[] {
         query: versionsQuery,
         answer: songVersionsAnswer,
       },
-      async ({ query: { before, named }, request }) => {
-        orMissing(await findSong(pool, ...ids(request)), 'song');
-        return listVersions(pool, ...ids(request), { before, named: named === 'yes' });
+      async ({ query: { before, named }, request, db, gone }) => {
+        orMissing(await findSong(db, ...ids(request)), 'song');
+        const compare = (sources: readonly string[]) =>
+          threads.task('changes', sources, { client: bandOf(request), gone, size: sizeOf(sources) });
+        return listVersions(db, ...ids(request), { before, named: named === 'yes' }, compare);
       },
     ),
     call(
-      { id: 'readVersion', method: 'get', path: version, tag: 'songs', summary: 'One save with its chart', answer: songVersion },
-      async ({ request }) => orMissing(await findVersion(pool, ...ids(request), revisionOf(request)), 'version'),
+      {
+        id: 'readVersion',
+        access: 'member',
+        method: 'get',
+        path: version,
+        tag: 'songs',
+        summary: 'One save with its chart',
+        answer: songVersion,
+      },
+      async ({ request, db }) => orMissing(await findVersion(db, ...ids(request), revisionOf(request)), 'version'),
     ),
     call(
       {
         id: 'nameVersion',
+        access: 'member',
         method: 'patch',
         path: version,
         tag: 'songs',
@@ -162,7 +206,7 @@ function versionCalls(pool: Pool): readonly Call[] {
         body: versionName,
         answer: songVersion.omit({ source: true }),
       },
-      async ({ body: { name }, request }) => orMissing(await nameVersion(pool, ...ids(request), revisionOf(request), name), 'version'),
+      async ({ body: { name }, request, db }) => orMissing(await nameVersion(db, ...ids(request), revisionOf(request), name), 'version'),
     ),
   ];
 }

@@ -11,6 +11,12 @@ import {
   songProfile,
 } from '@aurora/core';
 
+/**
+ * The rules outlines are made by, counted up whenever an outline of the same chart comes out otherwise: songs
+ * with an older one are worked out anew meanwhile, by the worker.
+ */
+export const OUTLINE_RULES = 1;
+
 /** What a shelf shows and finds of a song, worked out from its chart at each save. */
 export interface SongOutline {
   readonly title: string;

@@ -1,10 +1,11 @@
 import { DEFAULT_READS } from '@aurora/wire';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import { openDatabase, type TestDatabase } from '../../test/harness.ts';
+import { houseOn, openDatabase, type TestDatabase } from '../../test/harness.ts';
 import { addBand } from '../band/band-store.ts';
 import { addMember } from '../member/member-store.ts';
+import { refreshOutlines } from '../run/rounds.ts';
 import { listSongs } from './shelf-store.ts';
-import { addSong, changeSong, duplicateSong, findSong, listAlike, outlineOlderSongs, saveSong } from './song-store.ts';
+import { addSong, changeSong, duplicateSong, findSong, listAlike, saveSong } from './song-store.ts';
 import { findVersion, listVersions, nameVersion } from './version-store.ts';
 
 const FIRST = 'title: Gull Street\nby: Somebody\nkey: Eb\ntempo: 92\n\n[A]\n1 (2-7 57) 4\n';
@@ -22,7 +23,7 @@ const shelf = async (bandId: string) => (await listSongs(db.pool, bandId, EVERYT
 const saves = async (songId: string, bandId = db.bandId) => (await listVersions(db.pool, bandId, songId, { named: false })).versions;
 
 const added = async (source = FIRST) => {
-  const song = await addSong(db.pool, db.bandId, source);
+  const song = await addSong(db.pool, db.bandId, { source: source });
   if (song === undefined) throw new Error('the band is gone');
   return song;
 };
@@ -52,7 +53,7 @@ describe('a song on the shelf', () => {
 
   test('is listed by title without regard to case', async () => {
     const bandId = await addBand(db.pool, 'Another band');
-    for (const title of ['beta', 'Alpha', 'gamma']) await addSong(db.pool, bandId, `title: ${title}\n1\n`);
+    for (const title of ['beta', 'Alpha', 'gamma']) await addSong(db.pool, bandId, { source: `title: ${title}\n1\n` });
     expect((await shelf(bandId)).map(({ title }) => title)).toEqual(['Alpha', 'beta', 'gamma']);
   });
 
@@ -66,7 +67,7 @@ describe('a song on the shelf', () => {
 
   test('finds songs with the same round, in any key and from any chord', async () => {
     const bandId = await addBand(db.pool, 'Rounds');
-    const add = async (source: string) => (await addSong(db.pool, bandId, source))?.id ?? '';
+    const add = async (source: string) => (await addSong(db.pool, bandId, { source: source }))?.id ?? '';
     const first = await add('title: One\nkey: C\n\n[A]\n1 5 6- 4 1 5 6- 4');
     await add('title: Other\nkey: A\n\n[A]\n1 4 2- 5');
     await add('title: Turned\nkey: Eb\n\n[A]\n6-7 4maj7 1 57');
@@ -77,13 +78,13 @@ describe('a song on the shelf', () => {
     expect(await listAlike(db.pool, bandId, NOBODY)).toEqual([]);
   });
 
-  test('songs from before there were ridges get theirs', async () => {
+  test('songs whose outline older rules made get it anew, once', async () => {
     const { id, ridge } = await added();
-    await db.pool.query('update song set ridge = null, rounds = null, changes = null where id = $1', [id]);
+    await db.pool.query('update song set ridge = null, rounds = null, changes = null, rules = 0 where id = $1', [id]);
     expect((await findSong(db.pool, db.bandId, id))?.ridge).toEqual([]);
-    expect(await outlineOlderSongs(db.pool)).toBe(1);
+    expect(await refreshOutlines(houseOn(db), () => false)).toBe(1);
     expect((await findSong(db.pool, db.bandId, id))?.ridge).toEqual(ridge);
-    expect(await outlineOlderSongs(db.pool)).toBe(0);
+    expect(await refreshOutlines(houseOn(db), () => false)).toBe(0);
   });
 
   test('belongs to its band alone', async () => {
@@ -97,7 +98,7 @@ describe('a song on the shelf', () => {
   });
 
   test('is not added to a band that is not there', async () => {
-    expect(await addSong(db.pool, NOBODY, FIRST)).toBeUndefined();
+    expect(await addSong(db.pool, NOBODY, { source: FIRST })).toBeUndefined();
   });
 });
 
@@ -152,13 +153,17 @@ describe('saving', () => {
 
 describe('versions', () => {
   test('tell whose they are and what each changed of the one before', async () => {
-    const id = (await addSong(db.pool, db.bandId, 'title: Fogbell\nkey: C\n\n[Verse]\n1 4 5 1\n'))?.id as string;
+    const id = (await addSong(db.pool, db.bandId, { source: 'title: Fogbell\nkey: C\n\n[Verse]\n1 4 5 1\n' }))?.id as string;
     const player = await addMember(db.pool, db.bandId, { name: 'Ivo', plays: 'bass', reads: DEFAULT_READS });
-    const by = player?.id as string;
+    const by = { memberId: player?.id as string, name: 'Ivo' };
     await saveSong(db.pool, db.bandId, id, { baseRevision: 1, source: 'title: Fogbell\nkey: C\n\n[Verse]\n1 4- 5 1 1\n', by });
-    await saveSong(db.pool, db.bandId, id, { baseRevision: 2, source: 'title: Fogbell\nkey: Eb\n\n[Verse]\n1 4- 5 1 1\n', by: NOBODY });
+    await saveSong(db.pool, db.bandId, id, {
+      baseRevision: 2,
+      source: 'title: Fogbell\nkey: Eb\n\n[Verse]\n1 4- 5 1 1\n',
+      by: { memberId: NOBODY, name: 'Somebody who left' },
+    });
     expect((await saves(id)).map(({ by, changes }) => [by, changes])).toEqual([
-      [null, ['key E♭ instead of C']],
+      ['Somebody who left', ['key E♭ instead of C']],
       [player?.name, ['Verse: 4 became 4–, 1 bar added']],
       [null, []],
     ]);

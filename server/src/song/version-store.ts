@@ -1,10 +1,8 @@
-import { changeWords, readChart } from '@aurora/core';
 import type { SongVersion, SongVersionHead } from '@aurora/wire';
 import type { Queryable } from '../db/pool.ts';
+import { changesOf } from './version-changes.ts';
 
 const PAGE = 60;
-/** Longer charts are not compared one save after the other. */
-const MOST_COMPARED = 40_000;
 
 interface VersionRow {
   readonly revision: number;
@@ -21,7 +19,10 @@ export interface VersionPage {
 }
 
 const HEAD = `version.revision, version.saved_at, version.name,
-  (select member.name from member where member.band_id = version.band_id and member.id = version.saved_by) as by`;
+  coalesce((select member.name from member where member.band_id = version.band_id and member.id = version.saved_by), version.saved_name) as by`;
+
+/** Says what each chart changed of the one behind it. */
+type Compare = (sources: readonly string[]) => ReturnType<typeof changesOf> | Promise<ReturnType<typeof changesOf>>;
 
 /** Saves of a song from before a revision, or the newest; only named ones when asked. None when the band has no such song. */
 export async function listVersions(
@@ -29,6 +30,7 @@ export async function listVersions(
   bandId: string,
   songId: string,
   { before, named }: { readonly before?: number | undefined; readonly named: boolean },
+  compare: Compare = changesOf,
 ): Promise<VersionPage> {
   const { rows } = await db.query<VersionRow & { readonly source: string }>(
     `select ${HEAD}, version.source from chart_version version
@@ -36,18 +38,9 @@ export async function listVersions(
       order by revision desc limit $5`,
     [bandId, songId, before ?? null, named, PAGE + 1],
   );
-  const changes = changesOf(rows.map(({ source }) => source));
+  const changes = await compare(rows.map(({ source }) => source));
   const versions = rows.slice(0, PAGE).map((row, index) => ({ ...headOf(row), changes: [...(changes[index] ?? [])] }));
   return { versions, next: rows.length > PAGE ? (versions.at(-1)?.revision ?? null) : null };
-}
-
-/** What each chart changed of the one behind it, newest first. */
-function changesOf(sources: readonly string[]): readonly (readonly string[])[] {
-  const readings = sources.map((source) => (source.length > MOST_COMPARED ? null : readChart(source)));
-  return readings.map((reading, index) => {
-    const before = readings[index + 1];
-    return reading === null || before === null || before === undefined ? [] : changeWords(before, reading);
-  });
 }
 
 /** One save with its chart; undefined when there is none. */
@@ -80,16 +73,15 @@ type NamedSave = Omit<SongVersionHead, 'changes'>;
 interface NewVersion {
   readonly revision: number;
   readonly source: string;
-  /** The player who saves; null where it is not known. */
-  readonly by: string | null;
+  readonly by: { readonly memberId: string | null; readonly name: string | null };
 }
 
 /** Adds a save; it is nobody's when the band has no such player (any more). */
 export async function addVersion(db: Queryable, bandId: string, songId: string, { revision, source, by }: NewVersion): Promise<void> {
   await db.query(
-    `insert into chart_version (band_id, song_id, revision, source, saved_by)
-     values ($1, $2, $3, $4, (select id from member where band_id = $1 and id = $5))`,
-    [bandId, songId, revision, source, by],
+    `insert into chart_version (band_id, song_id, revision, source, saved_by, saved_name)
+     values ($1, $2, $3, $4, (select id from member where band_id = $1 and id = $5), $6)`,
+    [bandId, songId, revision, source, by.memberId, by.name],
   );
 }
 

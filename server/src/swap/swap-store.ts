@@ -47,7 +47,7 @@ export async function saveSwap(db: Queryable, bandId: string, songId: string, sw
   }
   await db.query(
     `insert into chord_swap (band_id, song_id, member_id, stretch, chord, instead, refused_by) values ($1, $2, $3, $4, $5, $6, $7)
-     on conflict (song_id, member_id, stretch, chord) do update set instead = excluded.instead, refused_by = excluded.refused_by`,
+     on conflict (band_id, song_id, member_id, stretch, chord) do update set instead = excluded.instead, refused_by = excluded.refused_by`,
     [bandId, songId, memberId, stretch, chord, instead, refusedBy],
   );
   return true;

@@ -28,12 +28,12 @@ import {
   harmonizeAnswer,
   harmonizeRequest,
 } from '@aurora/wire';
-import { type Call, call } from '../call/call.ts';
+import { type Call, openCall } from '../call/call.ts';
 import { required, requiredKey } from '../validate.ts';
 
 /** `/harmonize`, `/chords/parse` and `/chords/identify`: thin handlers over the core. */
 export const THEORY_CALLS: readonly Call[] = [
-  call(
+  openCall(
     {
       id: 'harmonize',
       method: 'post',
@@ -54,7 +54,7 @@ export const THEORY_CALLS: readonly Call[] = [
       };
     },
   ),
-  call(
+  openCall(
     {
       id: 'parseChord',
       method: 'post',
@@ -77,7 +77,7 @@ export const THEORY_CALLS: readonly Call[] = [
       };
     },
   ),
-  call(
+  openCall(
     {
       id: 'identifyChord',
       method: 'post',

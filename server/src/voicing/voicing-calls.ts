@@ -15,7 +15,7 @@ import {
   type Voicing,
 } from '@aurora/core';
 import { type VoicingsAnswer, type VoicingsRequest, voicingsAnswer, voicingsRequest } from '@aurora/wire';
-import { type Call, call } from '../call/call.ts';
+import { type Call, openCall } from '../call/call.ts';
 import { HttpFault } from '../http-fault.ts';
 import { required, requiredTuning } from '../validate.ts';
 
@@ -24,7 +24,7 @@ const DEFAULT_LIMIT = 500;
 
 /** `/voicings`: a thin handler over the core's search. */
 export const VOICING_CALLS: readonly Call[] = [
-  call(
+  openCall(
     {
       id: 'findVoicings',
       method: 'post',
@@ -34,6 +34,7 @@ export const VOICING_CALLS: readonly Call[] = [
       body: voicingsRequest,
       answer: voicingsAnswer,
       isLimited: true,
+      isHeavy: true,
     },
     ({ body }) => voicingsFor(body),
   ),

@@ -12,6 +12,7 @@ const SET: SetList = {
   entries: [],
   revision: 1,
   savedAt: '',
+  savedBy: null,
   songs: [],
 };
 const named = (name: string) => (body: SetListBody) => ({ ...body, name });

@@ -1,0 +1,18 @@
+// @ts-check
+import { chmodSync, existsSync, mkdirSync } from 'node:fs';
+import { createStream } from 'rotating-file-stream';
+
+/**
+ * A log that begins anew when it has grown long, and keeps a few of its past; only its owner reads it.
+ * A disk without room costs lines of it, and nothing else.
+ * @param {string} folder
+ * @param {string} name
+ */
+export function openLog(folder, name) {
+  mkdirSync(folder, { recursive: true, mode: 0o700 });
+  const stream = createStream(name, { path: folder, size: '10M', maxFiles: 5, mode: 0o600 });
+  if (existsSync(`${folder}/${name}`)) chmodSync(`${folder}/${name}`, 0o600);
+  stream.on('error', () => undefined);
+  stream.on('warning', () => undefined);
+  return stream;
+}

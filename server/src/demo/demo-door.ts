@@ -1,0 +1,53 @@
+import type { OpenHouse } from '../context/enter.ts';
+import type { Scope } from '../context/scope.ts';
+import type { Db } from '../db/pool.ts';
+import { bandIds } from '../db/whole-house.ts';
+import type { DemoDoor } from '../people/me-calls.ts';
+import { DEMO_LEADER } from './seed-demo.ts';
+
+interface PlayerRow {
+  readonly id: string;
+  readonly name: string;
+  readonly plays: string;
+  readonly account_id: string;
+}
+
+/** Opens the database for a scope; the house itself comes later than its door. */
+type Opens = (scope: Scope) => Db;
+
+/** The players of the demo's first band whom one can be. */
+async function players(as: Opens): Promise<readonly (PlayerRow & { readonly bandId: string })[]> {
+  const [bandId] = await bandIds(as({}));
+  if (bandId === undefined) return [];
+  const { rows } = await as({ band: bandId }).query<PlayerRow>(
+    `select id, name, instrument as plays, account_id from member
+      where band_id = $1 and account_id is not null and role <> 'guest' order by created_at, name`,
+    [bandId],
+  );
+  return rows.map((row) => ({ ...row, bandId }));
+}
+
+/** The demo's door: one can be any of its players. */
+export function demoDoor(as: Opens): DemoDoor {
+  return {
+    players: async () => (await players(as)).map(({ id, name, plays }) => ({ memberId: id, name, plays })),
+    accountOf: async (memberId) => (await players(as)).find(({ id }) => id === memberId)?.account_id,
+  };
+}
+
+/** Whoever comes to the demo without having said who they are is its leader. */
+export function demoHouse(as: Opens): NonNullable<OpenHouse> {
+  return async (bandId) => {
+    const all = await players(as);
+    const leader = all.find(({ name }) => name === DEMO_LEADER) ?? all[0];
+    if (leader === undefined) return null;
+    const person = { accountId: leader.account_id, name: leader.name, deviceId: null };
+    if (bandId === null) return { person, seat: null };
+    const { rows } = await as({ band: bandId }).query<{ id: string; name: string; role: 'leader' | 'member' }>(
+      "select id, name, role from member where band_id = $1 and account_id = $2 and role <> 'guest'",
+      [bandId, leader.account_id],
+    );
+    const mine = rows[0];
+    return { person, seat: mine === undefined ? null : { bandId, role: mine.role, memberId: mine.id, name: mine.name, guestSet: null } };
+  };
+}

@@ -1,0 +1,48 @@
+import { eveningOf, parseKey, readChart, setSheet } from '@aurora/core';
+import type { PackRequest } from '@aurora/wire';
+import { listBands } from '../band/band-store.ts';
+import type { Queryable } from '../db/pool.ts';
+import type { Handler } from '../job/worker.ts';
+import { listMembers } from '../member/member-store.ts';
+import { readPreferences } from '../preference/preference-store.ts';
+import { findSet } from '../set/set-store.ts';
+import { findSong } from '../song/song-store.ts';
+import { listSwaps } from '../swap/swap-store.ts';
+import { notFound, required } from '../validate.ts';
+import { makePack, type PackContent, packSongsOf } from './pack.ts';
+
+/** Makes a pack as it was asked for. */
+export const packHandler: Handler = async ({ db, job, tick }) => makePack(await packContent(db, job.bandId, job.wish as PackRequest), tick);
+
+/** What a pack is made of.
+ * @throws HttpFault where the band has no such song or set.
+ */
+export async function packContent(db: Queryable, bandId: string, wish: PackRequest): Promise<PackContent> {
+  const [members, { naming }] = [await listMembers(db, bandId), await readPreferences(db, bandId)];
+  const band = (await listBands(db)).find(({ id }) => id === bandId)?.name ?? '';
+  const shared = { band, members, naming, paper: wish.paper };
+  if (wish.of === 'set') {
+    const set = await findSet(db, bandId, wish.setId);
+    if (set === undefined) throw notFound('set');
+    const names = new Map(members.map(({ id, name }) => [id, name]));
+    const evening = eveningOf(set, set.songs);
+    const sheet = setSheet(evening, (id) => names.get(id), naming);
+    const swaps = await listSwaps(
+      db,
+      bandId,
+      set.songs.map(({ id }) => id),
+    );
+    return { ...shared, title: set.name, songs: packSongsOf(evening), swaps, set: sheet };
+  }
+  const song = await findSong(db, bandId, wish.songId);
+  if (song === undefined) throw notFound('song');
+  const tonic = required(parseKey(wish.key ?? song.key), 'key').tonic;
+  const title = song.title || 'Song without a title';
+  return {
+    ...shared,
+    title,
+    songs: [{ reading: readChart(song.source), tonic, songId: song.id, capos: {}, tonight: '' }],
+    swaps: await listSwaps(db, bandId, [song.id]),
+    set: null,
+  };
+}

@@ -1,0 +1,102 @@
+import { mkdir, readdir, rename, rm, writeFile } from 'node:fs/promises';
+import { join } from 'node:path';
+import type { Logger } from 'pino';
+import { backupText } from '../backup/backup-text.ts';
+import type { House } from '../context/enter.ts';
+import { bandIds } from '../db/whole-house.ts';
+import { OUTLINE_RULES } from '../song/song-outline.ts';
+import { refreshOutline } from '../song/song-store.ts';
+
+export interface RoundsDeps {
+  readonly house: Pick<House, 'as'>;
+  readonly log: Logger;
+  /** Where a backup of every band is put each night; null for none. */
+  readonly backupFolder: string | null;
+}
+
+const MINUTE_MS = 60_000;
+/** Every so many minutes the house is swept; each night it is tidied. */
+const SWEEP_MINUTES = 10;
+const NIGHT_HOUR = 4;
+const OUTLINES_AT_ONCE = 50;
+const KEPT_NIGHTS = 14;
+
+/** What the house does by itself: refreshes what older rules made, sweeps, thins saves, and puts backups down. */
+export class Rounds {
+  readonly #deps: RoundsDeps;
+  #timer: NodeJS.Timeout | null = null;
+  #running: Promise<void> = Promise.resolve();
+  #minutes = 0;
+  #night = '';
+  #isStopping = false;
+
+  constructor(deps: RoundsDeps) {
+    this.#deps = deps;
+  }
+
+  start(): void {
+    this.#timer = setInterval(() => this.#round(), MINUTE_MS);
+    this.#round();
+  }
+
+  async stop(): Promise<void> {
+    this.#isStopping = true;
+    if (this.#timer !== null) clearInterval(this.#timer);
+    await this.#running;
+  }
+
+  #round(): void {
+    const { log } = this.#deps;
+    this.#running = this.#running
+      .then(() => this.#work(new Date()))
+      .catch((error: unknown) => log.warn({ err: error }, 'a round was not ended'));
+  }
+
+  async #work(now: Date): Promise<void> {
+    await refreshOutlines(this.#deps.house, () => this.#isStopping);
+    if (this.#minutes % SWEEP_MINUTES === 0) await this.#deps.house.as({}).query('select aurora_sweep()');
+    this.#minutes += 1;
+    const night = now.toISOString().slice(0, 10);
+    if (now.getHours() !== NIGHT_HOUR || this.#night === night) return;
+    this.#night = night;
+    await tidy(this.#deps);
+    if (this.#deps.backupFolder !== null) await putBackupsDown(this.#deps.house, this.#deps.backupFolder, night, now);
+  }
+}
+
+/** Works out anew what the shelf shows of songs where older rules made it, a few at a time. Says how many. */
+export async function refreshOutlines(house: Pick<House, 'as'>, isStopping: () => boolean): Promise<number> {
+  for (let refreshed = 0; ; ) {
+    const { rows } = await house
+      .as({})
+      .query<{ band_id: string; id: string }>('select * from aurora_outdated_songs($1, $2)', [OUTLINE_RULES, OUTLINES_AT_ONCE]);
+    for (const { band_id, id } of rows) {
+      if (isStopping()) return refreshed;
+      await refreshOutline(house.as({ band: band_id }), band_id, id);
+      refreshed += 1;
+    }
+    if (rows.length < OUTLINES_AT_ONCE) return refreshed;
+  }
+}
+
+/** Thins saves by the rule, and counts what each band keeps. */
+export async function tidy({ house, log }: Pick<RoundsDeps, 'house' | 'log'>): Promise<void> {
+  const { rows } = await house.as({}).query<{ gone: string }>('select aurora_thin_versions() as gone');
+  log.info({ saves: Number(rows[0]?.gone ?? 0) }, 'saves were thinned');
+  await house.as({}).query('select aurora_weigh()');
+}
+
+/** A backup of every band into a folder of the night; older nights go after a fortnight. */
+export async function putBackupsDown(house: Pick<House, 'as'>, folder: string, night: string, now: Date): Promise<number> {
+  const unfinished = join(folder, `${night}.unfinished`);
+  await rm(unfinished, { recursive: true, force: true });
+  await mkdir(unfinished, { recursive: true, mode: 0o700 });
+  const bands = await bandIds(house.as({}));
+  for (const bandId of bands)
+    await writeFile(join(unfinished, `${bandId}.json`), backupText(house.as({ band: bandId }), bandId, now), { mode: 0o600 });
+  await rm(join(folder, night), { recursive: true, force: true });
+  await rename(unfinished, join(folder, night));
+  const nights = (await readdir(folder)).filter((name) => /^\d{4}-\d\d-\d\d$/.test(name)).sort();
+  for (const old of nights.slice(0, -KEPT_NIGHTS)) await rm(join(folder, old), { recursive: true, force: true });
+  return bands.length;
+}
