@@ -24,7 +24,7 @@ const WELL_MS = 30_000;
  * @returns {Promise<string | undefined>}
  */
 export async function setUp(setup, settings, folder) {
-  const log = openLog(folder, 'setup.log');
+  const log = await openLog(folder, 'setup.log');
   const child = spawn(process.execPath, [...setup], {
     cwd: ROOT,
     env: { ...process.env, ...settings },
@@ -59,7 +59,7 @@ export async function setUp(setup, settings, folder) {
  * @returns {Promise<Kept>} once it runs
  */
 export async function keepRunning({ name, script, settings, folder }) {
-  const log = openLog(folder, `${name}.log`);
+  const log = await openLog(folder, `${name}.log`);
   let stopping = false;
   let pause = FIRST_PAUSE_MS;
   /** @type {import('node:child_process').ChildProcess | undefined} */

@@ -21,7 +21,7 @@ import { openLog } from './log-file.mjs';
  * @param {HouseWish} wish
  */
 export async function runHouse({ build, folder, ownerUrl, appUrl, settings, ownsDatabase, servers = 1, workers = 1 }) {
-  const log = openLog(folder, 'house.log');
+  const log = await openLog(folder, 'house.log');
   const tell = (/** @type {string} */ words) => void log.write(`${JSON.stringify({ level: 40, time: Date.now(), msg: words })}\n`);
   const database = appUrl === undefined ? databaseSettings(ownerUrl, folder) : { OWNER_DATABASE_URL: ownerUrl, DATABASE_URL: appUrl };
   const shared = { ...settings, ...database, WEB_ROOT: build.web, MIGRATIONS: build.migrations, WORKER: 'apart' };

@@ -22,7 +22,7 @@ const STOP_MS = 12_000;
  * @returns {Promise<RunningServer>}
  */
 export async function startServer(command, settings, logFolder) {
-  const log = openLog(logFolder, 'server.log');
+  const log = await openLog(logFolder, 'server.log');
   const child = spawn(process.execPath, [...command], {
     cwd: ROOT,
     env: { ...process.env, ...settings, STOP_WITH_PARENT: '1' },

@@ -9,7 +9,7 @@ const member = (id: string, name: string, plays: string, transpose: number): Mem
   name,
   plays,
   reads: { ...DEFAULT_READS, transpose },
-  instrument: null,
+  instrument: null, isIn: false,
 });
 
 /** A band that is known already: nothing is asked of a server. */
@@ -22,7 +22,14 @@ const MEMBERS: readonly Member[] = [
 export function renderInBand(part: ReactNode) {
   const queryFn = () => new Promise<never>(() => undefined);
   const queries = new QueryClient({ defaultOptions: { queries: { queryFn, retry: false, staleTime: Number.POSITIVE_INFINITY } } });
-  queries.setQueryData(['band'], { id: 'band', name: 'The Weirlamp Seven' });
+  queries.setQueryData(['me'], {
+    person: { id: 'me', name: 'Tam', email: null, hasPassword: false, leavesAt: null },
+    deviceId: 'device',
+    bands: [{ id: 'band', name: 'The Weirlamp Seven', role: 'leader', memberId: 'tam', playerName: 'Tam', guestSet: null, leavesAt: null }],
+    demo: null,
+    mailbox: false,
+    isEmpty: false,
+  });
   queries.setQueryData(['members', 'band'], MEMBERS);
   return render(
     <QueryClientProvider client={queries}>

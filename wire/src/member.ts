@@ -70,6 +70,7 @@ export const member = z
     plays: z.string().describe('what the member plays, in words'),
     reads: memberReads,
     instrument: instrument.nullable().describe('the fretted instrument as set up; null for one that was never set up or has no frets'),
+    isIn: z.boolean().default(false).describe('whether somebody is signed in as this player'),
   })
   .meta({ id: 'Member' });
 export const membersAnswer = z.object({ members: z.array(member) }).meta({ id: 'Members' });

@@ -19,10 +19,11 @@ interface MemberRow {
   readonly plays: string;
   readonly reader: unknown;
   readonly instrument: unknown;
+  readonly is_in: boolean;
 }
 
 const MEMBERS = `
-  select member.id, member.name, member.instrument as plays, member.reader, preference.value as instrument
+  select member.id, member.name, member.instrument as plays, member.reader, member.account_id is not null as is_in, preference.value as instrument
   from member left join preference on preference.band_id = member.band_id and preference.member_id = member.id and preference.name = $2
   where member.band_id = $1 and member.role <> 'guest'`;
 
@@ -82,9 +83,9 @@ export async function saveInstrument(db: Queryable, bandId: string, memberId: st
   return rowCount === 0 ? undefined : findMember(db, bandId, memberId);
 }
 
-function memberOf({ id, name, plays, reader, instrument }: MemberRow): Member {
+function memberOf({ id, name, plays, reader, instrument, is_in: isIn }: MemberRow): Member {
   const read = instrumentSchema.safeParse(upgraded(instrument));
-  return { id, name, plays, reads: readsOf(reader), instrument: read.success ? read.data : null };
+  return { id, name, plays, reads: readsOf(reader), instrument: read.success ? read.data : null, isIn };
 }
 
 function readsOf(reader: unknown): MemberReads {

@@ -12,11 +12,18 @@ afterEach(() => {
   globalThis.fetch = real;
 });
 
-const BAND = { id: 'b1', name: 'The Low Tide', createdAt: new Date(0).toISOString() };
+const ME = {
+  person: { id: 'me', name: 'Tam', email: null, hasPassword: false, leavesAt: null },
+  deviceId: 'device',
+  bands: [{ id: 'b1', name: 'The Low Tide', role: 'leader', memberId: 'm1', playerName: 'Tam', guestSet: null, leavesAt: null }],
+  demo: null,
+  mailbox: false,
+  isEmpty: false,
+};
 
 test('a member who is taken out while the older list is still on its way stays out', async () => {
   const queries = new QueryClient({ defaultOptions: { queries: { retry: false } } });
-  queries.setQueryData(['band'], BAND);
+  queries.setQueryData(['me'], ME);
   const around = ({ children }: { readonly children: ReactNode }) => <QueryClientProvider client={queries}>{children}</QueryClientProvider>;
   const people = ['Ilse', 'Tomas'].map((name, index) => ({
     id: `m${index}`,

@@ -1,4 +1,4 @@
-import { bandsAnswer, type Song, type SongChange, type SongSummary, song, songsAnswer, tagsAnswer } from '@aurora/wire';
+import { type BandSeat, type Me, me, type Song, type SongChange, type SongSummary, song, songsAnswer, tagsAnswer } from '@aurora/wire';
 import {
   keepPreviousData,
   type QueryClient,
@@ -8,27 +8,35 @@ import {
   useQuery,
   useQueryClient,
 } from '@tanstack/react-query';
-import { ApiFault, call } from './client.ts';
+import { chosenBand } from './chosen-band.ts';
+import { call } from './client.ts';
 
-const bandQuery = queryOptions({
-  queryKey: ['band'],
-  queryFn: async ({ signal }) => {
-    const { bands } = await call('GET', '/bands', bandsAnswer, { signal });
-    const first = bands[0];
-    if (first === undefined) throw new ApiFault(404, 'There is no band here yet. Start the demo with: npm run demo');
-    return first;
-  },
+/** Who one is on this device, and where one plays. */
+export const meQuery = queryOptions({
+  queryKey: ['me'],
+  queryFn: ({ signal }) => call('GET', '/me', me, { signal }),
   staleTime: Number.POSITIVE_INFINITY,
 });
 
+/** Nobody is signed in here, or who is plays in no band. */
+export class NoBand extends Error {}
+
+/** The band this device has open: the one it was left in, else the first. */
+function openBand({ bands }: Me): BandSeat {
+  const chosen = chosenBand();
+  const found = bands.find(({ id }) => id === chosen) ?? bands[0];
+  if (found === undefined) throw new NoBand('Nobody is signed in on this device.');
+  return found;
+}
+
 /** The band whose shelf this is. */
 export function useBand() {
-  return useQuery(bandQuery);
+  return useQuery({ ...meQuery, select: openBand });
 }
 
 /** The id of the band, asked for first where it is not known yet. */
 export async function knownBandId(queries: QueryClient): Promise<string> {
-  return (await queries.ensureQueryData(bandQuery)).id;
+  return openBand(await queries.ensureQueryData(meQuery)).id;
 }
 
 const songsKey = (bandId: string) => ['songs', bandId] as const;
@@ -143,7 +151,6 @@ export const SAVE_MS = 15_000;
 export interface ChartSave {
   readonly source: string;
   readonly baseRevision: number;
-  readonly by: string | null;
 }
 
 /** Saves a chart. */

@@ -4,7 +4,6 @@ import type { QueryClient } from '@tanstack/react-query';
 import { ApiFault } from '../api/client.ts';
 import { keepSong, saveSong, songKey } from '../api/songs.ts';
 import type { Opened, OpenSource } from '../session/opened.ts';
-import { whoSitsHere } from '../session/seat.ts';
 import { copiesHere, guard, PAGE_CLOCK } from './browser-device.ts';
 import { CHART_KIND } from './chart-kind.ts';
 import type { Saved } from './device-copy.ts';
@@ -30,7 +29,7 @@ export function openSongDraft(queries: QueryClient, bandId: string, song: Song):
   const draft: ChartDraft = new Draft(savedSong(song), CHART_KIND, {
     ...PAGE_CLOCK,
     save: async (source, baseRevision) => {
-      const saved = await saveSong(bandId, song.id, { source, baseRevision, by: whoSitsHere() });
+      const saved = await saveSong(bandId, song.id, { source, baseRevision });
       keepSong(queries, bandId, saved);
       tellSaved(song.id);
       return savedSong(saved);

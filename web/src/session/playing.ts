@@ -2,12 +2,15 @@ import { checkInstrument, INSTRUMENTS, type Instrument, STANDARD_GUITAR } from '
 import type { Member } from '@aurora/wire';
 import { useMemo } from 'react';
 import { useInstrumentChange, useMembers } from '../api/members.ts';
+import { useBand } from '../api/songs.ts';
 import { useReader } from './lens.ts';
 import { sitDown, useSeat } from './seat.ts';
 
 export interface Playing {
   readonly members: readonly Member[];
   readonly player: Member | null;
+  /** Whose practice is kept here: one's own, or of a player nobody has signed in as, by the leader. */
+  readonly practises: Member | null;
   /** The player's instrument with the capo of the reader lens on it. */
   readonly instrument: Instrument;
   readonly sitDown: (memberId: string) => void;
@@ -25,12 +28,16 @@ export function usePlaying(): Playing {
   const reader = useReader();
   const change = useInstrumentChange();
   const capo = reader.reader.capo;
-  const seated = members.find(({ id }) => id === memberId) ?? members.find(({ plays }) => /guitar/.test(plays)) ?? members[0] ?? null;
+  const { data: band } = useBand();
+  const own = members.find(({ id }) => id === band?.memberId) ?? null;
+  const seated = members.find(({ id }) => id === memberId) ?? own ?? members[0] ?? null;
   const read = members.find(({ id }) => id === reader.member?.id);
   const player = read !== undefined && FRETTED.test(read.plays) ? read : seated;
   const instrument = useMemo(() => withCapo(instrumentOf(player), capo), [player, capo]);
   return {
     members,
+    // of another who is signed in themselves nobody keeps the practice
+    practises: band?.role === 'leader' && seated?.isIn === false ? seated : own,
     player,
     instrument,
     sitDown,

@@ -2,13 +2,8 @@ import { create } from 'zustand';
 
 const LOCAL = 'aurora-player';
 
-/** Who plays at this device; kept here, because a band shares everything else. */
+/** Whose instrument is seen at this device; one's own while nobody chose another. */
 export const useSeat = create<{ readonly memberId: string | null }>()(() => ({ memberId: readSeat() }));
-
-/** The player who has sat down at this device; null while nobody said. */
-export function whoSitsHere(): string | null {
-  return useSeat.getState().memberId;
-}
 
 function readSeat(): string | null {
   try {
@@ -18,7 +13,7 @@ function readSeat(): string | null {
   }
 }
 
-/** Sits down at this device to play. */
+/** Sees another player's instrument. */
 export function sitDown(memberId: string): void {
   useSeat.setState({ memberId });
   try {

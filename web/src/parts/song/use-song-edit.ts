@@ -3,7 +3,6 @@ import { useQueryClient } from '@tanstack/react-query';
 import { ApiFault } from '../../api/client.ts';
 import { keepSong, saveSong, useBand } from '../../api/songs.ts';
 import { isUnsaved } from '../../document/device-copy.ts';
-import { whoSitsHere } from '../../session/seat.ts';
 import { sayDone, sayFault } from '../../ui/say.ts';
 import { PARTS_WORDS } from '../../wording/parts.ts';
 
@@ -19,7 +18,7 @@ export function useSongEdit(): (song: Song | undefined, edit: (source: string) =
       void sayFault(PARTS_WORDS.thisSongHasChangesThatAre);
       return;
     }
-    saveSong(bandId, song.id, { source: edit(song.source), baseRevision: song.revision, by: whoSitsHere() }).then(
+    saveSong(bandId, song.id, { source: edit(song.source), baseRevision: song.revision }).then(
       (saved) => {
         keepSong(queries, bandId, saved);
         void sayDone(done(saved));

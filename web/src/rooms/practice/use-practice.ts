@@ -42,7 +42,7 @@ export interface ItemProps extends PartProps {
 /** The practice of whoever sits at this device. */
 export function usePractice(): Practice {
   const bandId = useBand().data?.id ?? '';
-  const { player, instrument } = usePlaying();
+  const { practises: player, instrument } = usePlaying();
   const memberId = player?.id ?? '';
   const address = useMemo(() => ({ bandId, memberId }), [bandId, memberId]);
   const kept = usePasses(address);
