@@ -17,6 +17,14 @@ const lazyPractice = async () => ({ Component: (await import('./rooms/practice/P
 const lazySession = async () => ({ Component: (await import('./rooms/practice/SessionPage.tsx')).SessionPage });
 const lazyNeck = async () => ({ Component: (await import('./rooms/neck/NeckRoom.tsx')).NeckRoom });
 
+const lazyYou = async () => ({ Component: (await import('./rooms/you/YouRoom.tsx')).YouRoom });
+const lazyWelcome = async () => ({ Component: (await import('./rooms/door/Welcome.tsx')).Welcome });
+const lazyNewBand = async () => ({ Component: (await import('./rooms/door/NewBandPage.tsx')).NewBandPage });
+const lazyJoin = async () => ({ Component: (await import('./rooms/door/JoinPage.tsx')).JoinPage });
+const lazyOpenLink = async () => ({ Component: (await import('./rooms/door/OpenLinkPage.tsx')).OpenLinkPage });
+const lazyFirstBand = async () => ({ Component: (await import('./rooms/door/FirstBandPage.tsx')).FirstBandPage });
+const lazyMailbox = async () => ({ Component: (await import('./rooms/door/MailboxPage.tsx')).MailboxPage });
+
 /** The parts in their states, for who builds them; a built application has no such page. */
 const FOR_DEVELOPERS = import.meta.env.DEV
   ? [{ path: 'dev/parts', lazy: async () => ({ Component: (await import('./dev/PartsPage.tsx')).PartsPage }) }]
@@ -35,6 +43,13 @@ const ROOMS: Readonly<Record<Page, Pick<RouteObject, 'Component' | 'element' | '
   neck: { lazy: lazyNeck },
   settings: { lazy: lazySettings },
   begin: { lazy: lazyBegin },
+  you: { lazy: lazyYou },
+  welcome: { lazy: lazyWelcome },
+  'welcome/band': { lazy: lazyNewBand },
+  join: { lazy: lazyJoin },
+  open: { lazy: lazyOpenLink },
+  first: { lazy: lazyFirstBand },
+  mailbox: { lazy: lazyMailbox },
   'songs/:songId': { element: <Navigate to="chart" replace /> },
   'songs/:songId/harmonize': { lazy: lazyHarmonize },
   'songs/:songId/analyze': { lazy: lazyAnalyze },

@@ -9,7 +9,8 @@ const member = (id: string, name: string, plays: string, transpose: number): Mem
   name,
   plays,
   reads: { ...DEFAULT_READS, transpose },
-  instrument: null, isIn: false,
+  instrument: null,
+  isIn: false,
 });
 
 /** A band that is known already: nothing is asked of a server. */

@@ -1,4 +1,4 @@
-import { parseCookie, stringifySetCookie } from 'cookie';
+import { parse } from 'cookie';
 import type { Request, Response } from 'express';
 
 /** Over TLS the name itself keeps other hosts and plain connections from setting it. */
@@ -9,7 +9,7 @@ export const DEVICE_DAYS = 180;
 
 /** What the device shows; null when it shows nothing. */
 export function shownToken(request: Request): string | null {
-  return parseCookie(request.headers.cookie ?? '')[nameFor(request)] ?? null;
+  return parse(request.headers.cookie ?? '')[nameFor(request)] ?? null;
 }
 
 /** Has the device show this from now on. */
@@ -22,10 +22,7 @@ export function takeToken(request: Request, response: Response): void {
   setCookie(request, response, '', 0);
 }
 
-function setCookie(request: Request, response: Response, value: string, maxAge: number): void {
+function setCookie(request: Request, response: Response, value: string, seconds: number): void {
   const { secure } = request;
-  response.append(
-    'Set-Cookie',
-    stringifySetCookie({ name: nameFor(request), value, httpOnly: true, sameSite: 'lax', path: '/', secure, maxAge }),
-  );
+  response.cookie(nameFor(request), value, { httpOnly: true, sameSite: 'lax', path: '/', secure, maxAge: seconds * 1000 });
 }

@@ -30,15 +30,18 @@ function useMeMutation<Given>(change: (given: Given) => Promise<Me>) {
 }
 
 export const useMeChange = () => useMeMutation((change: MeChange) => call('PATCH', '/me', meAnswer, { body: change }));
-export const useMeLeaving = () => useMeMutation((leaves: boolean) => call(leaves ? 'DELETE' : 'POST', leaves ? '/me' : '/me/stay', meAnswer));
-export const useNewBand = () => useMeMutation((body: { band: string; name: string; plays: string }) => call('POST', '/bands', meAnswer, { body }));
+export const useMeLeaving = () =>
+  useMeMutation((leaves: boolean) => call(leaves ? 'DELETE' : 'POST', leaves ? '/me' : '/me/stay', meAnswer));
+export const useNewBand = () =>
+  useMeMutation((body: { band: string; name: string; plays: string }) => call('POST', '/bands', meAnswer, { body }));
 
 /** Ways in. After each of them the page is opened anew, since everything on it may be another's. */
 export const signIn = (body: { email: string; password: string }) => call('POST', '/sign-in', meAnswer, { body });
 export const sendSignInLink = (email: string) => call('POST', '/sign-in/links', sentAnswer, { body: { email } });
 export const openLink = (token: string) => call('POST', '/sign-in/links/open', meAnswer, { body: { token } });
 export const openInvitation = (token: string) => call('POST', '/invitations/open', meAnswer, { body: { token } });
-export const beginFirstBand = (body: { token: string; band: string; name: string; plays: string }) => call('POST', '/begin', meAnswer, { body });
+export const beginFirstBand = (body: { token: string; band: string; name: string; plays: string }) =>
+  call('POST', '/begin', meAnswer, { body });
 export const beDemoPlayer = (memberId: string) => call('POST', '/demo/player', meAnswer, { body: { memberId } });
 export const signOut = () => call('POST', '/me/sign-out', doneAnswer);
 

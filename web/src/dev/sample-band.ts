@@ -67,7 +67,14 @@ const NO_COPIES: DeviceCopies<SetListBody> = {
 type Save = (body: SetListBody, base: number) => Promise<SetList>;
 
 /** The set as it was fetched. */
-export const SAMPLE_SET: SetList = { ...BODY, id: 'sample', revision: 1, savedAt: '2026-01-01T00:00:00.000Z', savedBy: null, songs: [...SONGS] };
+export const SAMPLE_SET: SetList = {
+  ...BODY,
+  id: 'sample',
+  revision: 1,
+  savedAt: '2026-01-01T00:00:00.000Z',
+  savedBy: null,
+  songs: [...SONGS],
+};
 
 const takeAll: Save = async (body, base) => ({ ...SAMPLE_SET, ...body, revision: base + 1 });
 

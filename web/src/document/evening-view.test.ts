@@ -28,7 +28,8 @@ const ines: Member = {
   id: 'ines',
   name: 'Ines',
   plays: 'voice',
-  instrument: null, isIn: false,
+  instrument: null,
+  isIn: false,
   reads: { ...DEFAULT_READS, voice: { comfortable: { low: 57, high: 74 }, possible: { low: 50, high: 80 } } },
 };
 

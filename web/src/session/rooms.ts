@@ -1,6 +1,7 @@
 import { HOUSE_WORDS } from '../wording/house.ts';
+import { PEOPLE_WORDS } from '../wording/people.ts';
 
-export type RoomId = 'songs' | 'harmonize' | 'analyze' | 'chart' | 'neck' | 'band' | 'practice' | 'stand' | 'settings';
+export type RoomId = 'songs' | 'harmonize' | 'analyze' | 'chart' | 'neck' | 'band' | 'practice' | 'stand' | 'settings' | 'you';
 
 /** A room of the house and where it is. */
 export interface Room {
@@ -37,17 +38,19 @@ export function isIn({ path }: Pick<Room, 'path'>, pathname: string): boolean {
 export function roomAt(pathname: string): RoomId {
   if (/\/stand$/.test(pathname)) return 'stand';
   if (/\/settings$/.test(pathname)) return 'settings';
+  if (pathname === '/you') return 'you';
   return rooms(undefined).find(({ path }) => path !== '/' && new RegExp(`${path}(/|$)`).test(pathname))?.id ?? 'songs';
 }
 
-/** Where there is one thing and nothing around it: a chart on the stand, a session. */
+/** Where there is one thing and nothing around it: a chart on the stand, a session, a door. */
 export function isAlone(pathname: string): boolean {
-  return /\/stand$|^\/practice\/session$/.test(pathname);
+  return /\/stand$|^\/practice\/session$|^\/(welcome|join|open|first|mailbox)(\/|$)/.test(pathname);
 }
 
 /** What a room is called. */
 export function roomName(room: RoomId): string {
   if (room === 'stand') return HOUSE_WORDS.onTheStand;
+  if (room === 'you') return PEOPLE_WORDS.you;
   return rooms(undefined).find(({ id }) => id === room)?.name ?? HOUSE_WORDS.settings;
 }
 

@@ -3,11 +3,12 @@ import { useNavigate } from 'react-router';
 import { lensSearchNow } from '../session/lens-store.ts';
 import { openSheet } from '../session/sheet-store.ts';
 import { useTheme } from '../session/use-theme.ts';
-import { FindIcon, GlossaryIcon, HelpIcon, NightThemeIcon, PaperThemeIcon, SettingsIcon } from '../ui/icons.ts';
+import { FindIcon, GlossaryIcon, HelpIcon, NightThemeIcon, PaperThemeIcon, SettingsIcon, YouIcon } from '../ui/icons.ts';
 import { MenuItem } from '../ui/MenuItem.tsx';
 import { OpenedMenu } from '../ui/OpenedMenu.tsx';
 import { HELP_WORDS } from '../wording/help.ts';
 import { HOUSE_WORDS } from '../wording/house.ts';
+import { PEOPLE_WORDS } from '../wording/people.ts';
 
 /** What stands in the rail elsewhere; open from the start. */
 export function PhoneMenu({ trigger }: { readonly trigger: ReactElement }) {
@@ -24,6 +25,9 @@ export function PhoneMenu({ trigger }: { readonly trigger: ReactElement }) {
       </MenuItem>
       <MenuItem onPress={() => void navigate({ pathname: '/settings', search: lensSearchNow() })}>
         <SettingsIcon size={18} aria-hidden="true" /> {HOUSE_WORDS.settings}
+      </MenuItem>
+      <MenuItem onPress={() => void navigate({ pathname: '/you', search: lensSearchNow() })}>
+        <YouIcon size={18} aria-hidden="true" /> {PEOPLE_WORDS.youAndYourDevices}
       </MenuItem>
       <MenuItem onPress={() => openSheet({ kind: 'glossary', wanted: '' })}>
         <GlossaryIcon size={18} aria-hidden="true" /> {HELP_WORDS.glossary}

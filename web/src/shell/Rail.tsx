@@ -1,4 +1,5 @@
 import { Link, useLocation } from 'react-router';
+import { useBand } from '../api/songs.ts';
 import { useLensSearch } from '../session/lens.ts';
 import { isIn, type RoomId, rooms } from '../session/rooms.ts';
 import { openSheet } from '../session/sheet-store.ts';
@@ -15,8 +16,10 @@ import {
   SettingsIcon,
   SongsIcon,
   StandIcon,
+  YouIcon,
 } from '../ui/icons.ts';
 import { HOUSE_WORDS } from '../wording/house.ts';
+import { PEOPLE_WORDS } from '../wording/people.ts';
 
 const ICONS: Readonly<Record<RoomId, Icon>> = {
   songs: SongsIcon,
@@ -28,6 +31,7 @@ const ICONS: Readonly<Record<RoomId, Icon>> = {
   practice: PracticeIcon,
   stand: StandIcon,
   settings: SettingsIcon,
+  you: YouIcon,
 };
 
 const ENTRY =
@@ -38,6 +42,7 @@ const HERE = 'bg-raised text-accent shadow-[inset_3px_0_0_var(--accent)] phone:s
 export function Rail({ songId }: { readonly songId: string | undefined }) {
   const { pathname } = useLocation();
   const search = useLensSearch();
+  const you = useBand().data?.playerName ?? PEOPLE_WORDS.you;
   return (
     <nav
       aria-label={HOUSE_WORDS.rooms}
@@ -66,6 +71,16 @@ export function Rail({ songId }: { readonly songId: string | undefined }) {
             <HelpIcon size={21} aria-hidden="true" />
             {HOUSE_WORDS.help}
           </button>
+        </Hint>
+        <Hint text={PEOPLE_WORDS.youAndYourDevices}>
+          <Link
+            to={{ pathname: '/you', search }}
+            aria-current={pathname === '/you' ? 'page' : undefined}
+            className={`${ENTRY} ${pathname === '/you' ? HERE : 'text-quiet hover:text-ink'}`}
+          >
+            <YouIcon size={21} aria-hidden="true" />
+            <span className="max-w-full truncate">{you}</span>
+          </Link>
         </Hint>
         <Hint text={HOUSE_WORDS.notationInstrumentSoundTheme} keys=",">
           <Link

@@ -1,7 +1,7 @@
 import { chordMidi } from '@aurora/core';
 import { lazy, type ReactNode, Suspense, useEffect } from 'react';
-import { Outlet, useLocation, useNavigate, useParams } from 'react-router';
-import { useBand, useSong } from '../api/songs.ts';
+import { Navigate, Outlet, useLocation, useNavigate, useParams } from 'react-router';
+import { NoBand, useBand, useSong } from '../api/songs.ts';
 import { foldsOf, setFolds, useDevice } from '../session/device-store.ts';
 import { FOURTH, stepKey } from '../session/key-view.ts';
 import { useLens } from '../session/lens.ts';
@@ -30,7 +30,9 @@ const CHORD_TEMPO = 80;
 export function Shell() {
   const { pathname } = useLocation();
   useSound();
-  return isAlone(pathname) ? <Outlet /> : <House />;
+  const { error } = useBand();
+  if (isAlone(pathname)) return <Outlet />;
+  return error instanceof NoBand ? <Navigate to="/welcome" replace /> : <House />;
 }
 
 function House() {

@@ -21,6 +21,7 @@ export {
   CircleMinus as LessIcon,
   CirclePlus as MoreTimeIcon,
   CircleQuestionMark as HelpIcon,
+  CircleUserRound as YouIcon,
   ClipboardPaste as PasteIcon,
   CloudOff as AwayIcon,
   Coffee as BreakIcon,

@@ -13,7 +13,8 @@ export const PEOPLE_WORDS = {
   signIn: 'Sign in',
   seeTheMailbox: 'See the mailbox of this demo',
   thereIsNoBandYet: 'There is no band here yet',
-  theServerPrintedALink: 'When this server started, it printed a link that begins the first band. Open that link on this device. It prints a new one each time it starts while there is no band.',
+  theServerPrintedALink:
+    'When this server started, it printed a link that begins the first band. Open that link on this device. It prints a new one each time it starts while there is no band.',
   youPlayInNoBand: 'You play in no band',
   askForAnInvitation: 'Ask a leader for an invitation, or begin a band of your own.',
   // an invitation
@@ -114,7 +115,8 @@ export const PEOPLE_WORDS = {
   inviteTheGuest: 'Invite the guest',
   thereIsNoSet: 'Make a set first, under Tonight.',
   linkFor: (name: string) => `The link for ${name}`,
-  sendItOrShowIt: 'Send it to them alone, or let them point their camera at it. Who opens it first is in; it opens once, and is shown here once.',
+  sendItOrShowIt:
+    'Send it to them alone, or let them point their camera at it. Who opens it first is in; it opens once, and is shown here once.',
   opensUntil: (when: string) => `Opens until ${when}.`,
   copyTheLink: 'Copy the link',
   copied: 'Copied.',
@@ -122,7 +124,8 @@ export const PEOPLE_WORDS = {
   leaveTheBand: 'Leave the band',
   leaveQuestion: 'You are signed out of this band. Your songs, versions and practice stay with it, under your player’s name.',
   deleteTheBand: 'Delete the band',
-  bandIsDeletedInAFortnight: 'It is deleted in a fortnight, with every song and version; until then any leader can change that. Take a backup first.',
+  bandIsDeletedInAFortnight:
+    'It is deleted in a fortnight, with every song and version; until then any leader can change that. Take a backup first.',
   theBandGoesOn: (when: string) => `The band is deleted on ${when}.`,
   keepTheBand: 'Keep the band',
   whatHappened: 'What happened',

@@ -7,6 +7,7 @@ import { BAND_WORDS } from '../../wording/band.ts';
 import { BAND_PARTS, type BandPartName, bandPart } from './band-part.ts';
 import { FilesPart } from './FilesPart.tsx';
 import { GuitarsPart } from './GuitarsPart.tsx';
+import { PeoplePart } from './PeoplePart.tsx';
 import { PlayersPart } from './PlayersPart.tsx';
 import { SingerPart } from './SingerPart.tsx';
 import { TonightPart } from './TonightPart.tsx';
@@ -17,6 +18,7 @@ const BODIES: Readonly<Record<BandPartName, ComponentType>> = {
   singer: SingerPart,
   guitars: GuitarsPart,
   files: FilesPart,
+  people: PeoplePart,
 };
 
 /** The same songs for everyone in the band: tonight's order and keys, who reads what, and files for everybody else. */

@@ -1,4 +1,6 @@
 import { BAND_WORDS } from '../../wording/band.ts';
+import { PEOPLE_WORDS } from '../../wording/people.ts';
+
 /** The parts of the Band room, by the name they have in an address. */
 export const BAND_PARTS = [
   ['tonight', BAND_WORDS.tonightTitle],
@@ -6,6 +8,7 @@ export const BAND_PARTS = [
   ['singer', BAND_WORDS.singersKey],
   ['guitars', BAND_WORDS.twoGuitars],
   ['files', BAND_WORDS.files],
+  ['people', PEOPLE_WORDS.people],
 ] as const;
 
 export type BandPartName = (typeof BAND_PARTS)[number][0];

@@ -9,7 +9,8 @@ const member = (id: string, name: string, plays: string, reads: Partial<Member['
   name,
   plays,
   reads: { ...DEFAULT_READS, ...reads },
-  instrument: null, isIn: false,
+  instrument: null,
+  isIn: false,
 });
 const BAND = [member('1', 'Tam', 'guitar', { capo: 3 }), member('2', 'Odile', 'alto saxophone', { transpose: 9 })];
 const names = (reader = CONCERT) => exportReaders({ members: BAND, reader }).map(({ short }) => short);

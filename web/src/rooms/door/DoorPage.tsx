@@ -10,7 +10,13 @@ export function DoorPage({ title, children }: { readonly title: string; readonly
       <div className="relative shrink-0 overflow-hidden bg-sky">
         <svg viewBox="0 0 1200 220" preserveAspectRatio="none" aria-hidden="true" className="h-40 w-full text-accent phone:h-28">
           <path d="M0 196h180l130-92 110 58 190-140 120 88 96-40 150 126h224v24H0z" fill="currentColor" opacity=".16" />
-          <path d="M0 208h240l160-70 120 44 170-112 150 96 130-36 90 78h140" fill="none" stroke="currentColor" strokeWidth="5" strokeLinejoin="round" />
+          <path
+            d="M0 208h240l160-70 120 44 170-112 150 96 130-36 90 78h140"
+            fill="none"
+            stroke="currentColor"
+            strokeWidth="5"
+            strokeLinejoin="round"
+          />
         </svg>
         <p className="absolute top-4 left-6 font-numeral text-lead font-bold phone:left-4">{HOUSE_WORDS.auroraRidge}</p>
       </div>

@@ -1,6 +1,6 @@
 import { type FormEvent, useState } from 'react';
-import { beginFirstBand, useNewBand } from '../../api/me.ts';
 import { chooseBand } from '../../api/chosen-band.ts';
+import { beginFirstBand, useNewBand } from '../../api/me.ts';
 import { openAnew } from '../../api/page-change.ts';
 import { Button } from '../../ui/Button.tsx';
 import { PEOPLE_WORDS } from '../../wording/people.ts';
@@ -25,8 +25,21 @@ export function NewBandForm({ token, name: known }: { readonly token: string | n
   };
   return (
     <form onSubmit={submit} aria-label={PEOPLE_WORDS.beginYourBand} className="flex flex-col gap-3">
-      <DoorField label={PEOPLE_WORDS.nameOfTheBand} required maxLength={60} value={band} onChange={(event) => setBand(event.target.value)} />
-      <DoorField label={PEOPLE_WORDS.yourName} required maxLength={60} autoComplete="name" value={name} onChange={(event) => setName(event.target.value)} />
+      <DoorField
+        label={PEOPLE_WORDS.nameOfTheBand}
+        required
+        maxLength={60}
+        value={band}
+        onChange={(event) => setBand(event.target.value)}
+      />
+      <DoorField
+        label={PEOPLE_WORDS.yourName}
+        required
+        maxLength={60}
+        autoComplete="name"
+        value={name}
+        onChange={(event) => setName(event.target.value)}
+      />
       <DoorField label={PEOPLE_WORDS.whatYouPlay} maxLength={60} value={plays} onChange={(event) => setPlays(event.target.value)} />
       <DoorFault text={fault} />
       <Button type="submit" look="strong" disabled={isSending} className="self-start">

@@ -56,7 +56,14 @@ function LostPhone() {
     <form onSubmit={submit} aria-label={PEOPLE_WORDS.lostYourPhone} className="flex flex-col gap-3 border-t border-hairline pt-5">
       <h2 className="text-lead font-bold">{PEOPLE_WORDS.lostYourPhone}</h2>
       <p className="text-base text-quiet">{PEOPLE_WORDS.haveALinkSentToTheAddress}</p>
-      <DoorField label={PEOPLE_WORDS.email} type="email" required autoComplete="email" value={email} onChange={(event) => setEmail(event.target.value)} />
+      <DoorField
+        label={PEOPLE_WORDS.email}
+        type="email"
+        required
+        autoComplete="email"
+        value={email}
+        onChange={(event) => setEmail(event.target.value)}
+      />
       <DoorFault text={fault} />
       <Button type="submit" disabled={isSending} className="self-start">
         {PEOPLE_WORDS.sendMeALink}
@@ -82,7 +89,14 @@ function WithPassword() {
   return (
     <form onSubmit={submit} aria-label={PEOPLE_WORDS.withAPassword} className="flex flex-col gap-3 border-t border-hairline pt-5">
       <h2 className="text-lead font-bold">{PEOPLE_WORDS.withAPassword}</h2>
-      <DoorField label={PEOPLE_WORDS.email} type="email" required autoComplete="username" value={email} onChange={(event) => setEmail(event.target.value)} />
+      <DoorField
+        label={PEOPLE_WORDS.email}
+        type="email"
+        required
+        autoComplete="username"
+        value={email}
+        onChange={(event) => setEmail(event.target.value)}
+      />
       <DoorField
         label={PEOPLE_WORDS.password}
         type="password"
