@@ -20,7 +20,8 @@ const members = Array.from({ length: MEMBERS }, (_, index): Member => {
     name: `Player ${index + 1}`,
     plays,
     reads: { ...DEFAULT_READS, transpose: index === 4 ? 9 : 0 },
-    instrument: null, isIn: false,
+    instrument: null,
+    isIn: false,
   };
 });
 let steps = 0;

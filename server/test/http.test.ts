@@ -124,15 +124,7 @@ describe('the server around its routes', () => {
       expect(page.headers.get('cache-control')).toBe('no-cache');
     }
     expect((await fetch(`${server.url}/assets/app-1.js`)).headers.get('cache-control')).toContain('immutable');
-    for (const path of [
-      '/assets/gone.js',
-      '/gone.css',
-      '/health',
-      '/status',
-      '/songs/x/nowhere',
-      '/favicon.png',
-      '/.vite/manifest.json',
-    ]) {
+    for (const path of ['/assets/gone.js', '/gone.css', '/health', '/status', '/songs/x/nowhere', '/favicon.png', '/.vite/manifest.json']) {
       const answer = await fetch(server.url + path);
       expect([path, answer.status]).toEqual([path, 404]);
       expect(answer.headers.get('content-type')).toContain('application/problem+json');

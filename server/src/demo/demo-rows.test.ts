@@ -21,7 +21,10 @@ import { DEMO_MEMBERS } from './seed-demo.ts';
 const TONICS: readonly Note[] = Array.from({ length: 12 }, (_, step) => step - 5);
 
 const READERS: readonly PartReader[] = DEMO_MEMBERS.map(({ name, plays, reads }, index) =>
-  partReaderOf({ id: `${index}`, name, plays, reads: memberReads.parse({ ...DEFAULT_READS, ...reads }), instrument: null, isIn: false }, DEFAULT_NAMING),
+  partReaderOf(
+    { id: `${index}`, name, plays, reads: memberReads.parse({ ...DEFAULT_READS, ...reads }), instrument: null, isIn: false },
+    DEFAULT_NAMING,
+  ),
 );
 
 /** What a row says, chord after chord, as it stands on its line. */

@@ -28,7 +28,7 @@ export function exportCalls(): readonly Call[] {
       { ...table, id: 'exportSongIndex', access: 'member', path: `${path}/songs.csv`, summary: 'The shelf as a table' },
       async ({ request, db, response, gone }) => {
         named(response, 'Songs');
-        await pipeline(Readable.from(indexText(db, bandOf(request))), response, { signal: gone });
+        await streamed(response, indexText(db, bandOf(request)), gone);
       },
     ),
     fileCall(
@@ -55,7 +55,7 @@ export function exportCalls(): readonly Call[] {
         const name = orMissing(await bandName(db, bandOf(request)), 'band');
         await note(db, bandOf(request), seat?.name ?? '', 'took a backup');
         response.attachment(`${fileName(name)} ${now.toISOString().slice(0, 10)}.json`).type('application/json');
-        await pipeline(Readable.from(backupText(db, bandOf(request), now)), response, { signal: gone });
+        await streamed(response, backupText(db, bandOf(request), now), gone);
       },
     ),
     call(
@@ -85,6 +85,15 @@ const LINE_END = '\r\n';
 
 function named(response: Response, name: string): void {
   response.attachment(`${fileName(name)}.csv`).type('text/csv; charset=utf-8');
+}
+
+const MOST_LISTENERS = 20;
+
+/** Sends a text as it is made: no faster than it is taken, and no further once nobody takes it. */
+async function streamed(response: Response, text: AsyncGenerator<string>, gone: AbortSignal): Promise<void> {
+  // each part of a stream listens for its end
+  response.setMaxListeners(MOST_LISTENERS);
+  await pipeline(Readable.from(text), response, { signal: gone });
 }
 
 function sendTable(response: Response, name: string, text: string): void {

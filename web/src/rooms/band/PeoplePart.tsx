@@ -31,16 +31,16 @@ function People({ band }: { readonly band: BandSeat }) {
         <h2 id="people-in" className="font-numeral text-lead font-bold">
           {PEOPLE_WORDS.whoIsIn}
         </h2>
-        <ul aria-label={PEOPLE_WORDS.whoIsIn} className="flex flex-col divide-y divide-hairline">
-          {data.people.map((person) => (
-            <PersonLine key={person.memberId} person={person} leads={leads} onMade={setMade} />
-          ))}
-        </ul>
         {made !== null && (
           <LinkCard key={made.token} title={PEOPLE_WORDS.linkFor(made.name)} path="/join" token={made.token} expiresAt={made.expiresAt}>
             {PEOPLE_WORDS.sendItOrShowIt}
           </LinkCard>
         )}
+        <ul aria-label={PEOPLE_WORDS.whoIsIn} className="flex flex-col divide-y divide-hairline">
+          {data.people.map((person) => (
+            <PersonLine key={person.memberId} person={person} leads={leads} onMade={setMade} />
+          ))}
+        </ul>
         {leads ? <OpenInvitations invitations={data.invitations} /> : <p className="text-base text-quiet">{PEOPLE_WORDS.onlyTheLeader}</p>}
       </section>
       <div className="flex flex-col gap-8">
