@@ -2,7 +2,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { ensureBuilt } from '../scripts/lib/build.mjs';
 import { leaveCluster, removeCluster, startCluster } from '../scripts/lib/cluster.mjs';
-import { startServer } from '../scripts/lib/server-process.mjs';
+import { startDemo } from '../scripts/lib/demo-server.mjs';
 import { expect, expectSaved, newSong, paste, test, writeChart } from './pages.ts';
 
 test('what two people save at once is kept on both sides until one is chosen', async ({ page, context }) => {
@@ -79,8 +79,7 @@ test('the database stops and returns: the page says so, keeps the text and saves
   const build = await ensureBuilt();
   const start = async () => startCluster(folder, { fast: true });
   const url = await start();
-  const settings = { DATABASE_URL: url, PORT: '0', WEB_ROOT: build.web, MIGRATIONS: build.migrations, DEMO: '1', LOG_LEVEL: 'silent' };
-  const server = await startServer([build.server], settings, folder);
+  const { server } = await startDemo(build, url, folder, { LOG_LEVEL: 'silent' });
   try {
     await page.goto(`${server.url}/`);
     await page.getByRole('button', { name: 'New song' }).click();

@@ -4,7 +4,7 @@ import { setUp } from './house.mjs';
 import { startServer } from './server-process.mjs';
 
 /**
- * One server with the demo band, for tests, pictures and figures: nobody keeps it running.
+ * One server with the demo band, or with `DEMO: '0'` an empty one that begins at `first`, for tests, pictures and figures: nobody keeps it running.
  * @param {import('./build.mjs').Build} build
  * @param {string} ownerUrl
  * @param {string} folder
@@ -21,6 +21,6 @@ export async function startDemo(build, ownerUrl, folder, more = {}) {
     LOG_LEVEL: 'warn',
     ...more,
   };
-  await setUp(['--enable-source-maps', build.setup], settings, folder);
-  return { server: await startServer(['--enable-source-maps', build.server], settings, folder), settings };
+  const first = await setUp(['--enable-source-maps', build.setup], settings, folder);
+  return { server: await startServer(['--enable-source-maps', build.server], settings, folder), settings, first };
 }

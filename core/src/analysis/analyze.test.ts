@@ -137,3 +137,17 @@ describe('words', () => {
     expect(readingWords(analysis, 999)).toEqual([]);
   });
 });
+
+describe('long stretches of one chord', () => {
+  const readings = (text: string) => inKey('C', text).chords.map(({ reading, function: does }) => `${reading.kind} ${does}`);
+  test.each([
+    ['one chord', 'C ', 'Dm7 G7 C F '],
+    ['the colours of one dominant', 'G7 G13 ', 'C F '],
+    ['a dominant of another chord', 'D7 ', 'G7 C '],
+    ['a chord of nowhere', 'Ab ', 'G7 C '],
+  ])('%s is read alike, however long it goes on', (_, stretch, rest) => {
+    const of = (times: number) =>
+      new Set(readings(`${rest}${stretch.repeat(times)}${rest}`).slice(rest.trim().split(' ').length, -rest.trim().split(' ').length));
+    expect(of(60)).toEqual(of(12));
+  });
+});

@@ -25,11 +25,12 @@ export function findLoops(chords: readonly ChordFacts[]): readonly Loop[] {
 function loopFrom(chords: readonly ChordFacts[], from: number): Loop | undefined {
   for (let period = SHORTEST_PERIOD; period <= LONGEST_PERIOD; period += 1) {
     if (chords[from] !== chords[from + period]) continue;
+    // one chord over and over is no loop, however long it goes on
+    if (new Set(chords.slice(from, from + period)).size < 2) continue;
     let end = from + period;
     while (end < chords.length && chords[end] === chords[end - period]) end += 1;
     const rounds = Math.floor((end - from) / period);
-    const block = new Set(chords.slice(from, from + period));
-    if (rounds >= 2 && block.size > 1) return { from, to: from + rounds * period - 1, period };
+    if (rounds >= 2) return { from, to: from + rounds * period - 1, period };
   }
   return undefined;
 }

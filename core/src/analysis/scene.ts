@@ -34,6 +34,7 @@ export interface Scene extends Moment {
 /** The moments of a progression. Equal neighbourhoods share one value, so that they are judged once. */
 export function momentsOf(chords: readonly ChordFacts[], loops: readonly Loop[] = []): readonly Moment[] {
   const lines = findLines(chords);
+  const neighbour = neighboursOf(chords);
   const looped = chords.map(() => false);
   for (const { from, to } of loops) looped.fill(true, from, to + 1);
   const known = new Map<string, Moment>();
@@ -43,9 +44,9 @@ export function momentsOf(chords: readonly ChordFacts[], loops: readonly Loop[] 
   });
   const idOf = (facts: ChordFacts | null) => (facts === null ? -1 : ids.get(facts));
   return chords.map((here, index) => {
-    const before = neighbour(chords, index, -1);
-    const next = neighbour(chords, index, 1);
-    const afterThat = next === null ? null : neighbour(chords, next.index, 1);
+    const before = neighbour(index, -1);
+    const next = neighbour(index, 1);
+    const afterThat = next === null ? null : neighbour(next.index, 1);
     const turns = next === null && !isMoreOfTheSame(here, chords[0] as ChordFacts);
     const moment: Moment = {
       here,
@@ -89,13 +90,37 @@ interface Neighbour {
   readonly index: number;
 }
 
-function neighbour(chords: readonly ChordFacts[], from: number, by: 1 | -1): Neighbour | null {
-  const here = chords[from] as ChordFacts;
-  for (let index = from + by; index >= 0 && index < chords.length; index += by) {
-    const facts = chords[index] as ChordFacts;
-    if (!isMoreOfTheSame(here, facts)) return { facts, index };
+/** So many chords on, the neighbours of a chord are worked out for all its places at once. */
+const FEW = 24;
+
+/** Finds the next chord, either way, that is another one; in long stretches of one chord as quickly as anywhere. */
+function neighboursOf(chords: readonly ChordFacts[]) {
+  const known = { 1: new Map<ChordFacts, Int32Array>(), [-1]: new Map<ChordFacts, Int32Array>() };
+  const isThere = (index: number) => index >= 0 && index < chords.length;
+  return (from: number, by: 1 | -1): Neighbour | null => {
+    const here = chords[from] as ChordFacts;
+    for (let index = from + by; isThere(index); index += by) {
+      const facts = chords[index] as ChordFacts;
+      if (!isMoreOfTheSame(here, facts)) return { facts, index };
+      if (Math.abs(index - from) < FEW) continue;
+      const others = known[by].get(here) ?? othersOf(chords, here, by);
+      known[by].set(here, others);
+      const other = others[from] as number;
+      return isThere(other) ? { facts: chords[other] as ChordFacts, index: other } : null;
+    }
+    return null;
+  };
+}
+
+/** For every place the next one, either way, with a chord that is another one than `here`; a place outside where there is none. */
+function othersOf(chords: readonly ChordFacts[], here: ChordFacts, by: 1 | -1): Int32Array {
+  const others = new Int32Array(chords.length);
+  let other = by === 1 ? chords.length : -1;
+  for (let index = by === 1 ? chords.length - 1 : 0; index >= 0 && index < chords.length; index -= by) {
+    others[index] = other;
+    if (!isMoreOfTheSame(here, chords[index] as ChordFacts)) other = index;
   }
-  return null;
+  return others;
 }
 
 /** The same chord again, or another colour of the same dominant (G7sus4 to G7, G to G13). */
