@@ -127,7 +127,10 @@ test('a lost phone: the address is confirmed, and the way back in comes by mail'
   await expect(page.getByRole('status').filter({ hasText: 'on its way' })).toBeVisible();
   await page.goto(`${server.url}/mailbox`);
   await expectAccessible(page);
-  await page.getByRole('link', { name: /\/open#/ }).first().click();
+  await page
+    .getByRole('link', { name: /\/open#/ })
+    .first()
+    .click();
   await page.getByRole('button', { name: 'Open it' }).click();
   await expect(page.getByText('The Slack Water').first()).toBeVisible();
   await page.goto(`${server.url}/you`);
@@ -150,7 +153,11 @@ test('a guest reads one set for an evening, and changes nothing', async ({ brows
   await page.getByRole('button', { name: 'New song' }).click();
   await expect(page).toHaveURL(/\/songs\/.+\/chart/);
   await page.goto(`${server.url}/band/tonight`);
-  await page.getByRole('button', { name: 'New set' }).or(page.getByRole('button', { name: 'Make a set' })).first().click();
+  await page
+    .getByRole('button', { name: 'New set' })
+    .or(page.getByRole('button', { name: 'Make a set' }))
+    .first()
+    .click();
   await expect(page.getByLabel('Which set')).toBeVisible();
   await page.goto(`${server.url}/band/people`);
   await page.getByLabel('Name of the guest').fill('Dep');
