@@ -1,14 +1,4 @@
-import {
-  bandsAnswer,
-  membersAnswer,
-  preferences,
-  type SetList,
-  setList,
-  setListsAnswer,
-  songsAnswer,
-  swapsAnswer,
-  tagsAnswer,
-} from '@aurora/wire';
+import { me, membersAnswer, preferences, type SetList, setList, setListsAnswer, songsAnswer, swapsAnswer, tagsAnswer } from '@aurora/wire';
 import type { z } from 'zod';
 import { create } from 'zustand';
 import { call } from '../api/client.ts';
@@ -32,7 +22,7 @@ export const useRoad = create<{ readonly road: Road }>(() => ({ road: { kind: 'u
 /** What the device has to have before the van leaves: whose band it is, who reads how, tonight's set and every song in it. */
 function needed(bandId: string, set: SetList | null): readonly string[] {
   const band = `/bands/${bandId}`;
-  const shared = ['/bands', `${band}/preferences`, `${band}/members`, `${band}/sets`, shelfPath(bandId, EVERYTHING, null)];
+  const shared = ['/me', `${band}/preferences`, `${band}/members`, `${band}/sets`, shelfPath(bandId, EVERYTHING, null)];
   if (set === null) return shared;
   return [...shared, `${band}/sets/${set.id}`, ...set.songs.flatMap(({ id }) => [`${band}/songs/${id}`, `${band}/songs/${id}/swaps`])];
 }
@@ -57,7 +47,7 @@ async function fetched(bandId: string, chosen: string | null): Promise<SetList |
   const band = `/bands/${bandId}`;
   const [{ sets }] = await Promise.all([
     kept(`${band}/sets`, setListsAnswer),
-    kept('/bands', bandsAnswer),
+    kept('/me', me),
     kept(`${band}/preferences`, preferences),
     kept(`${band}/members`, membersAnswer),
     kept(shelfPath(bandId, EVERYTHING, null), songsAnswer),
