@@ -9,6 +9,7 @@ import { Halt } from './workplace.mjs';
 
 const OWNER = 'app';
 const START_TRIES = 5;
+const AGAIN_MS = 400;
 const FAST = ['fsync=off', 'synchronous_commit=off', 'full_page_writes=off'];
 /** Lets the server pass folders it may not enter, where a parent of the data folder is root's alone. */
 const SEARCH_RIGHTS = ['--inh-caps=+dac_read_search', '--ambient-caps=+dac_read_search'];
@@ -51,7 +52,7 @@ export function keepCluster(folder, tell) {
         const cluster = openCluster(folder);
         if (isOver || isRunning(cluster)) return;
         try {
-          await launch(cluster, false);
+          await launch(cluster, false, true);
           pause = WATCH_MS;
           tell('the database is back');
         } catch (error) {
@@ -155,13 +156,16 @@ function canWrite(as, home) {
 /**
  * @param {Cluster} cluster
  * @param {boolean} fast
+ * @param {boolean} [samePort] whether others know it by its port of before
  */
-async function launch(cluster, fast) {
+async function launch(cluster, fast, samePort = false) {
   const data = `${cluster.home}/data`;
   if (!existsSync(`${data}/PG_VERSION`)) initialize(cluster, data);
   let said = '';
   for (let tries = 0; tries < START_TRIES; tries += 1) {
-    const port = await choosePort(cluster.folder, tries > 0);
+    // connections of one that was killed may hold on for a moment
+    if (samePort && tries > 0) await new Promise((resolve) => setTimeout(resolve, AGAIN_MS));
+    const port = samePort ? Number(readNote(cluster.folder, 'port')) : await choosePort(cluster.folder, tries > 0);
     const sockets = mkdtempSync('/tmp/aurora-pg-');
     if (cluster.as.length > 0) own(sockets);
     const settings = [`listen_addresses=127.0.0.1`, `port=${port}`, `unix_socket_directories=${sockets}`, ...(fast ? FAST : [])];

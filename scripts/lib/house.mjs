@@ -51,6 +51,15 @@ export async function setUp(setup, settings, folder) {
  */
 
 /**
+ * What a process says of itself for whoever started it; undefined for a line of its log.
+ * @param {string} line
+ * @returns {{ listening?: string, failed?: string, working?: boolean } | undefined}
+ */
+function saidOf(line) {
+  return /^\{"(listening|failed|working)"/.test(line) ? JSON.parse(line) : undefined;
+}
+
+/**
  * @param {object} wish
  * @param {string} wish.name of its log
  * @param {string} wish.script
@@ -62,6 +71,7 @@ export async function keepRunning({ name, script, settings, folder }) {
   const log = await openLog(folder, `${name}.log`);
   let stopping = false;
   let pause = FIRST_PAUSE_MS;
+  let port = settings.PORT ?? '';
   /** @type {import('node:child_process').ChildProcess | undefined} */
   let child;
   /** @type {NodeJS.Timeout | undefined} */
@@ -75,7 +85,7 @@ export async function keepRunning({ name, script, settings, folder }) {
     const began = Date.now();
     const running = spawn(process.execPath, ['--enable-source-maps', script], {
       cwd: ROOT,
-      env: { ...process.env, ...settings, STOP_WITH_PARENT: '1' },
+      env: { ...process.env, ...settings, PORT: port, STOP_WITH_PARENT: '1' },
       stdio: ['pipe', 'pipe', 'pipe'],
     });
     child = running;
@@ -112,10 +122,13 @@ export async function keepRunning({ name, script, settings, folder }) {
   const ready = new Promise((resolve, reject) => {
     const late = setTimeout(() => reject(new Halt(`The ${name} did not start within a minute; see ${folder}/${name}.log`)), START_MS);
     heard = (line) => {
-      const said = /^\{"(listening|failed|working)"/.test(line) ? JSON.parse(line) : {};
-      if (said.failed) reject(new Halt(failureWords(said.failed)));
-      if (said.listening || said.working) resolve(said.listening ?? '');
-      if (said.failed || said.listening || said.working) clearTimeout(late);
+      const said = saidOf(line);
+      if (said === undefined) return;
+      clearTimeout(late);
+      if (said.failed !== undefined) reject(new Halt(failureWords(said.failed)));
+      // started again it is found where it was
+      else if (said.listening !== undefined) port = new URL(said.listening).port;
+      resolve(said.listening ?? '');
     };
     ended = () => {
       clearTimeout(late);
