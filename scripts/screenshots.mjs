@@ -49,12 +49,12 @@ const PICTURES = [
     },
   },
   {
-    name: 'harmonize-why',
-    path: '/harmonize?key=Bb',
+    name: 'band-people',
+    path: '/band/people',
     act: async (page) => {
-      await page.keyboard.press('t');
-      for (let step = 0; step < 3; step += 1) await page.keyboard.press('ArrowRight');
-      await page.keyboard.press('Alt+2');
+      await page.getByRole('button', { name: 'New link for Juno' }).click();
+      await page.getByRole('alertdialog').getByRole('button', { name: 'New link' }).click();
+      await page.getByRole('region', { name: 'The link for Juno' }).waitFor();
     },
   },
   {

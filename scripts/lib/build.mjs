@@ -22,7 +22,7 @@ const BUILDS = `${ROOT}/build`;
 /** Older builds stay for a while: a running demo may still serve one of them. */
 const KEPT = 4;
 
-/** @typedef {{ server: string, worker: string, setup: string, web: string, migrations: string }} Build paths of what was built */
+/** @typedef {{ server: string, worker: string, setup: string, backup: string, web: string, migrations: string }} Build paths of what was built */
 
 /**
  * Builds server and web application into a folder named by their sources; does nothing when that
@@ -43,6 +43,7 @@ export async function ensureBuilt() {
     server: `${folder}/server/main.js`,
     worker: `${folder}/server/worker.js`,
     setup: `${folder}/server/setup.js`,
+    backup: `${folder}/server/backup-now.js`,
     web: `${folder}/web`,
     migrations: `${folder}/server/migrations`,
   };
@@ -75,7 +76,7 @@ async function buildServer(folder) {
   );
   await esbuild.build({
     entryPoints: {
-      ...Object.fromEntries(['main', 'worker', 'setup'].map((name) => [name, `${ROOT}/server/src/${name}.ts`])),
+      ...Object.fromEntries(['main', 'worker', 'setup', 'backup-now'].map((name) => [name, `${ROOT}/server/src/${name}.ts`])),
       'work-thread': `${ROOT}/server/src/compute/work-thread.ts`,
     },
     outdir: folder,

@@ -105,6 +105,7 @@ class Writer {
   acknowledged = [];
   /** @type {number[]} */
   strange = [];
+  refused = { away: 0, full: 0 };
   longestMs = 0;
   #isOver = false;
   #revision = 0;
@@ -167,6 +168,8 @@ class Writer {
         signal: AbortSignal.timeout(2 * MOST_ANSWER_MS),
       });
       const answer = await response.json();
+      if (response.status === 503) this.refused.away += 1;
+      if (response.status === 507) this.refused.full += 1;
       if (![200, 201, 409, 503, 507].includes(response.status)) this.strange.push(response.status);
       return { status: response.status, body: answer };
     } catch {
@@ -253,13 +256,17 @@ async function report({ ownerUrl }, writers, back) {
         on version.band_id = song.band_id and version.song_id = song.id and version.revision = song.revision where version.source is null`,
   );
   await client.end();
+  const [away, full] = [
+    writers.reduce((sum, { refused }) => sum + refused.away, 0),
+    writers.reduce((sum, { refused }) => sum + refused.full, 0),
+  ];
   const strange = writers.flatMap((writer) => writer.strange);
   const longest = Math.max(...writers.map(({ longestMs }) => longestMs));
   const slowest = Math.max(...[...back.values()].flat());
   console.log('\nfault | times | longest until every server saves again');
   for (const [name, times] of back) console.log(`${name} | ${times.length} | ${(Math.max(...times) / 1000).toFixed(1)} s`);
   console.log(
-    `\nacknowledged saves ${acknowledged.length}, lost ${lost.length}, half-written ${half.length}; answers other than 200, 201, 409, 503, 507: ${strange.length}; the longest answer ${(longest / 1000).toFixed(1)} s (goal: under ${MOST_ANSWER_MS / 1000} s); back after ${(slowest / 1000).toFixed(1)} s at most (goal: ${GOAL_MS / 1000} s)`,
+    `\nacknowledged saves ${acknowledged.length}, lost ${lost.length}, half-written ${half.length}; answered 503 ${away} times, 507 ${full} times, and than 200, 201, 409: ${strange.length}; the longest answer ${(longest / 1000).toFixed(1)} s (goal: under ${MOST_ANSWER_MS / 1000} s); back after ${(slowest / 1000).toFixed(1)} s at most (goal: ${GOAL_MS / 1000} s)`,
   );
   return lost.length === 0 && half.length === 0 && strange.length === 0;
 }

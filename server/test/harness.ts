@@ -20,7 +20,7 @@ import { HANDLERS } from '../src/job/handler-table.ts';
 import { Worker } from '../src/job/worker.ts';
 import { createWatch } from '../src/watch/watch.ts';
 
-const MIGRATIONS = fileURLToPath(new URL('../src/db/migrations', import.meta.url));
+export const MIGRATIONS = fileURLToPath(new URL('../src/db/migrations', import.meta.url));
 /** The role the application works as in tests: every wall holds for it. */
 const APP_ROLE = ['aurora_test', 'a-test-alone'] as const;
 

@@ -1,5 +1,6 @@
 import { type BandSeat, type Me, me, type Song, type SongChange, type SongSummary, song, songsAnswer, tagsAnswer } from '@aurora/wire';
 import {
+  type InfiniteData,
   keepPreviousData,
   type QueryClient,
   queryOptions,
@@ -47,8 +48,18 @@ export const fullSetsKey = (bandId: string) => ['set', bandId] as const;
 /** Puts a saved song where it is looked up, and has whatever shows it asked for again. */
 export function keepSong(queries: QueryClient, bandId: string, saved: Song): void {
   queries.setQueryData(songKey(bandId, saved.id), saved);
+  keepFirstPages(queries, bandId);
   void queries.invalidateQueries({ queryKey: songsKey(bandId) });
   void queries.invalidateQueries({ queryKey: fullSetsKey(bandId) });
+}
+
+/** A shelf that is out of sight comes back with its first page, and not with as many as were ever looked at. */
+function keepFirstPages(queries: QueryClient, bandId: string): void {
+  for (const { queryKey } of queries.getQueryCache().findAll({ queryKey: songsKey(bandId), type: 'inactive' }))
+    queries.setQueryData(queryKey, (data: unknown) => {
+      const { pages, pageParams } = (data ?? {}) as Partial<InfiniteData<unknown>>;
+      return pages === undefined || pageParams === undefined ? data : { pages: pages.slice(0, 1), pageParams: pageParams.slice(0, 1) };
+    });
 }
 
 /** What the shelf is asked for. */

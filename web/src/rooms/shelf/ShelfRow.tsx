@@ -14,7 +14,7 @@ import { SHELF_WORDS } from '../../wording/shelf.ts';
 const SongMenu = lazy(async () => ({ default: (await import('./SongMenu.tsx')).SongMenu }));
 const TagForm = lazy(async () => ({ default: (await import('./TagForm.tsx')).TagForm }));
 
-/** A song on the shelf with what can be done with it. */
+/** A song on the shelf with what can be done with it. On a long shelf what is out of sight is not drawn. */
 export function ShelfRow({ song }: { readonly song: SongSummary }) {
   const reader = useReader();
   const change = useChangeSong();
@@ -22,7 +22,7 @@ export function ShelfRow({ song }: { readonly song: SongSummary }) {
   const onError = (error: Error) => void sayFault(error.message);
   const title = song.title || SHELF_WORDS.songWithoutATitle;
   return (
-    <li className="border-b border-hairline">
+    <li className="border-b border-hairline [contain-intrinsic-size:auto_4.5rem] [content-visibility:auto]">
       <div className="flex items-center gap-1">
         <Link
           to={{ pathname: `/songs/${song.id}/chart`, search: lensSearch({ key: null, readerId: reader.id }) }}
