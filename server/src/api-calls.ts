@@ -36,7 +36,7 @@ export function apiCalls({ people, threads }: CallDeps): readonly Call[] {
     ...pieceCalls(threads),
     ...PACK_CALLS,
     ...IMPORT_CALLS,
-    ...exportCalls(),
+    ...exportCalls(threads),
     ...JOB_CALLS,
   ];
 }

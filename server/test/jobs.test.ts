@@ -147,6 +147,22 @@ test('is of one band alone, and two workers never do the same', async () => {
   expect([...seen].sort()).toEqual([...ids].sort());
 });
 
+test('begun through one server is read through another', async () => {
+  const [one, two] = [await openServer(db.pool, { works: false }), await openServer(db.pool)];
+  const band = await addBand(db.pool, 'Two doors');
+  await send(`${one.url}/api/v1/bands/${band}/songs`, 'POST', { source: 'title: Door\nkey: C\n\n1 4 5 1\n' });
+  const { id } = (await send(`${one.url}/api/v1/bands/${band}/exports`, 'POST', { format: 'abc' })).body;
+  let state = 'working';
+  while (state === 'working') state = (await send(`${two.url}/api/v1/bands/${band}/jobs/${id}`)).body.state;
+  const [here, there] = await Promise.all(
+    [one, two].map(async ({ url }) => (await fetch(`${url}/api/v1/bands/${band}/jobs/${id}/file`)).arrayBuffer()),
+  );
+  expect(here?.byteLength).toBeGreaterThan(100);
+  expect(Buffer.from(here as ArrayBuffer).equals(Buffer.from(there as ArrayBuffer))).toBe(true);
+  await one.close();
+  await two.close();
+});
+
 test('is refused where a band has a lot of it already', async () => {
   const band = await addBand(db.pool, 'The Busy');
   for (let job = 0; job < 8; job += 1) await asked(band);

@@ -10,7 +10,7 @@ import { readPractice } from './practice-backup.ts';
 type Head = Omit<BandBackup, 'songs' | 'practice' | 'pieces'>;
 type Song = BandBackup['songs'][number];
 
-const SONGS_AT_ONCE = 40;
+const SONGS_AT_ONCE = 100;
 
 /** The name of a band; undefined when there is none. */
 export async function bandName(db: Queryable, bandId: string): Promise<string | undefined> {

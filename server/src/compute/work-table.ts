@@ -1,11 +1,13 @@
 import type { Result } from '@aurora/core';
-import { readScore, type ScoreFormat } from '@aurora/core/format';
+import { readScore, type ScoreFormat, writeTable } from '@aurora/core/format';
+import type { SetList } from '@aurora/wire';
 import { ANALYSIS_CALLS } from '../analysis/analysis-calls.ts';
 import { BRIDGE_CALLS } from '../bridge/bridge-calls.ts';
 import type { Call, Work } from '../call/call.ts';
 import { CAPO_CALLS } from '../capo/capo-calls.ts';
 import { CHART_CALLS } from '../chart/chart-calls.ts';
 import { CONVERT_CALLS } from '../file/convert-calls.ts';
+import { tableOfSet } from '../file/set-table.ts';
 import { PRACTICE_CALLS } from '../practice/question-calls.ts';
 import { REDUCE_CALLS } from '../reduce/reduce-calls.ts';
 import { SHEET_CALLS } from '../sheet/sheet-calls.ts';
@@ -32,6 +34,7 @@ export const OPEN_CALLS: readonly Call[] = [
 export interface Tasks {
   readonly outline: { readonly given: string; readonly told: SongOutline };
   readonly changes: { readonly given: readonly string[]; readonly told: readonly (readonly string[])[] };
+  readonly setTable: { readonly given: SetList; readonly told: string };
   readonly score: {
     readonly given: { readonly format: ScoreFormat; readonly source: Uint8Array };
     readonly told: Result<{ readonly title: string; readonly by: string }>;
@@ -43,6 +46,7 @@ type TaskTable = { readonly [Name in keyof Tasks]: (given: Tasks[Name]['given'])
 export const TASKS: TaskTable = {
   outline: outlineOf,
   changes: changesOf,
+  setTable: (set) => writeTable(tableOfSet(set)),
   score: ({ format, source }) => {
     const read = readScore(format, source);
     return read.ok ? { ok: true, value: { title: read.value.score.title, by: read.value.score.by } } : read;

@@ -7,6 +7,7 @@ import type { Request, Response } from 'express';
 import { z } from 'zod';
 import { backupText, bandName } from '../backup/backup-text.ts';
 import { type Call, call, fileCall } from '../call/call.ts';
+import type { Threads } from '../compute/threads.ts';
 import type { Seat } from '../context/context.ts';
 import type { Queryable } from '../db/pool.ts';
 import { HttpFault } from '../http-fault.ts';
@@ -16,10 +17,9 @@ import { findSet } from '../set/set-store.ts';
 import { hasSongs, songsInParts } from '../song/song-store.ts';
 import { idOf, orMissing } from '../validate.ts';
 import { fileName } from './file-name.ts';
-import { tableOfSet } from './set-table.ts';
 
 /** `/bands/{id}/exports`: tables, the whole band as a backup, and every song in other formats. */
-export function exportCalls(): readonly Call[] {
+export function exportCalls(threads: Threads): readonly Call[] {
   const path = '/bands/{bandId}/exports';
   const bandOf = (request: Request) => idOf(request, 'bandId', 'band');
   const table = { tag: 'files', method: 'get', answer: z.string(), content: 'text/csv', isLimited: true, cache: 'no-store' } as const;
@@ -33,9 +33,10 @@ export function exportCalls(): readonly Call[] {
     ),
     fileCall(
       { ...table, id: 'exportSet', access: 'member', path: `${path}/sets/{setId}.csv`, summary: 'A set as a table' },
-      async ({ request, db, response }) => {
+      async ({ request, db, response, gone }) => {
         const set = orMissing(await findSet(db, bandOf(request), idOf(request, 'setId', 'set')), 'set');
-        sendTable(response, set.name, writeTable(tableOfSet(set)));
+        const size = set.songs.reduce((sum, { source }) => sum + source.length, 0);
+        sendTable(response, set.name, await threads.task('setTable', set, { client: bandOf(request), gone, size }));
       },
     ),
     fileCall(
@@ -104,10 +105,13 @@ function sendTable(response: Response, name: string, text: string): void {
 /** The shelf as a table, some songs at a time. */
 async function* indexText(db: Queryable, bandId: string): AsyncGenerator<string> {
   yield `${MARK}${SONG_COLUMNS.join(',')}${LINE_END}`;
-  for await (const songs of songsInParts(db, bandId)) {
-    const lines = writeTable({ columns: SONG_COLUMNS, rows: songs.map(rowOf) });
-    yield lines.slice(lines.indexOf(LINE_END) + LINE_END.length);
-  }
+  for await (const songs of songsInParts(db, bandId))
+    for (const song of songs) {
+      const lines = writeTable({ columns: SONG_COLUMNS, rows: [rowOf(song)] });
+      yield lines.slice(lines.indexOf(LINE_END) + LINE_END.length);
+      // a long chart is read between others who are answered
+      await new Promise((resolve) => setImmediate(resolve));
+    }
 }
 
 function rowOf({ title, by, key, tempo, bars, tags, source }: Song): Record<string, string> {

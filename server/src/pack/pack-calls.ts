@@ -3,7 +3,8 @@ import { type Call, call } from '../call/call.ts';
 import type { Seat } from '../context/context.ts';
 import { HttpFault } from '../http-fault.ts';
 import { startJob } from '../job/job-store.ts';
-import { packContent } from './pack-content.ts';
+import { listMembers } from '../member/member-store.ts';
+import { requireSongs } from './pack-content.ts';
 
 /** `/bands/{id}/packs`: a PDF for every member, for a song or a whole set, made meanwhile. */
 export const PACK_CALLS: readonly Call[] = [
@@ -22,9 +23,9 @@ export const PACK_CALLS: readonly Call[] = [
     },
     async ({ body, db, seat }) => {
       const { bandId } = seat as Seat;
-      const content = await packContent(db, bandId, body);
-      if (content.members.length === 0) throw new HttpFault('invalid', 'There is nobody in the band yet: add a player first.');
-      if (content.songs.length === 0) throw new HttpFault('invalid', 'There is no song in this set yet.');
+      if ((await listMembers(db, bandId)).length === 0)
+        throw new HttpFault('invalid', 'There is nobody in the band yet: add a player first.');
+      await requireSongs(db, bandId, body);
       return startJob(db, seat as Seat, { kind: 'pack', wish: body });
     },
   ),

@@ -2,22 +2,37 @@ import { eveningOf, parseKey, readChart, setSheet } from '@aurora/core';
 import type { PackRequest } from '@aurora/wire';
 import { listBands } from '../band/band-store.ts';
 import type { Queryable } from '../db/pool.ts';
+import { HttpFault } from '../http-fault.ts';
 import type { Handler } from '../job/worker.ts';
 import { listMembers } from '../member/member-store.ts';
 import { readPreferences } from '../preference/preference-store.ts';
 import { findSet } from '../set/set-store.ts';
 import { findSong } from '../song/song-store.ts';
 import { listSwaps } from '../swap/swap-store.ts';
-import { notFound, required } from '../validate.ts';
+import { notFound, orMissing, required } from '../validate.ts';
 import { makePack, type PackContent, packSongsOf } from './pack.ts';
 
 /** Makes a pack as it was asked for. */
 export const packHandler: Handler = async ({ db, job, tick }) => makePack(await packContent(db, job.bandId, job.wish as PackRequest), tick);
 
+/**
+ * Whether there is something to make a pack of; the charts themselves are read when it is made.
+ * @throws HttpFault where there is not.
+ */
+export async function requireSongs(db: Queryable, bandId: string, wish: PackRequest): Promise<void> {
+  if (wish.of === 'song') {
+    orMissing(await findSong(db, bandId, wish.songId), 'song');
+    if (wish.key !== null) required(parseKey(wish.key), 'key');
+    return;
+  }
+  const set = orMissing(await findSet(db, bandId, wish.setId), 'set');
+  if (set.songs.length === 0) throw new HttpFault('invalid', 'There is no song in this set yet.');
+}
+
 /** What a pack is made of.
  * @throws HttpFault where the band has no such song or set.
  */
-export async function packContent(db: Queryable, bandId: string, wish: PackRequest): Promise<PackContent> {
+async function packContent(db: Queryable, bandId: string, wish: PackRequest): Promise<PackContent> {
   const [members, { naming }] = [await listMembers(db, bandId), await readPreferences(db, bandId)];
   const band = (await listBands(db)).find(({ id }) => id === bandId)?.name ?? '';
   const shared = { band, members, naming, paper: wish.paper };

@@ -20,7 +20,7 @@ import { HttpFault } from '../http-fault.ts';
 import { idOf, notFound, orMissing } from '../validate.ts';
 import { listSongs, listTags } from './shelf-store.ts';
 import { outlineOf, type SongOutline } from './song-outline.ts';
-import { addSong, changeSong, duplicateSong, findSong, listAlike, saveSong } from './song-store.ts';
+import { addSong, changeSong, copiedSource, findSong, listAlike, saveSong } from './song-store.ts';
 import { findVersion, listVersions, nameVersion } from './version-store.ts';
 
 /** `/bands/:bandId/songs`: list, read, add, save with a revision check, history. */
@@ -98,7 +98,12 @@ function shelfCalls(threads: Threads): readonly Call[] {
         answer: song,
         status: 201,
       },
-      async ({ request, db, seat }) => orMissing(await duplicateSong(db, ...ids(request), authorOf(seat)), 'song'),
+      async ({ request, db, seat, gone }) => {
+        const original = orMissing(await findSong(db, ...ids(request)), 'song');
+        const source = copiedSource(original);
+        const outline = await outlined(threads, source, bandOf(request), gone);
+        return orMissing(await addSong(db, bandOf(request), { source, tags: original.tags, outline, by: authorOf(seat) }), 'song');
+      },
     ),
     call(
       {

@@ -154,13 +154,10 @@ export async function changeSong(db: Queryable, bandId: string, songId: string, 
   return findSong(db, bandId, songId);
 }
 
-/** Puts a copy of a song on the shelf, with its tags. Undefined when the band has no such song. */
-export async function duplicateSong(db: Db, bandId: string, songId: string, by: Author = NOBODY): Promise<Song | undefined> {
-  const song = await findSong(db, bandId, songId);
-  if (song === undefined) return undefined;
-  const titled = /^title:.*$/im.test(song.source);
-  const source = titled ? song.source.replace(/^(title:.*?)\s*$/im, '$1 (copy)') : `title: ${song.title || 'Song'} (copy)\n${song.source}`;
-  return addSong(db, bandId, { source, tags: song.tags, by });
+/** The chart of a song's copy: its own under a title that says so. */
+export function copiedSource({ title, source }: Song): string {
+  const titled = /^title:.*$/im.test(source);
+  return titled ? source.replace(/^(title:.*?)\s*$/im, '$1 (copy)') : `title: ${title || 'Song'} (copy)\n${source}`;
 }
 
 /** Other songs of the band that share a round of chords with this one, most in common first. */

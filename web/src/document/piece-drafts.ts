@@ -3,12 +3,12 @@ import type { Piece } from '@aurora/wire';
 import type { QueryClient } from '@tanstack/react-query';
 import { ApiFault } from '../api/client.ts';
 import { fetchPiece, pieceKey, savePiece } from '../api/pieces.ts';
-import { HELP_WORDS } from '../wording/help.ts';
 import { copiesHere, guard, PAGE_CLOCK } from './browser-device.ts';
 import type { Saved } from './device-copy.ts';
 import { Draft, type SaveFault } from './draft.ts';
 import type { FieldClash } from './merge-values.ts';
 import { PIECE_KIND, type PieceDraftValue, type PieceStep } from './piece-kind.ts';
+import { asApiFault, plainFault } from './save-fault.ts';
 import { tellSaved } from './saved-news.ts';
 
 export type PieceDraft = Draft<PieceDraftValue, PieceStep, FieldClash>;
@@ -64,7 +64,6 @@ class StalePiece extends Error {
 
 function faultOf(error: unknown): SaveFault<PieceDraftValue> {
   if (error instanceof StalePiece) return { kind: 'stale', current: error.current };
-  const fault = error instanceof ApiFault ? error : new ApiFault(0, String(error));
-  const away = fault.status === 0 || fault.status >= 500 || fault.status === 429;
-  return away ? { kind: 'away', why: HELP_WORDS.theServerDoesNotAnswerNot } : { kind: 'refused', why: fault.message };
+  const fault = asApiFault(error);
+  return plainFault(fault);
 }

@@ -1,9 +1,8 @@
 import { type SetList, type SetListBody, type Song, setList } from '@aurora/wire';
-import { ApiFault } from '../api/client.ts';
-import { HELP_WORDS } from '../wording/help.ts';
 import type { DeviceCopies, Saved } from './device-copy.ts';
 import { Draft, type DraftDeps, type DraftStatus, type SaveFault } from './draft.ts';
 import { type FieldClash, takeTheirs } from './merge-values.ts';
+import { asApiFault, plainFault } from './save-fault.ts';
 import { SET_KIND, type SetStep } from './set-kind.ts';
 
 type SetStatus = DraftStatus<SetListBody, FieldClash>;
@@ -84,14 +83,13 @@ export class SetDesk {
   }
 
   #faultOf(error: unknown): SaveFault<SetListBody> {
-    const fault = error instanceof ApiFault ? error : new ApiFault(0, String(error));
+    const fault = asApiFault(error);
     const theirs = setList.safeParse(fault.problem?.currentSet);
     if (fault.status === 409 && theirs.success) {
       this.#take(theirs.data.songs);
       return { kind: 'stale', current: savedSet(theirs.data) };
     }
-    const away = fault.status === 0 || fault.status >= 500 || fault.status === 429;
-    return away ? { kind: 'away', why: HELP_WORDS.theServerDoesNotAnswerNot } : { kind: 'refused', why: fault.message };
+    return plainFault(fault);
   }
 
   #read(): SetDeskState {

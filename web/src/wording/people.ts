@@ -132,7 +132,7 @@ export const PEOPLE_WORDS = {
   nothingYet: 'Nothing yet.',
   older: 'Older',
   onlyTheLeader: 'The leader invites, and takes links back.',
-  savedBy: (name: string) => `saved by ${name}`,
+  savedBy: (name: string) => `by ${name}`,
   // the mailbox
   mailbox: 'Mailbox',
   whatWouldHaveBeenSent: 'What would have been sent by mail. This server sends nothing: it is a demo.',

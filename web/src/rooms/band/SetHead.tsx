@@ -12,6 +12,7 @@ import { Select } from '../../ui/Select.tsx';
 import { sayFault } from '../../ui/say.ts';
 import { TextField } from '../../ui/TextField.tsx';
 import { BAND_WORDS } from '../../wording/band.ts';
+import { PEOPLE_WORDS } from '../../wording/people.ts';
 
 interface Head {
   readonly tonight: Tonight;
@@ -49,7 +50,7 @@ export function SetHead({ tonight, isNew, onNew }: Head) {
         <b>{lengthWords(times)}</b>
         <span className="text-quiet">{facts.map((fact) => `  ·  ${fact}`)}</span>
       </p>
-      <SavedLine state={state} />
+      <SavedLine state={state} by={sets.find(({ id }) => id === setId)?.savedBy ?? null} />
       <RoadLine />
     </div>
   );
@@ -62,7 +63,7 @@ const SAYS: Readonly<Record<'saved' | 'waiting' | 'saving' | 'conflict', string>
   conflict: BAND_WORDS.changedElsewhereToo,
 };
 
-function SavedLine({ state: { status, isKept } }: { readonly state: SetDeskState }) {
+function SavedLine({ state: { status, isKept }, by }: { readonly state: SetDeskState; readonly by: string | null }) {
   const bad = status.kind === 'away' || status.kind === 'refused' || !isKept;
   return (
     <span
@@ -72,6 +73,7 @@ function SavedLine({ state: { status, isKept } }: { readonly state: SetDeskState
       className={`text-base ${bad ? 'font-semibold text-alarm' : 'text-quiet'}`}
     >
       {status.kind === 'away' || status.kind === 'refused' ? status.why : SAYS[status.kind]}
+      {status.kind === 'saved' && by !== null && ` · ${PEOPLE_WORDS.savedBy(by)}`}
       {!isKept && BAND_WORDS.thisDeviceHasNoRoomFor}
     </span>
   );
