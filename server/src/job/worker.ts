@@ -8,7 +8,7 @@ import { beat, failJob, finishJob, type JobKind, type JobResult, loadJob, type T
 export type Tick = (done: number, total: number) => Promise<void>;
 
 /** What work has to go on with. */
-export interface Bench {
+interface Bench {
   readonly db: Db;
   readonly job: TakenJob;
   readonly tick: Tick;

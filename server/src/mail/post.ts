@@ -2,7 +2,7 @@ import { createTransport } from 'nodemailer';
 import type { House } from '../context/enter.ts';
 
 /** A letter to one person. */
-export interface Letter {
+interface Letter {
   readonly to: string;
   readonly subject: string;
   readonly body: string;
