@@ -8,6 +8,7 @@ import { ensureBuilt } from './lib/build.mjs';
 import { leaveCluster, removeCluster, startCluster } from './lib/cluster.mjs';
 import { ensureInstalled } from './lib/install.mjs';
 import { ensurePackages } from './lib/packages.mjs';
+import { startProxy } from './lib/proxy.mjs';
 import { runHouse } from './lib/run-house.mjs';
 import { untilStopped } from './lib/signals.mjs';
 import { tortureFaults } from './lib/torture-faults.mjs';
@@ -53,19 +54,24 @@ await run(async () => {
       LOG_LEVEL: 'warn',
       DEMO: '1',
       MAILBOX: '1',
+      TRUST_PROXY: '1',
       TRIES_LIMIT: '1000000',
       RATE_LIMIT: '1000000',
       DEVICE_LIMIT: '1000000',
       BAND_LIMIT: '1000000',
     };
     const house = await runHouse({ build, folder, ownerUrl, settings, ownsDatabase: true, servers: 2, workers: 1 });
+    const proxy = await startProxy(folder, house.urls);
+    console.log(proxy === undefined ? 'nginx is not installed: the servers are asked themselves.' : 'nginx stands before the two servers.');
+    const urls = proxy === undefined ? house.urls : [proxy.url, ...house.urls];
     const work = (async () => {
       for (const name of names) {
-        const ok = await PARTS[name]?.({ house, folder, ownerUrl, hasOwnDisk }, Number(count || ROUNDS[name]), seed);
+        const ok = await PARTS[name]?.({ house, urls, folder, ownerUrl, hasOwnDisk }, Number(count || ROUNDS[name]), seed);
         if (!ok) process.exitCode = 1;
       }
     })();
     await Promise.race([work, stopped]);
+    await proxy?.stop();
     await house.stop();
   } finally {
     await leaveCluster(folder);

@@ -6,7 +6,7 @@ import pg from 'pg';
 import { findPostgres } from './packages.mjs';
 import { randomFrom } from './random.mjs';
 
-/** @typedef {{ house: Awaited<ReturnType<typeof import('./run-house.mjs').runHouse>>, folder: string, ownerUrl: string, hasOwnDisk: boolean }} Tortured */
+/** @typedef {{ house: Awaited<ReturnType<typeof import('./run-house.mjs').runHouse>>, folder: string, urls: readonly string[], ownerUrl: string, hasOwnDisk: boolean }} Tortured */
 /** @typedef {{ songId: string, revision: number, source: string }} Acknowledged */
 
 const WRITERS = 4;
@@ -216,7 +216,7 @@ async function untilBack(writers, urls) {
  * @param {number} seed
  */
 export async function tortureFaults(tortured, rounds, seed) {
-  const { urls } = tortured.house;
+  const { urls } = tortured;
   const bandId = await demoBand(urls[0] ?? '');
   const random = randomFrom(seed);
   const faults = tortured.hasOwnDisk ? { ...FAULTS, 'the disk full for 5 s': fillDisk } : FAULTS;

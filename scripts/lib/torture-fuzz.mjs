@@ -145,9 +145,9 @@ function file(random) {
  * @param {number} requests
  * @param {number} seed
  */
-export async function tortureFuzz({ house }, requests, seed) {
+export async function tortureFuzz({ urls }, requests, seed) {
   const random = randomFrom(seed);
-  const url = house.urls[0] ?? '';
+  const url = urls[0] ?? '';
   const document = /** @type {any} */ (await (await fetch(`${url}/api/v1/openapi.json`)).json());
   const { bands } = /** @type {any} */ (await (await fetch(`${url}/api/v1/me`)).json());
   const calls = Object.entries(document.paths).flatMap(([path, methods]) =>

@@ -19,8 +19,7 @@ const middle = (times) => [...times].sort((a, b) => a - b)[Math.floor(times.leng
  * @param {import('./torture-faults.mjs').Tortured} tortured
  * @param {number} readers
  */
-export async function tortureReaders({ house }, readers) {
-  const { urls } = house;
+export async function tortureReaders({ urls }, readers) {
   const { bands } = /** @type {any} */ (await (await fetch(`${urls[0]}/api/v1/me`)).json());
   const at = (/** @type {number} */ index) => `${urls[index % urls.length]}/api/v1/bands/${bands[0].id}`;
   const { songs } = /** @type {any} */ (await (await fetch(`${at(0)}/songs`)).json());

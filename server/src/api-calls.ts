@@ -7,8 +7,12 @@ import { IMPORT_CALLS } from './file/import-calls.ts';
 import { JOB_CALLS } from './job/job-calls.ts';
 import { memberCalls } from './member/member-calls.ts';
 import { PACK_CALLS } from './pack/pack-calls.ts';
-import { meCalls, type PeopleDeps } from './people/me-calls.ts';
-import { peopleCalls } from './people/people-calls.ts';
+import { bandPeopleCalls } from './people/band-people-calls.ts';
+import { doorCalls } from './people/door-calls.ts';
+import { invitationCalls } from './people/invitation-calls.ts';
+import { meCalls } from './people/me-calls.ts';
+import type { PeopleDeps } from './people/people-deps.ts';
+import { signInCalls } from './people/sign-in-calls.ts';
 import { pieceCalls } from './piece/piece-calls.ts';
 import { practiceCalls } from './practice/practice-calls.ts';
 import { setCalls } from './set/set-calls.ts';
@@ -26,7 +30,10 @@ export function apiCalls({ people, threads }: CallDeps): readonly Call[] {
   return [
     ...OPEN_CALLS,
     ...meCalls(people),
-    ...peopleCalls(people),
+    ...signInCalls(people),
+    ...doorCalls(people),
+    ...invitationCalls(people),
+    ...bandPeopleCalls(),
     ...bandCalls(),
     ...songCalls(threads),
     ...swapCalls(),

@@ -12,7 +12,7 @@ import type { House } from './context/enter.ts';
 import { type GuardSettings, guard } from './context/guard.ts';
 import { asHttpFault, HttpFault, problemOf } from './http-fault.ts';
 import { openApiDocument } from './openapi/openapi.ts';
-import type { PeopleDeps } from './people/me-calls.ts';
+import type { PeopleDeps } from './people/people-deps.ts';
 import { type Watch, watchRoutes } from './watch/watch.ts';
 import { webRoutes } from './web-routes.ts';
 

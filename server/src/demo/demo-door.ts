@@ -2,7 +2,7 @@ import type { OpenHouse } from '../context/enter.ts';
 import type { Scope } from '../context/scope.ts';
 import type { Db } from '../db/pool.ts';
 import { bandIds } from '../db/whole-house.ts';
-import type { DemoDoor } from '../people/me-calls.ts';
+import type { DemoDoor } from '../people/people-deps.ts';
 import { DEMO_LEADER } from './seed-demo.ts';
 
 interface PlayerRow {
