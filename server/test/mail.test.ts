@@ -1,5 +1,6 @@
 import type { AddressInfo } from 'node:net';
 import { createServer, type Server } from 'node:net';
+import { createInterface } from 'node:readline';
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import { smtpPost } from '../src/mail/post.ts';
 
