@@ -34,7 +34,7 @@ http {
       proxy_pass http://house; proxy_http_version 1.1; proxy_set_header Connection "";
       proxy_set_header Host $host; proxy_set_header X-Forwarded-For $remote_addr; proxy_set_header X-Forwarded-Proto $scheme;
       proxy_set_header X-Request-Id $request_id;
-      proxy_next_upstream error timeout http_503 non_idempotent; proxy_next_upstream_tries 2; proxy_read_timeout 70s;
+      proxy_next_upstream error timeout http_503 non_idempotent; proxy_next_upstream_tries 2; proxy_next_upstream_timeout 5s; proxy_read_timeout 70s;
     }
   }
 }

@@ -266,7 +266,7 @@ async function report({ ownerUrl }, writers, back) {
   console.log('\nfault | times | longest until every server saves again');
   for (const [name, times] of back) console.log(`${name} | ${times.length} | ${(Math.max(...times) / 1000).toFixed(1)} s`);
   console.log(
-    `\nacknowledged saves ${acknowledged.length}, lost ${lost.length}, half-written ${half.length}; answered 503 ${away} times, 507 ${full} times, and than 200, 201, 409: ${strange.length}; the longest answer ${(longest / 1000).toFixed(1)} s (goal: under ${MOST_ANSWER_MS / 1000} s); back after ${(slowest / 1000).toFixed(1)} s at most (goal: ${GOAL_MS / 1000} s)`,
+    `\nacknowledged saves ${acknowledged.length}, lost ${lost.length}, half-written ${half.length}; answered 503 ${away} times, 507 ${full} times, otherwise than 200, 201, 409: ${strange.length}; the longest answer ${(longest / 1000).toFixed(1)} s (goal: under ${MOST_ANSWER_MS / 1000} s); back after ${(slowest / 1000).toFixed(1)} s at most (goal: ${GOAL_MS / 1000} s)`,
   );
   return lost.length === 0 && half.length === 0 && strange.length === 0;
 }

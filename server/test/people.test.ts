@@ -290,7 +290,9 @@ describe('a lost phone', () => {
     expect((await sendAs(STRANGER, api('/sign-in/links'), 'POST', { email })).status).toBe(202);
     expect(await mailFor(email)).toHaveLength(1);
     const [confirm] = await mailFor(email);
-    await sendAs(here.member, api('/sign-in/links/open'), 'POST', { token: tokenIn(confirm?.body ?? '') });
+    // confirmed where its mail is read, by somebody who is signed in as nobody: they are so afterwards
+    const confirmed = await sendAs(STRANGER, api('/sign-in/links/open'), 'POST', { token: tokenIn(confirm?.body ?? '') });
+    expect([confirmed.status, confirmed.setCookie, confirmed.body.person]).toEqual([200, null, null]);
     expect((await meOf(here.member)).person.email).toBe(email);
     // written otherwise it is the same address
     await sendAs(STRANGER, api('/sign-in/links'), 'POST', { email: email.toUpperCase() });
@@ -378,6 +380,24 @@ describe('an account', () => {
     expect((await meOf(here.member)).person).toBeNull();
     const { people } = (await sendAs(here.leader, api(`/bands/${here.bandId}/people`))).body;
     expect(people.find(({ name }: { name: string }) => name === 'Mel')).toMatchObject({ isIn: false });
+  });
+
+  test('that led a band alone leaves it to whoever has been in it longest', async () => {
+    const here = await band();
+    const { token } = await invite(here, {
+      role: 'member',
+      memberId: (await sendAs(here.leader, api(`/bands/${here.bandId}/members`), 'POST', { name: 'Late', plays: '' })).body.id,
+    });
+    await sendAs(STRANGER, api('/invitations/open'), 'POST', { token });
+    await db.pool.query("update account set leaves_at = now() - interval '1 minute' where id = $1", [here.leader.accountId]);
+    await db.pool.query('select aurora_sweep()');
+    const { people } = (await sendAs(here.member, api(`/bands/${here.bandId}/people`))).body;
+    expect(people.map(({ name, role, isIn }: Record<string, unknown>) => [name, role, isIn])).toEqual([
+      ['Lea', 'leader', false],
+      ['Mel', 'leader', true],
+      ['Gus', 'guest', true],
+      ['Late', 'member', true],
+    ]);
   });
 
   test('practice is its own: not even a leader reads it', async () => {

@@ -67,7 +67,11 @@ export function signInCalls(deps: PeopleDeps): readonly Call[] {
         if (opened === undefined || opened.account_id === null)
           throw new HttpFault('not-found', 'This link is used up or too old. Have a new one made.');
         const account = opened.account_id;
-        if (opened.purpose === 'email') await changeAccount(house.as({ account }), account, { email: opened.email });
+        // an address is confirmed wherever its mail is read; that signs nobody in
+        if (opened.purpose === 'email') {
+          await changeAccount(house.as({ account }), account, { email: opened.email });
+          return meOf(deps, person?.accountId ?? null, person?.deviceId ?? null);
+        }
         if (person?.accountId !== account || person.deviceId === null) await signIn(house, request, response, account);
         return meOf(deps, account, person?.deviceId ?? null);
       },

@@ -1,5 +1,6 @@
 import { mkdir, readdir, rename, rm, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
+import type { QueryArrayConfig } from 'pg';
 import type { Logger } from 'pino';
 import { backupText } from '../backup/backup-text.ts';
 import type { House } from '../context/enter.ts';
@@ -54,7 +55,7 @@ export class Rounds {
 
   async #work(now: Date): Promise<void> {
     await refreshOutlines(this.#deps.house, () => this.#isStopping);
-    if (this.#minutes % SWEEP_MINUTES === 0) await this.#deps.house.as({}).query('select aurora_sweep()');
+    if (this.#minutes % SWEEP_MINUTES === 0) await atLength(this.#deps.house, 'select aurora_sweep()');
     this.#minutes += 1;
     const night = now.toISOString().slice(0, 10);
     if (now.getHours() !== NIGHT_HOUR || this.#night === night) return;
@@ -62,6 +63,17 @@ export class Rounds {
     await tidy(this.#deps);
     if (this.#deps.backupFolder !== null) await putBackupsDown(this.#deps.house, this.#deps.backupFolder, night, now);
   }
+}
+
+const LONG_MS = 600_000;
+
+/** What takes as long as it takes: no player waits for it. Answers the one value that comes back. */
+async function atLength(house: Pick<House, 'as'>, text: string): Promise<unknown> {
+  return house.as({}).transaction(async (client) => {
+    await client.query(`set local statement_timeout = ${LONG_MS}`);
+    const { rows } = await client.query<unknown[]>({ text, rowMode: 'array', query_timeout: LONG_MS } as QueryArrayConfig);
+    return rows[0]?.[0];
+  });
 }
 
 /** Works out anew what the shelf shows of songs where older rules made it, a few at a time. Says how many. */
@@ -81,9 +93,9 @@ export async function refreshOutlines(house: Pick<House, 'as'>, isStopping: () =
 
 /** Thins saves by the rule, and counts what each band keeps. */
 export async function tidy({ house, log }: Pick<RoundsDeps, 'house' | 'log'>): Promise<void> {
-  const { rows } = await house.as({}).query<{ gone: string }>('select aurora_thin_versions() as gone');
-  log.info({ saves: Number(rows[0]?.gone ?? 0) }, 'saves were thinned');
-  await house.as({}).query('select aurora_weigh()');
+  const gone = await atLength(house, 'select aurora_thin_versions()');
+  log.info({ saves: Number(gone) }, 'saves were thinned');
+  await atLength(house, 'select aurora_weigh()');
 }
 
 /** A backup of every band into a folder of the night; older nights go after a fortnight. */

@@ -91,6 +91,17 @@ $$;
 create function aurora_sweep() returns void
   language sql volatile security definer set search_path = public, pg_temp as $$
   delete from band where leaves_at < now();
+  -- where a band would be left without a leader, whoever has been in it longest leads it
+  update member set role = 'leader'
+   where (band_id, id) in (
+     select distinct on (heir.band_id) heir.band_id, heir.id
+       from member heir join account stays on stays.id = heir.account_id
+      where heir.role = 'member' and coalesce(stays.leaves_at > now(), true)
+        and exists (select 1 from member led join account goes on goes.id = led.account_id
+                     where led.band_id = heir.band_id and led.role = 'leader' and goes.leaves_at < now())
+        and not exists (select 1 from member led join account other on other.id = led.account_id
+                         where led.band_id = heir.band_id and led.role = 'leader' and coalesce(other.leaves_at > now(), true))
+      order by heir.band_id, heir.created_at, heir.id);
   delete from account where leaves_at < now();
   delete from member where guest_until < now();
   delete from invitation where expires_at < now() - interval '30 days';
