@@ -75,7 +75,7 @@ export class House {
       return null;
     }
     const person = { accountId: row.account_id, name: row.account_name, deviceId: row.device_id };
-    if (row.is_due) await this.#rotate(request, response, person.accountId, row.device_id);
+    if (row.is_due) await this.#rotate(request, response, row, token);
     // the new one has arrived: the one before it is over
     else if (row.is_new)
       await this.as({ account: person.accountId }).query('update device set token_before = null where id = $1', [row.device_id]);
@@ -87,13 +87,14 @@ export class House {
   }
 
   /** A new token once a day. The one before it counts until this one has been shown, since an answer can be lost. */
-  async #rotate(request: Request, response: Response, account: string, deviceId: string | null): Promise<void> {
+  async #rotate(request: Request, response: Response, { account_id, device_id }: Entered, shown: string): Promise<void> {
     const token = newToken();
-    const { rowCount } = await this.as({ account }).query(
-      `update device set token_before = token_hash, token_hash = $2, rotated_at = now(), seen_at = now(),
+    const { rowCount } = await this.as({ account: account_id }).query(
+      `update device set token_before = $3, token_hash = $2, rotated_at = now(), seen_at = now(),
               expires_at = now() + interval '${DEVICE_DAYS} days'
         where id = $1 and rotated_at < now() - interval '1 day'`,
-      [deviceId, tokenHash(token)],
+      // the one that was shown, which need not be the newest: that one may never have arrived
+      [device_id, tokenHash(token), tokenHash(shown)],
     );
     if (rowCount === 1) giveToken(request, response, token);
   }
