@@ -166,6 +166,7 @@ test('a guest reads one set for an evening, and changes nothing', async ({ brows
   await expect(dep.getByRole('navigation', { name: 'Rooms' })).toBeVisible();
   // the song is in no set: it is not there for a guest
   await expect(dep.getByRole('link', { name: /Song without a title/ })).toHaveCount(0);
+  await expect(dep.getByRole('button', { name: 'New song' })).toHaveCount(0);
   const me = await (await dep.request.get(`${server.url}/api/v1/me`)).json();
   expect(me.bands[0]).toMatchObject({ role: 'guest', playerName: 'Dep' });
   const write = await dep.request.post(`${server.url}/api/v1/bands/${me.bands[0].id}/songs`, { data: { source: '1' } });

@@ -35,6 +35,11 @@ export function useBand() {
   return useQuery({ ...meQuery, select: openBand });
 }
 
+/** Whether one may change what the band has; a guest of an evening reads. */
+export function useMayWrite(): boolean {
+  return useBand().data?.role !== 'guest';
+}
+
 /** The id of the band, asked for first where it is not known yet. */
 export async function knownBandId(queries: QueryClient): Promise<string> {
   return openBand(await queries.ensureQueryData(meQuery)).id;

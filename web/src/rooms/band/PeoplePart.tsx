@@ -17,7 +17,9 @@ import { PersonLine } from './PersonLine.tsx';
 /** Who is in the band, as what; who is invited; and the band itself. */
 export function PeoplePart() {
   const { data: band } = useBand();
-  return band === undefined ? null : <People band={band} />;
+  if (band === undefined) return null;
+  // a guest is told nothing of the others, and may go
+  return band.role === 'guest' ? <BandItself band={band} /> : <People band={band} />;
 }
 
 function People({ band }: { readonly band: BandSeat }) {

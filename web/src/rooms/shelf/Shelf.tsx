@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { EVERYTHING, type ShelfWish, useAddSong, useBand, useShelf, useTags } from '../../api/songs.ts';
+import { EVERYTHING, type ShelfWish, useAddSong, useBand, useMayWrite, useShelf, useTags } from '../../api/songs.ts';
 import { NEW_SONG } from '../../parts/song/shelf-view.ts';
 import { readHint, useDevice } from '../../session/device-store.ts';
 import { Button, buttonLook } from '../../ui/Button.tsx';
@@ -31,6 +31,7 @@ export function Shelf() {
   const fault = usePatternFault(wish.pattern);
   const asked = usePaused(fault === null ? wish : { ...wish, pattern: '' });
   const shelf = useShelf(asked);
+  const mayWrite = useMayWrite();
   const wrong = band.error ?? shelf.error;
   if (wrong !== null && shelf.data === undefined) {
     return (
@@ -46,7 +47,7 @@ export function Shelf() {
     <div className="mx-auto max-w-5xl px-6 py-3 phone:px-3 3xl:max-w-7xl">
       <Find wish={wish} fault={fault} onAsk={ask} />
       <Narrow wish={wish} onAsk={ask} />
-      <BeginLine />
+      {mayWrite && <BeginLine />}
       <Songs shelf={shelf} wish={wish} />
     </div>
   );
@@ -59,6 +60,7 @@ interface AskProps {
 
 /** What is sought, and the ways to a new song. */
 function Find({ wish, fault, onAsk }: AskProps & { readonly fault: string | null }) {
+  const mayWrite = useMayWrite();
   return (
     <div className="no-print mb-2 flex flex-wrap items-start gap-2">
       <Field
@@ -81,10 +83,14 @@ function Find({ wish, fault, onAsk }: AskProps & { readonly fault: string | null
           </p>
         )}
       </div>
-      <NewSong />
-      <Link to="/band/files" className={buttonLook('plain')}>
-        <ImportIcon size={17} aria-hidden="true" /> {SHELF_WORDS.import}
-      </Link>
+      {mayWrite && (
+        <>
+          <NewSong />
+          <Link to="/band/files" className={buttonLook('plain')}>
+            <ImportIcon size={17} aria-hidden="true" /> {SHELF_WORDS.import}
+          </Link>
+        </>
+      )}
     </div>
   );
 }

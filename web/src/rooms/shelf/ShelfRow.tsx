@@ -1,7 +1,7 @@
 import type { SongSummary } from '@aurora/wire';
 import { lazy, Suspense, useState } from 'react';
 import { Link } from 'react-router';
-import { useChangeSong } from '../../api/songs.ts';
+import { useChangeSong, useMayWrite } from '../../api/songs.ts';
 import { SongRow } from '../../parts/song/SongRow.tsx';
 import { useReader } from '../../session/lens.ts';
 import { lensSearch } from '../../session/lens-store.ts';
@@ -18,6 +18,7 @@ const TagForm = lazy(async () => ({ default: (await import('./TagForm.tsx')).Tag
 export function ShelfRow({ song }: { readonly song: SongSummary }) {
   const reader = useReader();
   const change = useChangeSong();
+  const mayWrite = useMayWrite();
   const [tagging, setTagging] = useState(false);
   const onError = (error: Error) => void sayFault(error.message);
   const title = song.title || SHELF_WORDS.songWithoutATitle;
@@ -30,20 +31,22 @@ export function ShelfRow({ song }: { readonly song: SongSummary }) {
         >
           <SongRow song={song} />
         </Link>
-        <LaterMenu
-          trigger={
-            <button
-              type="button"
-              aria-label={SHELF_WORDS.moreAbout(title)}
-              title={SHELF_WORDS.moreAbout(title)}
-              className="grid size-11 shrink-0 place-items-center rounded-lg text-quiet hover:bg-wash"
-            >
-              <MoreIcon size={19} />
-            </button>
-          }
-          menu={SongMenu}
-          more={{ song, onTag: () => setTagging(true) }}
-        />
+        {mayWrite && (
+          <LaterMenu
+            trigger={
+              <button
+                type="button"
+                aria-label={SHELF_WORDS.moreAbout(title)}
+                title={SHELF_WORDS.moreAbout(title)}
+                className="grid size-11 shrink-0 place-items-center rounded-lg text-quiet hover:bg-wash"
+              >
+                <MoreIcon size={19} />
+              </button>
+            }
+            menu={SongMenu}
+            more={{ song, onTag: () => setTagging(true) }}
+          />
+        )}
       </div>
       {tagging && (
         <Suspense>
