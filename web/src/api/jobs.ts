@@ -1,8 +1,8 @@
 import { type JobState, jobState, type PackRequest } from '@aurora/wire';
-import { useMutation, useQuery } from '@tanstack/react-query';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
 import { call } from './client.ts';
-import { useBand } from './songs.ts';
+import { knownBandId, useBand } from './songs.ts';
 
 const POLL_MS = 300;
 
@@ -24,9 +24,14 @@ export function useServerWork<Wish>(
   begin: (bandId: string, wish: Wish) => Promise<JobState>,
   onDone: (state: JobState) => void = () => undefined,
 ): ServerWork<Wish> {
+  const queries = useQueryClient();
   const bandId = useBand().data?.id ?? '';
   const [jobId, setJobId] = useState<string | null>(null);
-  const started = useMutation({ mutationFn: (wish: Wish) => begin(bandId, wish), onSuccess: ({ id }) => setJobId(id) });
+  // what is begun before the band is known waits for it
+  const started = useMutation({
+    mutationFn: async (wish: Wish) => begin(await knownBandId(queries), wish),
+    onSuccess: ({ id }) => setJobId(id),
+  });
   const at = `/bands/${bandId}/jobs/${jobId}`;
   const followed = useQuery({
     queryKey: ['job', bandId, jobId],

@@ -3,7 +3,7 @@ import { gone, type Member, type MemberChange, type MemberCreateRequest, member 
 import { type QueryClient, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { call } from './client.ts';
 import { refetchAfterLast } from './shown-at-once.ts';
-import { useBand } from './songs.ts';
+import { knownBandId, useBand } from './songs.ts';
 
 const membersKey = (bandId: string) => ['members', bandId] as const;
 
@@ -33,7 +33,8 @@ export function useMemberChanges() {
   const shown = { mutationKey: membersKey(bandId), onSettled: () => refetchAfterLast(queries, membersKey(bandId)) };
   const add = useMutation({
     ...shown,
-    mutationFn: (wish: MemberCreateRequest) => call('POST', `/bands/${bandId}/members`, memberSchema, { body: wish }),
+    mutationFn: async (wish: MemberCreateRequest) =>
+      call('POST', `/bands/${await knownBandId(queries)}/members`, memberSchema, { body: wish }),
     onSuccess: (member) => put((before) => [...before, member]),
   });
   const change = useMutation({

@@ -1,7 +1,7 @@
 import { gone, type Piece, type PieceHead, type PieceWork, piece, piecesAnswer } from '@aurora/wire';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { call } from './client.ts';
-import { FOLLOW_MS, SAVE_MS, useBand } from './songs.ts';
+import { FOLLOW_MS, knownBandId, SAVE_MS, useBand } from './songs.ts';
 
 const piecesKey = (bandId: string) => ['pieces', bandId] as const;
 export const pieceKey = (bandId: string, pieceId: string) => ['piece', bandId, pieceId] as const;
@@ -45,7 +45,7 @@ export function usePieceChanges() {
   const queries = useQueryClient();
   const refresh = () => void queries.invalidateQueries({ queryKey: piecesKey(bandId) });
   const add = useMutation({
-    mutationFn: (file: PieceFile) => call('POST', `/bands/${bandId}/pieces`, piece, { body: file }),
+    mutationFn: async (file: PieceFile) => call('POST', `/bands/${await knownBandId(queries)}/pieces`, piece, { body: file }),
     onSuccess: (added) => {
       queries.setQueryData(pieceKey(bandId, added.id), added);
       queries.setQueryData<readonly PieceHead[]>(piecesKey(bandId), (pieces) => pieces && [headOf(added), ...pieces]);

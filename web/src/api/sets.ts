@@ -1,7 +1,7 @@
 import { gone, type SetList, type SetListBody, type SetListHead, setList, setListsAnswer } from '@aurora/wire';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { call } from './client.ts';
-import { FOLLOW_MS, fullSetsKey, SAVE_MS, useBand } from './songs.ts';
+import { FOLLOW_MS, fullSetsKey, knownBandId, SAVE_MS, useBand } from './songs.ts';
 
 const setsKey = (bandId: string) => ['sets', bandId] as const;
 export const setKey = (bandId: string, setId: string) => [...fullSetsKey(bandId), setId] as const;
@@ -33,7 +33,7 @@ export function useSetChanges() {
   const queries = useQueryClient();
   const refresh = () => void queries.invalidateQueries({ queryKey: setsKey(bandId) });
   const add = useMutation({
-    mutationFn: (body: SetListBody) => call('POST', `/bands/${bandId}/sets`, setList, { body }),
+    mutationFn: async (body: SetListBody) => call('POST', `/bands/${await knownBandId(queries)}/sets`, setList, { body }),
     onSuccess: (set) => {
       queries.setQueryData(setKey(bandId, set.id), set);
       // in the list before that is fetched again, so that what opens next is the new set and no other
