@@ -163,6 +163,26 @@ describe('the server around its routes', () => {
 });
 
 describe('the demo band', () => {
+  test('of before there were accounts opens as its guitarist all the same', async () => {
+    const older = await openDatabase();
+    const house = houseOn(older);
+    for (const name of ['Ines', 'Tam', 'Juno'])
+      await older.pool.query("insert into member (band_id, name, instrument, created_at) values ($1, $2, '', clock_timestamp())", [
+        older.bandId,
+        name,
+      ]);
+    await seedDemo(house);
+    await seedDemo(house);
+    const demo = await openServer(older.pool, { door: demoHouse(house.as) });
+    expect((await send(`${demo.url}/api/v1/me`)).body).toMatchObject({
+      person: { name: 'Tam' },
+      bands: [{ role: 'leader', playerName: 'Tam' }],
+    });
+    expect((await older.pool.query('select 1 from account')).rows).toHaveLength(3);
+    await demo.close();
+    await older.close();
+  });
+
   test('is put into an empty database once, every song readable without an error', async () => {
     const fresh = await openDatabase();
     await fresh.pool.query('delete from band');

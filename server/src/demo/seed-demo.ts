@@ -4,11 +4,11 @@ import type { MemberCreateRequest, MemberReads, SetListBody, SetSongEntry } from
 import { addBand } from '../band/band-store.ts';
 import type { House } from '../context/enter.ts';
 import type { Db } from '../db/pool.ts';
-import { isEmpty } from '../db/whole-house.ts';
+import { bandIds, isEmpty } from '../db/whole-house.ts';
 import { addMember } from '../member/member-store.ts';
 import { addAccount } from '../people/account-store.ts';
 import { addPiece } from '../piece/piece-store.ts';
-import { addPasses, type Player } from '../practice/pass-store.ts';
+import { addPasses, type Player as Practiser } from '../practice/pass-store.ts';
 import { saveSession, saveSettings } from '../practice/session-store.ts';
 import { addSet } from '../set/set-store.ts';
 import { addSong } from '../song/song-store.ts';
@@ -37,9 +37,9 @@ export const DEMO_MEMBERS: readonly MemberCreateRequest[] = [
 /** The player who leads the demo band, and whom everybody is who comes to the demo. */
 export const DEMO_LEADER = 'Tam';
 
-/** Fills an empty database with the demo band; one that holds a band already is left alone. */
+/** Fills an empty database with the demo band; of one that is older its players get their accounts, and the rest is left alone. */
 export async function seedDemo(house: Pick<House, 'as'>): Promise<void> {
-  if (!(await isEmpty(house.as({})))) return;
+  if (!(await isEmpty(house.as({})))) return peopleOlderDemo(house);
   const bandId = randomUUID();
   const db = house.as({ band: bandId });
   await addBand(db, DEMO_BAND, bandId);
@@ -57,24 +57,50 @@ export async function seedDemo(house: Pick<House, 'as'>): Promise<void> {
   await addPractice(db, { bandId, memberId: players.get('Tam') ?? '' });
 }
 
+/** A demo from before there were accounts: each of its players gets one. */
+async function peopleOlderDemo(house: Pick<House, 'as'>): Promise<void> {
+  const [bandId] = await bandIds(house.as({}));
+  if (bandId === undefined) return;
+  const { rows } = await house
+    .as({ band: bandId })
+    .query<{ id: string; name: string; has: boolean }>(
+      'select id, name, account_id is not null as has from member where band_id = $1 order by created_at, name',
+      [bandId],
+    );
+  if (rows.some(({ has }) => has)) return;
+  const leader = rows.find(({ name }) => name === DEMO_LEADER) ?? rows[0];
+  for (const { id, name } of rows) await signUp(house, bandId, { id, name, leads: id === leader?.id });
+}
+
 /** A player with an account, so that one can be them. */
 async function addPlayer(house: Pick<House, 'as'>, bandId: string, member: MemberCreateRequest): Promise<string> {
-  const account = await addAccount(house, member.name);
-  const db = house.as({ band: bandId, account });
-  const id = (await addMember(db, bandId, member))?.id ?? '';
-  await db.query('update member set account_id = $3, role = $4 where band_id = $1 and id = $2', [
-    bandId,
-    id,
-    account,
-    member.name === DEMO_LEADER ? 'leader' : 'member',
-  ]);
+  const id = (await addMember(house.as({ band: bandId }), bandId, member))?.id ?? '';
+  await signUp(house, bandId, { id, name: member.name, leads: member.name === DEMO_LEADER });
   return id;
+}
+
+interface Player {
+  readonly id: string;
+  readonly name: string;
+  readonly leads: boolean;
+}
+
+async function signUp(house: Pick<House, 'as'>, bandId: string, { id, name, leads }: Player): Promise<void> {
+  const account = await addAccount(house, name);
+  await house
+    .as({ band: bandId, account })
+    .query('update member set account_id = $3, role = $4 where band_id = $1 and id = $2', [
+      bandId,
+      id,
+      account,
+      leads ? 'leader' : 'member',
+    ]);
 }
 
 const PASSES_AT_ONCE = 1000;
 
 /** The guitarist's six weeks. */
-async function addPractice(db: Db, player: Player): Promise<void> {
+async function addPractice(db: Db, player: Practiser): Promise<void> {
   const { passes, sessions, settings } = demoPractice();
   await saveSettings(db, player, settings);
   for (let at = 0; at < passes.length; at += PASSES_AT_ONCE) await addPasses(db, player, passes.slice(at, at + PASSES_AT_ONCE), new Date());
