@@ -1,6 +1,6 @@
 import type { Request, Response } from 'express';
 import type { z } from 'zod';
-import type { Access, Context } from '../context/context.ts';
+import type { Access, Context, ContextOf } from '../context/context.ts';
 import { HttpFault } from '../http-fault.ts';
 import { bodyOf, queryOf, refuseUnfit } from '../validate.ts';
 
@@ -23,13 +23,13 @@ export const CALL_TAGS = {
 } as const;
 
 /** What one call of the API is: where it is, who may ask it, what it takes and what it answers. */
-export interface CallShape<Body extends z.ZodType, Query extends z.ZodObject, Answer extends z.ZodType> {
+export interface CallShape<Body extends z.ZodType, Query extends z.ZodObject, Answer extends z.ZodType, Who extends Access = Access> {
   /** Its name in the description, one word. */
   readonly id: string;
   readonly method: Method;
   /** Below `/api/v1`, with ids in braces: `/bands/{bandId}/songs`. */
   readonly path: string;
-  readonly access: Access;
+  readonly access: Who;
   readonly tag: keyof typeof CALL_TAGS;
   readonly summary: string;
   readonly body?: Body;
@@ -66,8 +66,8 @@ export interface Call extends CallShape<z.ZodType, z.ZodObject, z.ZodType> {
 /** What was sent, unchecked, to what is answered. */
 export type Work = (body: unknown, query: unknown) => unknown;
 
-/** What a call was asked with, checked, and what it may touch. */
-export interface Asked<Body extends z.ZodType, Query extends z.ZodObject> extends Context {
+/** What a call was asked with, checked, by whom, and what it may touch. */
+interface Asked<Body extends z.ZodType, Query extends z.ZodObject, Who extends Access> extends ContextOf<Who> {
   readonly body: z.output<Body>;
   readonly query: z.output<Query>;
   readonly request: Request;
@@ -84,9 +84,14 @@ type Told<T> = T extends readonly (infer One)[]
     : T;
 
 /** Says what a call is, and how it is answered. The answer is sent as JSON. */
-export function call<Answer extends z.ZodType, Body extends z.ZodType = z.ZodUndefined, Query extends z.ZodObject = z.ZodObject>(
-  shape: CallShape<Body, Query, Answer>,
-  answer: (asked: Asked<Body, Query>) => Told<z.output<Answer>> | Promise<Told<z.output<Answer>>>,
+export function call<
+  Answer extends z.ZodType,
+  Who extends Access,
+  Body extends z.ZodType = z.ZodUndefined,
+  Query extends z.ZodObject = z.ZodObject,
+>(
+  shape: CallShape<Body, Query, Answer, Who>,
+  answer: (asked: Asked<Body, Query, Who>) => Told<z.output<Answer>> | Promise<Told<z.output<Answer>>>,
 ): Call {
   return {
     ...shape,
@@ -98,9 +103,9 @@ export function call<Answer extends z.ZodType, Body extends z.ZodType = z.ZodUnd
 }
 
 /** As `call`, for an answer that is a file: its handler sends it. */
-export function fileCall<Body extends z.ZodType = z.ZodUndefined, Query extends z.ZodObject = z.ZodObject>(
-  shape: CallShape<Body, Query, z.ZodType>,
-  send: (asked: Asked<Body, Query>) => void | Promise<void>,
+export function fileCall<Who extends Access, Body extends z.ZodType = z.ZodUndefined, Query extends z.ZodObject = z.ZodObject>(
+  shape: CallShape<Body, Query, z.ZodType, Who>,
+  send: (asked: Asked<Body, Query, Who>) => void | Promise<void>,
 ): Call {
   return { ...shape, serve: async (request, response, context) => send(askedOf(shape, request, response, context)) };
 }
@@ -162,14 +167,15 @@ function sentOf<Body extends z.ZodType, Query extends z.ZodObject>(
   };
 }
 
-function askedOf<Body extends z.ZodType, Query extends z.ZodObject>(
-  shape: CallShape<Body, Query, z.ZodType>,
+function askedOf<Body extends z.ZodType, Query extends z.ZodObject, Who extends Access>(
+  shape: CallShape<Body, Query, z.ZodType, Who>,
   request: Request,
   response: Response,
   context: Context,
-): Asked<Body, Query> {
+): Asked<Body, Query, Who> {
   refuseUnfit(request);
   const gone = new AbortController();
   response.once('close', () => gone.abort());
-  return { ...context, ...sentOf(shape, request.body, request.query), request, response, gone: gone.signal };
+  // the entrance has refused whoever is not what the call asks for
+  return { ...(context as ContextOf<Who>), ...sentOf(shape, request.body, request.query), request, response, gone: gone.signal };
 }

@@ -44,7 +44,13 @@ export type Access =
   | 'self-or-leader'
   | 'leader';
 
+/** Who is known to be there once a call of this access has been let in. */
+export interface ContextOf<Who extends Access> extends Context {
+  readonly person: Who extends 'open' | 'stranger' ? Person | null : Person;
+  readonly seat: Who extends 'open' | 'stranger' | 'account' ? Seat | null : Seat;
+}
+
 /** Whoever changes something, as it is told later: the player, and their name as it is now. */
-export function authorOf(seat: Seat | null): { readonly memberId: string | null; readonly name: string | null } {
-  return { memberId: seat?.memberId ?? null, name: seat?.name ?? null };
+export function authorOf({ memberId, name }: Seat): { readonly memberId: string | null; readonly name: string } {
+  return { memberId, name };
 }

@@ -1,6 +1,5 @@
 import { jobState, packRequest } from '@aurora/wire';
 import { type Call, call } from '../call/call.ts';
-import type { Seat } from '../context/context.ts';
 import { HttpFault } from '../http-fault.ts';
 import { startJob } from '../job/job-store.ts';
 import { listMembers } from '../member/member-store.ts';
@@ -22,11 +21,11 @@ export const PACK_CALLS: readonly Call[] = [
       isLimited: true,
     },
     async ({ body, db, seat }) => {
-      const { bandId } = seat as Seat;
+      const { bandId } = seat;
       if ((await listMembers(db, bandId)).length === 0)
         throw new HttpFault('invalid', 'There is nobody in the band yet: add a player first.');
       await requireSongs(db, bandId, body);
-      return startJob(db, seat as Seat, { kind: 'pack', wish: body });
+      return startJob(db, seat, { kind: 'pack', wish: body });
     },
   ),
 ];

@@ -1,14 +1,11 @@
 import { auditAnswer, auditQuery, bandChange, doneAnswer, gone, peopleAnswer, roleRequest } from '@aurora/wire';
 import { type Call, call } from '../call/call.ts';
-import type { Seat } from '../context/context.ts';
 import { idOf, notFound } from '../validate.ts';
 import { listAudit } from './audit-store.ts';
 import { changeRole, leave, nameBand, setBandLeaving, takeOut } from './band-people-store.ts';
 import { listPeople } from './invitation-store.ts';
 
 const BAND = '/bands/{bandId}';
-/** The seat of one who belongs to the band; the calls that use it ask for that. */
-const seated = (seat: Seat | null): Seat => seat as Seat;
 
 /** Who is in a band and as what, what happened, and how a band is named and ends. */
 export function bandPeopleCalls(): readonly Call[] {
@@ -25,7 +22,7 @@ export function bandPeopleCalls(): readonly Call[] {
         answer: peopleAnswer,
         cache: 'no-store',
       },
-      ({ db, seat }) => listPeople(db, seated(seat)),
+      ({ db, seat }) => listPeople(db, seat),
     ),
     call(
       {
@@ -39,7 +36,7 @@ export function bandPeopleCalls(): readonly Call[] {
         problems: [409],
       },
       async ({ body, request, db, seat }) => {
-        await changeRole(db, seated(seat), idOf(request, 'memberId', 'player'), body.role);
+        await changeRole(db, seat, idOf(request, 'memberId', 'player'), body.role);
         return { done: true };
       },
     ),
@@ -55,7 +52,7 @@ export function bandPeopleCalls(): readonly Call[] {
         problems: [409],
       },
       async ({ request, db, seat }) => {
-        if (!(await takeOut(db, seated(seat), idOf(request, 'memberId', 'player')))) throw notFound('player');
+        if (!(await takeOut(db, seat, idOf(request, 'memberId', 'player')))) throw notFound('player');
         return { gone: true };
       },
     ),
@@ -71,7 +68,7 @@ export function bandPeopleCalls(): readonly Call[] {
         problems: [409],
       },
       async ({ db, seat }) => {
-        await leave(db, seated(seat));
+        await leave(db, seat);
         return { done: true };
       },
     ),
@@ -85,7 +82,7 @@ export function bandPeopleCalls(): readonly Call[] {
         query: auditQuery,
         answer: auditAnswer,
       },
-      ({ query, db, seat }) => listAudit(db, seated(seat).bandId, query.before),
+      ({ query, db, seat }) => listAudit(db, seat.bandId, query.before),
     ),
     call(
       {
@@ -99,7 +96,7 @@ export function bandPeopleCalls(): readonly Call[] {
         answer: doneAnswer,
       },
       async ({ body, db, seat }) => {
-        await nameBand(db, seated(seat), body.name);
+        await nameBand(db, seat, body.name);
         return { done: true };
       },
     ),
@@ -114,7 +111,7 @@ export function bandPeopleCalls(): readonly Call[] {
         answer: doneAnswer,
       },
       async ({ db, seat }) => {
-        await setBandLeaving(db, seated(seat), true);
+        await setBandLeaving(db, seat, true);
         return { done: true };
       },
     ),
@@ -129,7 +126,7 @@ export function bandPeopleCalls(): readonly Call[] {
         answer: doneAnswer,
       },
       async ({ db, seat }) => {
-        await setBandLeaving(db, seated(seat), false);
+        await setBandLeaving(db, seat, false);
         return { done: true };
       },
     ),

@@ -1,14 +1,11 @@
 import { gone, invitation, invitationLook, invitationRequest, me, openLinkRequest } from '@aurora/wire';
 import { type Call, call } from '../call/call.ts';
-import type { Seat } from '../context/context.ts';
 import { idOf, notFound } from '../validate.ts';
 import { addAccount } from './account-store.ts';
 import { invite, lookAt, openInvitation, revoke } from './invitation-store.ts';
 import { meOf, type PeopleDeps, signIn } from './people-deps.ts';
 
 const BAND = '/bands/{bandId}';
-/** The seat of one who belongs to the band; the calls that use it ask for that. */
-const seated = (seat: Seat | null): Seat => seat as Seat;
 
 /** Inviting, and opening an invitation. */
 export function invitationCalls(deps: PeopleDeps): readonly Call[] {
@@ -55,7 +52,7 @@ export function invitationCalls(deps: PeopleDeps): readonly Call[] {
         answer: invitation,
         status: 201,
       },
-      ({ body, db, seat }) => invite(db, seated(seat), body, new Date()),
+      ({ body, db, seat }) => invite(db, seat, body, new Date()),
     ),
     call(
       {
@@ -68,7 +65,7 @@ export function invitationCalls(deps: PeopleDeps): readonly Call[] {
         answer: gone,
       },
       async ({ request, db, seat }) => {
-        if (!(await revoke(db, seated(seat), idOf(request, 'invitationId', 'invitation')))) throw notFound('invitation');
+        if (!(await revoke(db, seat, idOf(request, 'invitationId', 'invitation')))) throw notFound('invitation');
         return { gone: true };
       },
     ),

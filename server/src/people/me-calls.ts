@@ -1,7 +1,7 @@
 import { devicesAnswer, gone, linkAnswer, me, meChange } from '@aurora/wire';
 import { z } from 'zod';
 import { type Call, call, fileCall } from '../call/call.ts';
-import type { Person } from '../context/context.ts';
+import type { ContextOf } from '../context/context.ts';
 import { takeToken } from '../context/session-cookie.ts';
 import { idOf, notFound } from '../validate.ts';
 import { changeAccount, listDevices, removeDevice, setLeaving } from './account-store.ts';
@@ -17,9 +17,6 @@ const DEVICE_LINK_MINUTES = 15;
 export function meCalls(deps: PeopleDeps): readonly Call[] {
   return [...ownCalls(deps), ...deviceCalls(deps), ...leavingCalls(deps)];
 }
-
-/** One who is signed in; the calls that use it ask for an account. */
-const known = (person: Person | null): Person => person as Person;
 
 function ownCalls(deps: PeopleDeps): readonly Call[] {
   const { house } = deps;
@@ -70,7 +67,7 @@ function ownCalls(deps: PeopleDeps): readonly Call[] {
         cache: 'no-store',
       },
       async ({ person, response }) => {
-        const { accountId, name } = known(person);
+        const { accountId, name } = person;
         response
           .attachment(`${name.replaceAll(/[^\p{L}\p{N} -]/gu, '') || 'Me'}.json`)
           .type('application/json')
@@ -138,18 +135,17 @@ function deviceCalls({ house }: PeopleDeps): readonly Call[] {
 
 function leavingCalls(deps: PeopleDeps): readonly Call[] {
   const account = { access: 'account', tag: 'people', answer: me } as const;
-  const leaving =
-    (leaves: boolean): Parameters<typeof call<typeof me>>[1] =>
-    async ({ person, db }) => {
-      const { accountId, deviceId } = own(person);
-      await setLeaving(db, accountId, leaves);
-      return meOf(deps, accountId, deviceId);
-    };
+  const leaving = async ({ person, db }: ContextOf<'account'>, leaves: boolean) => {
+    const { accountId, deviceId } = own(person);
+    await setLeaving(db, accountId, leaves);
+    return meOf(deps, accountId, deviceId);
+  };
   return [
-    call(
-      { ...account, id: 'deleteMe', method: 'delete', path: '/me', summary: 'Have one’s account deleted in a fortnight' },
-      leaving(true),
+    call({ ...account, id: 'deleteMe', method: 'delete', path: '/me', summary: 'Have one’s account deleted in a fortnight' }, (asked) =>
+      leaving(asked, true),
     ),
-    call({ ...account, id: 'keepMe', method: 'post', path: '/me/stay', summary: 'Keep one’s account after all' }, leaving(false)),
+    call({ ...account, id: 'keepMe', method: 'post', path: '/me/stay', summary: 'Keep one’s account after all' }, (asked) =>
+      leaving(asked, false),
+    ),
   ];
 }

@@ -47,7 +47,7 @@ export async function meOf({ house, mailbox, demo }: PeopleDeps, accountId: stri
 }
 
 /** What is one's own needs a device that is signed in: in an open house nobody is. */
-export function own(person: Person | null): Person {
-  if (person === null || person.deviceId === null) throw new HttpFault('sign-in', 'Sign in first: in the demo, choose who you are.');
+export function own(person: Person): Person {
+  if (person.deviceId === null) throw new HttpFault('sign-in', 'Sign in first: in the demo, choose who you are.');
   return person;
 }
