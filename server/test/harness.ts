@@ -15,7 +15,7 @@ import type { Seat } from '../src/context/context.ts';
 import { House, type OpenHouse } from '../src/context/enter.ts';
 import { scopedDb } from '../src/context/scope.ts';
 import { migrate, migrationsIn } from '../src/db/migrate.ts';
-import { createPool, type Db, type Pool, wholeDb } from '../src/db/pool.ts';
+import { createPool, type Db, dbOf, type Pool } from '../src/db/pool.ts';
 import { HANDLERS } from '../src/job/handler-table.ts';
 import { Worker } from '../src/job/worker.ts';
 import { createWatch } from '../src/watch/watch.ts';
@@ -54,7 +54,7 @@ export async function openDatabase(): Promise<TestDatabase> {
   [app.username, app.password] = APP_ROLE;
   await migrate({ ownerUrl: address.href, appUrl: app.href, folder: MIGRATIONS }, SILENT);
   const owner = createPool(address.href, SILENT);
-  const pool = { ...wholeDb(owner), appUrl: app.href };
+  const pool = { ...dbOf(owner, 'begin'), appUrl: app.href };
   const ofApp = createPool(app.href, SILENT);
   const bandId = await addBand(pool, 'The Test Pressings');
   const close = async () => {

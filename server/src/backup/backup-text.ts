@@ -1,9 +1,11 @@
 import { BACKUP_FORMAT, BACKUP_VERSION, type BandBackup, setListBody } from '@aurora/wire';
+import { bandName } from '../band/band-store.ts';
 import type { Queryable } from '../db/pool.ts';
 import { listMembers } from '../member/member-store.ts';
 import { allPieces } from '../piece/piece-store.ts';
 import { readPreferences } from '../preference/preference-store.ts';
 import { findSet, listSets } from '../set/set-store.ts';
+import { allSwaps } from '../swap/swap-store.ts';
 import { readPractice } from './practice-backup.ts';
 
 /** What stands before the songs: little of it, whatever the band has. */
@@ -11,11 +13,6 @@ type Head = Omit<BandBackup, 'songs' | 'practice' | 'pieces'>;
 type Song = BandBackup['songs'][number];
 
 const SONGS_AT_ONCE = 100;
-
-/** The name of a band; undefined when there is none. */
-export async function bandName(db: Queryable, bandId: string): Promise<string | undefined> {
-  return (await db.query<{ name: string }>('select name from band where id = $1', [bandId])).rows[0]?.name;
-}
 
 /**
  * Everything a band has as the text of a backup, a part at a time, so that a long shelf is never held whole.
@@ -53,34 +50,9 @@ async function headOf(db: Queryable, bandId: string, now: Date): Promise<Head> {
     preferences: await readPreferences(db, bandId),
     members: members.map(({ id, name, plays, reads, instrument }) => ({ id, name, plays, reads, instrument })),
     sets,
-    swaps: await swapsOf(db, bandId, new Set(members.map(({ id }) => id))),
+    // of players who went meanwhile there are none
+    swaps: (await allSwaps(db, bandId)).filter(({ memberId }) => members.some(({ id }) => id === memberId)),
   };
-}
-
-interface SwapRow {
-  readonly song_id: string;
-  readonly member_id: string;
-  readonly chord: string;
-  readonly stretch: number;
-  readonly instead: string;
-  readonly refused_by: string;
-}
-
-async function swapsOf(db: Queryable, bandId: string, members: ReadonlySet<string>): Promise<BandBackup['swaps']> {
-  const { rows } = await db.query<SwapRow>(
-    'select song_id, member_id, chord, stretch, instead, refused_by from chord_swap where band_id = $1 order by song_id, member_id, stretch, chord',
-    [bandId],
-  );
-  return rows
-    .filter(({ member_id }) => members.has(member_id))
-    .map(({ song_id, member_id, chord, stretch, instead, refused_by }) => ({
-      songId: song_id,
-      memberId: member_id,
-      chord,
-      stretch,
-      instead,
-      refusedBy: refused_by,
-    }));
 }
 
 interface VersionRow {

@@ -8,6 +8,11 @@ export async function listBands(db: Queryable): Promise<readonly Band[]> {
   return rows;
 }
 
+/** The name of a band; undefined when there is none. */
+export async function bandName(db: Queryable, bandId: string): Promise<string | undefined> {
+  return (await db.query<{ name: string }>('select name from band where id = $1', [bandId])).rows[0]?.name;
+}
+
 /** Adds a band and answers its id. */
 export async function addBand(db: Queryable, name: string, id: string = randomUUID()): Promise<string> {
   await db.query('insert into band (id, name) values ($1, $2)', [id, name]);

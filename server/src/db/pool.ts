@@ -17,11 +17,11 @@ const ANSWER_MS = 8000;
 const MOST_CONNECTIONS = 10;
 
 /** A pool of connections that survives the database going away and coming back. */
-export function createPool(url: string, log: Logger, { answerMs = ANSWER_MS }: { readonly answerMs?: number } = {}): Pool {
+export function createPool(url: string, log: Logger): Pool {
   const pool = new pg.Pool({
     connectionString: url,
     connectionTimeoutMillis: CONNECT_MS,
-    query_timeout: answerMs,
+    query_timeout: ANSWER_MS,
     max: MOST_CONNECTIONS,
     application_name: 'aurora-ridge',
   });
@@ -30,11 +30,6 @@ export function createPool(url: string, log: Logger, { answerMs = ANSWER_MS }: {
   // and one in use tells whoever waits for its answer, but says it once more by itself
   pool.on('connect', (client) => client.on('error', (error) => log.warn({ error: error.message }, 'a database connection broke')));
   return pool;
-}
-
-/** Every row the pool's role may see: for migrations' side of the house, and tests. */
-export function wholeDb(pool: Pool): Db {
-  return dbOf(pool, 'begin');
 }
 
 /** Rows as whoever opened the transaction may see them; `opening` begins it. */

@@ -5,10 +5,10 @@ import { SONG_COLUMNS, writeTable } from '@aurora/core/format';
 import { bandBackup, exportRequest, jobState, type Song } from '@aurora/wire';
 import type { Request, Response } from 'express';
 import { z } from 'zod';
-import { backupText, bandName } from '../backup/backup-text.ts';
+import { backupText } from '../backup/backup-text.ts';
+import { bandName } from '../band/band-store.ts';
 import { type Call, call, fileCall } from '../call/call.ts';
 import type { Threads } from '../compute/threads.ts';
-import type { Seat } from '../context/context.ts';
 import type { Queryable } from '../db/pool.ts';
 import { HttpFault } from '../http-fault.ts';
 import { startJob } from '../job/job-store.ts';
@@ -54,7 +54,7 @@ export function exportCalls(threads: Threads): readonly Call[] {
       async ({ request, db, response, seat, gone }) => {
         const now = new Date();
         const name = orMissing(await bandName(db, bandOf(request)), 'band');
-        await note(db, bandOf(request), seat?.name ?? '', 'took a backup');
+        await note(db, bandOf(request), seat.name, 'took a backup');
         response.attachment(`${fileName(name)} ${now.toISOString().slice(0, 10)}.json`).type('application/json');
         await streamed(response, backupText(db, bandOf(request), now), gone);
       },
@@ -73,8 +73,8 @@ export function exportCalls(threads: Threads): readonly Call[] {
         isLimited: true,
       },
       async ({ body, db, seat }) => {
-        if (!(await hasSongs(db, (seat as Seat).bandId))) throw new HttpFault('invalid', 'There is no song on the shelf yet.');
-        return startJob(db, seat as Seat, { kind: 'export', wish: body });
+        if (!(await hasSongs(db, seat.bandId))) throw new HttpFault('invalid', 'There is no song on the shelf yet.');
+        return startJob(db, seat, { kind: 'export', wish: body });
       },
     ),
   ];

@@ -1,6 +1,6 @@
 import { eveningOf, parseKey, readChart, setSheet } from '@aurora/core';
 import type { PackRequest } from '@aurora/wire';
-import { listBands } from '../band/band-store.ts';
+import { bandName } from '../band/band-store.ts';
 import type { Queryable } from '../db/pool.ts';
 import { HttpFault } from '../http-fault.ts';
 import type { Handler } from '../job/worker.ts';
@@ -34,7 +34,7 @@ export async function requireSongs(db: Queryable, bandId: string, wish: PackRequ
  */
 async function packContent(db: Queryable, bandId: string, wish: PackRequest): Promise<PackContent> {
   const [members, { naming }] = [await listMembers(db, bandId), await readPreferences(db, bandId)];
-  const band = (await listBands(db)).find(({ id }) => id === bandId)?.name ?? '';
+  const band = (await bandName(db, bandId)) ?? '';
   const shared = { band, members, naming, paper: wish.paper };
   if (wish.of === 'set') {
     const set = await findSet(db, bandId, wish.setId);

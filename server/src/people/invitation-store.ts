@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { DEFAULT_READS, type InvitationLook, type InvitationRequest, type People } from '@aurora/wire';
+import { bandName } from '../band/band-store.ts';
 import type { Seat } from '../context/context.ts';
 import type { House } from '../context/enter.ts';
 import { bandOfToken, bandToken, tokenHash } from '../context/token.ts';
@@ -109,10 +110,9 @@ export async function lookAt(house: Pick<House, 'as'>, token: string): Promise<I
   const { bandId, hash, db } = shown(house, token);
   const found = await find(db, bandId, hash);
   const inBand = house.as({ band: bandId });
-  const band = await inBand.query<{ name: string }>('select name from band where id = $1', [bandId]);
   const set = await inBand.query<{ name: string }>('select name from set_list where band_id = $1 and id = $2', [bandId, found.guest_set]);
   return {
-    band: band.rows[0]?.name ?? '',
+    band: (await bandName(inBand, bandId)) ?? '',
     name: found.name,
     role: found.role,
     set: set.rows[0]?.name ?? null,

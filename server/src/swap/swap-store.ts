@@ -10,6 +10,21 @@ interface SwapRow {
   readonly refused_by: string;
 }
 
+const COLUMNS = 'song_id, member_id, chord, stretch, instead, refused_by';
+
+function swapOf({ member_id: memberId, chord, stretch, instead, refused_by: refusedBy }: SwapRow): ChordSwap {
+  return { memberId, chord, stretch, instead, refusedBy };
+}
+
+/** Every chord that a player of the band plays otherwise, with its song. */
+export async function allSwaps(db: Queryable, bandId: string): Promise<readonly (ChordSwap & { readonly songId: string })[]> {
+  const { rows } = await db.query<SwapRow>(
+    `select ${COLUMNS} from chord_swap where band_id = $1 order by song_id, member_id, stretch, chord`,
+    [bandId],
+  );
+  return rows.map((row) => ({ songId: row.song_id, ...swapOf(row) }));
+}
+
 /** Chords that players play otherwise in these songs, by song. */
 export async function listSwaps(
   db: Queryable,
@@ -17,13 +32,12 @@ export async function listSwaps(
   songIds: readonly string[],
 ): Promise<ReadonlyMap<string, readonly ChordSwap[]>> {
   const { rows } = await db.query<SwapRow>(
-    `select song_id, member_id, chord, stretch, instead, refused_by from chord_swap
+    `select ${COLUMNS} from chord_swap
       where band_id = $1 and song_id = any ($2::uuid[]) order by member_id, stretch, chord`,
     [bandId, songIds],
   );
   const swaps = new Map<string, ChordSwap[]>(songIds.map((id) => [id, []]));
-  for (const { song_id, member_id, chord, stretch, instead, refused_by } of rows)
-    swaps.get(song_id)?.push({ memberId: member_id, chord, stretch, instead, refusedBy: refused_by });
+  for (const row of rows) swaps.get(row.song_id)?.push(swapOf(row));
   return swaps;
 }
 
