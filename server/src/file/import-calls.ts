@@ -1,9 +1,8 @@
 import { importAccept, importPreview, importQuery, jobState } from '@aurora/wire';
 import type { Request } from 'express';
 import { type Call, call, fileCall } from '../call/call.ts';
-import type { Seat } from '../context/context.ts';
 import { HttpFault } from '../http-fault.ts';
-import { findReadFile, startJob } from '../job/job-store.ts';
+import { findReadFile, findReadKind, startJob } from '../job/job-store.ts';
 import { idOf, orMissing } from '../validate.ts';
 
 const IMPORTS = '/bands/{bandId}/imports';
@@ -32,7 +31,7 @@ export const IMPORT_CALLS: readonly Call[] = [
     ({ query, request, db, seat }) => {
       const bytes: unknown = request.body;
       if (!Buffer.isBuffer(bytes) || bytes.length === 0) throw new HttpFault('invalid', 'There is nothing in this file.');
-      return startJob(db, seat as Seat, { kind: 'read-file', wish: query, input: bytes });
+      return startJob(db, seat, { kind: 'read-file', wish: query, input: bytes });
     },
   ),
   fileCall(
@@ -48,7 +47,7 @@ export const IMPORT_CALLS: readonly Call[] = [
     },
     async ({ request, response, db, seat }) => {
       // it was written as it is sent: a long one need not be read here
-      const preview = orMissing(await findReadFile(db, (seat as Seat).bandId, importOf(request), 'preview'), 'file');
+      const preview = orMissing(await findReadFile(db, seat.bandId, importOf(request), 'preview'), 'file');
       response.type('application/json').send(preview);
     },
   ),
@@ -67,10 +66,10 @@ export const IMPORT_CALLS: readonly Call[] = [
     },
     async ({ body: { take }, request, db, seat }) => {
       const importId = importOf(request);
-      const preview = orMissing(await findReadFile(db, (seat as Seat).bandId, importId, 'preview'), 'file');
-      if (preview.startsWith('{"kind":"backup"') && seat?.role !== 'leader')
+      const kind = orMissing(await findReadKind(db, seat.bandId, importId), 'file');
+      if (kind === 'backup' && seat.role !== 'leader')
         throw new HttpFault('forbidden', 'A backup takes the place of everything the band has: only its leader may bring it back.');
-      return startJob(db, seat as Seat, { kind: 'accept-file', wish: { importId, take } });
+      return startJob(db, seat, { kind: 'accept-file', wish: { importId, take } });
     },
   ),
 ];

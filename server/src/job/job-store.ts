@@ -90,6 +90,15 @@ export async function findReadFile(db: Queryable, bandId: string, id: string, pa
   return rows[0]?.text;
 }
 
+/** What a file that was read turned out to be: `songs`, `set` or `backup`; undefined as above. */
+export async function findReadKind(db: Queryable, bandId: string, id: string): Promise<string | undefined> {
+  const { rows } = await db.query<{ kind: string }>(
+    `select preview::json ->> 'kind' as kind from job where band_id = $1 and id = $2 and kind = 'read-file' and state = 'done'`,
+    [bandId, id],
+  );
+  return rows[0]?.kind;
+}
+
 /** Work a worker has taken up. */
 export interface TakenJob {
   readonly bandId: string;
