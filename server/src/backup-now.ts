@@ -11,6 +11,7 @@ const now = new Date();
 try {
   if (config.BACKUP_FOLDER === undefined) throw new Error('Name the folder: npm run backup -- FOLDER');
   const bands = await putBackupsDown(house, config.BACKUP_FOLDER, now.toISOString().slice(0, 10), now);
+  if (bands === null) throw new Error('A worker is putting tonight’s backups down just now: they are there in a moment.');
   process.stdout.write(`${JSON.stringify({ bands })}\n`);
 } finally {
   await pool.end();

@@ -1,4 +1,4 @@
-import { mkdtempSync, readdirSync, readFileSync, rmSync, statSync } from 'node:fs';
+import { mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, statSync, utimesSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { bandBackup } from '@aurora/wire';
@@ -7,7 +7,7 @@ import { addBand } from '../src/band/band-store.ts';
 import { QUOTA } from '../src/band/quota.ts';
 import { migrate, migrationsIn } from '../src/db/migrate.ts';
 import { asHttpFault, problemOf } from '../src/http-fault.ts';
-import { putBackupsDown, tidy } from '../src/run/rounds.ts';
+import { putBackupsDown, refreshOutlines, tidy } from '../src/run/rounds.ts';
 import { listSongs } from '../src/song/shelf-store.ts';
 import { addSong, saveSong } from '../src/song/song-store.ts';
 import { listVersions, nameVersion } from '../src/song/version-store.ts';
@@ -123,6 +123,32 @@ test('the backups of a night hold every band, and a fortnight of nights stays', 
     songs: [{ versions: [{ source: expect.stringContaining('Kept') }] }],
   });
   rmSync(folder, { recursive: true });
+});
+
+test('two workers never put the same night down at once, and what one left half done is taken on an hour later', async () => {
+  const folder = mkdtempSync(join(tmpdir(), 'aurora-backups-'));
+  const put = () => putBackupsDown(houseOn(db), folder, '2026-11-20', new Date());
+  const both = await Promise.all([put(), put()]);
+  expect(both.filter((bands) => bands === null)).toHaveLength(1);
+  expect(readdirSync(folder)).toEqual(['2026-11-20']);
+  mkdirSync(join(folder, '2026-11-20.unfinished'));
+  expect(await put()).toBeNull();
+  utimesSync(join(folder, '2026-11-20.unfinished'), new Date(0), new Date(0));
+  expect(await put()).toBeGreaterThan(0);
+  expect(readdirSync(folder)).toEqual(['2026-11-20']);
+  rmSync(folder, { recursive: true });
+});
+
+test('a song whose outline cannot be made anew is left, and keeps nobody waiting', async () => {
+  const fresh = await openDatabase();
+  // songs without their chart, as none should be
+  await fresh.pool.query(
+    `insert into song (band_id, title, by_line, key_name, bars, opening, revision)
+     select $1, 'S' || n, '', 'C', 1, '{}', 1 from generate_series(1, 60) n`,
+    [fresh.bandId],
+  );
+  expect(await refreshOutlines({ house: houseOn(fresh), log: SILENT }, () => false)).toBe(0);
+  await fresh.close();
 });
 
 describe('each order of the shelf is read from its index', () => {

@@ -404,6 +404,17 @@ describe('an account', () => {
     ]);
   });
 
+  test('nothing leads back to is swept, and no other', async () => {
+    const [lone, here] = [await signedIn(server.house, 'Lone'), await band()];
+    await db.pool.query("update account set created_at = now() - interval '2 days'");
+    await db.pool.query('delete from device where account_id = any ($1)', [[lone.accountId, here.member.accountId]]);
+    await db.pool.query('select aurora_sweep()');
+    const { rows } = await db.pool.query<{ id: string }>('select id from account where id = any ($1)', [
+      [lone.accountId, here.member.accountId, here.leader.accountId],
+    ]);
+    expect(rows.map(({ id }) => id).sort()).toEqual([here.member.accountId, here.leader.accountId].sort());
+  });
+
   test('practice is its own: not even a leader reads it', async () => {
     const here = await band();
     const path = api(`/bands/${here.bandId}/members/${here.memberId}/practice/log`);

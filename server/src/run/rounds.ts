@@ -1,4 +1,4 @@
-import { mkdir, readdir, rename, rm, writeFile } from 'node:fs/promises';
+import { mkdir, readdir, rename, rm, stat, writeFile } from 'node:fs/promises';
 import { join } from 'node:path';
 import type { QueryArrayConfig } from 'pg';
 import type { Logger } from 'pino';
@@ -54,9 +54,9 @@ export class Rounds {
   }
 
   async #work(now: Date): Promise<void> {
-    await refreshOutlines(this.#deps.house, () => this.#isStopping);
     if (this.#minutes % SWEEP_MINUTES === 0) await atLength(this.#deps.house, 'select aurora_sweep()');
     this.#minutes += 1;
+    await refreshOutlines(this.#deps, () => this.#isStopping);
     const night = now.toISOString().slice(0, 10);
     if (now.getHours() !== NIGHT_HOUR || this.#night === night) return;
     this.#night = night;
@@ -76,18 +76,30 @@ async function atLength(house: Pick<House, 'as'>, text: string): Promise<unknown
   });
 }
 
-/** Works out anew what the shelf shows of songs where older rules made it, a few at a time. Says how many. */
-export async function refreshOutlines(house: Pick<House, 'as'>, isStopping: () => boolean): Promise<number> {
+/**
+ * Works out anew what the shelf shows of songs where older rules made it, a few at a time. Says how many.
+ * A song that cannot be is told of and left; where all of a few are left, so is the rest until the next round.
+ */
+export async function refreshOutlines({ house, log }: Pick<RoundsDeps, 'house' | 'log'>, isStopping: () => boolean): Promise<number> {
   for (let refreshed = 0; ; ) {
+    const before = refreshed;
     const { rows } = await house
       .as({})
       .query<{ band_id: string; id: string }>('select * from aurora_outdated_songs($1, $2)', [OUTLINE_RULES, OUTLINES_AT_ONCE]);
     for (const { band_id, id } of rows) {
       if (isStopping()) return refreshed;
-      await refreshOutline(house.as({ band: band_id }), band_id, id);
-      refreshed += 1;
+      if (await isRefreshed({ house, log }, band_id, id)) refreshed += 1;
     }
-    if (rows.length < OUTLINES_AT_ONCE) return refreshed;
+    if (rows.length < OUTLINES_AT_ONCE || refreshed === before) return refreshed;
+  }
+}
+
+async function isRefreshed({ house, log }: Pick<RoundsDeps, 'house' | 'log'>, bandId: string, songId: string): Promise<boolean> {
+  try {
+    return await refreshOutline(house.as({ band: bandId }), bandId, songId);
+  } catch (error) {
+    log.error({ err: error, song: songId }, 'the outline of a song was not made anew');
+    return false;
   }
 }
 
@@ -98,11 +110,31 @@ export async function tidy({ house, log }: Pick<RoundsDeps, 'house' | 'log'>): P
   await atLength(house, 'select aurora_weigh()');
 }
 
-/** A backup of every band into a folder of the night; older nights go after a fortnight. */
-export async function putBackupsDown(house: Pick<House, 'as'>, folder: string, night: string, now: Date): Promise<number> {
-  const unfinished = join(folder, `${night}.unfinished`);
+/** Whoever was at it and has written nothing for so long is not at it any more. */
+const GIVEN_UP_MS = 3_600_000;
+
+/** Takes a night's backups on: its folder, empty; false while another worker is at them. */
+async function takesOn(unfinished: string): Promise<boolean> {
+  const isMade = await mkdir(unfinished, { mode: 0o700 }).then(
+    () => true,
+    () => false,
+  );
+  if (isMade) return true;
+  // one that is gone has just been ended
+  const since = (await stat(unfinished).catch(() => null))?.mtimeMs ?? Date.now();
+  if (Date.now() - since < GIVEN_UP_MS) return false;
   await rm(unfinished, { recursive: true, force: true });
-  await mkdir(unfinished, { recursive: true, mode: 0o700 });
+  return takesOn(unfinished);
+}
+
+/**
+ * A backup of every band into a folder of the night; older nights go after a fortnight. Says how many bands;
+ * null where another worker is at it.
+ */
+export async function putBackupsDown(house: Pick<House, 'as'>, folder: string, night: string, now: Date): Promise<number | null> {
+  const unfinished = join(folder, `${night}.unfinished`);
+  await mkdir(folder, { recursive: true, mode: 0o700 });
+  if (!(await takesOn(unfinished))) return null;
   const bands = await bandIds(house.as({}));
   for (const bandId of bands)
     await writeFile(join(unfinished, `${bandId}.json`), backupText(house.as({ band: bandId }), bandId, now), { mode: 0o600 });

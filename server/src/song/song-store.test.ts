@@ -1,6 +1,6 @@
 import { DEFAULT_READS } from '@aurora/wire';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import { houseOn, openDatabase, type TestDatabase } from '../../test/harness.ts';
+import { houseOn, openDatabase, SILENT, type TestDatabase } from '../../test/harness.ts';
 import { addBand } from '../band/band-store.ts';
 import { addMember } from '../member/member-store.ts';
 import { refreshOutlines } from '../run/rounds.ts';
@@ -82,9 +82,9 @@ describe('a song on the shelf', () => {
     const { id, ridge } = await added();
     await db.pool.query('update song set ridge = null, rounds = null, changes = null, rules = 0 where id = $1', [id]);
     expect((await findSong(db.pool, db.bandId, id))?.ridge).toEqual([]);
-    expect(await refreshOutlines(houseOn(db), () => false)).toBe(1);
+    expect(await refreshOutlines({ house: houseOn(db), log: SILENT }, () => false)).toBe(1);
     expect((await findSong(db.pool, db.bandId, id))?.ridge).toEqual(ridge);
-    expect(await refreshOutlines(houseOn(db), () => false)).toBe(0);
+    expect(await refreshOutlines({ house: houseOn(db), log: SILENT }, () => false)).toBe(0);
   });
 
   test('belongs to its band alone', async () => {

@@ -174,13 +174,14 @@ export async function listAlike(db: Queryable, bandId: string, songId: string): 
   return [...rows].sort((a, b) => b.rounds.length - a.rounds.length);
 }
 
-/** Works out anew what the shelf shows of a song whose chart is still this one; it was made by older rules. */
-export async function refreshOutline(db: Db, bandId: string, songId: string): Promise<void> {
+/** Works out anew what the shelf shows of a song; it was made by older rules. False where the song went, or was saved meanwhile. */
+export async function refreshOutline(db: Queryable, bandId: string, songId: string): Promise<boolean> {
   const song = await findSong(db, bandId, songId);
-  if (song === undefined) return;
-  await db.query(
+  if (song === undefined) return false;
+  const { rowCount } = await db.query(
     `update song set title = $4, by_line = $5, key_name = $6, tempo = $7, bars = $8, opening = $9, ridge = $10, rounds = $11, changes = $12, rules = $13
       where band_id = $1 and id = $2 and revision = $3`,
     [bandId, songId, song.revision, ...valuesOf(outlineOf(song.source))],
   );
+  return rowCount === 1;
 }

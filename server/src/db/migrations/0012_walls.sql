@@ -107,6 +107,11 @@ create function aurora_sweep() returns void
   delete from invitation where expires_at < now() - interval '30 days';
   delete from one_time_link where expires_at < now() - interval '1 day';
   delete from device where expires_at < now();
+  -- whom no device, no band and no address leads back to: guests of old, and openings that were refused half way
+  delete from account
+   where email is null and created_at < now() - interval '1 day'
+     and not exists (select 1 from device where device.account_id = account.id)
+     and not exists (select 1 from member where member.account_id = account.id);
   delete from job where ended_at < now() - interval '1 day';
   delete from mail where at < now() - interval '30 days';
 $$;
