@@ -66,9 +66,7 @@ export class Threads {
     const done =
       pools === null
         ? await worked(order)
-        : await this.#turns.take(waiting.client, waiting.gone, () =>
-            inThread(waiting.size > LARGE ? pools.much : pools.little, order, waiting),
-          );
+        : await this.#turns.take(waiting.client, () => inThread(waiting.size > LARGE ? pools.much : pools.little, order, waiting));
     if (done.kind !== 'fault') return done;
     throw new HttpFault(done.code, done.message, { errors: done.errors, ...(done.bug === null ? {} : { cause: done.bug }) });
   };

@@ -1,3 +1,4 @@
+import type { Person, Seat } from '../context/context.ts';
 import type { OpenHouse } from '../context/enter.ts';
 import type { Scope } from '../context/scope.ts';
 import type { Db } from '../db/pool.ts';
@@ -16,7 +17,7 @@ interface PlayerRow {
 type Opens = (scope: Scope) => Db;
 
 /** The players of the demo's first band whom one can be. */
-async function players(as: Opens): Promise<readonly (PlayerRow & { readonly bandId: string })[]> {
+async function players(as: Opens): Promise<readonly PlayerRow[]> {
   const [bandId] = await bandIds(as({}));
   if (bandId === undefined) return [];
   const { rows } = await as({ band: bandId }).query<PlayerRow>(
@@ -24,7 +25,7 @@ async function players(as: Opens): Promise<readonly (PlayerRow & { readonly band
       where band_id = $1 and account_id is not null and role <> 'guest' order by created_at, name`,
     [bandId],
   );
-  return rows.map((row) => ({ ...row, bandId }));
+  return rows;
 }
 
 /** The demo's door: one can be any of its players. */
@@ -38,16 +39,23 @@ export function demoDoor(as: Opens): DemoDoor {
 /** Whoever comes to the demo without having said who they are is its leader. */
 export function demoHouse(as: Opens): NonNullable<OpenHouse> {
   return async (bandId) => {
-    const all = await players(as);
-    const leader = all.find(({ name }) => name === DEMO_LEADER) ?? all[0];
-    if (leader === undefined) return null;
-    const person = { accountId: leader.account_id, name: leader.name, deviceId: null };
-    if (bandId === null) return { person, seat: null };
-    const { rows } = await as({ band: bandId }).query<{ id: string; name: string; role: 'leader' | 'member' }>(
-      "select id, name, role from member where band_id = $1 and account_id = $2 and role <> 'guest'",
-      [bandId, leader.account_id],
-    );
-    const mine = rows[0];
-    return { person, seat: mine === undefined ? null : { bandId, role: mine.role, memberId: mine.id, name: mine.name, guestSet: null } };
+    const person = await leaderOf(as);
+    if (person === null) return null;
+    return { person, seat: bandId === null ? null : await seatOf(as, person.accountId, bandId) };
   };
+}
+
+async function leaderOf(as: Opens): Promise<Person | null> {
+  const all = await players(as);
+  const leader = all.find(({ name }) => name === DEMO_LEADER) ?? all[0];
+  return leader === undefined ? null : { accountId: leader.account_id, name: leader.name, deviceId: null };
+}
+
+async function seatOf(as: Opens, account: string, bandId: string): Promise<Seat | null> {
+  const { rows } = await as({ band: bandId }).query<{ id: string; name: string; role: 'leader' | 'member' }>(
+    "select id, name, role from member where band_id = $1 and account_id = $2 and role <> 'guest'",
+    [bandId, account],
+  );
+  const mine = rows[0];
+  return mine === undefined ? null : { bandId, role: mine.role, memberId: mine.id, name: mine.name, guestSet: null };
 }
