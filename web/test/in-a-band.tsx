@@ -3,6 +3,7 @@ import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { render } from '@testing-library/react';
 import { Tooltip } from 'radix-ui';
 import type { ReactNode } from 'react';
+import { leaderOf } from './known-me.ts';
 
 const member = (id: string, name: string, plays: string, transpose: number): Member => ({
   id,
@@ -23,14 +24,7 @@ const MEMBERS: readonly Member[] = [
 export function renderInBand(part: ReactNode) {
   const queryFn = () => new Promise<never>(() => undefined);
   const queries = new QueryClient({ defaultOptions: { queries: { queryFn, retry: false, staleTime: Number.POSITIVE_INFINITY } } });
-  queries.setQueryData(['me'], {
-    person: { id: 'me', name: 'Tam', email: null, hasPassword: false, leavesAt: null },
-    deviceId: 'device',
-    bands: [{ id: 'band', name: 'The Weirlamp Seven', role: 'leader', memberId: 'tam', playerName: 'Tam', guestSet: null, leavesAt: null }],
-    demo: null,
-    mailbox: false,
-    isEmpty: false,
-  });
+  queries.setQueryData(['me'], leaderOf('band', 'The Weirlamp Seven'));
   queries.setQueryData(['members', 'band'], MEMBERS);
   return render(
     <QueryClientProvider client={queries}>

@@ -5,6 +5,7 @@ import { afterEach, expect, jest, test } from '@jest/globals';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { act, renderHook, waitFor } from '@testing-library/react';
 import type { ReactNode } from 'react';
+import { leaderOf } from '../../test/known-me.ts';
 import { useServerWork } from './jobs.ts';
 
 const real = globalThis.fetch;
@@ -12,14 +13,6 @@ afterEach(() => {
   globalThis.fetch = real;
 });
 
-const ME = {
-  person: { id: 'p', name: 'Tam', email: null, hasPassword: false, leavesAt: null },
-  deviceId: null,
-  bands: [{ id: 'b1', name: 'The Low Tide', role: 'leader', memberId: 'm1', playerName: 'Tam', guestSet: null, leavesAt: null }],
-  demo: null,
-  mailbox: false,
-  isEmpty: false,
-};
 const DONE: JobState = { id: 'j1', state: 'done', done: 1, total: 1, says: 'Read.', made: null };
 
 test('work begun before the band is known waits for it', async () => {
@@ -27,7 +20,7 @@ test('work begun before the band is known waits for it', async () => {
   const answer = (body: unknown) => ({ ok: true, status: 200, headers: new Headers(), json: async () => body }) as unknown as Response;
   globalThis.fetch = jest.fn((path: unknown) =>
     String(path).endsWith('/me')
-      ? new Promise<Response>((resolve) => (answerMe = () => resolve(answer(ME))))
+      ? new Promise<Response>((resolve) => (answerMe = () => resolve(answer(leaderOf('b1', 'The Low Tide')))))
       : Promise.resolve(answer(DONE)),
   ) as typeof fetch;
   const queries = new QueryClient({ defaultOptions: { queries: { retry: false } } });

@@ -5,6 +5,7 @@ import { afterEach, expect, jest, test } from '@jest/globals';
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query';
 import { act, renderHook, waitFor } from '@testing-library/react';
 import type { ReactNode } from 'react';
+import { leaderOf } from '../../test/known-me.ts';
 import { useMemberChanges, useMembers } from './members.ts';
 
 const real = globalThis.fetch;
@@ -12,18 +13,9 @@ afterEach(() => {
   globalThis.fetch = real;
 });
 
-const ME = {
-  person: { id: 'me', name: 'Tam', email: null, hasPassword: false, leavesAt: null },
-  deviceId: 'device',
-  bands: [{ id: 'b1', name: 'The Low Tide', role: 'leader', memberId: 'm1', playerName: 'Tam', guestSet: null, leavesAt: null }],
-  demo: null,
-  mailbox: false,
-  isEmpty: false,
-};
-
 test('a member who is taken out while the older list is still on its way stays out', async () => {
   const queries = new QueryClient({ defaultOptions: { queries: { retry: false } } });
-  queries.setQueryData(['me'], ME);
+  queries.setQueryData(['me'], leaderOf('b1', 'The Low Tide'));
   const around = ({ children }: { readonly children: ReactNode }) => <QueryClientProvider client={queries}>{children}</QueryClientProvider>;
   const people = ['Ilse', 'Tomas'].map((name, index) => ({
     id: `m${index}`,

@@ -6,7 +6,7 @@ import { openAnew } from '../../api/page-change.ts';
 import { sayDay } from '../../parts/people/say-day.ts';
 import { Button } from '../../ui/Button.tsx';
 import { PEOPLE_WORDS } from '../../wording/people.ts';
-import { DoorFault } from './DoorField.tsx';
+import { DoorFault } from './DoorForm.tsx';
 import { DoorPage } from './DoorPage.tsx';
 import { useSending, useToken } from './use-door.ts';
 

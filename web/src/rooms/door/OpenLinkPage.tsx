@@ -2,7 +2,7 @@ import { openLink } from '../../api/me.ts';
 import { openAnew } from '../../api/page-change.ts';
 import { Button } from '../../ui/Button.tsx';
 import { PEOPLE_WORDS } from '../../wording/people.ts';
-import { DoorFault } from './DoorField.tsx';
+import { DoorFault } from './DoorForm.tsx';
 import { DoorPage } from './DoorPage.tsx';
 import { useSending, useToken } from './use-door.ts';
 

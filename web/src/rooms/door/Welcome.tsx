@@ -1,13 +1,11 @@
-import { type FormEvent, useState } from 'react';
+import { useState } from 'react';
 import { Link, Navigate } from 'react-router';
 import { sendSignInLink, signIn, useMe } from '../../api/me.ts';
 import { openAnew } from '../../api/page-change.ts';
-import { Button } from '../../ui/Button.tsx';
 import { PEOPLE_WORDS } from '../../wording/people.ts';
-import { DoorFault, DoorField } from './DoorField.tsx';
+import { DoorField, DoorForm } from './DoorForm.tsx';
 import { DoorPage } from './DoorPage.tsx';
 import { NewBandForm } from './NewBandForm.tsx';
-import { useSending } from './use-door.ts';
 
 /** Where one is who is not signed in, or plays in no band. */
 export function Welcome() {
@@ -41,74 +39,48 @@ export function Welcome() {
   );
 }
 
+const PARTED = 'border-t border-hairline pt-5';
+
 function LostPhone() {
   const [email, setEmail] = useState('');
   const [isSent, setSent] = useState(false);
-  const { fault, isSending, send } = useSending(async () => {
+  const ask = async () => {
     await sendSignInLink(email.trim());
     setSent(true);
-  });
-  const submit = (event: FormEvent) => {
-    event.preventDefault();
-    void send();
   };
   return (
-    <form onSubmit={submit} aria-label={PEOPLE_WORDS.lostYourPhone} className="flex flex-col gap-3 border-t border-hairline pt-5">
-      <h2 className="text-lead font-bold">{PEOPLE_WORDS.lostYourPhone}</h2>
-      <p className="text-base text-quiet">{PEOPLE_WORDS.haveALinkSentToTheAddress}</p>
-      <DoorField
-        label={PEOPLE_WORDS.email}
-        type="email"
-        required
-        autoComplete="email"
-        value={email}
-        onChange={(event) => setEmail(event.target.value)}
-      />
-      <DoorFault text={fault} />
-      <Button type="submit" disabled={isSending} className="self-start">
-        {PEOPLE_WORDS.sendMeALink}
-      </Button>
-      <p role="status" className="text-base empty:hidden">
+    <div className={PARTED}>
+      <DoorForm label={PEOPLE_WORDS.lostYourPhone} send={PEOPLE_WORDS.sendMeALink} onSend={ask}>
+        <h2 className="text-lead font-bold">{PEOPLE_WORDS.lostYourPhone}</h2>
+        <p className="text-base text-quiet">{PEOPLE_WORDS.haveALinkSentToTheAddress}</p>
+        <DoorField label={PEOPLE_WORDS.email} type="email" required autoComplete="email" value={email} onType={setEmail} />
+      </DoorForm>
+      <p role="status" className="mt-3 text-base empty:hidden">
         {isSent ? PEOPLE_WORDS.ifTheAddressIsKnown : ''}
       </p>
-    </form>
+    </div>
   );
 }
 
 function WithPassword() {
   const [email, setEmail] = useState('');
   const [password, setPassword] = useState('');
-  const { fault, isSending, send } = useSending(async () => {
+  const enter = async () => {
     await signIn({ email: email.trim(), password });
     await openAnew();
-  });
-  const submit = (event: FormEvent) => {
-    event.preventDefault();
-    void send();
   };
   return (
-    <form onSubmit={submit} aria-label={PEOPLE_WORDS.withAPassword} className="flex flex-col gap-3 border-t border-hairline pt-5">
+    <DoorForm label={PEOPLE_WORDS.withAPassword} send={PEOPLE_WORDS.signIn} onSend={enter} className={PARTED}>
       <h2 className="text-lead font-bold">{PEOPLE_WORDS.withAPassword}</h2>
-      <DoorField
-        label={PEOPLE_WORDS.email}
-        type="email"
-        required
-        autoComplete="username"
-        value={email}
-        onChange={(event) => setEmail(event.target.value)}
-      />
+      <DoorField label={PEOPLE_WORDS.email} type="email" required autoComplete="username" value={email} onType={setEmail} />
       <DoorField
         label={PEOPLE_WORDS.password}
         type="password"
         required
         autoComplete="current-password"
         value={password}
-        onChange={(event) => setPassword(event.target.value)}
+        onType={setPassword}
       />
-      <DoorFault text={fault} />
-      <Button type="submit" disabled={isSending} className="self-start">
-        {PEOPLE_WORDS.signIn}
-      </Button>
-    </form>
+    </DoorForm>
   );
 }

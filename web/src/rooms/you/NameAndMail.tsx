@@ -1,5 +1,5 @@
 import type { Me } from '@aurora/wire';
-import { type FormEvent, useState } from 'react';
+import { type FormEvent, type InputHTMLAttributes, type ReactNode, useState } from 'react';
 import { Link } from 'react-router';
 import { useMeChange } from '../../api/me.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -36,14 +36,40 @@ export function NameAndMail({ person, mailbox }: PersonProps & { readonly mailbo
   );
 }
 
-function Mail({ person, mailbox }: PersonProps & { readonly mailbox: boolean }) {
-  const { mutate: change, isPending } = useMeChange();
-  const [email, setEmail] = useState('');
-  const [isSent, setSent] = useState(false);
+interface OneFieldProps extends Omit<InputHTMLAttributes<HTMLInputElement>, 'onChange' | 'value'> {
+  readonly label: string;
+  /** What its button says. */
+  readonly keep: string;
+  readonly isKeeping: boolean;
+  /** Keeps what was written; once it is kept the field is empty again. */
+  readonly onKeep: (text: string, done: () => void) => void;
+  /** What else may be pressed beside it. */
+  readonly children?: ReactNode;
+}
+
+/** A field that is kept by its button. */
+function OneField({ label, keep, isKeeping, onKeep, children, ...rest }: OneFieldProps) {
+  const [text, setText] = useState('');
   const submit = (event: FormEvent) => {
     event.preventDefault();
-    change({ email: email.trim() }, { onError, onSuccess: () => setSent(true) });
+    onKeep(text, () => setText(''));
   };
+  return (
+    <form onSubmit={submit} className="flex flex-wrap items-end gap-3">
+      <label className="flex flex-col gap-1 text-fine font-semibold text-quiet">
+        {label}
+        <input required value={text} onChange={(event) => setText(event.target.value)} className={FIELD} {...rest} />
+      </label>
+      <Button type="submit" disabled={isKeeping}>
+        {keep}
+      </Button>
+      {children}
+    </form>
+  );
+}
+
+function Mail({ person, mailbox }: PersonProps & { readonly mailbox: boolean }) {
+  const { mutate: change, isPending, isSuccess, variables } = useMeChange();
   return (
     <Group title={PEOPLE_WORDS.email}>
       <p className="text-base text-quiet">{PEOPLE_WORDS.emailIsOnlyForALostPhone}</p>
@@ -55,24 +81,16 @@ function Mail({ person, mailbox }: PersonProps & { readonly mailbox: boolean }) 
           </Button>
         </p>
       )}
-      <form onSubmit={submit} className="flex flex-wrap items-end gap-3">
-        <label className="flex flex-col gap-1 text-fine font-semibold text-quiet">
-          {PEOPLE_WORDS.email}
-          <input
-            type="email"
-            required
-            autoComplete="email"
-            value={email}
-            onChange={(event) => setEmail(event.target.value)}
-            className={FIELD}
-          />
-        </label>
-        <Button type="submit" disabled={isPending}>
-          {PEOPLE_WORDS.keepTheAddress}
-        </Button>
-      </form>
+      <OneField
+        label={PEOPLE_WORDS.email}
+        keep={PEOPLE_WORDS.keepTheAddress}
+        type="email"
+        autoComplete="email"
+        isKeeping={isPending}
+        onKeep={(email, done) => change({ email: email.trim() }, { onError, onSuccess: done })}
+      />
       <p role="status" className="text-base empty:hidden">
-        {isSent ? PEOPLE_WORDS.aLinkIsOnItsWay : ''}
+        {isSuccess && variables.email !== null ? PEOPLE_WORDS.aLinkIsOnItsWay : ''}
       </p>
       {mailbox && (
         <Link to="/mailbox" className="inline-flex min-h-11 items-center self-start font-semibold text-accent underline">
@@ -85,40 +103,31 @@ function Mail({ person, mailbox }: PersonProps & { readonly mailbox: boolean }) 
 
 function Password({ person }: PersonProps) {
   const { mutate: change, isPending } = useMeChange();
-  const [password, setPassword] = useState('');
-  const done = () => {
-    setPassword('');
-    void sayDone(PEOPLE_WORDS.passwordIsKept);
-  };
-  const submit = (event: FormEvent) => {
-    event.preventDefault();
-    change({ password }, { onError, onSuccess: done });
+  const keep = (password: string, done: () => void) => {
+    const onSuccess = () => {
+      done();
+      void sayDone(PEOPLE_WORDS.passwordIsKept);
+    };
+    change({ password }, { onError, onSuccess });
   };
   return (
     <Group title={PEOPLE_WORDS.password}>
       <p className="text-base text-quiet">{person.hasPassword ? PEOPLE_WORDS.thereIsAPassword : PEOPLE_WORDS.aPasswordIsPossible}</p>
-      <form onSubmit={submit} className="flex flex-wrap items-end gap-3">
-        <label className="flex flex-col gap-1 text-fine font-semibold text-quiet">
-          {PEOPLE_WORDS.newPassword}
-          <input
-            type="password"
-            required
-            minLength={10}
-            autoComplete="new-password"
-            value={password}
-            onChange={(event) => setPassword(event.target.value)}
-            className={FIELD}
-          />
-        </label>
-        <Button type="submit" disabled={isPending}>
-          {PEOPLE_WORDS.keepThePassword}
-        </Button>
+      <OneField
+        label={PEOPLE_WORDS.newPassword}
+        keep={PEOPLE_WORDS.keepThePassword}
+        type="password"
+        minLength={10}
+        autoComplete="new-password"
+        isKeeping={isPending}
+        onKeep={keep}
+      >
         {person.hasPassword && (
           <Button look="bare" onClick={() => change({ password: null }, { onError })}>
             {PEOPLE_WORDS.takeThePasswordAway}
           </Button>
         )}
-      </form>
+      </OneField>
     </Group>
   );
 }
