@@ -2,7 +2,7 @@
 import { spawn } from 'node:child_process';
 import { createInterface } from 'node:readline';
 import { openLog } from './log-file.mjs';
-import { failureWords } from './server-process.mjs';
+import { failureWords, saidOf } from './server-process.mjs';
 import { Halt, ROOT } from './workplace.mjs';
 
 const START_MS = 60_000;
@@ -49,15 +49,6 @@ export async function setUp(setup, settings, folder) {
  * @property {() => number | undefined} pid
  * @property {() => Promise<void>} stop
  */
-
-/**
- * What a process says of itself for whoever started it; undefined for a line of its log.
- * @param {string} line
- * @returns {{ listening?: string, failed?: string, working?: boolean } | undefined}
- */
-function saidOf(line) {
-  return /^\{"(listening|failed|working)"/.test(line) ? JSON.parse(line) : undefined;
-}
 
 /**
  * @param {object} wish

@@ -35,9 +35,9 @@ export async function startServer(command, settings, logFolder) {
     const timer = setTimeout(() => reject(new Halt(`The server did not start within a minute; see ${logFolder}/server.log`)), START_MS);
     createInterface({ input: child.stdout }).on('line', (line) => {
       log.write(`${line}\n`);
-      const said = line.startsWith('{"listening"') || line.startsWith('{"failed"') ? JSON.parse(line) : {};
-      if (said.listening) resolve(said.listening);
-      if (said.failed) reject(new Halt(failureWords(said.failed)));
+      const said = saidOf(line);
+      if (said?.listening !== undefined) resolve(said.listening);
+      if (said?.failed !== undefined) reject(new Halt(failureWords(said.failed)));
     });
     void ended
       .then(() => reject(new Halt(`The server ended while starting; see ${logFolder}/server.log`)))
@@ -59,6 +59,15 @@ async function stopChild(child, ended) {
   const timer = setTimeout(() => child.kill('SIGKILL'), STOP_MS);
   await ended;
   clearTimeout(timer);
+}
+
+/**
+ * What a process says of itself for whoever started it; undefined for a line of its log.
+ * @param {string} line
+ * @returns {{ listening?: string, failed?: string, working?: boolean } | undefined}
+ */
+export function saidOf(line) {
+  return /^\{"(listening|failed|working)"/.test(line) ? JSON.parse(line) : undefined;
 }
 
 /** @param {string} message */
