@@ -35,7 +35,7 @@ export function invitationCalls(deps: PeopleDeps): readonly Call[] {
       async ({ body, person, request, response }) => {
         // one who only stands in an open house is nobody yet
         const here = person?.deviceId === null ? null : person;
-        const { accountId } = await openInvitation(house, body.token, async (name) => here?.accountId ?? addAccount(house, name));
+        const accountId = await openInvitation(house, body.token, async (name) => here?.accountId ?? addAccount(house, name));
         if (here === null) await signIn(house, request, response, accountId);
         return meOf(deps, accountId, here?.deviceId ?? null);
       },

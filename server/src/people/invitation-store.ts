@@ -123,13 +123,13 @@ export async function lookAt(house: Pick<House, 'as'>, token: string): Promise<I
 
 /**
  * Opens a link: the player it is for becomes this account's, and the link opens no more. Where somebody else
- * was signed in as that player, they are no longer.
+ * was signed in as that player, they are no longer. Answers the account.
  */
 export async function openInvitation(
   house: Pick<House, 'as'>,
   token: string,
   accountFor: (name: string) => Promise<string>,
-): Promise<{ readonly bandId: string; readonly accountId: string }> {
+): Promise<string> {
   const { bandId, hash, db } = shown(house, token);
   // before an account is made for it
   const { name } = await find(db, bandId, hash);
@@ -160,7 +160,7 @@ export async function openInvitation(
     await client.query('update invitation set opened_at = now() where band_id = $1 and id = $2', [bandId, found.id]);
     await note(client, bandId, found.name, 'came in', found.role);
   });
-  return { bandId, accountId };
+  return accountId;
 }
 
 /** Takes a link back. Answers whether it was open. */
