@@ -1,6 +1,6 @@
 import { appendFileSync, cpSync, mkdtempSync } from 'node:fs';
 import type { Page } from '@playwright/test';
-import { startServer } from '../scripts/lib/server-process.mjs';
+import { startServer } from '../scripts/lib/supervision.mjs';
 import { expect, expectSaved, numbers, test } from './pages.ts';
 
 // the server is one of this file's own, and is really stopped

@@ -1,5 +1,5 @@
 import type { APIRequestContext, Page } from '@playwright/test';
-import { startServer } from '../scripts/lib/server-process.mjs';
+import { startServer } from '../scripts/lib/supervision.mjs';
 import { expect, expectAccessible, test } from './pages.ts';
 
 const PARTS = ['plan', 'studies', 'programme', 'worksheet', 'log'] as const;

@@ -3,11 +3,11 @@
 import { spawn } from 'node:child_process';
 import { freePort, leaveCluster, startCluster } from './lib/cluster.mjs';
 import { databaseSettings } from './lib/database.mjs';
-import { setUp } from './lib/house.mjs';
 import { ensureInstalled } from './lib/install.mjs';
 import { ensurePackages } from './lib/packages.mjs';
-import { startServer } from './lib/server-process.mjs';
+import { setUp } from './lib/set-up.mjs';
 import { untilStopped } from './lib/signals.mjs';
+import { startServer } from './lib/supervision.mjs';
 import { dataFolder, ROOT, run } from './lib/workplace.mjs';
 
 await run(async () => {

@@ -5,13 +5,11 @@ import {
   analyzeText,
   applyChange,
   askQuestions,
-  chartPart,
   checkChart,
   chordNotes,
   compileEdit,
   DEFAULT_NAMING,
   DEPTHS,
-  findPath,
   findVoicings,
   harmonize,
   identify,
@@ -35,7 +33,9 @@ import {
   STANDARD_GUITAR,
   transposeChord,
 } from '../src/index.ts';
+import { chartPart } from '../src/part/chart-part.ts';
 import type { Score } from '../src/score/score.ts';
+import { findPath } from '../src/voicing/path.ts';
 import { STYLES } from '../test/planned-piece.ts';
 import { plannedPiece } from '../test/planned-pieces.ts';
 

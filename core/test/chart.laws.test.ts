@@ -1,7 +1,9 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { chartNumber, chordOnTonic, parseChart, printBar, printChart, printNumber, readChart, renderChart } from '../src/index.ts';
+import { printChart } from '../src/chart/chart-text.ts';
+import { chartNumber } from '../src/degree/degree.ts';
+import { chordOnTonic, parseChart, printBar, printNumber, readChart, renderChart } from '../src/index.ts';
 
 /** A chart value without its positions, which tidying may move. */
 function music(value: unknown): unknown {

@@ -5,7 +5,7 @@ import { renderChart } from '../src/chart/render.ts';
 import { requireValue } from '../src/fault.ts';
 import { type FormatName, formatOf, readFormat, writeFormat } from '../src/format/convert.ts';
 import { textOf } from '../src/format/letters.ts';
-import type { LossCode } from '../src/format/loss.ts';
+import type { LossCode } from '../src/wording/loss-words.ts';
 
 const bytesOf = (text: string) => new TextEncoder().encode(text);
 const letters = (chart: string) => renderChart(readChart(chart), readChart(chart).head.key.tonic, 'letters').performed;

@@ -5,6 +5,7 @@ import { chmodSync, existsSync, mkdirSync, mkdtempSync, readdirSync, readFileSyn
 import { createServer } from 'node:net';
 import { isAlive, processMark, withLock } from './lock.mjs';
 import { findPostgres } from './packages.mjs';
+import { keepWatch } from './supervision.mjs';
 import { Halt } from './workplace.mjs';
 
 const OWNER = 'app';
@@ -41,32 +42,17 @@ const WATCH_MS = 1000;
  * @returns {() => Promise<void>} ends the watch
  */
 export function keepCluster(folder, tell) {
-  let isOver = false;
-  let pause = WATCH_MS;
-  const watch = async () => {
-    while (!isOver) {
-      await new Promise((resolve) => setTimeout(resolve, pause));
-      if (isOver || isRunning(openCluster(folder))) continue;
-      tell('the database is gone and is started again');
-      await withLock(folder, 'cluster', async () => {
-        const cluster = openCluster(folder);
-        if (isOver || isRunning(cluster)) return;
-        try {
-          await launch(cluster, false, true);
-          pause = WATCH_MS;
-          tell('the database is back');
-        } catch (error) {
-          pause = Math.min(8 * WATCH_MS, 2 * pause);
-          tell(`the database did not start: ${error instanceof Error ? error.message : error}`);
-        }
-      });
-    }
+  const look = async () => {
+    if (isRunning(openCluster(folder))) return;
+    tell('the database is gone and is started again');
+    await withLock(folder, 'cluster', async () => {
+      const cluster = openCluster(folder);
+      if (isRunning(cluster)) return;
+      await launch(cluster, false, true);
+      tell('the database is back');
+    });
   };
-  const watching = watch();
-  return async () => {
-    isOver = true;
-    await watching;
-  };
+  return keepWatch(look, (words) => tell(`the database did not start: ${words}`), { everyMs: WATCH_MS, mostMs: 8 * WATCH_MS });
 }
 
 /**

@@ -1,7 +1,7 @@
 // @ts-check
 import { databaseSettings } from './database.mjs';
-import { setUp } from './house.mjs';
-import { startServer } from './server-process.mjs';
+import { setUp } from './set-up.mjs';
+import { startServer } from './supervision.mjs';
 
 /**
  * One server with the demo band, or with `DEMO: '0'` an empty one that begins at `first`, for tests, pictures and figures: nobody keeps it running.

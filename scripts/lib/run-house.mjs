@@ -1,8 +1,9 @@
 // @ts-check
 import { keepCluster } from './cluster.mjs';
 import { databaseSettings } from './database.mjs';
-import { keepRunning, setUp } from './house.mjs';
 import { openLog } from './log-file.mjs';
+import { setUp } from './set-up.mjs';
+import { keepRunning } from './supervision.mjs';
 
 /**
  * @typedef {object} HouseWish
@@ -28,7 +29,7 @@ export async function runHouse({ build, folder, ownerUrl, appUrl, settings, owns
   const first = await setUp(['--enable-source-maps', build.setup], shared, folder);
   // who serves never holds the owner's key
   const served = { ...shared, OWNER_DATABASE_URL: '' };
-  /** @type {import('./house.mjs').Kept[]} */
+  /** @type {import('./supervision.mjs').Kept[]} */
   const kept = [];
   const unwatch = ownsDatabase ? keepCluster(folder, tell) : async () => undefined;
   const stop = async () => {

@@ -24,6 +24,10 @@ export const MIGRATIONS = fileURLToPath(new URL('../src/db/migrations', import.m
 /** The role the application works as in tests: every wall holds for it. */
 const APP_ROLE = ['aurora_test', 'a-test-alone'] as const;
 
+const TEMPLATE = 'test_template';
+/** Any number: those who want the template wait for one another by it. */
+const TEMPLATE_TURN = 41_704_171;
+
 export const SILENT = pino({ level: 'silent' });
 
 /** The database as its owner, whom no wall stops: to arrange things, and to look behind them. */
@@ -47,12 +51,10 @@ export async function openDatabase(): Promise<TestDatabase> {
   const adminUrl = process.env.TEST_DATABASE_URL;
   if (adminUrl === undefined) throw new Error('These tests need PostgreSQL: run them with npm run test:server');
   const name = `test_${randomUUID().replaceAll('-', '')}`;
-  await asAdmin(adminUrl, `create database ${name}`);
-  const address = new URL(adminUrl);
-  address.pathname = `/${name}`;
-  const app = new URL(address.href);
-  [app.username, app.password] = APP_ROLE;
-  await migrate({ ownerUrl: address.href, appUrl: app.href, folder: MIGRATIONS }, SILENT);
+  await provideTemplate(adminUrl);
+  await asAdmin(adminUrl, (admin) => admin.query(`create database ${name} template ${TEMPLATE}`));
+  const address = databaseOf(adminUrl, name);
+  const app = asApp(address);
   const owner = createPool(address.href, SILENT);
   const pool = { ...dbOf(owner, 'begin'), appUrl: app.href };
   const ofApp = createPool(app.href, SILENT);
@@ -60,16 +62,46 @@ export async function openDatabase(): Promise<TestDatabase> {
   const close = async () => {
     await owner.end();
     await ofApp.end();
-    await asAdmin(adminUrl, `drop database ${name} with (force)`);
+    await asAdmin(adminUrl, (admin) => admin.query(`drop database ${name} with (force)`));
   };
   return { ownerUrl: address.href, url: app.href, pool, app: ofApp, bandId, close };
 }
 
-async function asAdmin(url: string, statement: string): Promise<void> {
+/** The schema is made once; every test file's database is a copy of it. Whoever comes first makes it, the others wait. */
+async function provideTemplate(adminUrl: string): Promise<void> {
+  await asAdmin(adminUrl, async (admin) => {
+    await admin.query('select pg_advisory_lock($1)', [TEMPLATE_TURN]);
+    const { rowCount } = await admin.query('select 1 from pg_database where datname = $1 and datistemplate', [TEMPLATE]);
+    if (rowCount === 1) return;
+    await admin.query(`drop database if exists ${TEMPLATE} with (force)`);
+    await admin.query(`create database ${TEMPLATE}`);
+    const address = databaseOf(adminUrl, TEMPLATE);
+    await migrate({ ownerUrl: address.href, appUrl: asApp(address).href, folder: MIGRATIONS }, SILENT);
+    // said last, so that a half-made one is never copied
+    await admin.query(`alter database ${TEMPLATE} is_template true`);
+  });
+}
+
+function databaseOf(url: string, name: string): URL {
+  const address = new URL(url);
+  address.pathname = `/${name}`;
+  return address;
+}
+
+function asApp(address: URL): URL {
+  const app = new URL(address.href);
+  [app.username, app.password] = APP_ROLE;
+  return app;
+}
+
+async function asAdmin<T>(url: string, work: (admin: pg.Client) => Promise<T>): Promise<T> {
   const client = new pg.Client(url);
   await client.connect();
-  await client.query(statement);
-  await client.end();
+  try {
+    return await work(client);
+  } finally {
+    await client.end();
+  }
 }
 
 /** The application listening on a free port. */

@@ -6,8 +6,8 @@ import { describe, expect, test } from '@jest/globals';
 import { readChart } from '../chart/reading.ts';
 import { renderChart } from '../chart/render.ts';
 import { requireValue } from '../fault.ts';
+import { lossWords } from '../wording/loss-words.ts';
 import { readFormat, writeFormat } from './convert.ts';
-import { lossWords } from './loss.ts';
 
 const folder = mkdtempSync(join(tmpdir(), 'abc-'));
 const abcOf = (chart: string) => new TextDecoder().decode(writeFormat('abc', chart, null).content);

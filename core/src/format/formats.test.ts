@@ -5,8 +5,8 @@ import { renderChart } from '../chart/render.ts';
 import { requireValue } from '../fault.ts';
 import { printKey } from '../key/key-text.ts';
 import { faultWords } from '../wording/fault-words.ts';
+import { lossWords } from '../wording/loss-words.ts';
 import { type FormatName, formatOf, readFormat, writeFormat } from './convert.ts';
-import { lossWords } from './loss.ts';
 
 const OTHERS = ['musicxml', 'mxl', 'midi', 'abc', 'text'] as const satisfies readonly FormatName[];
 

@@ -1,5 +1,6 @@
 // Songs in and out of other formats. Apart from the core's own list, because only this part uses packages.
 
+export { type LossCode, lossWords } from '../wording/loss-words.ts';
 export { abcTunes } from './abc-voices.ts';
 export {
   type Converted,
@@ -13,7 +14,7 @@ export {
 } from './convert.ts';
 export { type IndexedSong, PRACTICE_COLUMNS, readTable, SET_COLUMNS, SONG_COLUMNS, songsOfTable, type Table, writeTable } from './csv.ts';
 export { textOf } from './letters.ts';
-export { type Loss, type LossCode, lossWords } from './loss.ts';
+export type { Loss } from './loss.ts';
 export { SHOWN_CHORDS, type ShownChords, type WrittenFor } from './musicxml-write.ts';
 export { readMxl } from './mxl.ts';
 export { isScoreFormat, type ReadScore, readScore, type ScoreFormat } from './read-score.ts';

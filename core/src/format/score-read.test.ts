@@ -5,7 +5,7 @@ import { requireValue } from '../fault.ts';
 import { printNote } from '../pitch/note-text.ts';
 import { octaveOf } from '../pitch/pitch-text.ts';
 import { type Score, TICKS } from '../score/score.ts';
-import { lossWords } from './loss.ts';
+import { lossWords } from '../wording/loss-words.ts';
 import { writeMxl } from './mxl.ts';
 import { readScore, type ScoreFormat } from './read-score.ts';
 

@@ -7,8 +7,11 @@ import { addMember, changeMember, listMembers, saveInstrument } from './member-s
 
 /** `/bands/{id}/members`: who plays, how they read, and how their instruments are set up. */
 export function memberCalls(): readonly Call[] {
-  const path = '/bands/{bandId}/members/{memberId}';
-  const ids = (request: Request) => [idOf(request, 'bandId', 'band'), idOf(request, 'memberId', 'player')] as const;
+  return [...listCalls(), ...changeCalls()];
+}
+
+/** Who there is, and one more. */
+function listCalls(): readonly Call[] {
   return [
     call(
       {
@@ -39,6 +42,14 @@ export function memberCalls(): readonly Call[] {
         return orMissing(await addMember(db, idOf(request, 'bandId', 'band'), wanted), 'band');
       },
     ),
+  ];
+}
+
+/** How one of them reads and plays. */
+function changeCalls(): readonly Call[] {
+  const path = '/bands/{bandId}/members/{memberId}';
+  const ids = (request: Request) => [idOf(request, 'bandId', 'band'), idOf(request, 'memberId', 'player')] as const;
+  return [
     call(
       {
         id: 'changeMember',

@@ -9,6 +9,11 @@ const BAND = '/bands/{bandId}';
 
 /** Who is in a band and as what, what happened, and how a band is named and ends. */
 export function bandPeopleCalls(): readonly Call[] {
+  return [...roleCalls(), ...leavingCalls(), ...bandCalls(), ...bandEndCalls()];
+}
+
+/** Who is in, and as what. */
+function roleCalls(): readonly Call[] {
   const leader = { access: 'leader', tag: 'people' } as const;
   return [
     call(
@@ -40,6 +45,13 @@ export function bandPeopleCalls(): readonly Call[] {
         return { done: true };
       },
     ),
+  ];
+}
+
+/** Who goes, taken out or by themselves. */
+function leavingCalls(): readonly Call[] {
+  const leader = { access: 'leader', tag: 'people' } as const;
+  return [
     call(
       {
         ...leader,
@@ -72,6 +84,13 @@ export function bandPeopleCalls(): readonly Call[] {
         return { done: true };
       },
     ),
+  ];
+}
+
+/** What happened in a band, and its name. */
+function bandCalls(): readonly Call[] {
+  const leader = { access: 'leader', tag: 'people' } as const;
+  return [
     call(
       {
         ...leader,
@@ -100,6 +119,13 @@ export function bandPeopleCalls(): readonly Call[] {
         return { done: true };
       },
     ),
+  ];
+}
+
+/** A band's end, and thinking better of it. */
+function bandEndCalls(): readonly Call[] {
+  const leader = { access: 'leader', tag: 'people' } as const;
+  return [
     call(
       {
         ...leader,

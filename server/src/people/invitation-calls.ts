@@ -9,6 +9,11 @@ const BAND = '/bands/{bandId}';
 
 /** Inviting, and opening an invitation. */
 export function invitationCalls(deps: PeopleDeps): readonly Call[] {
+  return [...openingCalls(deps), ...invitingCalls()];
+}
+
+/** What an invitation would open, and opening it. */
+function openingCalls(deps: PeopleDeps): readonly Call[] {
   const { house } = deps;
   const tries = { access: 'stranger', tag: 'people', isLimited: 'tries', body: openLinkRequest, method: 'post' } as const;
   return [
@@ -40,6 +45,12 @@ export function invitationCalls(deps: PeopleDeps): readonly Call[] {
         return meOf(deps, accountId, here?.deviceId ?? null);
       },
     ),
+  ];
+}
+
+/** Inviting, and taking an invitation back. */
+function invitingCalls(): readonly Call[] {
+  return [
     call(
       {
         id: 'invite',

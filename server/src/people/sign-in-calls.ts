@@ -10,6 +10,11 @@ import { meOf, type PeopleDeps, signIn } from './people-deps.ts';
 
 /** `/sign-in`: ways in beside an invitation, and out. */
 export function signInCalls(deps: PeopleDeps): readonly Call[] {
+  return [...wayInCalls(deps), ...linkCalls(deps)];
+}
+
+/** By a password, or a link to be sent. */
+function wayInCalls(deps: PeopleDeps): readonly Call[] {
   const { house } = deps;
   const tries = { access: 'stranger', tag: 'people', isLimited: 'tries' } as const;
   return [
@@ -51,6 +56,14 @@ export function signInCalls(deps: PeopleDeps): readonly Call[] {
         return { sent: true };
       },
     ),
+  ];
+}
+
+/** A link that is opened, and the way out. */
+function linkCalls(deps: PeopleDeps): readonly Call[] {
+  const { house } = deps;
+  const tries = { access: 'stranger', tag: 'people', isLimited: 'tries' } as const;
+  return [
     call(
       {
         ...tries,

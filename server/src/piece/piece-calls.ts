@@ -11,6 +11,11 @@ import { addPiece, deletePiece, findPiece, listPieces, type PieceOutcome, type S
 
 /** `/bands/{id}/pieces`: written-out pieces, and what the players say of their harmony. */
 export function pieceCalls(threads: Threads): readonly Call[] {
+  return [...keepingCalls(threads), ...changeCalls(threads)];
+}
+
+/** Which pieces there are; a new one, and one with its file. */
+function keepingCalls(threads: Threads): readonly Call[] {
   const [all, one] = ['/bands/{bandId}/pieces', '/bands/{bandId}/pieces/{pieceId}'];
   const ids = (request: Request) => [idOf(request, 'bandId', 'band'), idOf(request, 'pieceId', 'piece')] as const;
   return [
@@ -51,6 +56,14 @@ export function pieceCalls(threads: Threads): readonly Call[] {
       { id: 'readPiece', access: 'member', method: 'get', path: one, tag: 'pieces', summary: 'A piece with its file', answer: piece },
       async ({ request, db }) => told(orMissing(await findPiece(db, ...ids(request)), 'piece')),
     ),
+  ];
+}
+
+/** A piece saved, and taken away. */
+function changeCalls(threads: Threads): readonly Call[] {
+  const one = '/bands/{bandId}/pieces/{pieceId}';
+  const ids = (request: Request) => [idOf(request, 'bandId', 'band'), idOf(request, 'pieceId', 'piece')] as const;
+  return [
     call(
       {
         id: 'savePiece',

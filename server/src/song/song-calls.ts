@@ -44,6 +44,11 @@ function outlined(threads: Threads, source: string, client: string, gone: AbortS
 const ids = (request: Request) => [bandOf(request), idOf(request, 'songId', 'song')] as const;
 
 function shelfCalls(threads: Threads): readonly Call[] {
+  return [...findingCalls(), ...addingCalls(threads)];
+}
+
+/** Which songs and tags there are. */
+function findingCalls(): readonly Call[] {
   return [
     call(
       {
@@ -70,6 +75,12 @@ function shelfCalls(threads: Threads): readonly Call[] {
       },
       async ({ request, db }) => ({ tags: await listTags(db, bandOf(request)) }),
     ),
+  ];
+}
+
+/** A new song, a copy, and others like one. */
+function addingCalls(threads: Threads): readonly Call[] {
+  return [
     call(
       {
         id: 'addSong',

@@ -1,5 +1,5 @@
-import { type Key, nameKey } from '@aurora/core';
-import { lazy } from 'react';
+import { type Key, type Naming, nameKey } from '@aurora/core';
+import { lazy, type ReactNode } from 'react';
 import { Glyphs } from '../parts/notation/Glyphs.tsx';
 import { stepKey } from '../session/key-view.ts';
 import { useLens } from '../session/lens.ts';
@@ -31,26 +31,18 @@ export function KeyLens({ scaleIsFree, rests = false }: KeyLensProps) {
   const key = keyInForce({ key: seen, homeKey });
   const home = homeKey === null ? null : nameKey(homeKey, naming);
   const away = seen !== null && home !== null;
-  const { home: own, resting } = useOpened();
-  const tonight =
-    resting === null || own === null
-      ? null
-      : resting.tonic === own.tonic
-        ? HOUSE_WORDS.tonight
-        : HOUSE_WORDS.tonightHome(nameKey(own, naming));
+  const tonight = useTonightWords(naming);
   return (
     <div role="group" aria-label={HOUSE_WORDS.key} className="flex items-center gap-1.5 phone:gap-0.5">
-      <Hint text={HOUSE_WORDS.downAHalfStep} keys="[">
-        <button
-          type="button"
-          aria-label={HOUSE_WORDS.keyDownAHalfStep}
-          className={STEP}
-          disabled={rests}
-          onClick={() => setKey(stepKey(key, -1))}
-        >
-          <KeyDownIcon size={20} />
-        </button>
-      </Hint>
+      <KeyStep
+        text={HOUSE_WORDS.downAHalfStep}
+        keys="["
+        name={HOUSE_WORDS.keyDownAHalfStep}
+        disabled={rests}
+        onStep={() => setKey(stepKey(key, -1))}
+      >
+        <KeyDownIcon size={20} />
+      </KeyStep>
       <LaterMenu
         opens="dialog"
         trigger={
@@ -65,17 +57,15 @@ export function KeyLens({ scaleIsFree, rests = false }: KeyLensProps) {
         menu={KeyMenu}
         more={{ current: key, scaleIsFree }}
       />
-      <Hint text={HOUSE_WORDS.upAHalfStep} keys="]">
-        <button
-          type="button"
-          aria-label={HOUSE_WORDS.keyUpAHalfStep}
-          className={STEP}
-          disabled={rests}
-          onClick={() => setKey(stepKey(key, 1))}
-        >
-          <KeyUpIcon size={20} />
-        </button>
-      </Hint>
+      <KeyStep
+        text={HOUSE_WORDS.upAHalfStep}
+        keys="]"
+        name={HOUSE_WORDS.keyUpAHalfStep}
+        disabled={rests}
+        onStep={() => setKey(stepKey(key, 1))}
+      >
+        <KeyUpIcon size={20} />
+      </KeyStep>
       <Hint text={away ? HOUSE_WORDS.backTo(home) : HOUSE_WORDS.backToTheHomeKey} keys="\">
         <button
           type="button"
@@ -88,6 +78,32 @@ export function KeyLens({ scaleIsFree, rests = false }: KeyLensProps) {
         </button>
       </Hint>
     </div>
+  );
+}
+
+/** What is said where the key is tonight's; null where it is the song's own. */
+function useTonightWords(naming: Naming): string | null {
+  const { home: own, resting } = useOpened();
+  if (resting === null || own === null) return null;
+  return resting.tonic === own.tonic ? HOUSE_WORDS.tonight : HOUSE_WORDS.tonightHome(nameKey(own, naming));
+}
+
+interface KeyStepProps {
+  readonly text: string;
+  readonly keys: string;
+  readonly name: string;
+  readonly disabled: boolean;
+  readonly onStep: () => void;
+  readonly children: ReactNode;
+}
+
+function KeyStep({ text, keys, name, disabled, onStep, children }: KeyStepProps) {
+  return (
+    <Hint text={text} keys={keys}>
+      <button type="button" aria-label={name} className={STEP} disabled={disabled} onClick={onStep}>
+        {children}
+      </button>
+    </Hint>
   );
 }
 

@@ -68,16 +68,12 @@ export function AnalysisDesk({ source, rewriting, songId, input }: AnalysisDeskP
   const song = useHeardSong(source, melody);
   const { analysis, beside, busy, failed } = song;
   const chosen = useChosenChord(analysis);
-  const { index, select, played, setScale, at } = chosen;
+  const { index, select, played, at } = chosen;
   const [marked, setMarked] = useState<{ readonly from: number; readonly to: number } | null>(null);
   const [sheet, setSheet] = useState(false);
   const rows = useMemo(() => gridRows(analysis, { naming, reader: reader.reader, beside }), [analysis, naming, reader, beside]);
   const part = useAnalyzeKeys({ song, chosen, rewriting });
   const isPhone = usePhone();
-  const onScale = (next: Parameters<typeof setScale>[0]) => {
-    setScale(next);
-    useNeck.setState({ show: 'scale' });
-  };
   return (
     <div
       data-drawer={part.open === null ? 'folded' : 'open'}
@@ -110,20 +106,36 @@ export function AnalysisDesk({ source, rewriting, songId, input }: AnalysisDeskP
               onSelect: select,
               onMark: setMarked,
               scale: played,
-              onScale,
+              onScale: chosen.setScaleShown,
               melody: melody.get(index) ?? null,
               onMelody: (note) => setMelody(withNote(melody, index, note)),
               onHear: hear,
               songId,
             }}
           />
-          <Suspense>
-            <AnalysisPaper analysis={analysis} naming={naming} />
-          </Suspense>
-          <Suspense>{sheet && <AnalysisSheet analysis={analysis} naming={naming} onClose={() => setSheet(false)} />}</Suspense>
+          <OnPaper analysis={analysis} naming={naming} onClose={sheet ? () => setSheet(false) : null} />
         </>
       )}
     </div>
+  );
+}
+
+interface OnPaperProps {
+  readonly analysis: Analysis;
+  readonly naming: Naming;
+  /** Closes the sheet that offers it; null while it is closed. */
+  readonly onClose: (() => void) | null;
+}
+
+/** The analysis as it is printed, from the sheet or by the browser. */
+function OnPaper({ analysis, naming, onClose }: OnPaperProps) {
+  return (
+    <>
+      <Suspense>
+        <AnalysisPaper analysis={analysis} naming={naming} />
+      </Suspense>
+      <Suspense>{onClose !== null && <AnalysisSheet analysis={analysis} naming={naming} onClose={onClose} />}</Suspense>
+    </>
   );
 }
 
@@ -171,7 +183,11 @@ function useChosenChord(analysis: Analysis) {
     index,
     select,
     played,
-    setScale,
+    /** The scale is the one played, and the neck shows it. */
+    setScaleShown: (next: ChordScale | null) => {
+      setScale(next);
+      useNeck.setState({ show: 'scale' });
+    },
     playing,
     /** The chord that sounds, else the chosen one. */
     at: playing ? index + sounding : index,

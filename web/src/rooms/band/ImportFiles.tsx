@@ -161,6 +161,7 @@ function Answer({ onLeave, children }: { readonly onLeave: () => void; readonly 
 
 const MOST_SHOWN = 200;
 const TEXT_LINES = 14;
+const FEW = 5;
 
 interface SongsPreviewProps {
   readonly preview: Extract<ImportPreview, { kind: 'songs' }>;
@@ -171,7 +172,6 @@ interface SongsPreviewProps {
 /** The songs of a file with what got lost, each to be taken or left. */
 function SongsPreview({ preview: { songs, format }, onTake, onLeave }: SongsPreviewProps) {
   const [left, setLeft] = useState<ReadonlySet<number>>(new Set());
-  const naming = useNaming();
   const count = songs.length - left.size;
   const turn = (index: number) =>
     setLeft((before) => {
@@ -189,38 +189,7 @@ function SongsPreview({ preview: { songs, format }, onTake, onLeave }: SongsPrev
         {songs.slice(0, MOST_SHOWN).map((song, index) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: songs of a file may have one title; their place tells them apart
           <li key={index} className="rounded-xl border border-hairline p-3">
-            <Tick
-              on={!left.has(index)}
-              onTick={() => turn(index)}
-              label={
-                <>
-                  <b className="text-lead">{song.title || BAND_WORDS.songWithoutATitle}</b>{' '}
-                  <span className="text-base text-quiet">
-                    <Glyphs text={keyWordsOf(song.key, naming)} />, {song.bars === 1 ? BAND_WORDS.oneBar : BAND_WORDS.bars(song.bars)}
-                  </span>
-                </>
-              }
-            />
-            {[...song.losses, ...song.problems].length > 0 && (
-              <ul aria-label={BAND_WORDS.whatGotLost} className="mt-1 list-disc pl-9 text-fine">
-                {song.losses.map((words) => (
-                  <li key={words}>{words}</li>
-                ))}
-                {song.problems.map((words) => (
-                  <li key={words} className="text-alarm">
-                    {words}
-                  </li>
-                ))}
-              </ul>
-            )}
-            {songs.length <= 5 && (
-              <pre className="mt-2 max-h-72 overflow-auto rounded-lg bg-sheet p-3 text-fine leading-snug whitespace-pre-wrap">
-                {song.source
-                  .split('\n')
-                  .slice(0, songs.length === 1 ? undefined : TEXT_LINES)
-                  .join('\n')}
-              </pre>
-            )}
+            <SongFound song={song} taken={!left.has(index)} onTurn={() => turn(index)} lines={linesShown(songs.length)} />
           </li>
         ))}
       </ul>
@@ -235,5 +204,56 @@ function SongsPreview({ preview: { songs, format }, onTake, onLeave }: SongsPrev
         </Button>
       </Answer>
     </section>
+  );
+}
+
+/** How much of each text is shown: all of one, the beginning of a few, nothing of many. */
+function linesShown(songs: number): number {
+  if (songs === 1) return Number.POSITIVE_INFINITY;
+  return songs <= FEW ? TEXT_LINES : 0;
+}
+
+interface SongFoundProps {
+  readonly song: SongsPreviewProps['preview']['songs'][number];
+  readonly taken: boolean;
+  readonly onTurn: () => void;
+  readonly lines: number;
+}
+
+/** One song of a file: what it is called, what got lost, and how it begins. */
+function SongFound({ song, taken, onTurn, lines }: SongFoundProps) {
+  const naming = useNaming();
+  return (
+    <>
+      <Tick
+        on={taken}
+        onTick={onTurn}
+        label={
+          <>
+            <b className="text-lead">{song.title || BAND_WORDS.songWithoutATitle}</b>{' '}
+            <span className="text-base text-quiet">
+              <Glyphs text={keyWordsOf(song.key, naming)} />, {song.bars === 1 ? BAND_WORDS.oneBar : BAND_WORDS.bars(song.bars)}
+            </span>
+          </>
+        }
+      />
+      {[...song.losses, ...song.problems].length > 0 && (
+        <ul aria-label={BAND_WORDS.whatGotLost} className="mt-1 list-disc pl-9 text-fine">
+          {song.losses.map((words) => (
+            <li key={words}>{words}</li>
+          ))}
+          {song.problems.map((words) => (
+            <li key={words} className="text-alarm">
+              {words}
+            </li>
+          ))}
+        </ul>
+      )}
+      {lines > 0 && (
+        <pre className="mt-2 max-h-72 overflow-auto rounded-lg bg-sheet p-3 text-fine leading-snug whitespace-pre-wrap">
+          {song.source.split('\n').slice(0, lines).join('\n')}
+        </pre>
+      )}
+    </>
   );
 }

@@ -60,16 +60,7 @@ export function ExportSheet({ text, sounding, onClose }: ExportSheetProps) {
         </p>
         {isForReader && (
           <div className="flex max-w-full flex-wrap items-end gap-3">
-            <label className="flex min-w-0 flex-col gap-1 text-fine text-quiet">
-              {CHART_WORDS.writtenFor}
-              <Select value={reader.id} onChange={(event) => setReaderId(event.target.value)}>
-                {readers.map(({ id, label }) => (
-                  <option key={id} value={id}>
-                    {id === CONCERT.id ? CHART_WORDS.everybodyAsItSounds : label}
-                  </option>
-                ))}
-              </Select>
-            </label>
+            <ForWhom readers={readers} chosen={reader.id} onChoose={setReaderId} />
             <Choice
               label={CHART_WORDS.chordsAs}
               value={show}
@@ -78,25 +69,12 @@ export function ExportSheet({ text, sounding, onClose }: ExportSheetProps) {
             />
           </div>
         )}
-        {error !== null && (
-          <p role="alert" className="font-semibold text-alarm">
-            {error.message}
-          </p>
-        )}
+        <p role="alert" className="font-semibold text-alarm empty:hidden">
+          {error?.message}
+        </p>
         {data !== undefined && (
           <>
-            {data.losses.length === 0 ? (
-              <p className="text-base text-quiet">{CHART_WORDS.nothingGetsLost}</p>
-            ) : (
-              <div>
-                <h3 className="font-semibold">{CHART_WORDS.whatThisFormatDoesNotHold}</h3>
-                <ul aria-label={CHART_WORDS.whatGetsLost} className="mt-1 list-disc pl-5 text-base">
-                  {data.losses.map(({ message }) => (
-                    <li key={message}>{message}</li>
-                  ))}
-                </ul>
-              </div>
-            )}
+            <Lost losses={data.losses} />
             <Button look="strong" onClick={() => saveFile(data.fileName, blobOf(data))}>
               <ExportIcon size={17} aria-hidden="true" /> {CHART_WORDS.save} {data.fileName}
             </Button>
@@ -104,5 +82,42 @@ export function ExportSheet({ text, sounding, onClose }: ExportSheetProps) {
         )}
       </div>
     </Sheet>
+  );
+}
+
+interface ForWhomProps {
+  readonly readers: ReturnType<typeof exportReaders>;
+  readonly chosen: string;
+  readonly onChoose: (id: string) => void;
+}
+
+/** Whose part it is: everybody's as it sounds, or one reader's. */
+function ForWhom({ readers, chosen, onChoose }: ForWhomProps) {
+  return (
+    <label className="flex min-w-0 flex-col gap-1 text-fine text-quiet">
+      {CHART_WORDS.writtenFor}
+      <Select value={chosen} onChange={(event) => onChoose(event.target.value)}>
+        {readers.map(({ id, label }) => (
+          <option key={id} value={id}>
+            {id === CONCERT.id ? CHART_WORDS.everybodyAsItSounds : label}
+          </option>
+        ))}
+      </Select>
+    </label>
+  );
+}
+
+/** What the format cannot hold. */
+function Lost({ losses }: { readonly losses: readonly { readonly message: string }[] }) {
+  if (losses.length === 0) return <p className="text-base text-quiet">{CHART_WORDS.nothingGetsLost}</p>;
+  return (
+    <div>
+      <h3 className="font-semibold">{CHART_WORDS.whatThisFormatDoesNotHold}</h3>
+      <ul aria-label={CHART_WORDS.whatGetsLost} className="mt-1 list-disc pl-5 text-base">
+        {losses.map(({ message }) => (
+          <li key={message}>{message}</li>
+        ))}
+      </ul>
+    </div>
   );
 }

@@ -50,33 +50,7 @@ export function SectionHeading({
               className="z-30 w-80 rounded-xl border border-edge bg-raised p-4 shadow-lg"
             >
               <HeadingForm section={section} onDone={(heading) => leave(() => actions.onName(index, heading))()} />
-              <div className="mt-3 grid grid-cols-2 gap-1 border-t border-hairline pt-2">
-                <Button look="bare" className="justify-start" onClick={leave(() => actions.onLoop(index))}>
-                  <LoopIcon size={17} aria-hidden="true" /> {CHART_WORDS.loopIt}
-                </Button>
-                <Button look="bare" className="justify-start" onClick={leave(() => actions.onDuplicate(index))}>
-                  <DuplicateIcon size={17} aria-hidden="true" /> {CHART_WORDS.duplicate}
-                </Button>
-                <Button
-                  look="bare"
-                  className="justify-start"
-                  disabled={index === 0}
-                  onClick={leave(() => actions.onMove(index, index - 1))}
-                >
-                  <MoveUpIcon size={17} aria-hidden="true" /> {CHART_WORDS.moveUp}
-                </Button>
-                <Button
-                  look="bare"
-                  className="justify-start"
-                  disabled={index === actions.count - 1}
-                  onClick={leave(() => actions.onMove(index, index + 2))}
-                >
-                  <MoveDownIcon size={17} aria-hidden="true" /> {CHART_WORDS.moveDown}
-                </Button>
-                <Button look="bare" className="justify-start text-alarm" onClick={leave(() => actions.onDelete(index))}>
-                  <DeleteIcon size={17} aria-hidden="true" /> {CHART_WORDS.deleteWord}
-                </Button>
-              </div>
+              <SectionSteps index={index} actions={actions} leave={leave} />
             </Popover.Content>
           </Popover.Portal>
         </Popover.Root>
@@ -84,6 +58,34 @@ export function SectionHeading({
       </h2>
       {section.remark !== null && <span className="text-base text-quiet">{section.remark}</span>}
       <span className="text-fine text-quiet">{playedWords(section.played)}</span>
+    </div>
+  );
+}
+
+interface SectionStepsProps {
+  readonly index: number;
+  readonly actions: SectionActions;
+  readonly leave: (action: () => void) => () => void;
+}
+
+/** Everything that may be done with a section as a whole. */
+function SectionSteps({ index, actions, leave }: SectionStepsProps) {
+  const steps = [
+    [LoopIcon, CHART_WORDS.loopIt, () => actions.onLoop(index), false],
+    [DuplicateIcon, CHART_WORDS.duplicate, () => actions.onDuplicate(index), false],
+    [MoveUpIcon, CHART_WORDS.moveUp, () => actions.onMove(index, index - 1), index === 0],
+    [MoveDownIcon, CHART_WORDS.moveDown, () => actions.onMove(index, index + 2), index === actions.count - 1],
+  ] as const;
+  return (
+    <div className="mt-3 grid grid-cols-2 gap-1 border-t border-hairline pt-2">
+      {steps.map(([Icon, name, onStep, disabled]) => (
+        <Button key={name} look="bare" className="justify-start" disabled={disabled} onClick={leave(onStep)}>
+          <Icon size={17} aria-hidden="true" /> {name}
+        </Button>
+      ))}
+      <Button look="bare" className="justify-start text-alarm" onClick={leave(() => actions.onDelete(index))}>
+        <DeleteIcon size={17} aria-hidden="true" /> {CHART_WORDS.deleteWord}
+      </Button>
     </div>
   );
 }

@@ -63,21 +63,27 @@ export function ProgressionTray({ sounding, written, naming }: { readonly soundi
               className={`group relative flex min-w-20 flex-col border-l-2 border-edge py-1 pr-8 pl-3 ${playing && isSounding(bars, index, player.step) ? 'bg-wash' : ''}`}
             >
               <Bar text={bar} written={written} naming={naming} />
-              <Hint text={HARMONIZE_WORDS.deleteBar(index + 1, bar)}>
-                <button
-                  type="button"
-                  aria-label={HARMONIZE_WORDS.deleteBar(index + 1, bar)}
-                  onClick={() => remove(index)}
-                  className="absolute top-0 right-0 grid size-8 place-items-center rounded text-quiet hover:text-alarm"
-                >
-                  <DeleteIcon size={15} />
-                </button>
-              </Hint>
+              <DeleteBar name={HARMONIZE_WORDS.deleteBar(index + 1, bar)} onDelete={() => remove(index)} />
             </li>
           ))}
         </ol>
       )}
     </section>
+  );
+}
+
+function DeleteBar({ name, onDelete }: { readonly name: string; readonly onDelete: () => void }) {
+  return (
+    <Hint text={name}>
+      <button
+        type="button"
+        aria-label={name}
+        onClick={onDelete}
+        className="absolute top-0 right-0 grid size-8 place-items-center rounded text-quiet hover:text-alarm"
+      >
+        <DeleteIcon size={15} />
+      </button>
+    </Hint>
   );
 }
 

@@ -56,22 +56,8 @@ export function ShapeDetails({ voicing, heardIn, instrument, naming, walk }: Sha
         <Holds voicing={voicing} instrument={instrument} walk={walk} />
       </Group>
       <Group title={NECK_WORDS.easierAndFuller}>
-        <li>
-          {NECK_WORDS.nextEasier}{' '}
-          {easier === null ? (
-            NECK_WORDS.thisIsTheEasiestHere
-          ) : (
-            <Pick capo={instrument.capo} onPick={() => walk.choose(easier)} frets={easier.frets} />
-          )}
-        </li>
-        <li>
-          {NECK_WORDS.nextFuller}{' '}
-          {fuller === null ? (
-            NECK_WORDS.nothingFullerHere
-          ) : (
-            <Pick capo={instrument.capo} onPick={() => walk.choose(fuller)} frets={fuller.frets} />
-          )}
-        </li>
+        <Neighbour name={NECK_WORDS.nextEasier} shape={easier} none={NECK_WORDS.thisIsTheEasiestHere} capo={instrument.capo} walk={walk} />
+        <Neighbour name={NECK_WORDS.nextFuller} shape={fuller} none={NECK_WORDS.nothingFullerHere} capo={instrument.capo} walk={walk} />
       </Group>
       <Colours voicing={voicing} heardIn={heardIn} instrument={instrument} naming={naming} />
       <Changes
@@ -93,6 +79,24 @@ export function ShapeDetails({ voicing, heardIn, instrument, naming, walk }: Sha
         naming={naming}
       />
     </aside>
+  );
+}
+
+interface NeighbourProps {
+  readonly name: string;
+  readonly shape: Voicing | null;
+  /** What is said where there is none. */
+  readonly none: string;
+  readonly capo: number;
+  readonly walk: ShapeWalk;
+}
+
+/** The next easier or fuller shape, to be chosen. */
+function Neighbour({ name, shape, none, capo, walk }: NeighbourProps) {
+  return (
+    <li>
+      {name} {shape === null ? none : <Pick capo={capo} onPick={() => walk.choose(shape)} frets={shape.frets} />}
+    </li>
   );
 }
 

@@ -122,6 +122,26 @@ function pairsOf(strings: number): readonly (readonly [number, number])[] {
   return Array.from({ length: strings - 1 }, (_, at) => [strings - 1 - at, strings - at] as const);
 }
 
+interface ProgrammeWish {
+  readonly nights: number;
+  readonly order: KeyOrder;
+  /** The first tonic, a point on the line of fifths. */
+  readonly first: number;
+  readonly minor: boolean;
+  readonly strings: readonly [number, number];
+}
+
+/** Begins the nights anew in the order wished. */
+function beginProgramme(
+  { memories, settings, save }: PartProps['practice'],
+  { nights, order, first, minor, strings }: ProgrammeWish,
+): void {
+  const scales = minor ? (['major', 'natural minor'] as const) : (['major'] as const);
+  const keys = programmeKeys({ nights, order, first, scales }, memories).map(({ tonic, scale }) => ({ tonic: printNote(tonic), scale }));
+  const programme = { order, keys, skipped: [], since: new Date().toISOString(), strings: [...strings] as [number, number] };
+  save({ ...settings, programme });
+}
+
 /** So many nights, in which order, beginning where; begun anew it leaves everything that was played remembered. */
 function ProgrammeForm({ practice, isBegun }: PartProps & { readonly isBegun: boolean }) {
   const naming = useNaming();
@@ -131,18 +151,7 @@ function ProgrammeForm({ practice, isBegun }: PartProps & { readonly isBegun: bo
   const [minor, setMinor] = useState(true);
   const strings = pairsOf(practice.instrument.tuning.length);
   const [pair, setPair] = useState('0');
-  const begin = () => {
-    const scales = minor ? (['major', 'natural minor'] as const) : (['major'] as const);
-    const keys = programmeKeys({ nights, order, first: Number(first), scales }, practice.memories);
-    const programme = {
-      order,
-      keys: keys.map(({ tonic, scale }) => ({ tonic: printNote(tonic), scale })),
-      skipped: [],
-      since: new Date().toISOString(),
-      strings: [...(strings[Number(pair)] ?? [5, 6])] as [number, number],
-    };
-    practice.save({ ...practice.settings, programme });
-  };
+  const begin = () => beginProgramme(practice, { nights, order, first: Number(first), minor, strings: strings[Number(pair)] ?? [5, 6] });
   return (
     <section aria-label={PRACTICE_WORDS.theProgramme} className="flex flex-wrap items-end gap-x-4 gap-y-3 border-t border-hairline pt-4">
       <div className="w-28">

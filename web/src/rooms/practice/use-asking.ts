@@ -45,30 +45,14 @@ export function useAsking(props: ItemProps): Asking {
   const asked = useRef(performance.now());
   const took = useRef(0);
   const question = deck[place % Math.max(1, deck.length)] ?? null;
-  const hear = () =>
-    void play(
-      'ear',
-      (question?.prompt.sounds ?? []).map(({ midi, beats }) => ({ midi, beats })),
-      EAR_TEMPO,
-    );
+  const hear = () => hearPrompt(question);
   // biome-ignore lint/correctness/useExhaustiveDependencies: what is heard comes once with its question
   useEffect(() => {
     asked.current = performance.now();
     if (question?.prompt.sounds !== undefined) hear();
     return stop;
   }, [question]);
-  const keep = (isRight: boolean, said: string) => {
-    const stage = question?.answer.accepted[0] ?? '';
-    const outcome = isRight ? 'right' : 'wrong';
-    practice.record(item, {
-      outcome,
-      stage,
-      said: isRight ? '' : said,
-      answeredIn: took.current,
-      hidden: true,
-      seconds: took.current / 1000,
-    });
-  };
+  const keep = (isRight: boolean, said: string) => practice.record(item, passOf(question, isRight, said, took.current));
   const answer = (said: string) => {
     if (question === null || given !== null || said.trim() === '') return;
     const mark = markAnswer(question, said);
@@ -103,6 +87,23 @@ export function useAsking(props: ItemProps): Asking {
     },
     goOn,
     hear,
+  };
+}
+
+function hearPrompt(question: Question | null): void {
+  const sounds = (question?.prompt.sounds ?? []).map(({ midi, beats }) => ({ midi, beats }));
+  void play('ear', sounds, EAR_TEMPO);
+}
+
+/** An answer as it is kept; `took` is in milliseconds. */
+function passOf(question: Question | null, isRight: boolean, said: string, took: number) {
+  return {
+    outcome: isRight ? ('right' as const) : ('wrong' as const),
+    stage: question?.answer.accepted[0] ?? '',
+    said: isRight ? '' : said,
+    answeredIn: took,
+    hidden: true,
+    seconds: took / 1000,
   };
 }
 

@@ -59,7 +59,6 @@ export function ScoreDesk({ work, isBusy }: { readonly work: ScoreWork; readonly
   useScoreKeys(work, chosen, (name) => setPart(part === name ? null : name));
   useSelectedColumn(work, chosen.index);
   usePieceKey(reduction.keys[0]?.key ?? null);
-  const Body = part === null ? null : BODIES[part];
   return (
     <>
       <InSlot name="tools">
@@ -98,28 +97,39 @@ export function ScoreDesk({ work, isBusy }: { readonly work: ScoreWork; readonly
         bars={bars}
         chosen={chosen.index}
         onChoose={chosen.choose}
-        onDrag={(index, bar, beat) => {
-          const measure = reduction.score.measures[bar];
-          const time = measure === undefined ? undefined : timeOf(reduction.score, { bar: measure.number, beat: beat + 1 });
-          if (time !== undefined) work.say(...moveBorder(reduction, index, time));
-        }}
+        onDrag={(index, bar, beat) => dragBorder(work, index, bar, beat)}
       />
-      <div className="no-print sticky bottom-0 z-10 -mx-5 mt-auto flex max-h-[min(42vh,290px)] flex-col border-t border-edge bg-ground px-5 phone:static phone:-mx-3 phone:max-h-none phone:px-3">
-        <PartTabs label={SCORE_WORDS.theChosenHarmony} parts={SCORE_PARTS} open={part} onOpen={setPart} onFold={() => setPart(null)}>
-          {Body !== null && (
-            <Body
-              work={work}
-              index={chosen.index}
-              column={chosen.column}
-              naming={naming}
-              school={school}
-              depth={depth}
-              onChoose={chosen.choose}
-            />
-          )}
-        </PartTabs>
-      </div>
+      <PartDrawer
+        open={part}
+        onOpen={setPart}
+        props={{ work, index: chosen.index, column: chosen.column, naming, school, depth, onChoose: chosen.choose }}
+      />
     </>
+  );
+}
+
+/** The border before a harmony goes to where it was dragged, when that is a place of the piece. */
+function dragBorder({ reduction, say }: ScoreWork, index: number, bar: number, beat: number): void {
+  const measure = reduction.score.measures[bar];
+  const time = measure === undefined ? undefined : timeOf(reduction.score, { bar: measure.number, beat: beat + 1 });
+  if (time !== undefined) say(...moveBorder(reduction, index, time));
+}
+
+interface PartDrawerProps {
+  readonly open: ScorePartName | null;
+  readonly onOpen: (part: ScorePartName | null) => void;
+  readonly props: ScorePartProps;
+}
+
+/** What is to be said of the chosen harmony, a part at a time. */
+function PartDrawer({ open, onOpen, props }: PartDrawerProps) {
+  const Body = open === null ? null : BODIES[open];
+  return (
+    <div className="no-print sticky bottom-0 z-10 -mx-5 mt-auto flex max-h-[min(42vh,290px)] flex-col border-t border-edge bg-ground px-5 phone:static phone:-mx-3 phone:max-h-none phone:px-3">
+      <PartTabs label={SCORE_WORDS.theChosenHarmony} parts={SCORE_PARTS} open={open} onOpen={onOpen} onFold={() => onOpen(null)}>
+        {Body !== null && <Body {...props} />}
+      </PartTabs>
+    </div>
   );
 }
 
