@@ -1,3 +1,8 @@
+import { fileURLToPath } from 'node:url';
+
+/** swc, and what makes it quick inside the sandbox. */
+const TRANSFORM = fileURLToPath(new URL('./scripts/lib/testing/jest-transform.mjs', import.meta.url));
+
 const project = (name) => ({
   displayName: name,
   rootDir: `./${name}`,
@@ -5,7 +10,7 @@ const project = (name) => ({
   extensionsToTreatAsEsm: ['.ts', '.tsx'],
   transform: {
     '^.+\\.tsx?$': [
-      '<rootDir>/../scripts/lib/testing/jest-transform.mjs',
+      TRANSFORM,
       {
         jsc: { target: 'es2022', parser: { syntax: 'typescript', tsx: true }, transform: { react: { runtime: 'automatic' } } },
         module: { type: 'es6' },

@@ -124,10 +124,6 @@ export function requireValue<T>(result: Result<T>): T {
   throw new Error(`expected a value, got fault ${JSON.stringify(result.fault)}`);
 }
 
-export function assertNever(value: never): never {
-  throw new Error(`unhandled case ${JSON.stringify(value)}`);
-}
-
 /** The remainder that is never negative, as the circles of twelve and seven need it. */
 export function mod(value: number, size: number): number {
   return ((value % size) + size) % size;

@@ -289,7 +289,7 @@ export { reduce } from './reduce/reduce.ts';
 export type { Column, KeySpan, ReducedTone, Reduction } from './reduce/reduction.ts';
 export { readSaid, type RememberedJson, storeSaid } from './reduce/said-json.ts';
 export { placeOfSaid, type Said, subjectOf } from './reduce/said.ts';
-export type { ToneKind } from './reduce/tone-kinds.ts';
+export type { ToneKind } from './reduce/tones/tone-kinds.ts';
 
 // wording
 export {

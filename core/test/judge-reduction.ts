@@ -5,7 +5,7 @@ import type { Key } from '../src/key/key.ts';
 import { chroma } from '../src/pitch/note.ts';
 import type { Harmony } from '../src/reduce/columns.ts';
 import { inversionOf } from '../src/reduce/inversion.ts';
-import type { StrangeTone } from '../src/reduce/tones.ts';
+import type { StrangeTone } from '../src/reduce/tones/tones.ts';
 import { type Score, type ScoreNote, TICKS } from '../src/score/score.ts';
 
 /** What a piece is known to be: each stretch with every reading that counts. */

@@ -1,6 +1,6 @@
 import type { Chord } from '../src/chord/chord.ts';
 import type { Key } from '../src/key/key.ts';
-import type { ToneKind } from '../src/reduce/tone-kinds.ts';
+import type { ToneKind } from '../src/reduce/tones/tone-kinds.ts';
 import type { Score } from '../src/score/score.ts';
 
 /** The ways a planned piece is written out. */

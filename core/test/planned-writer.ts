@@ -1,7 +1,7 @@
 import { chordNotes } from '../src/chord/chord.ts';
 import type { Key } from '../src/key/key.ts';
 import { chroma, letterStep, type Note } from '../src/pitch/note.ts';
-import type { ToneKind } from '../src/reduce/tone-kinds.ts';
+import type { ToneKind } from '../src/reduce/tones/tone-kinds.ts';
 import { type ScoreNote, TICKS } from '../src/score/score.ts';
 import type { PlannedHarmony, PlannedTone, Style } from './planned-piece.ts';
 

@@ -14,7 +14,7 @@ const lazySetStand = async () => ({ Component: (await import('./rooms/stand/SetS
 const lazySettings = async () => ({ Component: (await import('./rooms/settings/SettingsRoom.tsx')).SettingsRoom });
 const lazyBegin = async () => ({ Component: (await import('./rooms/begin/BeginRoom.tsx')).BeginRoom });
 const lazyPractice = async () => ({ Component: (await import('./rooms/practice/PracticeRoom.tsx')).PracticeRoom });
-const lazySession = async () => ({ Component: (await import('./rooms/practice/SessionPage.tsx')).SessionPage });
+const lazySession = async () => ({ Component: (await import('./rooms/practice/session/SessionPage.tsx')).SessionPage });
 const lazyNeck = async () => ({ Component: (await import('./rooms/neck/NeckRoom.tsx')).NeckRoom });
 
 const lazyYou = async () => ({ Component: (await import('./rooms/you/YouRoom.tsx')).YouRoom });

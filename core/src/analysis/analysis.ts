@@ -5,7 +5,7 @@ import type { Key } from '../key/key.ts';
 import type { Note } from '../pitch/note.ts';
 import type { Progression } from '../progression/progression.ts';
 import type { ChordScale } from './chord-scales.ts';
-import type { KeyReason } from './key-evidence.ts';
+import type { KeyReason } from './home/key-evidence.ts';
 import type { Override } from './override-text.ts';
 import type { Pattern } from './pattern.ts';
 import type { Reading } from './reading.ts';

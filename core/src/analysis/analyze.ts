@@ -8,16 +8,16 @@ import { type Progression, readProgression } from '../progression/progression.ts
 import type { Analysis, AnalysisWish, AnalyzedChord, Hearing, LocalPart, RankedKey, Region, WithoutOptional } from './analysis.ts';
 import { localRoman } from './applied-roman.ts';
 import { scalesFor } from './chord-scales.ts';
-import type { ChordFacts } from './facts.ts';
 import { type Heard, type HeardRegion, hear } from './hear.ts';
-import { degreeOf, homeMode, isTarget, stepOf } from './home.ts';
+import { degreeOf, homeMode, isTarget, stepOf } from './home/home.ts';
+import { keyOfHome } from './home/region-key.ts';
 import { type Override, type ReadingOverride, readOverrides } from './override-text.ts';
 import { findPatterns } from './patterns.ts';
 import type { Claim, Reading } from './reading.ts';
-import { keyOfHome } from './region-key.ts';
 import { groundOf, ridgePoint } from './ridge.ts';
-import type { Scene } from './scene.ts';
-import { factsOnDegree, ownNumber, trueNumber } from './true-degree.ts';
+import type { ChordFacts } from './rules/facts.ts';
+import type { Scene } from './rules/scene.ts';
+import { factsOnDegree, ownNumber, trueNumber } from './rules/true-degree.ts';
 /** Reads and analyzes chart text or plain chords. Any text gives an analysis, an empty one at least. */
 export function analyzeText(source: string, wish: AnalysisWish = {}): Analysis {
   return analyze(readProgression(source), wish);

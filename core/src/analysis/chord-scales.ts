@@ -6,9 +6,9 @@ import { chroma, type Note } from '../pitch/note.ts';
 import { chordScaleIntervals } from '../scale/scale.ts';
 import type { ChordScaleName, ScaleName } from '../scale/scale-table.ts';
 import { DOMINANT_SCALES, ROLE_SCALES, type ScaleRole, WRITTEN_SCALES } from './chord-scale-table.ts';
-import type { ChordFacts } from './facts.ts';
-import { type Home, isMajorTarget, isOwn, MINORS, modeFacts } from './home.ts';
+import { type Home, isMajorTarget, isOwn, MINORS, modeFacts } from './home/home.ts';
 import type { Claim } from './reading.ts';
+import type { ChordFacts } from './rules/facts.ts';
 
 /** Why a scale is offered: for what the chord does, for what is written on it, beside these, or because the key has it. */
 type ScaleReason = 'role' | 'written' | 'beside' | 'target' | 'parent';

@@ -2,19 +2,19 @@ import type { Key } from '../key/key.ts';
 import { chroma } from '../pitch/note.ts';
 import type { Progression } from '../progression/progression.ts';
 import type { AnalysisWish, Lead, Region } from './analysis.ts';
-import { findBluesForms } from './blues-form.ts';
-import { type ChordFacts, factsOfAll } from './facts.ts';
-import { findHomes, openingOf, songOf } from './find-homes.ts';
-import { type Home, homeMode, isRelative, isSameHome } from './home.ts';
-import { judgeHome, type KeyCandidate, rankHomes, type SongFacts } from './key-finding.ts';
-import { findLoops } from './loops.ts';
+import { findBluesForms } from './home/blues-form.ts';
+import { findHomes, openingOf, songOf } from './home/find-homes.ts';
+import { type Home, homeMode, isRelative, isSameHome } from './home/home.ts';
+import { judgeHome, type KeyCandidate, rankHomes, type SongFacts } from './home/key-finding.ts';
+import { findLoops } from './home/loops.ts';
+import { keyOfHome } from './home/region-key.ts';
+import type { HomeRegion } from './home/regions.ts';
 import type { Override, RegionOverride } from './override-text.ts';
 import type { Claim } from './reading.ts';
-import { keyOfHome } from './region-key.ts';
-import type { HomeRegion } from './regions.ts';
-import { claimsOn } from './rules.ts';
-import { type Moment, momentsOf, type Scene, sceneIn } from './scene.ts';
-import { findTwoFives, type TwoFive } from './two-fives.ts';
+import { type ChordFacts, factsOfAll } from './rules/facts.ts';
+import { claimsOn } from './rules/rules.ts';
+import { type Moment, momentsOf, type Scene, sceneIn } from './rules/scene.ts';
+import { findTwoFives, type TwoFive } from './rules/two-fives.ts';
 
 /** What the rules make of a progression, before it is told. */
 export interface Heard {

@@ -1,13 +1,13 @@
 import { mod } from '../fault.ts';
 import { chroma, type Note } from '../pitch/note.ts';
 import type { Hearing } from './analysis.ts';
-import type { BluesForm } from './blues-form.ts';
-import { type ChordFacts, canPull } from './facts.ts';
-import { type Home, isOwn, stepOf } from './home.ts';
-import { closesInto, isTonicChord } from './key-evidence.ts';
-import { type Loop, roundName } from './loops.ts';
+import type { BluesForm } from './home/blues-form.ts';
+import { type Home, isOwn, stepOf } from './home/home.ts';
+import { closesInto, isTonicChord } from './home/key-evidence.ts';
+import { type Loop, roundName } from './home/loops.ts';
 import type { Pattern, PatternKind } from './pattern.ts';
-import type { TwoFive } from './two-fives.ts';
+import { type ChordFacts, canPull } from './rules/facts.ts';
+import type { TwoFive } from './rules/two-fives.ts';
 
 /** A chord as patterns look at it. */
 interface PatternChord {

@@ -19,7 +19,7 @@ export interface RidgeSpan {
 }
 
 /** A part of the chart on the ridge's floor. */
-export interface RidgeSection {
+interface RidgeSection {
   readonly name: string;
   readonly from: number;
   readonly to: number;

@@ -1,8 +1,8 @@
 import type { HarmonicFunction } from '../harmony/function-table.ts';
 import { type Key, relativeMajorDistance } from '../key/key.ts';
-import type { ChordFacts } from './facts.ts';
-import { degreeOf, type Home, stepOf } from './home.ts';
+import { degreeOf, type Home, stepOf } from './home/home.ts';
 import type { Resolution } from './reading.ts';
+import type { ChordFacts } from './rules/facts.ts';
 
 /**
  * How far a chord stands from home, and of what its height is made:

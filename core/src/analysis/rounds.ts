@@ -1,7 +1,7 @@
 import { mod } from '../fault.ts';
 import type { Progression } from '../progression/progression.ts';
-import { type ChordFacts, factsOfAll } from './facts.ts';
-import { findLoops, plainClass, roundName } from './loops.ts';
+import { findLoops, plainClass, roundName } from './home/loops.ts';
+import { type ChordFacts, factsOfAll } from './rules/facts.ts';
 
 const FEWEST = 3;
 const LONGEST = 16;

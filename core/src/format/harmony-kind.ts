@@ -1,5 +1,5 @@
 import { type Formula, findTone, formulaTones, type Tone } from '../chord/formula.ts';
-import { KIND_TABLE, READ_KINDS } from './kind-table.ts';
+import { KIND_TABLE, READ_KINDS } from './musicxml/kind-table.ts';
 
 /** A departure from a kind: a tone added, taken away, or raised and lowered. */
 export interface KindDegree {

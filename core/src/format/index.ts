@@ -1,7 +1,7 @@
 // Songs in and out of other formats. Apart from the core's own list, because only this part uses packages.
 
 export { type LossCode, lossWords } from '../wording/loss-words.ts';
-export { abcTunes } from './abc-voices.ts';
+export { abcTunes } from './abc/abc-voices.ts';
 export {
   type Converted,
   FORMAT_FILES,
@@ -15,9 +15,9 @@ export {
 export { type IndexedSong, PRACTICE_COLUMNS, readTable, SET_COLUMNS, SONG_COLUMNS, songsOfTable, type Table, writeTable } from './csv.ts';
 export { textOf } from './letters.ts';
 export type { Loss } from './loss.ts';
-export { SHOWN_CHORDS, type ShownChords, type WrittenFor } from './musicxml-write.ts';
-export { readMxl } from './mxl.ts';
+export { SHOWN_CHORDS, type ShownChords, type WrittenFor } from './musicxml/musicxml-write.ts';
+export { readMxl } from './musicxml/mxl.ts';
+export { reductionXml, scoreXml, withNoteIds, withReduction } from './musicxml/score-xml.ts';
 export { isScoreFormat, type ReadScore, readScore, type ScoreFormat } from './read-score.ts';
 export { chartOfReduction } from './reduction-chart.ts';
-export { reductionXml, scoreXml, withNoteIds, withReduction } from './score-xml.ts';
 export { type FoundSong, findSong } from './text-read.ts';

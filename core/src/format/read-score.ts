@@ -1,13 +1,13 @@
 import { SCORE_FORMATS } from '../choices.ts';
 import { type Failure, failure, type Result, success } from '../fault.ts';
 import { type Score, TICKS } from '../score/score.ts';
+import { scoreOfAbc } from './abc/score-abc.ts';
 import { FORMAT_FILES } from './convert.ts';
 import { textOf } from './letters.ts';
 import { type Loss, LossList } from './loss.ts';
-import { readMxl } from './mxl.ts';
-import { scoreOfAbc } from './score-abc.ts';
-import { scoreOfMidi } from './score-midi.ts';
-import { scoreOfMusicXml } from './score-musicxml.ts';
+import { scoreOfMidi } from './midi/score-midi.ts';
+import { readMxl } from './musicxml/mxl.ts';
+import { scoreOfMusicXml } from './musicxml/score-musicxml.ts';
 
 /** A format that holds notes. */
 export type ScoreFormat = (typeof SCORE_FORMATS)[number];

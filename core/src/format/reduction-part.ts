@@ -4,7 +4,7 @@ import { printNumber } from '../degree/number-text.ts';
 import { withGlyphs } from '../pitch/note-text.ts';
 import type { Column, Reduction } from '../reduce/reduction.ts';
 import { kindOf } from './harmony-kind.ts';
-import { escaped, stepAndAlter } from './musicxml-write.ts';
+import { escaped, stepAndAlter } from './musicxml/musicxml-write.ts';
 import type { StaffEvent, StaffPart } from './staff-part.ts';
 
 const MIDDLE_C = 60;

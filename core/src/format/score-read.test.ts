@@ -6,7 +6,7 @@ import { printNote } from '../pitch/note-text.ts';
 import { octaveOf } from '../pitch/pitch-text.ts';
 import { type Score, TICKS } from '../score/score.ts';
 import { lossWords } from '../wording/loss-words.ts';
-import { writeMxl } from './mxl.ts';
+import { writeMxl } from './musicxml/mxl.ts';
 import { readScore, type ScoreFormat } from './read-score.ts';
 
 const xml = (parts: string, list = '') =>

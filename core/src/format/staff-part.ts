@@ -2,7 +2,7 @@ import { accidentals, letterStep, type Note } from '../pitch/note.ts';
 import { octaveOf } from '../pitch/pitch-text.ts';
 import { pulseTicks } from '../score/place.ts';
 import { type Measure, TICKS } from '../score/score.ts';
-import { escaped } from './musicxml-write.ts';
+import { escaped } from './musicxml/musicxml-write.ts';
 import { type NoteValue, valuesFor } from './note-values.ts';
 
 /** Notes that begin and end together in one voice, and what is written over and under them. */

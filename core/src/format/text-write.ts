@@ -7,7 +7,7 @@ import { sameKey } from '../key/key.ts';
 import { printKey } from '../key/key-text.ts';
 import { beatsOf, type FormHeld, type LeadSheet, type SheetBar, startsOf } from './lead-sheet.ts';
 import type { LossList } from './loss.ts';
-import type { ShownChords } from './musicxml-write.ts';
+import type { ShownChords } from './musicxml/musicxml-write.ts';
 
 /** Plain text has no signs for repeats, endings and jumps; a section may have a count. */
 export const TEXT_FORM: FormHeld = { repeats: false, mostTimes: 99, jumps: false, counts: true };

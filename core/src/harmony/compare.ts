@@ -17,7 +17,7 @@ interface ChangedTone extends ChangedNote {
 }
 
 /** The chords of two keys on one letter. */
-export interface ComparedChord {
+interface ComparedChord {
   readonly first: HarmonizedChord;
   readonly second: HarmonizedChord;
   /** Empty when the two are the same chord. */

@@ -66,7 +66,7 @@ export function shapeEvents(shapes: readonly NamedShape[], beats: number): reado
 }
 
 /** An event and where it stands on its line. */
-export interface PlacedEvent {
+interface PlacedEvent {
   readonly event: TabEvent;
   readonly x: number;
   /** Beats from the start of its bar. */
@@ -159,7 +159,7 @@ function spread(row: readonly (readonly Omit<PlacedEvent, 'x'>[])[], used: numbe
 }
 
 /** Measures of a drawn line of tab, in points. */
-export const TAB = { gap: 10, above: 34, below: 30 } as const;
+const TAB = { gap: 10, above: 34, below: 30 } as const;
 
 /** How high a line of tab is with everything over and under it. */
 export function tabHeight(strings: number): number {

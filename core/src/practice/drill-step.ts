@@ -9,7 +9,7 @@ import { chordMidi } from '../sound/sounding.ts';
 import type { Voicing } from '../voicing/voicing.ts';
 
 /** A single note of a drill on the neck. */
-export interface DrillTone {
+interface DrillTone {
   readonly note: Note;
   /** Its degree in the key. */
   readonly degree: number;

@@ -27,7 +27,7 @@ export interface ProgressionChord {
 }
 
 /** Something that was meant as a chord and could not be read. */
-export interface UnreadChord {
+interface UnreadChord {
   readonly text: string;
   /** How many chords of the progression stand before it. */
   readonly before: number;

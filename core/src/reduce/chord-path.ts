@@ -5,7 +5,7 @@ import { chroma } from '../pitch/note.ts';
 import { BassRows } from './bass-rows.ts';
 import { COSTS } from './costs.ts';
 import type { Grid, Moment } from './grid.ts';
-import { outsideCost } from './key-costs.ts';
+import { outsideCost } from './keys/key-costs.ts';
 import type { ChordKind } from './kinds.ts';
 import { MISSED, MOST_TONES, NONE, STATES, type State, TONES } from './states.ts';
 import { StrangeRows } from './strange-rows.ts';

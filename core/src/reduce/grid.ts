@@ -4,7 +4,7 @@ import { type Neighbours, neighboursOf } from '../score/lines.ts';
 import { accentIn, pulseTicks } from '../score/place.ts';
 import type { Measure, Score, ScoreNote } from '../score/score.ts';
 import { lastBy } from '../score/search.ts';
-import type { ToneKind } from './tone-kinds.ts';
+import type { ToneKind } from './tones/tone-kinds.ts';
 
 /** A piece cut where harmony may change, with how long each pitch of it sounds. */
 export interface Grid {

@@ -4,8 +4,8 @@ import type { Score } from '../score/score.ts';
 import { chordPath, type Evidence, evidenceOf, type Rhythm } from './chord-path.ts';
 import { type Harmony, harmoniesOf } from './columns.ts';
 import { type Grid, gridOf, type TonesSaid } from './grid.ts';
-import { keysByHarmony } from './harmony-keys.ts';
-import { keysByNotes } from './local-keys.ts';
+import { keysByHarmony } from './keys/harmony-keys.ts';
+import { keysByNotes } from './keys/local-keys.ts';
 
 /** What a piece comes to before it is told: its harmonies, and the key of each. */
 export interface Harmonized {

@@ -14,7 +14,7 @@ import { reduce } from './reduce.ts';
 import type { Reduction } from './reduction.ts';
 import { type Remembered, type Said, sayAbout, takeBackSaid } from './said.ts';
 import { readSaid, storeSaid } from './said-json.ts';
-import { gestureOf, toneCounts } from './tone-counts.ts';
+import { gestureOf, toneCounts } from './tones/tone-counts.ts';
 
 const abc = (key: string, ...voices: readonly string[]) =>
   requireValue(

@@ -13,14 +13,14 @@ import type { Harmony } from './columns.ts';
 import { type Grid, type Moment, momentAt } from './grid.ts';
 import { type Harmonized, type HarmonizeWish, harmonizeScore } from './harmonize-score.ts';
 import { inversionOf } from './inversion.ts';
-import { keySpansOf } from './key-spans.ts';
-import { leadingOf } from './leading.ts';
-import { pedalsOf } from './pedals.ts';
+import { keySpansOf } from './keys/key-spans.ts';
 import { progressionOfHarmonies } from './progression-of.ts';
 import type { Column, KeySpan, PedalSpan, ReducedTone, Reduction, SpelledPitch } from './reduction.ts';
 import { placeOfSaid, type Remembered, type Said } from './said.ts';
-import type { ToneKind } from './tone-kinds.ts';
-import { belongsTo, type StrangeTone, strangeTones } from './tones.ts';
+import { leadingOf } from './tones/leading.ts';
+import { pedalsOf } from './tones/pedals.ts';
+import type { ToneKind } from './tones/tone-kinds.ts';
+import { belongsTo, type StrangeTone, strangeTones } from './tones/tones.ts';
 
 export interface ReduceWish {
   readonly rhythm?: Rhythm;

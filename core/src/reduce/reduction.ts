@@ -7,7 +7,7 @@ import type { Score } from '../score/score.ts';
 import type { Cadence } from './cadences.ts';
 import type { Rhythm } from './chord-path.ts';
 import type { Remembered } from './said.ts';
-import type { ToneKind } from './tone-kinds.ts';
+import type { ToneKind } from './tones/tone-kinds.ts';
 
 /** A pitch with its name. */
 export interface SpelledPitch {

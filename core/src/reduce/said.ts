@@ -1,7 +1,7 @@
 import type { Chord } from '../chord/chord.ts';
 import type { Key } from '../key/key.ts';
 import type { ScorePlace } from '../score/place.ts';
-import type { ToneKind } from './tone-kinds.ts';
+import type { ToneKind } from './tones/tone-kinds.ts';
 
 /** A note of a score by what is written: it is found again when the file comes in anew. */
 interface NoteName extends ScorePlace {

@@ -43,7 +43,7 @@ export const NEW_SET_SONG: Omit<StoredSetSong, 'id' | 'songId'> = {
   join: { kind: 'gap' },
 };
 
-export interface StoredSetBreak {
+interface StoredSetBreak {
   readonly kind: 'break';
   readonly id: string;
   readonly name: string;

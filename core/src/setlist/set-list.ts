@@ -25,7 +25,7 @@ export interface SetSong {
 }
 
 /** A pause between songs. */
-export interface SetBreak {
+interface SetBreak {
   readonly kind: 'break';
   readonly seconds: number;
 }

@@ -11,7 +11,7 @@ export interface Voice {
 }
 
 /** Whether a melody lies with ease, only just, or past the voice. */
-export type Fit = 'comfortable' | 'possible' | 'outside';
+type Fit = 'comfortable' | 'possible' | 'outside';
 const FITS: readonly Fit[] = ['comfortable', 'possible', 'outside'];
 
 /** A melody in one voice. */

@@ -47,7 +47,7 @@ interface FamilyChords {
 const FIVE_STRINGS = 5;
 
 /** Families with four tones are played as sevenths, fourths as stacks of four, on five strings with a third on top; triads as triads. Open and barre shapes follow the depth. */
-export function chordsOfFamily(
+function chordsOfFamily(
   key: Key,
   { family, depth, strings = null }: FamilyChords,
 ): readonly Pick<HarmonizedChord, 'number' | 'chord'>[] {

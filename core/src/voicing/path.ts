@@ -15,7 +15,7 @@ export interface PathChord {
 }
 
 /** Another shape for one chord, and how much more the whole path would cost with it. */
-export interface PathAlternative {
+interface PathAlternative {
   readonly voicing: Voicing;
   readonly extra: number;
 }

@@ -19,7 +19,7 @@ export interface Reshaped {
 }
 
 /** The notes of the sounding strings from the lowest pitch up, named by the key and, where given, the chord. */
-export function notesAt(frets: Frets, instrument: Instrument, key: Key | null, named: readonly Note[] = []): readonly Note[] {
+function notesAt(frets: Frets, instrument: Instrument, key: Key | null, named: readonly Note[] = []): readonly Note[] {
   return soundingMidi(frets, instrument.tuning)
     .filter((midi): midi is number => midi !== null)
     .sort((a, b) => a - b)

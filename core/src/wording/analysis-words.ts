@@ -1,7 +1,7 @@
 import type { AnalyzedChord, Lead, Region } from '../analysis/analysis.ts';
 import type { ChordScale } from '../analysis/chord-scales.ts';
-import { MINORS } from '../analysis/home.ts';
-import type { KeyReason } from '../analysis/key-evidence.ts';
+import { MINORS } from '../analysis/home/home.ts';
+import type { KeyReason } from '../analysis/home/key-evidence.ts';
 import type { Pattern, PatternKind } from '../analysis/pattern.ts';
 import type { ReadingKind, Resolution } from '../analysis/reading.ts';
 import type { Key } from '../key/key.ts';

@@ -64,7 +64,7 @@ export const ORDER_NAMES: Readonly<Record<KeyOrder, string>> = {
 };
 
 /** How something went, as said afterwards. */
-export const OUTCOME_NAMES: Readonly<Record<Outcome, string>> = {
+const OUTCOME_NAMES: Readonly<Record<Outcome, string>> = {
   clean: 'clean',
   shaky: 'shaky',
   stopped: 'stopped',

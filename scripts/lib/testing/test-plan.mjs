@@ -4,7 +4,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { relative } from 'node:path';
 import { Halt, ROOT } from '../workplace.mjs';
 
-export const PARTS = ['checks', 'core', 'server', 'web', 'scripts', 'e2e'];
+const PARTS = ['checks', 'core', 'server', 'web', 'scripts', 'e2e'];
 /** The parts that Jest runs. */
 export const WINGS = ['core', 'server', 'web', 'scripts'];
 

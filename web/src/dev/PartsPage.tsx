@@ -10,7 +10,7 @@ import {
 import { type ReactNode, useMemo, useState, useSyncExternalStore } from 'react';
 import { NeckBoard } from '../parts/neck/NeckBoard.tsx';
 import { shapeDots, toneDots } from '../parts/neck/neck-view.ts';
-import { SetOrder } from '../rooms/band/SetOrder.tsx';
+import { SetOrder } from '../rooms/band/tonight/SetOrder.tsx';
 import { DiagramCard } from '../rooms/neck/DiagramCard.tsx';
 import { KeyLens } from '../shell/KeyLens.tsx';
 import { ReaderLens } from '../shell/ReaderLens.tsx';

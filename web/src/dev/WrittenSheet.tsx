@@ -1,10 +1,10 @@
 import { CONCERT_READER, DEFAULT_NAMING, lensOn, type ProjectionLens, projectChart, type Reader, readChart } from '@aurora/core';
 import { useMemo, useSyncExternalStore } from 'react';
-import { ChartSheet } from '../rooms/chart/ChartSheet.tsx';
-import type { SectionActions } from '../rooms/chart/SectionHeading.tsx';
-import { EmptyChart } from '../rooms/chart/SheetNotice.tsx';
-import { sheetOn } from '../rooms/chart/sheet-on-text.ts';
-import { useSheetKeys } from '../rooms/chart/use-sheet-input.ts';
+import { ChartSheet } from '../rooms/chart/sheet/ChartSheet.tsx';
+import type { SectionActions } from '../rooms/chart/sheet/SectionHeading.tsx';
+import { EmptyChart } from '../rooms/chart/sheet/SheetNotice.tsx';
+import { sheetOn } from '../rooms/chart/sheet/sheet-on-text.ts';
+import { useSheetKeys } from '../rooms/chart/sheet/use-sheet-input.ts';
 
 interface WrittenSheetProps {
   /** The chart it begins with. */

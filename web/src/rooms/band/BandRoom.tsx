@@ -5,12 +5,12 @@ import { partKeys, useShortcuts } from '../../session/use-shortcuts.ts';
 import { PartTabs } from '../../ui/PartTabs.tsx';
 import { BAND_WORDS } from '../../wording/band.ts';
 import { BAND_PARTS, type BandPartName, bandPart } from './band-part.ts';
-import { FilesPart } from './FilesPart.tsx';
+import { FilesPart } from './files/FilesPart.tsx';
 import { GuitarsPart } from './GuitarsPart.tsx';
-import { PeoplePart } from './PeoplePart.tsx';
 import { PlayersPart } from './PlayersPart.tsx';
-import { SingerPart } from './SingerPart.tsx';
-import { TonightPart } from './TonightPart.tsx';
+import { PeoplePart } from './people/PeoplePart.tsx';
+import { SingerPart } from './singer/SingerPart.tsx';
+import { TonightPart } from './tonight/TonightPart.tsx';
 
 const BODIES: Readonly<Record<BandPartName, ComponentType>> = {
   tonight: TonightPart,

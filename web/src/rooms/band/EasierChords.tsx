@@ -11,7 +11,7 @@ import { Hint } from '../../ui/Hint.tsx';
 import { PlayIcon } from '../../ui/icons.ts';
 import { Select } from '../../ui/Select.tsx';
 import { BAND_WORDS } from '../../wording/band.ts';
-import { capoWishOf } from './capo-wish.ts';
+import { capoWishOf } from './tonight/capo-wish.ts';
 
 interface EasierChordsProps {
   readonly song: Song;

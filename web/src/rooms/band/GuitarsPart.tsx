@@ -14,9 +14,9 @@ import { Notice } from '../../ui/Notice.tsx';
 import { SelectField } from '../../ui/SelectField.tsx';
 import { sayDone } from '../../ui/say.ts';
 import { BAND_WORDS } from '../../wording/band.ts';
-import { capoWishOf } from './capo-wish.ts';
 import { EasierChords } from './EasierChords.tsx';
 import { SongChoice } from './SongChoice.tsx';
+import { capoWishOf } from './tonight/capo-wish.ts';
 import { useBandSong } from './use-band-song.ts';
 
 const MOST_PAIRS = 5;

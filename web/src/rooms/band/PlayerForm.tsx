@@ -20,7 +20,7 @@ import { sayFault } from '../../ui/say.ts';
 import { TextField } from '../../ui/TextField.tsx';
 import { Tick } from '../../ui/Tick.tsx';
 import { BAND_WORDS } from '../../wording/band.ts';
-import { VoiceFields } from './VoiceFields.tsx';
+import { VoiceFields } from './singer/VoiceFields.tsx';
 
 const TRANSPOSITIONS: readonly (readonly [string, string])[] = [
   ['0', BAND_WORDS.whatSoundsConcert],

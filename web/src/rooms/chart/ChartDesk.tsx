@@ -7,16 +7,16 @@ import { usePhone } from '../../session/use-media.ts';
 import { InSlot, useSlotIsThere } from '../../ui/Slot.tsx';
 import { Soon } from '../../ui/Soon.tsx';
 import { CHART_WORDS } from '../../wording/chart.ts';
-import { BarPad } from './BarPad.tsx';
-import { BarToolbar } from './BarToolbar.tsx';
-import { choose } from './bar-selection.ts';
 import { ChecksList } from './ChecksList.tsx';
 import { DeskBar } from './DeskBar.tsx';
 import { DeskSheet } from './DeskSheet.tsx';
 import { DeskSheets } from './DeskSheets.tsx';
 import { NumberingChoice } from './NumberingChoice.tsx';
 import { PlayBar } from './PlayBar.tsx';
-import { TextPane } from './TextPane.tsx';
+import { BarPad } from './sheet/BarPad.tsx';
+import { BarToolbar } from './sheet/BarToolbar.tsx';
+import { choose } from './sheet/bar-selection.ts';
+import { TextPane } from './text/TextPane.tsx';
 import { type Desk, useDesk } from './use-desk.ts';
 
 // wanted only on paper

@@ -1,7 +1,7 @@
 import { useMemo } from 'react';
-import { ChartSheet } from './ChartSheet.tsx';
-import type { SectionActions } from './SectionHeading.tsx';
-import { ChartedNotice, EmptyChart, TooLongNotice } from './SheetNotice.tsx';
+import { ChartSheet } from './sheet/ChartSheet.tsx';
+import type { SectionActions } from './sheet/SectionHeading.tsx';
+import { ChartedNotice, EmptyChart, TooLongNotice } from './sheet/SheetNotice.tsx';
 import type { Desk } from './use-desk.ts';
 
 /** The sheet itself, or what stands in its place: a first bar to be written, or a text too long to be a chart. */

@@ -1,13 +1,13 @@
 import { type ComponentType, lazy, Suspense } from 'react';
-import { rangeOf } from './bar-selection.ts';
+import { rangeOf } from './sheet/bar-selection.ts';
 import type { Desk, DeskSheetName } from './use-desk.ts';
 
-const PasteSheet = lazy(async () => ({ default: (await import('./PasteSheet.tsx')).PasteSheet }));
-const CapoSheet = lazy(async () => ({ default: (await import('./CapoSheet.tsx')).CapoSheet }));
-const ExportSheet = lazy(async () => ({ default: (await import('./ExportSheet.tsx')).ExportSheet }));
-const PrintSheet = lazy(async () => ({ default: (await import('./PrintSheet.tsx')).PrintSheet }));
-const VersionsSheet = lazy(async () => ({ default: (await import('./VersionsSheet.tsx')).VersionsSheet }));
-const ChangesSheet = lazy(async () => ({ default: (await import('./ChangesSheet.tsx')).ChangesSheet }));
+const PasteSheet = lazy(async () => ({ default: (await import('./out/PasteSheet.tsx')).PasteSheet }));
+const CapoSheet = lazy(async () => ({ default: (await import('./out/CapoSheet.tsx')).CapoSheet }));
+const ExportSheet = lazy(async () => ({ default: (await import('./out/ExportSheet.tsx')).ExportSheet }));
+const PrintSheet = lazy(async () => ({ default: (await import('./out/PrintSheet.tsx')).PrintSheet }));
+const VersionsSheet = lazy(async () => ({ default: (await import('./versions/VersionsSheet.tsx')).VersionsSheet }));
+const ChangesSheet = lazy(async () => ({ default: (await import('./versions/ChangesSheet.tsx')).ChangesSheet }));
 
 interface OpenSheetProps {
   readonly desk: Desk;

@@ -4,9 +4,9 @@ import { gridRows } from '../../parts/analysis/analysis-view.ts';
 import { type Layer, layerLines, scaleOf } from '../../parts/analysis/sheet-content.ts';
 import { useHeardSong } from '../../parts/analysis/use-heard-song.ts';
 import { useLens } from '../../session/lens.ts';
-import type { BarSelection } from './bar-selection.ts';
-import { choose } from './bar-selection.ts';
-import type { ChordLayer } from './sheet-bar.ts';
+import type { BarSelection } from './sheet/bar-selection.ts';
+import { choose } from './sheet/bar-selection.ts';
+import type { ChordLayer } from './sheet/sheet-bar.ts';
 
 /** Which chord of which bar. */
 interface ChordPlace {

@@ -5,12 +5,12 @@ import { useDraftState, useRewriting } from '../../document/use-song-draft.ts';
 import { type Layer, NO_LAYER } from '../../parts/analysis/sheet-content.ts';
 import { useChartSheet } from '../../parts/sheet/use-chart-sheet.ts';
 import { useShortcuts } from '../../session/use-shortcuts.ts';
+import { useFocusOnChosen, useShownChord } from './sheet/use-chosen-bar.ts';
+import { useSheetInput, useSheetKeys } from './sheet/use-sheet-input.ts';
+import { useWrittenTonic } from './sheet/use-written.ts';
+import { useTextEditor } from './text/use-text-editor.ts';
 import { useChartAnalysis } from './use-chart-analysis.ts';
-import { useFocusOnChosen, useShownChord } from './use-chosen-bar.ts';
-import { useSheetInput, useSheetKeys } from './use-sheet-input.ts';
 import { useSongPlay } from './use-song-play.ts';
-import { useTextEditor } from './use-text-editor.ts';
-import { useWrittenTonic } from './use-written.ts';
 
 /** What is laid over the desk. */
 export type DeskSheetName = 'paste' | 'capo' | 'print' | 'export' | 'versions' | 'changes';

@@ -11,10 +11,10 @@ import { SignButton } from '../../ui/SignButton.tsx';
 import { PRACTICE_WORDS } from '../../wording/practice.ts';
 import { Cautions } from './Cautions.tsx';
 import { type EditedBlock, longer, shorter, skipBlock, swapped } from './plan-edit.ts';
-import { useRun } from './run-store.ts';
-import { blocksOf, minutesDone } from './session-run.ts';
+import { useRun } from './session/run-store.ts';
+import { blocksOf, minutesDone } from './session/session-run.ts';
+import { useSession } from './session/use-session.ts';
 import type { PartProps } from './use-practice.ts';
-import { useSession } from './use-session.ts';
 
 const MINUTES = [10, 20, 30, 45, 60];
 

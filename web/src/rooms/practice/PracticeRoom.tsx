@@ -5,7 +5,7 @@ import { lensSearchNow } from '../../session/lens-store.ts';
 import { partKeys, useShortcuts } from '../../session/use-shortcuts.ts';
 import { PartTabs } from '../../ui/PartTabs.tsx';
 import { PRACTICE_WORDS } from '../../wording/practice.ts';
-import { LogPart } from './LogPart.tsx';
+import { LogPart } from './log/LogPart.tsx';
 import { PlanPart } from './PlanPart.tsx';
 import { ProgrammePart } from './ProgrammePart.tsx';
 import { PRACTICE_PARTS, type PracticePartName, practicePart } from './practice-part.ts';

@@ -22,8 +22,8 @@ import { NumberField } from '../../ui/NumberField.tsx';
 import { SelectField } from '../../ui/SelectField.tsx';
 import { Tick } from '../../ui/Tick.tsx';
 import { PRACTICE_WORDS } from '../../wording/practice.ts';
+import { useSession } from './session/use-session.ts';
 import type { PartProps } from './use-practice.ts';
-import { useSession } from './use-session.ts';
 
 /** A night lasts ten minutes, shared by its stages. */
 const NIGHT_MINUTES = 10;

@@ -28,9 +28,9 @@ import { Choice } from '../../ui/Choice.tsx';
 import { NextIcon } from '../../ui/icons.ts';
 import { PRACTICE_WORDS } from '../../wording/practice.ts';
 import { KeySelect } from './KeySelect.tsx';
-import { blockOf } from './session-run.ts';
+import { blockOf } from './session/session-run.ts';
+import { useSession } from './session/use-session.ts';
 import type { PartProps } from './use-practice.ts';
-import { useSession } from './use-session.ts';
 
 const GROUPS = ['recall', 'aloud', 'programme', 'shapes', 'runs', 'chain', 'ear'] as const;
 type Group = (typeof GROUPS)[number];

@@ -7,11 +7,11 @@ import { cleanup, fireEvent, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { MemoryRouter } from 'react-router';
 import { renderInBand } from '../../../test/in-a-band.tsx';
-import { AskItem } from './AskItem.tsx';
-import { MarkRow } from './MarkRow.tsx';
 import { PlanPart } from './PlanPart.tsx';
-import { useRun } from './run-store.ts';
-import { beginRun, blockOf } from './session-run.ts';
+import { AskItem } from './session/AskItem.tsx';
+import { MarkRow } from './session/MarkRow.tsx';
+import { useRun } from './session/run-store.ts';
+import { beginRun, blockOf } from './session/session-run.ts';
 import type { Played, Practice } from './use-practice.ts';
 import { WorksheetPart } from './WorksheetPart.tsx';
 

@@ -5,7 +5,7 @@ import { type PlayerAddress, usePasses, usePracticeSettings } from '../../api/pr
 import { useBand } from '../../api/songs.ts';
 import { keepSending, type Outbox, practiceOutbox } from '../../document/outbox.ts';
 import { usePlaying } from '../../session/playing.ts';
-import type { Run, RunItem } from './session-run.ts';
+import type { Run, RunItem } from './session/session-run.ts';
 
 /** A pass as it has just been played: what it is of is added here. */
 export type Played = Partial<Omit<Pass, 'id' | 'at' | 'item' | 'night'>> & Pick<Pass, 'outcome'>;

@@ -1,0 +1,216 @@
+import { type BarCell, type ChordCell, symbolText } from '@aurora/core';
+import { type MouseEvent, memo } from 'react';
+import { ChordSymbol, LetterSymbol } from '../../../parts/notation/ChordSymbol.tsx';
+import { type NumeralSize, numeralSize } from '../../../parts/notation/numeral-size.ts';
+import { barColumns } from '../../../parts/sheet/bar-columns.ts';
+import { barEms } from '../../../parts/sheet/row-columns.ts';
+import { AgainSign, BeatMarks, CodaSign, Diamond, PushMark, RepeatLine, SegnoSign, StopMark } from '../../../parts/sheet/sheet-marks.tsx';
+import { Named } from '../../../ui/Named.tsx';
+import { CHART_WORDS } from '../../../wording/chart.ts';
+import { type ChordLayer, hasWordsOver } from './sheet-bar.ts';
+
+/** What a bar of the sheet is drawn with beside its music. */
+interface BarLook {
+  /** The analysis over the bars, by `bar.chord`; null while it is switched off. */
+  readonly layer: ReadonlyMap<string, ChordLayer> | null;
+  /** Turns with the key and the reader, so that the letters slide in anew. */
+  readonly turn: boolean;
+  readonly onSelect: (bar: number, chord: number, reach: boolean) => void;
+  /** A bar pressed twice is written. */
+  readonly onWrite: (bar: number, how: 'edit') => void;
+}
+
+interface BarProps extends BarLook {
+  readonly bar: BarCell;
+  readonly last: boolean;
+  /** Whether the bar is among the chosen ones, and which chord of it has the focus. */
+  readonly chosen: boolean;
+  readonly chord: number | null;
+  /** Whether the bar is sounding. */
+  readonly playing: boolean;
+  /** Whether something stands over the bars of this row, so that all leave room for it. */
+  readonly roomy: boolean;
+  /** How wide it is drawn. */
+  readonly pixels: number;
+}
+
+/** A bar on the sheet: numbers large, letters under them, and every sign of form at its place. */
+export const SheetBarCell = memo(function SheetBarCell({ bar, last, chosen, chord, playing, roomy, pixels, ...look }: BarProps) {
+  return (
+    <div
+      data-bar={bar.index}
+      className={`relative flex min-h-[68px] scroll-my-4 flex-col ${roomy ? 'pt-[16px]' : 'pt-1.5'} pr-1.5 ${edgesOf(bar, last)} ${groundOf(bar, chosen)} ${playing ? 'outline-3 -outline-offset-3 outline-accent' : ''}`}
+    >
+      {bar.opensRepeat && <RepeatLine end={false} />}
+      {bar.closesRepeat !== null && <RepeatLine end />}
+      <BarOver bar={bar} />
+      {bar.sign === 'chords' ? (
+        <BarChords bar={bar} chord={chord} pixels={pixels} {...look} />
+      ) : (
+        <AgainButton bar={bar} pressed={chord !== null} {...look} />
+      )}
+      {bar.remarks.map(({ to, text }) => (
+        <p key={`${to} ${text}`} className="mt-1 text-fine leading-tight font-medium text-quiet">
+          {to !== null && <b className="text-ink">{to}: </b>}
+          {text}
+        </p>
+      ))}
+    </div>
+  );
+});
+
+/** Bar lines where no repeat draws its own; a pickup stands in a broken frame. */
+function edgesOf({ opensRepeat, closesRepeat, heading }: BarCell, last: boolean): string {
+  const left = opensRepeat ? 'pl-5' : 'border-l-2 border-edge pl-1.5';
+  const right = last && closesRepeat === null ? 'border-r-2 border-edge' : '';
+  return `${left} ${right} ${heading.includes('pickup') ? 'rounded-r-lg border-y border-dashed' : ''}`;
+}
+
+function groundOf({ wrong }: BarCell, chosen: boolean): string {
+  if (chosen) return 'bg-wash';
+  return wrong ? 'bg-alarm/10' : '';
+}
+
+/** What is not the numbers' own of a bar's width, in pixels: its lines, and the edges of every button. */
+const BESIDE = 22;
+const PER_CHORD = 8;
+/** On a bar so wide numbers grow. */
+const WIDE_BAR = 330;
+/** Room for the signs before and behind a number, in ems of it. */
+const PUSH = 0.4;
+const STOP = 0.5;
+
+/** The chords of a bar; those that share one stand on a line. */
+function BarChords({ bar, chord, pixels, ...look }: BarLook & Pick<BarProps, 'bar' | 'chord' | 'pixels'>) {
+  const marked = bar.chords.reduce((sum, { marks }) => sum + (marks.push ? PUSH : 0) + (marks.stop ? STOP : 0), 0);
+  const size = numeralSize(barEms(bar) + marked, pixels - BESIDE - PER_CHORD * bar.chords.length, pixels >= WIDE_BAR);
+  const shared = bar.chords.length > 1 ? 'border-b-2 border-quiet/50' : '';
+  return (
+    <div className={`grid gap-x-[0.6rem] ${shared} ${bar.closesRepeat === null ? '' : 'pr-3'}`} style={barColumns(bar)}>
+      {bar.chords.map((one, place) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: chords have no name but their place
+        <ChordOfSheet key={place} chord={one} bar={bar} place={place} pressed={chord === place} size={size} {...look} />
+      ))}
+    </div>
+  );
+}
+
+/** A bar written as a sign for the bars before it. */
+function AgainButton({ bar, pressed, onSelect, onWrite }: BarLook & { readonly bar: BarCell; readonly pressed: boolean }) {
+  const twice = bar.sign === '%%';
+  return (
+    <button
+      type="button"
+      data-place={`${bar.index}.0`}
+      aria-pressed={pressed}
+      aria-label={CHART_WORDS.barAgainLabel(bar.index + 1, twice ? CHART_WORDS.theTwoBarsBeforeAgain : CHART_WORDS.theBarBeforeAgain)}
+      onClick={(event) => onSelect(bar.index, 0, event.shiftKey)}
+      onDoubleClick={() => onWrite(bar.index, 'edit')}
+      className="flex flex-1 rounded-md hover:bg-wash aria-pressed:shadow-[inset_0_-3px_0_var(--accent)]"
+    >
+      <AgainSign twice={twice} />
+    </button>
+  );
+}
+
+/** What stands over a bar: endings, signs, new keys, jumps, counts. */
+function BarOver({ bar }: { readonly bar: BarCell }) {
+  const { ending, signs, heading, after, closesRepeat } = bar;
+  const end = [...after, ...(closesRepeat !== null && closesRepeat !== 2 ? [`×${closesRepeat}`] : [])].join('  ');
+  if (ending === null && signs.length === 0 && heading === '' && end === '') return null;
+  return (
+    <div
+      className={`absolute inset-x-0 top-0 flex h-5 items-center gap-1.5 pr-1.5 text-fine font-bold text-accent ${bar.opensRepeat ? 'pl-4' : 'pl-1.5'}`}
+    >
+      {ending !== null && (
+        <span
+          aria-hidden="true"
+          className={`absolute inset-x-0 top-0 h-3.5 border-t-2 border-ink ${ending.begins ? 'border-l-2' : ''} ${ending.ends ? 'mr-1 border-r-2' : ''}`}
+        />
+      )}
+      {ending?.begins && <span className="relative text-ink">{ending.label}</span>}
+      {signs.map((sign) => (sign === 'segno' ? <SegnoSign key={sign} /> : <CodaSign key={sign} />))}
+      {heading !== '' && <span className="music-glyph truncate">{heading}</span>}
+      {end !== '' && <span className="ml-auto truncate pr-1 text-ink">{end}</span>}
+    </div>
+  );
+}
+
+interface ChordProps extends BarLook {
+  readonly chord: ChordCell;
+  readonly bar: BarCell;
+  readonly place: number;
+  readonly pressed: boolean;
+  readonly size: NumeralSize;
+}
+
+function ChordOfSheet({ chord, bar, place, pressed, size, turn, layer, onSelect, onWrite }: ChordProps) {
+  const over = layer?.get(`${bar.index}.${place}`);
+  return (
+    <button
+      type="button"
+      data-chord
+      data-place={`${bar.index}.${place}`}
+      aria-pressed={pressed}
+      onClick={(event: MouseEvent) => onSelect(bar.index, place, event.shiftKey)}
+      onDoubleClick={() => onWrite(bar.index, 'edit')}
+      className="flex min-w-0 flex-col items-start rounded-md px-1 pb-0.5 text-left hover:bg-wash aria-pressed:bg-wash aria-pressed:shadow-[inset_0_-3px_0_var(--accent)]"
+    >
+      <Named name={chordLabel(chord, bar.index)} className="flex w-full min-w-0 flex-col items-start">
+        {over?.bracket != null && <LayerBracket {...over.bracket} />}
+        <span className={`flex items-end gap-1.5 ${hasWordsOver(bar) ? '' : '-mt-3 h-3'}`}>
+          {chord.marks.ring && <Diamond />}
+          {chord.beats !== null && <BeatMarks beats={chord.beats} />}
+        </span>
+        <MarkedChord chord={chord} size={size} />
+        {(chord.under !== null || chord.sounding !== null) && (
+          <span className={`${turn ? 'letters-slide' : 'letters-slide-again'} flex flex-wrap items-baseline gap-x-1.5`}>
+            {chord.under !== null && <LetterSymbol view={chord.under} className="text-base leading-tight font-semibold" />}
+            {chord.sounding !== null && <span className="music-glyph text-fine text-quiet">= {symbolText(chord.sounding)}</span>}
+          </span>
+        )}
+        {over?.lines.map((line) => (
+          <span key={line} className="music-glyph mt-0.5 text-fine leading-tight font-medium text-quiet">
+            {line}
+          </span>
+        ))}
+      </Named>
+    </button>
+  );
+}
+
+/** A chord with the marks around it: pushed, let ring, stopped, optional. */
+function MarkedChord({ chord: { main, marks }, size }: { readonly chord: ChordCell; readonly size: string }) {
+  return (
+    <span className="flex items-center">
+      {marks.push && <PushMark />}
+      {marks.optional && <span className="mr-0.5 text-head text-quiet">(</span>}
+      <span className={size}>
+        {main === null ? <span className="font-numeral text-head font-bold">N.C.</span> : <ChordSymbol view={main} className="font-bold" />}
+      </span>
+      {marks.optional && <span className="ml-0.5 text-head text-quiet">)</span>}
+      {marks.stop && <StopMark />}
+    </span>
+  );
+}
+
+/** A bracket over a ii–V; broken when it does not arrive. */
+function LayerBracket({ begins, ends, complete }: NonNullable<ChordLayer['bracket']>) {
+  return (
+    <span
+      className={`-mx-1 mb-0.5 h-[6px] self-stretch border-t-2 border-quiet ${begins ? 'ml-0 border-l-2' : ''} ${ends ? 'mr-1 border-r-2' : ''} ${complete ? '' : 'border-dashed'}`}
+    />
+  );
+}
+
+function chordLabel({ number, letter, sounding, marks }: ChordCell, bar: number): string {
+  const read = number === null || letter === null ? CHART_WORDS.noChord : `${number.label}, ${letter.label}`;
+  const sounds = sounding === null ? '' : CHART_WORDS.sounding(sounding.label);
+  const said = [
+    marks.push ? ', pushed' : '',
+    marks.ring ? CHART_WORDS.letRingSaid : '',
+    marks.stop ? ', stop' : '',
+    marks.optional ? ', optional' : '',
+  ].join('');
+  return CHART_WORDS.barLabel(bar + 1, read, sounds, said);
+}

@@ -1,0 +1,123 @@
+import type { BarCell, CellRow } from '@aurora/core';
+import { Fragment, memo } from 'react';
+import { phoneColumns } from '../../../parts/sheet/row-columns.ts';
+import { CHART_WORDS } from '../../../wording/chart.ts';
+import { BarInput } from './BarInput.tsx';
+import { type BarSelection, rangeOf } from './bar-selection.ts';
+import type { Typing } from './bar-typing.ts';
+import { Grip } from './Grip.tsx';
+import { SheetBarCell } from './SheetBarCell.tsx';
+import { type ChordLayer, hasOver } from './sheet-bar.ts';
+import type { SheetInput } from './sheet-input.ts';
+import type { Drop } from './use-sheet-drag.ts';
+
+interface RowProps {
+  readonly name: string;
+  readonly row: CellRow;
+  readonly turn: boolean;
+  readonly layer: ReadonlyMap<string, ChordLayer> | null;
+  readonly drop: Drop;
+  /** Whether bars behind the last one are typed here. */
+  readonly isLast: boolean;
+  /** How many bars the chart has. */
+  readonly bars: number;
+  readonly selection: BarSelection | null;
+  readonly playing: number | null;
+  readonly typing: Typing | null;
+  readonly input: SheetInput;
+  /** How wide the whole row is, in pixels. */
+  readonly pixels: number;
+}
+
+/** Up to four bars side by side, with the words under them; the bar that is typed stands in its place. */
+export const SheetRow = memo(function SheetRow({ name, row, isLast, bars, typing, input, pixels, ...look }: RowProps) {
+  const isNarrow = pixels < NARROW;
+  const wide = pixels / (isNarrow ? phoneColumns(row) : BARS_IN_A_ROW);
+  const field = (bar: number, isNew: boolean) =>
+    typing?.bar === bar && typing.isNew === isNew ? <BarInput key={`typed ${bar} ${isNew}`} typing={typing} input={input} /> : null;
+  const roomy = row.bars.some(hasOver);
+  return (
+    // rows out of sight are not laid out or painted: a long sheet changes its key at once
+    <div data-row={name} className={`border-b border-hairline ${(row.bars[0]?.index ?? 0) < SEEN_FIRST ? '' : OUT_OF_SIGHT}`}>
+      <div className={`grid ${columnsOf(row, isNarrow)}`}>
+        {row.isPickup && !isNarrow && <span />}
+        {row.bars.map((bar, place) => (
+          <Fragment key={bar.index}>
+            {field(bar.index, true)}
+            {field(bar.index, false) ?? (
+              <PlacedBar
+                bar={bar}
+                isLast={isLast}
+                last={place === row.bars.length - 1}
+                roomy={roomy}
+                pixels={wide}
+                input={input}
+                {...look}
+              />
+            )}
+          </Fragment>
+        ))}
+        {isLast && field(bars, true)}
+      </div>
+      {row.words.map((words, verse) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: two verses may say the same
+        <p key={verse} className="px-3 pb-0.5 text-fine text-quiet italic">
+          {words}
+        </p>
+      ))}
+    </div>
+  );
+});
+
+/** Bars that are seen when a sheet opens: their rows have their height from the first. */
+const SEEN_FIRST = 32;
+const OUT_OF_SIGHT = '[contain-intrinsic-size:auto_6.5rem] [content-visibility:auto]';
+
+const BARS_IN_A_ROW = 4;
+/** On less than this, long bars stand two by two. */
+const NARROW = 560;
+
+function columnsOf(row: CellRow, isNarrow: boolean): string {
+  if (isNarrow) return phoneColumns(row) === 4 ? 'grid-cols-4' : 'grid-cols-2';
+  return row.isPickup ? 'grid-cols-[3fr_1fr]' : 'grid-cols-4';
+}
+
+interface PlacedBarProps extends Pick<RowProps, 'turn' | 'layer' | 'drop' | 'isLast' | 'selection' | 'playing' | 'input'> {
+  readonly bar: BarCell;
+  readonly last: boolean;
+  readonly roomy: boolean;
+  readonly pixels: number;
+}
+
+function PlacedBar({ bar, last, roomy, pixels, drop, isLast, selection, playing, input, turn, layer }: PlacedBarProps) {
+  const range = selection === null ? null : rangeOf(selection);
+  const dropsAt = (before: number) => drop?.kind === 'bar' && drop.before === before;
+  return (
+    <div className="relative flex flex-col *:flex-1">
+      {dropsAt(bar.index) && <DropLine side="left" />}
+      {isLast && last && dropsAt(bar.index + 1) && <DropLine side="right" />}
+      <SheetBarCell
+        bar={bar}
+        last={last}
+        chosen={range !== null && bar.index >= range.from && bar.index <= range.to}
+        chord={selection?.head === bar.index ? selection.chord : null}
+        playing={playing === bar.index}
+        roomy={roomy}
+        pixels={pixels}
+        turn={turn}
+        layer={layer}
+        onSelect={input.select}
+        onWrite={input.open}
+      />
+      {range?.from === bar.index && (
+        <span className="absolute -top-1 right-0 z-10 flex-none!">
+          <Grip id="bars" label={CHART_WORDS.dragTheChosenBars} />
+        </span>
+      )}
+    </div>
+  );
+}
+
+function DropLine({ side }: { readonly side: 'left' | 'right' }) {
+  return <span className={`absolute inset-y-0 z-20 w-1 flex-none! bg-accent ${side === 'left' ? '-left-0.5' : '-right-0.5'}`} />;
+}

@@ -1,0 +1,377 @@
+import {
+  type BarSign,
+  type Cell,
+  type Change,
+  type ChangeKind,
+  type ChartEdit,
+  type ChartedLetters,
+  cellsOf,
+  chartedLetters,
+  deepenBars,
+  type FormerChords,
+  type SlotMark,
+  withOwnQualities,
+} from '@aurora/core';
+import { freeSectionName, within } from '../desk-text.ts';
+import { type BarSelection, choose, chordBeside, kept, rangeOf, reachTo } from './bar-selection.ts';
+import { barText, closed, letterOf, newTyping, padWrites, type Typing } from './bar-typing.ts';
+import { type KeyedSheet, type Press, sheetKey, typingKey } from './sheet-keys.ts';
+import type { SheetDocument, SheetInputState, SheetReading } from './sheet-state.ts';
+
+/** Where leaving a bar leads to. */
+type After = 'stay' | 'next' | 'before';
+
+/** Bars that were copied, for as long as the page is open. */
+let copied: readonly Cell[] = [];
+
+/**
+ * Writing a chart by keys: which bars are chosen, what is being typed, and what every key does. It
+ * knows nothing of a page, so that a chart can be written without one; the sheet draws its state
+ * and hands it each key.
+ */
+export class SheetInput implements KeyedSheet {
+  readonly #document: SheetDocument;
+  readonly #listeners = new Set<() => void>();
+  #reading: SheetReading;
+  #former: FormerChords = {};
+  #state: SheetInputState;
+
+  constructor(document: SheetDocument, reading: SheetReading) {
+    this.#document = document;
+    this.#reading = reading;
+    const isEmpty = document.chart().reading.bars.length === 0;
+    this.#state = { selection: null, typing: isEmpty ? newTyping(0) : null, reaching: false, charted: null, focus: 0 };
+  }
+
+  readonly get = (): SheetInputState => this.#state;
+
+  readonly subscribe = (listener: () => void): (() => void) => {
+    this.#listeners.add(listener);
+    return () => this.#listeners.delete(listener);
+  };
+
+  /** Another key or reader: letters typed from now on are theirs. */
+  readonly read = (reading: SheetReading): void => {
+    this.#reading = reading;
+  };
+
+  /** The bars chosen, as far as the chart still has them. */
+  get selection(): BarSelection | null {
+    return kept(this.#state.selection, this.bars);
+  }
+
+  get bars(): number {
+    return this.#document.chart().reading.bars.length;
+  }
+
+  /** Does what a key asks for; false when it means nothing here. */
+  readonly press = (press: Press): boolean => (this.#state.typing === null ? sheetKey(press, this) : typingKey(press, this));
+
+  // ------------------------------------------------------------------------------ choosing
+
+  /** A bar pressed with a finger: what was being typed is written first, and stays open where it cannot be read. */
+  readonly select = (bar: number, chord: number, reach = false): void => {
+    const said = this.#saidAlready();
+    if (!this.finish()) return;
+    const reaches = reach || this.#state.reaching;
+    this.#put({ selection: reaches ? reachTo(this.selection, bar) : choose(bar, chord), reaching: false, ...said });
+  };
+
+  /** Chooses by key or from elsewhere on the desk; what was being typed is written first. */
+  readonly choose = (selection: BarSelection | null): void => {
+    const said = this.#saidAlready();
+    if (this.finish()) this.#put({ selection, focus: this.#state.focus + 1, ...said });
+  };
+  readonly reach = (reaching: boolean): void => this.#put({ reaching });
+  readonly walk = (step: 1 | -1): void => {
+    const { bars } = this.#document.chart().reading;
+    this.choose(chordBeside(this.selection, step, (bar) => bars[bar]?.chords.length ?? 0, bars.length));
+  };
+  readonly go = (bars: number): void => this.choose(choose(within((this.selection?.head ?? 0) + bars, this.bars)));
+  readonly extend = (bars: number): void => this.choose(reachTo(this.selection, within((this.selection?.head ?? 0) + bars, this.bars)));
+  readonly all = (): void => this.choose({ anchor: 0, head: this.bars - 1, chord: 0 });
+  readonly clear = (): void => this.#put({ selection: null });
+
+  // ------------------------------------------------------------------------------ typing
+
+  /** Opens a bar: taken whole, so that what is typed stands in its place, or to be edited. */
+  readonly open = (bar: number, how: 'replace' | 'edit' = 'replace'): void => {
+    if (bar >= this.bars) {
+      this.openNew(this.bars);
+      return;
+    }
+    const text = barText(this.#document.chart(), bar);
+    this.#put({
+      typing: { bar, isNew: false, text, caret: text.length, whole: how === 'replace', fresh: false, was: text, fault: null },
+      selection: choose(bar),
+    });
+  };
+
+  /** Opens a new bar before that one; the number of bars means behind the last. */
+  readonly openNew = (bar: number): void => this.#put({ typing: newTyping(bar), selection: choose(bar) });
+
+  /** Types over the chosen bar. */
+  readonly begin = (key: string): void => {
+    const { selection } = this;
+    if (selection === null) return;
+    this.open(selection.head);
+    this.type(key);
+  };
+
+  /** One letter typed, or what a single key stands for. */
+  readonly type = (key: string): void => {
+    const { typing } = this.#state;
+    if (typing === null) return;
+    const [before, after] = typing.whole ? ['', ''] : [typing.text.slice(0, typing.caret), typing.text.slice(typing.caret)];
+    const writes = padWrites(key, before) ?? letterOf(key, before);
+    this.field(`${before}${writes}${after}`, before.length + writes.length);
+  };
+
+  /** Puts something at the caret, in the place of a bar taken whole; with none open it opens the chosen one. */
+  readonly put = (writes: string): void => {
+    if (this.#state.typing === null && this.selection !== null) this.open(this.selection.head);
+    const { typing } = this.#state;
+    if (typing === null) return;
+    const [before, after] = typing.whole ? ['', ''] : [typing.text.slice(0, typing.caret), typing.text.slice(typing.caret)];
+    this.field(`${before}${writes}${after}`, before.length + writes.length);
+  };
+
+  readonly erase = (): void => {
+    const { typing } = this.#state;
+    if (typing === null) return;
+    const { text, caret, whole } = typing;
+    if (whole) this.field('', 0);
+    else if (caret > 0) this.field(text.slice(0, caret - 1) + text.slice(caret), caret - 1);
+  };
+
+  /** The field as it stands after something was typed in it. */
+  readonly field = (text: string, caret: number): void => {
+    const { typing } = this.#state;
+    if (typing === null) return;
+    const fresh = typing.fresh || typing.whole || typing.text === '';
+    this.#typing({ text, caret, whole: false, fresh, fault: null });
+  };
+
+  /** The caret as it was put by hand. */
+  readonly caret = (from: number, to: number): void => {
+    const { typing } = this.#state;
+    if (typing === null) return;
+    const whole = from === 0 && to === typing.text.length && typing.text !== '';
+    if (typing.caret !== to || typing.whole !== whole) this.#typing({ caret: to, whole });
+  };
+
+  readonly editWhole = (): void => this.#typing({ whole: false, caret: this.#state.typing?.text.length ?? 0 });
+
+  /** Whether nothing was typed in the bar that is open. */
+  get isUntouched(): boolean {
+    const { typing } = this.#state;
+    return typing !== null && ((typing.text === typing.was && !typing.fresh) || closed(typing.text) === '');
+  }
+
+  /** Writes what was typed and goes where it asks; what cannot be read stays open with the reason. */
+  readonly commit = (after: After): void => {
+    const { typing } = this.#state;
+    if (typing === null) {
+      if (after === 'next') this.go(1);
+      return;
+    }
+    if (typing.isNew && closed(typing.text) === '') this.#leaveEmpty(typing, after);
+    else if (this.#write(typing)) this.#leave(typing.bar, after);
+  };
+
+  /** Writes what was typed, if anything; false where it cannot be read. */
+  readonly finish = (): boolean => {
+    const { typing } = this.#state;
+    if (typing === null) return true;
+    if (!this.isUntouched && !this.#write(typing)) return false;
+    this.#put({ typing: null });
+    return true;
+  };
+
+  /** The chart is written elsewhere from now on: what was typed is written, an empty new bar is forgotten. */
+  readonly rest = (): void => {
+    const { typing } = this.#state;
+    if (typing?.isNew === true && closed(typing.text) === '') this.#put({ typing: null, selection: null });
+    else this.finish();
+  };
+
+  /** Leaves the bar as it was. */
+  readonly cancel = (): void => {
+    const { typing } = this.#state;
+    const last = this.bars - 1;
+    const bar = typing === null ? 0 : typing.isNew ? Math.min(Math.max(0, typing.bar - 1), last) : typing.bar;
+    this.#put({ typing: null, selection: last < 0 ? null : choose(bar), focus: this.#state.focus + 1 });
+  };
+
+  /** A new bar left empty: on and on it stays open, back it is forgotten. */
+  #leaveEmpty({ bar }: Typing, after: After): void {
+    if (after === 'before' && bar > 0) this.open(bar - 1);
+    else if (after === 'stay') this.cancel();
+  }
+
+  #write(typing: Typing): boolean {
+    if (this.isUntouched) return true;
+    const { bar, isNew } = typing;
+    const charted = this.charted(typing);
+    const typed = this.meant(typing);
+    const done = this.#document.edit({ kind: 'write-bar', bar, isNew, typed, lettersFrom: this.#reading.lettersFrom(bar) });
+    if (!done.ok) this.#typing({ fault: done.fault });
+    else this.#put({ charted: charted === null ? null : { ...charted, bar } });
+    return done.ok;
+  }
+
+  /** What will be written otherwise than typed: letters on a raised degree that is a lowered one. */
+  readonly charted = (typing: Typing): ChartedLetters | null => {
+    const { bar, isNew } = typing;
+    return chartedLetters(this.#document.chart(), { bar, isNew, typed: this.meant(typing), lettersFrom: this.#reading.lettersFrom(bar) });
+  };
+
+  /** What was said of the last bar written is forgotten by the next step; what is only now being typed is said first. */
+  #saidAlready(): Partial<SheetInputState> {
+    return this.#state.typing === null ? { charted: null } : {};
+  }
+
+  /** Writes the degrees as they were typed after all. */
+  readonly keepTyped = (): void => {
+    const { charted } = this.#state;
+    if (charted === null) return;
+    this.#put({ charted: null });
+    this.#do({ kind: 'write-bar', bar: charted.bar, isNew: false, typed: charted.asTyped, lettersFrom: null });
+  };
+
+  /** What is typed as it will be written: brackets closed, and a digit alone as the key's own chord where that is chosen. */
+  readonly meant = ({ text, bar, fresh }: Typing): string => {
+    const whole = closed(text);
+    return this.#reading.ownChords && fresh ? withOwnQualities(whole, this.#document.chart().reading, bar) : whole;
+  };
+
+  #leave(bar: number, after: After): void {
+    const next = bar + (after === 'next' ? 1 : -1);
+    if (after === 'stay' || next < 0) this.#put({ typing: null, selection: choose(bar), focus: this.#state.focus + 1 });
+    else this.open(next);
+  }
+
+  #typing(change: Partial<Typing>): void {
+    const { typing } = this.#state;
+    if (typing !== null) this.#put({ typing: { ...typing, ...change } });
+  }
+
+  // ------------------------------------------------------------------------------ commands
+
+  readonly undo = (): void => this.#back(this.#document.undo);
+  readonly redo = (): void => this.#back(this.#document.redo);
+
+  readonly delete = (): void =>
+    this.#onBars(
+      (range) => ({ kind: 'delete-bars', range }),
+      (from) => choose(Math.max(0, from - 1)),
+    );
+  readonly duplicate = (): void =>
+    this.#onBars(
+      (range) => ({ kind: 'duplicate-bars', range }),
+      (_, to) => choose(to + 1),
+    );
+  readonly join = (): void =>
+    this.#onBars(
+      (range) => ({ kind: 'join-bars', range }),
+      (from) => choose(from),
+    );
+  readonly split = (): void => this.#onBar((bar) => ({ kind: 'split-bar', bar }));
+  readonly repeat = (): void => this.#onBars((range) => ({ kind: 'toggle-repeat', range }));
+  readonly ending = (passes: readonly number[]): void => this.#onBars((range) => ({ kind: 'mark-ending', range, passes }));
+  readonly sign = (sign: BarSign): void => this.#onBar((bar) => ({ kind: 'toggle-sign', bar, sign }));
+  readonly changeFrom = (what: ChangeKind, change: Change | null): void =>
+    this.#onBar((bar) => ({ kind: 'change-from', bar, what, change }));
+  readonly mark = (mark: SlotMark): void => {
+    const { selection } = this;
+    const place = selection !== null && selection.anchor === selection.head ? selection.chord : null;
+    this.#onBars((range) => ({ kind: 'toggle-mark', range, mark, place }));
+  };
+  readonly deepen = (depth: 'triad' | 'seventh'): void =>
+    this.#onBars((range) => {
+      const former = this.#former;
+      this.#former = deepenBars(this.#document.chart(), range, depth, former).former;
+      return { kind: 'deepen', range, depth, former };
+    });
+  readonly move = (step: 1 | -1): void => {
+    const { selection } = this;
+    if (selection === null) return;
+    const { from, to } = rangeOf(selection);
+    const before = step === -1 ? from - 1 : to + 2;
+    if (before < 0 || before > this.bars) return;
+    this.#do({ kind: 'move-bars', range: { from, to }, before });
+    this.choose({ ...selection, anchor: selection.anchor + step, head: selection.head + step });
+  };
+  readonly moveTo = (before: number): void => {
+    const { selection } = this;
+    if (selection === null) return;
+    const { from, to } = rangeOf(selection);
+    const landed = before > to ? before - (to - from + 1) : before;
+    this.#do({ kind: 'move-bars', range: { from, to }, before });
+    this.choose({ anchor: landed, head: landed + to - from, chord: 0 });
+  };
+  readonly section = (): void => {
+    const names = this.#document.chart().reading.sections.map(({ name }) => name);
+    this.#onBars(({ from }) => ({ kind: 'begin-section', bar: from, name: freeSectionName(names) }));
+  };
+  readonly insert = (): void => {
+    if (this.selection !== null) this.openNew(rangeOf(this.selection).to + 1);
+  };
+  readonly copy = (): void => {
+    if (this.selection !== null) copied = cellsOf(this.#document.chart(), rangeOf(this.selection));
+  };
+  readonly cut = (): void => {
+    this.copy();
+    this.delete();
+  };
+  /** Puts what was copied behind the chosen bars; false when nothing was. */
+  readonly putCopied = (): boolean => {
+    if (copied.length === 0) return false;
+    const behind = this.selection === null ? this.bars : rangeOf(this.selection).to + 1;
+    this.#do({ kind: 'put-bars', before: behind, cells: copied });
+    this.choose({ anchor: behind, head: behind + copied.length - 1, chord: 0 });
+    return true;
+  };
+
+  #do(edit: ChartEdit): void {
+    this.#document.edit(edit);
+  }
+
+  /** A bar that is open is left as it was first; there is nothing to take back of it yet. */
+  #back(step: () => void): void {
+    if (this.#state.typing !== null && !this.isUntouched) {
+      const { was } = this.#state.typing;
+      this.#typing({ text: was, caret: was.length, whole: was !== '', fresh: was === '', fault: null });
+      return;
+    }
+    this.#put({ charted: null });
+    step();
+    const { typing } = this.#state;
+    if (typing !== null && this.bars > 0) this.open(Math.min(typing.bar, this.bars - (typing.isNew ? 0 : 1)));
+    if (this.bars === 0) this.openNew(0);
+  }
+
+  #onBars(
+    edit: (range: { readonly from: number; readonly to: number }) => ChartEdit,
+    then?: (from: number, to: number) => BarSelection,
+  ): void {
+    const { selection } = this;
+    if (selection === null) return;
+    const range = rangeOf(selection);
+    this.#do(edit(range));
+    if (this.bars === 0) this.openNew(0);
+    else this.choose(then === undefined ? selection : then(range.from, range.to));
+  }
+
+  #onBar(edit: (bar: number) => ChartEdit): void {
+    const { selection } = this;
+    if (selection === null) return;
+    this.#do(edit(selection.head));
+    this.choose(selection);
+  }
+
+  #put(change: Partial<SheetInputState>): void {
+    this.#state = { ...this.#state, ...change };
+    for (const listener of this.#listeners) listener();
+  }
+}

@@ -1,0 +1,82 @@
+import { lettersTonic, type Note } from '@aurora/core';
+import { type KeyboardEvent as ReactKeyboardEvent, useEffect, useLayoutEffect, useMemo, useSyncExternalStore } from 'react';
+import { chartOf } from '../../../document/open-chart.ts';
+import { type ChartDraft, edit } from '../../../document/song-drafts.ts';
+import { useChartView } from '../../../session/chart-view-store.ts';
+import { SheetInput } from './sheet-input.ts';
+import type { SheetInputState, SheetReading } from './sheet-state.ts';
+
+/** The sheet's keys over an open song, for as long as it is shown; what was being typed is written when it is left. */
+export function useSheetInput(draft: ChartDraft, written: Note): { readonly input: SheetInput; readonly state: SheetInputState } {
+  const ownChords = useChartView((view) => view.ownChords);
+  const reading = useMemo(
+    (): SheetReading => ({ lettersFrom: (bar) => lettersTonic(chartOf(draft.get().value).reading, bar, written), ownChords }),
+    [draft, written, ownChords],
+  );
+  // biome-ignore lint/correctness/useExhaustiveDependencies: another reading is handed over below
+  const input = useMemo(
+    () =>
+      new SheetInput(
+        { chart: () => chartOf(draft.get().value), edit: (change) => edit(draft, change), undo: draft.undo, redo: draft.redo },
+        reading,
+      ),
+    [draft],
+  );
+  useLayoutEffect(() => input.read(reading), [input, reading]);
+  useEffect(() => () => void input.finish(), [input]);
+  return { input, state: useSyncExternalStore(input.subscribe, input.get) };
+}
+
+/** Hands keys to the sheet: those of its bars and its field, and those that nothing on the page has. */
+export function useSheetKeys(input: SheetInput, onPaste: (text: string) => void): (event: ReactKeyboardEvent) => void {
+  useEffect(() => {
+    const listen = (event: KeyboardEvent) => {
+      // a key pressed while the page is being drawn anew is for the bar that is open
+      if (event.target === document.body && !event.defaultPrevented && isForSheet(event, input)) take(event, input);
+    };
+    const paste = (event: ClipboardEvent) => {
+      if (!isOnSheet(event.target) || input.get().typing !== null) return;
+      event.preventDefault();
+      onPaste(event.clipboardData?.getData('text/plain') ?? '');
+    };
+    window.addEventListener('keydown', listen, true);
+    window.addEventListener('paste', paste);
+    return () => {
+      window.removeEventListener('keydown', listen, true);
+      window.removeEventListener('paste', paste);
+    };
+  }, [input, onPaste]);
+  return (event) => {
+    const field = event.target instanceof HTMLInputElement && event.target.dataset.typing !== undefined ? event.target : null;
+    if (field === null ? isOnSheet(event.target) : !isForField(event.key, field, input)) take(event, input);
+  };
+}
+
+/** Letters over a part that is marked are the field's own business. */
+function isForField(key: string, field: HTMLInputElement, input: SheetInput): boolean {
+  const { selectionStart: from, selectionEnd: to } = field;
+  followCaret(field, input);
+  return from !== to && input.get().typing?.whole !== true && (key.length === 1 || key === 'Backspace');
+}
+
+/** The caret as it stands in the field; one of before the last key is no longer where the next letter goes. */
+export function followCaret({ value, selectionStart, selectionEnd }: HTMLInputElement, input: SheetInput): void {
+  if (value === input.get().typing?.text) input.caret(selectionStart ?? 0, selectionEnd ?? 0);
+}
+
+function take(event: KeyboardEvent | ReactKeyboardEvent, input: SheetInput): void {
+  const composing = 'isComposing' in event ? event.isComposing : event.nativeEvent.isComposing;
+  if (composing || !input.press(event)) return;
+  event.preventDefault();
+  event.stopPropagation();
+}
+
+/** With nothing open, only what begins with a chosen bar is the sheet's. */
+function isForSheet(event: KeyboardEvent, input: SheetInput): boolean {
+  if (input.get().typing !== null) return true;
+  return input.selection !== null && !event.ctrlKey && !event.metaKey;
+}
+
+function isOnSheet(target: EventTarget | null): boolean {
+  return target === document.body || (target instanceof HTMLElement && target.closest('[data-place]') !== null);
+}
