@@ -1,4 +1,5 @@
-import { expect, expectAccessible, openSong, test } from './pages.ts';
+import type { Page } from '@playwright/test';
+import { expect, expectAccessible, openSong, settled, test, visit } from './pages.ts';
 
 const PANELS = ['Why', 'Voice leading', 'Compare', 'All keys', 'Modes', 'Found in keys', 'One string', 'Build up'];
 const NECK_PARTS = ['Shapes', 'Key', 'Path', 'Runs', 'Name it', 'Instrument'];
@@ -7,65 +8,86 @@ const SIZES = [
   { width: 820, height: 1180 },
 ] as const;
 
-/** All parts of the neck's room once, and the two that differ most on a tablet at night. */
-function neckPartsOf(width: number, theme: 'paper' | 'night'): readonly string[] {
-  if (themeOfPanels(width) !== theme) return [];
-  return width === 1280 ? NECK_PARTS : ['Key', 'Runs'];
-}
+type Opens = (page: Page) => Promise<unknown>;
 
-function themeOfPanels(width: number): 'paper' | 'night' {
-  return width === 1280 ? 'paper' : 'night';
-}
+const panel =
+  (name: string): Opens =>
+  async (page) => {
+    await visit(page, '/harmonize?key=Bb');
+    await page.getByRole('tablist', { name: 'What to look at' }).getByRole('tab', { name }).click();
+  };
+
+const neckPart =
+  (name: string): Opens =>
+  async (page) => {
+    await visit(page, '/neck?key=Eb&reader=capo-1');
+    await page.getByRole('tab', { name }).click();
+    if (name === 'Path') await page.getByRole('button', { name: /^Try/ }).click();
+  };
+
+/** Screens that are looked at in both themes at both sizes, in groups that one page walks through. */
+const EVERYWHERE: Readonly<Record<string, readonly Opens[]>> = {
+  'shelf, keys and what is not there': [
+    (page) => visit(page, '/'),
+    async (page) => {
+      await visit(page, '/harmonize?key=F%23+harmonic+minor&reader=capo-2');
+      await expect(page.locator('[data-chord]').first()).toBeVisible();
+      await page.keyboard.press('t');
+    },
+    (page) => visit(page, '/chart'),
+    (page) => visit(page, '/nowhere'),
+  ],
+  'a chart and an analysis': [
+    async (page) => {
+      await openSong(page, 'Harbor Wall');
+      await page.locator('[data-place="8.0"]').click();
+      await page.getByRole('button', { name: /^Check/ }).click();
+    },
+    async (page) => {
+      await openSong(page, 'Low Tide Waltz');
+      await page.locator('[data-place="3.0"]').click();
+      await page.keyboard.press('Enter');
+    },
+    async (page) => {
+      await visit(page, '/analyze');
+      await page.getByRole('textbox', { name: 'Chords' }).fill('C A7 Dm7 Fm6 G7sus4 G7 | C C#dim7 Dm7 G7');
+      await page.getByRole('tab', { name: 'Function' }).click();
+    },
+    async (page) => void (await page.getByRole('tab', { name: 'Patterns' }).click()),
+  ],
+};
+
+/** Panels look alike in both themes and sizes: each is looked at in one pairing of them. */
+const ONCE = {
+  paper: {
+    'panels of a key, one half': PANELS.slice(0, 4).map(panel),
+    'panels of a key, the other half': PANELS.slice(4).map(panel),
+    'parts of the neck, one half': NECK_PARTS.slice(0, 3).map(neckPart),
+    'parts of the neck, the other half': NECK_PARTS.slice(3).map(neckPart),
+  },
+  night: {
+    'panels of a key, one half': PANELS.slice(0, 4).map(panel),
+    'panels of a key, the other half': PANELS.slice(4).map(panel),
+    'parts of the neck that differ most': ['Key', 'Runs'].map(neckPart),
+  },
+} as const;
 
 for (const viewport of SIZES) {
   for (const theme of ['paper', 'night'] as const) {
     test.describe(`${viewport.width} wide, ${theme}`, () => {
       test.use({ viewport, device: { theme, folds: { chart: { side: 'text', neck: true } } } });
+      const groups = { ...EVERYWHERE, ...((viewport.width === 1280) === (theme === 'paper') ? ONCE[theme] : {}) };
 
-      test('every screen is accessible, and none is wider than its window', async ({ page }) => {
-        test.setTimeout(420_000);
-        const screens = [
-          async () => void (await page.goto('/')),
-          async () => {
-            await page.goto('/harmonize?key=F%23+harmonic+minor&reader=capo-2');
-            await page.keyboard.press('t');
-          },
-          // panels look alike in both themes and sizes: each is checked in one pairing of each
-          ...(themeOfPanels(viewport.width) === theme ? PANELS : []).map((name) => async () => {
-            await page.goto('/harmonize?key=Bb');
-            await page.getByRole('tablist', { name: 'What to look at' }).getByRole('tab', { name }).click();
-          }),
-          ...neckPartsOf(viewport.width, theme).map((name) => async () => {
-            await page.goto('/neck?key=Eb&reader=capo-1');
-            await page.getByRole('tab', { name }).click();
-            if (name === 'Path') await page.getByRole('button', { name: /^Try/ }).click();
-          }),
-          async () => {
-            await openSong(page, 'Harbor Wall');
-            await page.locator('[data-place="8.0"]').click();
-            await page.getByRole('button', { name: /^Check/ }).click();
-          },
-          async () => {
-            await openSong(page, 'Low Tide Waltz');
-            await page.locator('[data-place="3.0"]').click();
-            await page.keyboard.press('Enter');
-          },
-          async () => {
-            await page.goto('/analyze');
-            await page.getByRole('textbox', { name: 'Chords' }).fill('C A7 Dm7 Fm6 G7sus4 G7 | C C#dim7 Dm7 G7');
-            await page.getByRole('tab', { name: theme === 'paper' ? 'Function' : 'Patterns' }).click();
-          },
-          async () => void (await page.goto('/chart')),
-          async () => void (await page.goto('/nowhere')),
-        ];
-        for (const open of screens) {
-          await open();
-          await expect(page.locator('html')).toHaveAttribute('data-theme', theme);
-          await page.waitForTimeout(400);
-          await expectAccessible(page);
-          expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth), page.url()).toBeLessThanOrEqual(0);
-        }
-      });
+      for (const [name, screens] of Object.entries(groups))
+        test(`${name}: accessible, and none wider than its window`, async ({ page }) => {
+          for (const open of screens) {
+            await open(page);
+            await expect(page.locator('html')).toHaveAttribute('data-theme', theme);
+            await settled(page);
+            await expectAccessible(page);
+            expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth), page.url()).toBeLessThanOrEqual(0);
+          }
+        });
     });
   }
 }

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import type { Page } from '@playwright/test';
 import { unzipSync } from 'fflate';
-import { expect, expectAccessible, expectSaved, letters, newSong, numbers, test, writeChart } from './pages.ts';
+import { expect, expectAccessible, expectSaved, letters, newSong, numbers, settled, test, writeChart } from './pages.ts';
 
 test('where to put a capo: every fret with its shapes, why, and read at the one that is chosen', async ({ page }) => {
   await newSong(page);
@@ -249,7 +249,7 @@ test('a set is put in order by keys and taken back; a medley gets its bridge, he
   for (let turn = 0; turn < 12; turn += 1) {
     if (await page.getByRole('heading', { name: 'Emberwick Street' }).isVisible()) break;
     await page.keyboard.press('PageDown');
-    await page.waitForTimeout(700);
+    await settled(page);
   }
   await expect(page.getByRole('heading', { name: 'Emberwick Street' })).toBeVisible();
   await expectAccessible(page);

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, expectAccessible, test } from './pages.ts';
+import { expect, expectAccessible, settled, test, visit } from './pages.ts';
 
 /** Where the work is done: a desk, a large one, a tablet, a phone upright and lying, and a desk magnified four times. */
 const SIZES = {
@@ -73,17 +73,17 @@ async function scrollers(page: Page): Promise<readonly { readonly name: string; 
 }
 
 async function openChart(page: Page, title: string): Promise<void> {
-  await page.goto('/');
+  await visit(page, '/');
   await page.getByRole('link', { name: title }).click();
   await expect(page.locator('[data-place="0.0"]')).toBeVisible();
   await expect(page.getByRole('img', { name: /ridge/ })).toBeVisible();
-  await page.waitForTimeout(300);
+  await settled(page);
 }
 
 /** In what room, with what in sight. */
 const ROOMS: readonly (readonly [name: string, open: (page: Page) => Promise<void>])[] = [
-  ['the shelf', async (page) => void (await page.goto('/'))],
-  ['harmonize', async (page) => void (await page.goto('/harmonize?key=Gb'))],
+  ['the shelf', async (page) => void (await visit(page, '/'))],
+  ['harmonize', async (page) => void (await visit(page, '/harmonize?key=Gb'))],
   ['chart', (page) => openChart(page, 'Half a Moon over Corriewick')],
   [
     'analyze',
@@ -96,26 +96,26 @@ const ROOMS: readonly (readonly [name: string, open: (page: Page) => Promise<voi
   [
     'neck',
     async (page) => {
-      await page.goto('/neck?key=Eb');
+      await visit(page, '/neck?key=Eb');
       await expect(page.getByTestId('shape')).toBeVisible();
     },
   ],
   [
     'band',
     async (page) => {
-      await page.goto('/band');
+      await visit(page, '/band');
       await expect(page.getByRole('list', { name: 'Order of the set' })).toBeVisible();
     },
   ],
   [
     'practice',
     async (page) => {
-      await page.goto('/practice');
+      await visit(page, '/practice');
       await expect(page.getByRole('list', { name: 'The plan' })).toBeVisible();
     },
   ],
-  ['settings', async (page) => void (await page.goto('/settings'))],
-  ['the first song', async (page) => void (await page.goto('/begin'))],
+  ['settings', async (page) => void (await visit(page, '/settings'))],
+  ['the first song', async (page) => void (await visit(page, '/begin'))],
 ];
 
 for (const name of Object.keys(SIZES) as SizeName[]) {
@@ -126,7 +126,7 @@ for (const name of Object.keys(SIZES) as SizeName[]) {
       test.setTimeout(180_000);
       for (const [room, open] of ROOMS) {
         await open(page);
-        await page.waitForTimeout(400);
+        await settled(page);
         expect(
           await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth),
           `${room} is as wide as the window`,
@@ -175,7 +175,7 @@ test('on a desk Analyze keeps the ridge and three lines over an open drawer', as
   await expect(page.locator('[data-index="0"]')).toBeVisible();
   for (const part of ['Function', 'Scales', 'What if', 'Patterns']) {
     await page.getByRole('tab', { name: part, exact: true }).click();
-    await page.waitForTimeout(300);
+    await settled(page);
     expect(await wholeInSight(page, '[data-index]'), part).toBeGreaterThanOrEqual(12);
     expect(await wholeInSight(page, 'figure'), part).toBe(1);
   }
@@ -188,7 +188,7 @@ test('on a desk every part of Harmonize is seen without scrolling, the seven car
   const parts = page.getByRole('tablist', { name: 'What to look at' }).getByRole('tab');
   for (const part of ['Progression', 'Voice leading', 'All keys', 'Found in keys', 'One string', 'Build up']) {
     await parts.filter({ hasText: part }).click();
-    await page.waitForTimeout(300);
+    await settled(page);
     expect(await wholeInSight(page, '[aria-label="The chords of the key"] [data-chord]'), part).toBe(7);
     expect(await page.locator('main').evaluate((main) => main.scrollHeight - main.clientHeight), part).toBeLessThanOrEqual(0);
   }

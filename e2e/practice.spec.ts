@@ -1,6 +1,6 @@
 import type { APIRequestContext, Page } from '@playwright/test';
 import { startServer } from '../scripts/lib/supervision.mjs';
-import { expect, expectAccessible, test } from './pages.ts';
+import { expect, expectAccessible, settled, test, visit } from './pages.ts';
 
 const PARTS = ['plan', 'studies', 'programme', 'worksheet', 'log'] as const;
 
@@ -181,7 +181,8 @@ test('a song of the set in tonight’s key: its bars vanish after a clean pass a
   await expect(page.getByRole('heading', { name: 'A song of the set' })).toBeVisible();
   // a block that is left out stays out, though the set is looked at again and again
   await page.getByRole('button', { name: 'Leave out Recall' }).click();
-  await page.waitForTimeout(1500);
+  await page.waitForResponse((response) => response.url().includes('/sets'));
+  await settled(page);
   await expect(page.getByRole('heading', { name: 'Recall', exact: true })).toHaveCount(0);
   await page.getByRole('group', { name: 'Minutes' }).getByRole('button', { name: '30 min' }).click();
   await expect(page.getByRole('heading', { name: 'A song of the set' })).toBeVisible();
@@ -220,8 +221,8 @@ for (const theme of ['paper', 'night'] as const) {
     test('every part and every kind of item is accessible', async ({ page, request }) => {
       test.setTimeout(180_000);
       for (const part of PARTS) {
-        await page.goto(`/practice/${part}`);
-        await page.waitForTimeout(900);
+        await visit(page, `/practice/${part}`);
+        await settled(page);
         await expectAccessible(page);
       }
       await sitDownAsNew(page, request, `Axe ${theme}`);
@@ -235,7 +236,7 @@ for (const theme of ['paper', 'night'] as const) {
         ['By ear', /^Hear the quality/],
       ] as const) {
         await openStudy(page, group, name);
-        await page.waitForTimeout(500);
+        await settled(page);
         await expectAccessible(page);
       }
       await page.getByRole('button', { name: 'Finish' }).click();
@@ -280,8 +281,10 @@ test.describe('without the server', () => {
       await page.goto(`${url}/practice/log`);
       await expect.poll(async () => (await passesOf(request, me, url)).length, { timeout: 40_000 }).toBe(5);
       await expect(page.getByText('In the van')).toBeVisible();
+      const read = page.waitForResponse((response) => response.url().includes('/passes'));
       await page.reload();
-      await page.waitForTimeout(1500);
+      await read;
+      await settled(page);
       const passes = await passesOf(request, me, url);
       expect(new Set(passes.map(({ id }) => id)).size).toBe(5);
       expect(passes.every(({ outcome }) => outcome === 'right')).toBe(true);

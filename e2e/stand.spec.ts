@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, expectAccessible, newSong, openSong, test } from './pages.ts';
+import { expect, expectAccessible, newSong, openSong, settled, test, visit } from './pages.ts';
 
 const SIZES = [
   [1280, 800],
@@ -22,6 +22,11 @@ async function linesInSight(page: Page): Promise<readonly { readonly bars: strin
   });
 }
 
+/** Waits for the picture after the next. */
+async function drawnAnew(page: Page): Promise<void> {
+  await page.evaluate(() => new Promise((resolve) => requestAnimationFrame(() => requestAnimationFrame(resolve))));
+}
+
 /** Every song of the demo; what other tests have written beside them is theirs. */
 const DEMO = [
   'Copper Line Shuffle',
@@ -41,16 +46,14 @@ const DEMO = [
 ];
 
 /** Where the songs of the demo stand on the stand. */
-async function songs(page: Page): Promise<readonly string[]> {
-  await page.goto('/');
-  const found: string[] = [];
-  for (const title of DEMO) {
-    await page.getByLabel('Find a song').fill(title);
-    const link = page.getByRole('list', { name: 'Songs' }).getByRole('link', { name: title }).first();
-    await expect(link).toBeVisible();
-    found.push(new URL(await link.evaluate((one) => (one as HTMLAnchorElement).href)).pathname.replace(/\/chart$/, '/stand'));
-  }
-  return found;
+async function songs(page: Page): Promise<readonly (readonly [title: string, path: string])[]> {
+  const { bands } = await (await page.request.get('/api/v1/bands')).json();
+  const { songs } = await (await page.request.get(`/api/v1/bands/${bands[0].id}/songs?limit=100`)).json();
+  return DEMO.map((title) => {
+    const song = (songs as { id: string; title: string }[]).find((one) => one.title === title);
+    expect(song, title).toBeDefined();
+    return [title, `/songs/${song?.id}/stand`] as const;
+  });
 }
 
 for (const [width, height] of SIZES) {
@@ -59,11 +62,11 @@ for (const [width, height] of SIZES) {
   }) => {
     test.setTimeout(300_000);
     await page.setViewportSize({ width, height });
-    for (const path of await songs(page)) {
-      await page.goto(path);
+    for (const [title, path] of await songs(page)) {
+      await visit(page, path);
+      await expect(page.getByRole('heading', { name: title, exact: true })).toBeVisible();
       await expect(page.locator('[data-page] [data-line]').first()).toBeVisible();
-      await page.evaluate(() => document.fonts.ready);
-      await page.waitForTimeout(150);
+      await settled(page);
       const all = await page.locator('main > [aria-hidden] [data-line]').count();
       const where = page.getByTestId('stand-where');
       const seen: string[] = [];
@@ -75,7 +78,7 @@ for (const [width, height] of SIZES) {
         turns.push((await where.textContent()) ?? '');
         const before = lines[0]?.bars;
         await page.keyboard.press('PageDown');
-        await page.waitForTimeout(30);
+        await drawnAnew(page);
         if ((await linesInSight(page))[0]?.bars === before) break;
       }
       expect(seen.length, path).toBe(all);

@@ -7,10 +7,7 @@ const KEY_MS = 20;
 const text = (page: Page) => page.getByLabel('Chart text');
 
 async function press(page: Page, keys: readonly string[]): Promise<void> {
-  for (const key of keys) {
-    await page.keyboard.press(key);
-    await page.waitForTimeout(KEY_MS);
-  }
+  for (const key of keys) await page.keyboard.press(key, { delay: KEY_MS });
 }
 
 /** Numbers from 0 to below one, the same for every seed. */
