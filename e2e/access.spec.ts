@@ -76,7 +76,10 @@ for (const viewport of SIZES) {
   for (const theme of ['paper', 'night'] as const) {
     test.describe(`${viewport.width} wide, ${theme}`, () => {
       test.use({ viewport, device: { theme, folds: { chart: { side: 'text', neck: true } } } });
-      const groups = { ...EVERYWHERE, ...((viewport.width === 1280) === (theme === 'paper') ? ONCE[theme] : {}) };
+      const groups: Readonly<Record<string, readonly Opens[]>> = {
+        ...EVERYWHERE,
+        ...((viewport.width === 1280) === (theme === 'paper') ? ONCE[theme] : {}),
+      };
 
       for (const [name, screens] of Object.entries(groups))
         test(`${name}: accessible, and none wider than its window`, async ({ page }) => {
@@ -121,6 +124,20 @@ test('dialogs and menus are accessible and give the keyboard back', async ({ pag
   await page.getByRole('button', { name: 'More', exact: true }).press('Enter');
   await page.getByRole('menuitem', { name: 'Where to put a capo' }).press('Enter');
   await expect(page.getByRole('list', { name: 'Frets' })).toBeVisible();
+  await expectAccessible(page);
+});
+
+test('what is laid over a chart is accessible', async ({ page }) => {
+  await openSong(page, 'Harbor Wall');
+  await page.locator('[data-place="0.0"]').click();
+  await page.getByRole('button', { name: 'Paste chords from anywhere' }).click();
+  await page.getByRole('dialog').getByRole('textbox').fill('Verse 1\nG        Em\nSalt on the window\n| C D | G |');
+  await expect(page.getByRole('list', { name: 'What it becomes' })).toBeVisible();
+  await expectAccessible(page);
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'More', exact: true }).click();
+  await page.getByRole('menuitem', { name: 'Versions' }).click();
+  await expect(page.getByRole('dialog', { name: 'Versions' }).getByRole('list', { name: 'Saves' })).toBeVisible();
   await expectAccessible(page);
 });
 

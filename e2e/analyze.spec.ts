@@ -3,7 +3,6 @@ import { expect, expectAccessible, expectSaved, newSong, openSong, test, writeCh
 
 const chord = (page: Page, index: number) => page.locator(`[data-index="${index}"]`);
 const why = (page: Page) => page.getByRole('complementary', { name: 'Why' });
-const grid = (page: Page) => page.getByRole('region', { name: 'Chords', exact: true });
 
 async function typeChords(page: Page, text: string): Promise<void> {
   await page.goto('/analyze');
@@ -23,39 +22,6 @@ test('chords are typed, and read at once: key, numbers, readings and why', async
   await expect(why(page)).toContainText('is borrowed');
   await expect(page.getByRole('figure')).toContainText('Furthest from home');
   await expectAccessible(page);
-});
-
-test('relative keys are two homes; a pinned key is followed, and let go again', async ({ page }) => {
-  await typeChords(page, 'Am F C G Am F C G');
-  await expect(page.getByRole('heading', { name: 'In A minor or C major' })).toBeVisible();
-  await page.getByRole('button', { name: 'Hear it in C major' }).click();
-  await expect(page.getByRole('heading', { name: 'In C major' })).toBeVisible();
-  await expect(chord(page, 0)).toHaveAccessibleName(/^6 minor/);
-  await page.getByRole('button', { name: 'Let the chords decide' }).click();
-  await expect(chord(page, 0)).toHaveAccessibleName(/^1 minor/);
-});
-
-test('one switch between hearings, and both side by side; numbers stay', async ({ page }) => {
-  await typeChords(page, 'Abmaj7 Ebm7 Ab7 Dbmaj7 Abmaj7');
-  await expect(chord(page, 1)).toContainText('ii7/IV');
-  await page.getByRole('heading', { name: /^In A♭/ }).click();
-  await page.keyboard.press('h');
-  await expect(chord(page, 1)).toContainText('v7');
-  await expect(chord(page, 1)).not.toContainText('ii7/IV');
-  await page.keyboard.press('h');
-  await expect(chord(page, 1)).toContainText('ii7/IV');
-  await expect(chord(page, 1)).toContainText('v7');
-  await expect(chord(page, 1)).toHaveAccessibleName(/^5 minor 7/);
-});
-
-test('bad input keeps what is good: unreadable chords, nonsense, nothing', async ({ page }) => {
-  await typeChords(page, 'C zz G7 NC C');
-  await expect(page.getByRole('region', { name: 'Not read' })).toContainText('zz in line 1');
-  await expect(page.getByRole('heading', { name: 'In C major' })).toBeVisible();
-  await typeChords(page, 'Fb7 B# E##');
-  await expect(page.getByRole('button', { name: /^Hear it in/ }).first()).toBeVisible();
-  await typeChords(page, '');
-  await expect(page.getByText('Write the chords of a song as you hear them')).toBeVisible();
 });
 
 test('two thousand chords are read in the worker while the page answers', async ({ page }) => {
@@ -78,42 +44,6 @@ test('scales over the neck: the chosen one is shown, a melody note rules others 
   await expect(page.getByRole('region', { name: 'Neck', exact: true }).getByRole('button', { name: /^A♭, / }).first()).toBeVisible();
   await page.getByRole('button', { name: 'Fold away' }).click();
   await expect(scales).toBeHidden();
-});
-
-test('what if: a suggestion is heard, put in, and taken back', async ({ page }) => {
-  await typeChords(page, 'C Dm G7 C');
-  await chord(page, 1).click();
-  await page.keyboard.press('Alt+3');
-  await page.getByRole('button', { name: 'Hear A7 Dm in its place' }).click();
-  await page.getByRole('button', { name: 'Put A7 Dm in its place' }).click();
-  await expect(grid(page).locator('[data-index]')).toHaveCount(5);
-  await expect(chord(page, 1)).toContainText('V7/ii');
-  await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(grid(page).locator('[data-index]')).toHaveCount(4);
-  await page.getByRole('button', { name: 'Redo' }).click();
-  await expect(grid(page).locator('[data-index]')).toHaveCount(5);
-});
-
-test('the player’s word is kept with the song, shown as theirs, and flagged when an edit takes the chord away', async ({ page }) => {
-  await newSong(page);
-  await writeChart(page, 'title: Weir Lamp\nkey: C\n\n1 4 b77 1');
-  await page.getByRole('link', { name: 'Analyze' }).click();
-  await chord(page, 2).click();
-  await page.keyboard.press('Alt+1');
-  await page.getByLabel('You hear it as').selectOption('borrowed');
-  await page.getByLabel('Your note').fill('Ines sings the minor 6 here');
-  await page.getByRole('button', { name: 'Save with the song' }).click();
-  await expect(chord(page, 2)).toContainText('yours: borrowed');
-  await expectSaved(page);
-  await page.reload();
-  await expect(chord(page, 2)).toContainText('yours: borrowed');
-  await page.getByRole('link', { name: 'Chart', exact: true }).click();
-  await expect(page.getByLabel('Chart text')).toContainText('= borrowed -- Ines sings the minor 6 here');
-  await writeChart(page, 'title: Weir Lamp\nkey: C\nreading 3-1: 4 [b77] 1 = borrowed -- Ines sings the minor 6 here\n\n1 4 5 1');
-  await page.getByRole('link', { name: 'Analyze' }).click();
-  await expect(chord(page, 2)).toHaveAccessibleName(/^5, G/);
-  await page.keyboard.press('Alt+1');
-  await expect(page.getByRole('region', { name: 'What you said' })).toContainText('an edit has taken it away. Your word is kept.');
 });
 
 test('patterns are pointed out, and songs with the same round are found', async ({ page }) => {

@@ -69,43 +69,6 @@ test('what cannot be read is answered in the bar, and nothing is lost', async ({
   expect(await numbers(page)).toEqual(['1', '4', '6 minor', '5']);
 });
 
-test('bars are split, joined, repeated, marked, moved and taken out by single keys; every step is taken back', async ({ page }) => {
-  await song(page, `title: Steps\nkey: G\n\n${ORCHARD}`);
-  await place(page, '0.0').click();
-  const body = async () => ((await text(page).textContent()) ?? '').split('key: G')[1]?.trim();
-  for (const [key, expected] of [
-    ['s', '(1 1) 4 6- 5'],
-    ['Control+z', ORCHARD],
-    ['o', '1? 4 6- 5'],
-    ['p', '>1? 4 6- 5'],
-    ['Control+z', '1? 4 6- 5'],
-    ['Control+z', ORCHARD],
-    ['u', '1 1 4 6- 5'],
-    ['Delete', ORCHARD],
-    ['Alt+ArrowRight', '4 1 6- 5'],
-    ['Alt+ArrowLeft', ORCHARD],
-    ['+', '1maj7 4 6- 5'],
-    ['-', ORCHARD],
-  ] as const) {
-    await page.keyboard.press(key);
-    await expect.poll(body, { message: key }).toBe(expected);
-  }
-  await page.keyboard.press('Shift+ArrowRight');
-  await page.keyboard.press('j');
-  await expect.poll(body).toBe('(1 4) 6- 5');
-  await page.keyboard.press('Control+z');
-  await expect(page.locator('[data-bar]')).toHaveCount(4);
-  await page.keyboard.press('Control+a');
-  await page.keyboard.press('r');
-  await expect.poll(body).toBe(`|: ${ORCHARD} :|`);
-  await expect(page.getByRole('article', { name: 'Chart' })).toContainText('8 bars played');
-  await page.keyboard.press('r');
-  await expect.poll(body).toBe(ORCHARD);
-  await page.keyboard.press('Control+c');
-  await page.keyboard.press('Control+v');
-  await expect(page.locator('[data-bar]')).toHaveCount(8);
-});
-
 test('bars and sections are dragged', async ({ page }) => {
   await song(page, 'title: Drag\nkey: G\n\n[A]\n1 4 6- 5\n[B]\n2-');
   await place(page, '0.0').click();
@@ -128,36 +91,6 @@ test('bars and sections are dragged', async ({ page }) => {
   await expect.poll(async () => (await page.locator('[data-section] h2').allTextContents()).join(' ')).toBe('B A');
 });
 
-test('sections are named, counted, duplicated and moved', async ({ page }) => {
-  await song(page, 'title: Sections\nkey: G\n\n[Verse]\n1 4\n[Chorus]\n5 1');
-  await page.getByRole('button', { name: 'Section Verse, change it' }).click();
-  await page.getByLabel('Section', { exact: true }).fill('First verse');
-  await page.getByLabel('Times').fill('2');
-  await page.getByRole('button', { name: 'Done' }).click();
-  await expect(text(page)).toContainText('[First verse] x2');
-  await page.getByRole('button', { name: 'Section Chorus, change it' }).click();
-  await page.getByRole('button', { name: 'Move up' }).click();
-  await expect.poll(async () => (await page.locator('[data-section] h2').allTextContents()).join(' ')).toMatch(/^Chorus First verse/);
-  await page.getByRole('button', { name: 'Section Chorus, change it' }).click();
-  await page.getByRole('button', { name: 'Duplicate' }).click();
-  await expect(page.getByRole('button', { name: 'Section Chorus 2, change it' })).toBeVisible();
-});
-
-test('pasted chords over lyrics are shown before they land', async ({ page }) => {
-  await song(page, 'title: Pasted\nkey: G\n\n[Intro]\n1 1');
-  await page.getByRole('button', { name: 'Paste chords from anywhere' }).click();
-  const sheet = page.getByRole('dialog', { name: 'Paste chords' });
-  await sheet.getByRole('textbox').fill('Verse 1\nG        Em\nSalt on the window\n| C D | G |');
-  const lines = sheet.getByRole('list', { name: 'What it becomes' });
-  await expect(lines).toContainText('[Verse 1]');
-  await expect(lines).toContainText('~ Salt on the window');
-  await expect(sheet).toContainText('4 bars, put at the end');
-  await expectAccessible(page);
-  await sheet.getByRole('button', { name: 'Insert them' }).click();
-  await expect(page.locator('[data-bar]')).toHaveCount(6);
-  expect((await numbers(page)).slice(2)).toEqual(['1', '6 minor', '4', '5', '1']);
-});
-
 test('repeats, endings and jumps are drawn, counted and played', async ({ page }) => {
   await song(
     page,
@@ -177,52 +110,6 @@ test('repeats, endings and jumps are drawn, counted and played', async ({ page }
   await expect(page.getByRole('button', { name: /goes round/ })).toBeVisible();
   await page.getByRole('button', { name: 'Stop' }).click();
   await expect(page.getByRole('button', { name: 'Play', exact: true })).toBeVisible();
-});
-
-test('the chart is checked: a slip is told from a borrowed chord, and mended with one press', async ({ page }) => {
-  await song(page, 'title: Checked\nkey: C\nform: Vers\n\n[Verse]\n1 4- 1 b2-\nb3- 12 5');
-  await page.getByRole('button', { name: /^Check/ }).click();
-  const list = page.getByRole('region', { name: 'Problems' }).first();
-  await expect(list).toContainText('4– is outside the key: borrowed');
-  await expect(list).toContainText('♭2– is outside the key and nothing explains it: a slip?');
-  await expect(list).toContainText('No section is called “Vers”');
-  await list.getByRole('button', { name: 'Write Verse' }).click();
-  await expect(text(page)).toContainText('form: Verse');
-  await list.getByRole('button', { name: 'Write 1 2', exact: true }).click();
-  await expect(text(page)).toContainText('b3- 1 2');
-  await list.getByRole('button', { name: /♭2– is outside/ }).click();
-  await expect(place(page, '3.0')).toBeFocused();
-});
-
-test('minor is numbered from its tonic or the relative major, and back without loss', async ({ page }) => {
-  await song(page, 'title: Two Numberings\nkey: Em\n\n1- b7 b6 5');
-  await page.getByRole('button', { name: /^Check/ }).click();
-  await page.getByRole('button', { name: 'Number it from the relative major' }).click();
-  await expect.poll(() => numbers(page)).toEqual(['6 minor', '5', '4', '3']);
-  expect(await letters(page)).toEqual(['E minor', 'D', 'C', 'B']);
-  await page.getByRole('button', { name: 'Number it from the minor tonic' }).click();
-  await expect.poll(() => numbers(page)).toEqual(['1 minor', 'flat 7', 'flat 6', '5']);
-});
-
-test('versions: named, compared in bars, one section taken over, restored whole', async ({ page }) => {
-  await song(page, 'title: Takes\nkey: G\n\n[Verse]\n1 4\n\n[Chorus]\n4 5 1 1');
-  await more(page, 'Versions');
-  const sheet = page.getByRole('dialog', { name: 'Versions' });
-  await sheet.getByLabel('Name of this version').fill('The chorus we liked');
-  await sheet.getByRole('button', { name: 'Name it' }).click();
-  await expect(sheet.getByRole('list', { name: 'Saves' })).toContainText('The chorus we liked');
-  await page.keyboard.press('Escape');
-  await writeChart(page, 'title: Takes\nkey: G\n\n[Verse]\n1 4\n\n[Chorus]\n2- 5 1 1');
-  await expectSaved(page);
-  await more(page, 'Versions');
-  await sheet.getByLabel('Only named ones').check();
-  await sheet.getByRole('button', { name: /The chorus we liked/ }).click();
-  await expect(sheet).toContainText('Since then one bar changed.');
-  await expectAccessible(page);
-  await sheet.getByRole('button', { name: 'In place of Chorus' }).click();
-  await expect(text(page)).toContainText('4 5 1 1');
-  await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(text(page)).toContainText('2- 5 1 1');
 });
 
 test('printed: every page, large, with the key that is read; and as a PDF with its fonts', async ({ page }) => {
@@ -272,30 +159,6 @@ test('the text completes, and shares its history with the sheet', async ({ page 
   await text(page).click();
   await page.keyboard.press('Control+z');
   await expect(page.locator('[data-bar]')).toHaveCount(4);
-});
-
-test('the shelf: a pattern in any key and rotation, tags, a copy, put away and brought back', async ({ page }) => {
-  await song(page, 'title: Zinc Harbour\nkey: Ab\n\n6- 3 b6 b2 6- 3 b6 b2');
-  await page.goto('/');
-  const songs = page.getByRole('list', { name: 'Songs' });
-  await page.getByLabel('Songs that go through these chords').fill('b6 b2 6- 3');
-  await expect(songs.getByRole('listitem')).toHaveCount(1);
-  await expect(songs).toContainText('Zinc Harbour');
-  await page.getByRole('button', { name: 'More about Zinc Harbour' }).click();
-  await page.getByRole('menuitem', { name: 'Tags' }).click();
-  await page.getByLabel('Tags of Zinc Harbour').fill('odd, late');
-  await page.keyboard.press('Enter');
-  await expect(songs).toContainText('odd, late');
-  await page.getByRole('button', { name: 'More about Zinc Harbour' }).click();
-  await page.getByRole('menuitem', { name: 'Duplicate' }).click();
-  await expect(songs).toContainText('Zinc Harbour (copy)');
-  await page.getByRole('button', { name: 'More about Zinc Harbour (copy)' }).click();
-  await page.getByRole('menuitem', { name: 'Archive' }).click();
-  await expect(songs.getByRole('listitem')).toHaveCount(1);
-  await page.getByRole('button', { name: 'Archive' }).click();
-  await expect(songs).toContainText('Zinc Harbour (copy)');
-  await page.getByLabel('Songs that go through these chords').fill('wat');
-  await expect(page.getByRole('status').filter({ hasText: 'is no chord' })).toBeVisible();
 });
 
 test('four hundred bars stay smooth, and a chart of five thousand is read', async ({ page }) => {

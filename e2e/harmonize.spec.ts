@@ -15,67 +15,6 @@ async function open(page: Page, key: string, steps: number, digit: string, depth
   await page.keyboard.press(`Alt+${digit}`);
 }
 
-test('why this chord: four ways, and what one types is answered', async ({ page }) => {
-  await open(page, 'Bb', 3, '2');
-  await expect(panel(page)).toContainText('needs D♭, the key has D');
-  await expect(panel(page)).toContainText('Its seventh lies a half step below the octave');
-  await expect(panel(page)).toContainText('Its one dominant seventh is F7, on the 5');
-  const typed = panel(page).getByLabel('The chord’s notes, or its name');
-  await typed.fill('Eb G Bb D');
-  await expect(panel(page)).toContainText('Right, every letter.');
-  await typed.fill('D# G Bb D');
-  await expect(panel(page)).toContainText('the letter is wrong: the 1 of E♭maj7 is written E♭');
-  await typed.fill('Ebm7');
-  await expect(panel(page)).toContainText('Not quite: its 3 is G, where Ebm7 has G♭');
-});
-
-test('tones picked by hand are named', async ({ page }) => {
-  await open(page, 'C', 3, '2');
-  const tones = panel(page).getByRole('group', { name: 'Tones' });
-  await expect(tones.getByRole('button', { pressed: true })).toHaveCount(5);
-  await expect(panel(page)).toContainText('Fmaj13no5');
-  await tones.getByRole('button', { name: '♯11' }).click();
-  await tones.getByRole('button', { name: '13' }).click();
-  await expect(panel(page)).toContainText('Fmaj9♯11no5');
-});
-
-test('every depth and fourths, by one key; one degree deeper by another', async ({ page }) => {
-  await page.goto('/harmonize');
-  const build = page.getByLabel('Chords built of');
-  await expect(build).toBeVisible();
-  for (const name of ['Sevenths', 'Ninths', 'Elevenths', 'Thirteenths', 'As bands play them', 'Fourths', 'Fourths and a third', 'Triads']) {
-    await page.keyboard.press('t');
-    await expect(build.locator('option:checked')).toHaveText(name);
-  }
-  await page.keyboard.press('ArrowRight');
-  await page.keyboard.press('Shift+T');
-  await expect(chosen(page)).toHaveAccessibleName(/^2 minor 7, D minor 7/);
-  await expect(stage(page).getByRole('button', { name: /^1, C,/ })).toBeVisible();
-});
-
-test('how it moves, and what two scales share', async ({ page }) => {
-  await open(page, 'C', 0, '3');
-  await expect(panel(page)).toContainText('3 and 7 down a half step: that is Dm7');
-  await page.keyboard.press('Alt+4');
-  await panel(page).getByLabel('The other scale').selectOption('melodic minor');
-  await expect(panel(page)).toContainText('One note changed: E becomes E♭.');
-  await panel(page).getByLabel('Or any other key').fill('H minor');
-  await page.keyboard.press('Enter');
-  await expect(panel(page).getByRole('alert')).toContainText('write B');
-  await panel(page).getByLabel('Or any other key').fill('Am');
-  await page.keyboard.press('Enter');
-  await expect(panel(page)).toContainText('The same seven notes.');
-});
-
-test('all keys, either way round the circle, and fourth against fifth', async ({ page }) => {
-  await open(page, 'Bb', 0, '5');
-  await expect(panel(page)).toContainText('B♭ is the 5 of E♭');
-  await panel(page).getByRole('radio', { name: 'In fourths' }).click();
-  await expect(panel(page).getByRole('img', { name: /clockwise in fourths: C, F, B♭/ })).toBeVisible();
-  await panel(page).getByRole('button', { name: 'A♭' }).click();
-  await expect(page.getByTestId('key-in-force')).toHaveText('A♭');
-});
-
 test('modes, homes, one string, building up', async ({ page }) => {
   await open(page, 'Ab', 1, '6');
   await expect(panel(page).getByRole('row', { name: /B♭ dorian/ })).toContainText('minor with 6');

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
-import { expect, openSong, test } from './pages.ts';
+import { expect, test } from './pages.ts';
 
 const neck = (page: Page) => page.getByRole('region', { name: 'Neck', exact: true });
 const shape = (page: Page) => page.getByTestId('shape');
@@ -79,31 +79,6 @@ test('with a capo shapes are counted from it, and the sounding frets stay in sig
   await expect(page.getByText('from the capo, 133211 from the nut')).toBeVisible();
 });
 
-test('the chord keeps its place when the key changes, typed letters are let go', async ({ page }) => {
-  await openNeck(page, '?key=C');
-  const title = neck(page).locator('.sr-only').first();
-  await page.getByRole('button', { name: /^A minor$/ }).click();
-  await expect(title).toHaveText('A minor');
-  await page.keyboard.press(']');
-  await expect(title).toHaveText('B flat minor');
-  await page.getByLabel('Any other chord').fill('G7');
-  await expect(title).toHaveText('G 7');
-  await page.getByRole('heading', { name: 'Neck', level: 1 }).click();
-  await page.keyboard.press('[');
-  await expect(title).toHaveText(/^(F sharp|G flat) 7$/);
-  await expect(page.getByLabel('Any other chord')).toHaveValue('');
-});
-
-test('a chord that cannot be is answered; one with more notes than strings says what is left out', async ({ page }) => {
-  await openNeck(page);
-  const typed = page.getByLabel('Any other chord');
-  await typed.fill('H7');
-  await expect(page.getByRole('alert')).toContainText('write B');
-  await typed.fill('C13');
-  await expect(page.getByRole('alert')).toBeHidden();
-  await expect(shape(page)).toBeVisible();
-});
-
 test('the key up the neck and in one position, heard and on a study sheet with staff: PDF and SVG', async ({ page }) => {
   test.setTimeout(90_000);
   await openNeck(page, '?key=G');
@@ -150,38 +125,6 @@ test('the key up the neck and in one position, heard and on a study sheet with s
   await page.emulateMedia({ media: 'print' });
   await expect(page.locator('.print-pages > svg')).toBeVisible();
   await expect(page.getByRole('navigation', { name: 'Rooms' })).toBeHidden();
-});
-
-test('a path through a song: shapes for every chord, a lock, an alternative, a note on top, and limits nothing fits', async ({ page }) => {
-  await openSong(page, 'Harbor Wall');
-  await page.getByRole('heading', { name: 'Harbor Wall' }).click();
-  await page.keyboard.press('Shift+N');
-  await expect(shape(page)).toBeVisible();
-  await page.keyboard.press('Alt+3');
-  const path = page.getByRole('list', { name: 'The path' });
-  await expect(path.getByRole('listitem').first()).toContainText('bar 1');
-  const total = page.getByText(/^movement in all:/);
-  await expect(total).toBeVisible();
-  const before = await total.textContent();
-  await page
-    .getByRole('region', { name: 'This chord' })
-    .getByRole('button', { name: /^frets/ })
-    .first()
-    .click();
-  await expect(path).toContainText('bar 1, kept');
-  await expect(total).not.toHaveText(before ?? '');
-  await page.getByRole('button', { name: 'Let it go' }).click();
-  await expect(total).toHaveText(before ?? '');
-  await page.getByLabel('Note on top').selectOption({ label: 'A' });
-  await expect(total).not.toHaveText(before ?? '');
-  await page.getByLabel('Highest fret').fill('0');
-  await expect(path).toContainText('nothing fits');
-  await page.getByLabel('Chords for the path').fill('2-7 57 1maj7');
-  await page.getByLabel('Highest fret').fill('9');
-  await page.getByRole('combobox', { name: 'Shapes' }).selectOption({ label: 'Drop-2 and drop-3' });
-  await expect(path.getByRole('listitem')).toHaveCount(3);
-  await page.getByLabel('Chords for the path').fill('2-7 z9');
-  await expect(page.getByRole('alert')).toContainText('z9');
 });
 
 test('runs: scale, arpeggios and sweep as tab, with a staff, played with a click', async ({ page }) => {

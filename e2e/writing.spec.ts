@@ -69,7 +69,7 @@ async function stored(page: Page): Promise<string> {
   return (await (await page.request.get(`/api/v1/bands/${bands.bands[0].id}/songs/${id}`)).json()).source;
 }
 
-for (const seed of [1, 2, 3, 4, 5, 6, 7, 8, 9, 10]) {
+for (const seed of [1, 2, 3, 4, 5, 6]) {
   test(`written at speed, chart ${seed}: the server is slow and once does not answer, and nothing is lost`, async ({ page }) => {
     let saves = 0;
     await page.route('**/songs/*', async (route) => {

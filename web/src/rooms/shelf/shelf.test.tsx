@@ -1,0 +1,130 @@
+/** @jest-environment jsdom */
+import '../../../test/dom.ts';
+import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
+import { cleanup, screen, waitFor, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { FakeHouse, Refusal } from '../../../test/fake-house.ts';
+import { openRoom } from '../../../test/open-room.tsx';
+import { Shelf } from './Shelf.tsx';
+
+let house: FakeHouse;
+const user = userEvent.setup();
+
+beforeEach(() => {
+  localStorage.clear();
+  house = new FakeHouse();
+  house.addSong('title: Harbor Wall\nkey: D\ntempo: 92\n\n1 4 6- 5\n', { tags: ['slow'] });
+  house.addSong('title: Kelp Ladder\nkey: Em\ntempo: 60\n\n1- b7 b6 5\n', { tags: ['slow', 'late'] });
+  house.addSong('title: Northbound Gravel\nkey: A\ntempo: 138\n\n1 b7 4 1\n');
+});
+afterEach(cleanup);
+
+const open = () =>
+  openRoom(house, '/', [
+    { index: true, Component: Shelf },
+    { path: 'songs/:songId/chart', Component: () => <p>the chart</p> },
+  ]);
+const titles = () =>
+  within(screen.getByRole('list', { name: 'Songs' }))
+    .queryAllByRole('link')
+    .map(
+      (link) => ['Harbor Wall', 'Kelp Ladder', 'Northbound Gravel'].find((title) => link.textContent?.includes(title)) ?? link.textContent,
+    );
+const shown = (expected: readonly string[]) => waitFor(() => expect(titles()).toEqual(expected));
+async function choose(title: string, item: string): Promise<void> {
+  await user.click(await screen.findByRole('button', { name: `More about ${title}` }));
+  await user.click(await screen.findByRole('menuitem', { name: item }));
+}
+
+describe('the shelf', () => {
+  test('has the band’s songs, and fetching is not the same as having none', async () => {
+    open();
+    expect(screen.queryByText('No songs yet')).toBeNull();
+    expect(await screen.findByRole('link', { name: /Harbor Wall/ })).toBeTruthy();
+    await shown(['Harbor Wall', 'Kelp Ladder', 'Northbound Gravel']);
+  });
+
+  test('is found by words, narrowed by a tag, sorted, and whole again', async () => {
+    open();
+    await shown(['Harbor Wall', 'Kelp Ladder', 'Northbound Gravel']);
+    await user.type(screen.getByLabelText('Find a song'), 'kelp');
+    await shown(['Kelp Ladder']);
+    await user.clear(screen.getByLabelText('Find a song'));
+    await user.click(await screen.findByRole('button', { name: /^slow/ }));
+    await shown(['Harbor Wall', 'Kelp Ladder']);
+    await user.selectOptions(screen.getByRole('combobox', { name: 'Sort' }), 'tempo');
+    await shown(['Kelp Ladder', 'Harbor Wall']);
+    await user.click(screen.getByRole('button', { name: /^slow/ }));
+    await shown(['Kelp Ladder', 'Harbor Wall', 'Northbound Gravel']);
+  });
+
+  test('a pattern that is no chords is told in place, and asked of nobody', async () => {
+    open();
+    await shown(['Harbor Wall', 'Kelp Ladder', 'Northbound Gravel']);
+    await user.type(screen.getByLabelText('Songs that go through these chords'), 'wat');
+    expect((await screen.findByRole('status')).textContent).toContain('is no chord');
+    expect(house.all('GET', /pattern=wat/)).toEqual([]);
+    await user.clear(screen.getByLabelText('Songs that go through these chords'));
+    await user.type(screen.getByLabelText('Songs that go through these chords'), '1 b7 4');
+    await shown(['Northbound Gravel']);
+  });
+
+  test('a song is copied, tagged, put away and brought back', async () => {
+    open();
+    await choose('Harbor Wall', 'Duplicate');
+    expect(await screen.findByRole('link', { name: /Harbor Wall \(copy\)/ })).toBeTruthy();
+    await choose('Harbor Wall (copy)', 'Tags');
+    const field = await screen.findByLabelText('Tags of Harbor Wall (copy)');
+    await user.clear(field);
+    await user.type(field, 'odd, late, odd{Enter}');
+    await waitFor(() => expect(house.songs.at(-1)?.tags).toEqual(['odd', 'late']));
+    await choose('Harbor Wall (copy)', 'Archive');
+    await waitFor(() => expect(screen.queryByRole('link', { name: /copy/ })).toBeNull());
+    await user.click(screen.getByRole('button', { name: 'Archived' }));
+    expect(await screen.findByRole('link', { name: /Harbor Wall \(copy\)/ })).toBeTruthy();
+    await choose('Harbor Wall (copy)', 'Restore');
+    await waitFor(() => expect(house.songs.every(({ archived }) => !archived)).toBe(true));
+  });
+
+  test('a new song is opened once it is there', async () => {
+    const { router } = open();
+    await user.click((await screen.findAllByRole('button', { name: 'New song' }))[0] as HTMLElement);
+    expect(await screen.findByText('the chart')).toBeTruthy();
+    expect(router.state.location.pathname).toBe(`/songs/${house.songs.at(-1)?.id}/chart`);
+  });
+
+  test('an empty shelf shows the first step, one of a filter says so', async () => {
+    house.songs = [];
+    open();
+    expect(await screen.findByText('No songs yet')).toBeTruthy();
+    await user.type(screen.getByLabelText('Find a song'), 'x');
+    expect(await screen.findByText('No song here is like that.')).toBeTruthy();
+  });
+
+  test('the hint for newcomers is put away for good', async () => {
+    open();
+    await user.click(await screen.findByRole('button', { name: 'Hide this hint' }));
+    expect(screen.queryByRole('note')).toBeNull();
+    cleanup();
+    open();
+    await shown(['Harbor Wall', 'Kelp Ladder', 'Northbound Gravel']);
+    expect(screen.queryByRole('note')).toBeNull();
+  });
+
+  test('that cannot be reached says why, and is asked again', async () => {
+    house.on('GET', /.*\/songs\?.*/, () => new Refusal(503, 'The database is away for a moment.'));
+    open();
+    expect(await screen.findByText('The database is away for a moment.')).toBeTruthy();
+    house.on('GET', /.*\/songs\?.*/, () => ({ songs: [], next: null }));
+    await user.click(screen.getByRole('button', { name: 'Try again' }));
+    expect(await screen.findByText('No songs yet')).toBeTruthy();
+  });
+
+  test('a guest finds nothing a guest may not do', async () => {
+    house.me = { ...house.me, bands: house.me.bands.map((band) => ({ ...band, role: 'guest' as const })) };
+    open();
+    await shown(['Harbor Wall', 'Kelp Ladder', 'Northbound Gravel']);
+    for (const name of [/^New song/, /^More about/]) expect(screen.queryByRole('button', { name })).toBeNull();
+    expect(screen.queryByRole('link', { name: /Import/ })).toBeNull();
+  });
+});
