@@ -8,7 +8,7 @@ import {
   practiceSessionsAnswer,
   practiceSettings,
 } from '@aurora/wire';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { queryOptions, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useCallback } from 'react';
 import type { z } from 'zod';
 import { call } from './client.ts';
@@ -45,26 +45,35 @@ export function usePasses(player: PlayerAddress) {
   });
 }
 
-/** What a player has set for practising; as nobody set it until the server has answered. */
-export function usePracticeSettings(player: PlayerAddress) {
-  const queries = useQueryClient();
-  const query = useQuery({
+const settingsQuery = (player: PlayerAddress) =>
+  queryOptions({
     queryKey: keyOf('settings', player),
     queryFn: ({ signal }) => call('GET', `${memberPath(player)}/practice`, practiceSettings, { signal }),
-    enabled: player.bandId !== '' && player.memberId !== '',
   });
-  const save = useMutation({
-    mutationFn: (settings: PracticeSettings) => call('PUT', `${memberPath(player)}/practice`, practiceSettings, { body: settings }),
-    onMutate: async (settings) => {
+
+export type SettingsChange = (before: PracticeSettings) => PracticeSettings;
+
+/**
+ * What a player has set for practising; as nobody set it until the server has answered. A change is made to what the
+ * server has, never to what stands in for it: pressed early, it waits for that.
+ */
+export function usePracticeSettings(player: PlayerAddress) {
+  const queries = useQueryClient();
+  const asked = settingsQuery(player);
+  const isSomebody = player.bandId !== '' && player.memberId !== '';
+  const query = useQuery({ ...asked, enabled: isSomebody });
+  const { mutate } = useMutation({
+    onMutate: async (change: SettingsChange) => {
+      const before = await queries.ensureQueryData(asked);
       // an answer that is still on its way is of what was there before
-      await queries.cancelQueries({ queryKey: keyOf('settings', player) });
-      const before = queries.getQueryData<PracticeSettings>(keyOf('settings', player));
-      queries.setQueryData(keyOf('settings', player), settings);
+      await queries.cancelQueries({ queryKey: asked.queryKey });
+      queries.setQueryData(asked.queryKey, change(before));
       return { before };
     },
-    onError: (_, __, kept) => queries.setQueryData(keyOf('settings', player), kept?.before),
+    mutationFn: () => call('PUT', `${memberPath(player)}/practice`, practiceSettings, { body: queries.getQueryData(asked.queryKey) }),
+    onError: (_, __, kept) => void (kept && queries.setQueryData(asked.queryKey, kept.before)),
   });
-  return { settings: query.data ?? DEFAULT_PRACTICE, isKnown: query.data !== undefined, save };
+  return { settings: query.data ?? DEFAULT_PRACTICE, isSomebody, change: mutate };
 }
 
 /** What a player's practice comes to, worked out on the server. */

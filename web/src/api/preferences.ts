@@ -1,5 +1,5 @@
-import { DEFAULT_PREFERENCES, type Preferences, type PreferencesChange, preferences } from '@aurora/wire';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { DEFAULT_PREFERENCES, type Preferences, preferences } from '@aurora/wire';
+import { queryOptions, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { call } from './client.ts';
 import { refetchAfterLast } from './shown-at-once.ts';
@@ -9,34 +9,40 @@ const LOCAL = 'aurora-preferences';
 
 const preferencesKey = (bandId: string) => ['preferences', bandId] as const;
 
-/** What the band prefers, and how to change it. Changes show at once and are kept by the server. */
-export function usePreferences(): { readonly preferences: Preferences; readonly change: (change: PreferencesChange) => void } {
-  const bandId = useBand().data?.id ?? '';
-  const queries = useQueryClient();
-  const { data } = useQuery({
+const preferencesQuery = (bandId: string) =>
+  queryOptions({
     queryKey: preferencesKey(bandId),
     queryFn: ({ signal }) => call('GET', `/bands/${bandId}/preferences`, preferences, { signal }),
-    enabled: bandId !== '',
   });
+
+type PreferencesWish = (before: Preferences) => Partial<Preferences>;
+
+/**
+ * What the band prefers, and how to change it. A change is made to what the server has: pressed before that has come, it
+ * waits for it. It shows as soon as it is made and is kept by the server.
+ */
+export function usePreferences(): { readonly preferences: Preferences; readonly change: (wish: PreferencesWish) => void } {
+  const bandId = useBand().data?.id ?? '';
+  const queries = useQueryClient();
+  const { data } = useQuery({ ...preferencesQuery(bandId), enabled: bandId !== '' });
   // read once: a new object at every drawing would look like a change
   const [before] = useState(remembered);
   const current = data ?? before;
   const { mutate } = useMutation({
-    mutationFn: async (change: PreferencesChange) =>
-      call('PATCH', `/bands/${await knownBandId(queries)}/preferences`, preferences, { body: change }),
     mutationKey: preferencesKey(bandId),
-    onMutate: async (change) => {
+    onMutate: async (wish: PreferencesWish) => {
+      const asked = preferencesQuery(await knownBandId(queries));
+      const before = await queries.ensureQueryData(asked);
       // an answer that is still on its way is of what was there before
-      await queries.cancelQueries({ queryKey: preferencesKey(bandId) });
-      const before = queries.getQueryData<Preferences>(preferencesKey(bandId)) ?? current;
-      queries.setQueryData(preferencesKey(bandId), { ...before, ...change });
+      await queries.cancelQueries({ queryKey: asked.queryKey });
+      queries.setQueryData(asked.queryKey, { ...before, ...wish(before) });
     },
-    // what was changed before the band was known
-    onSuccess: async (changed) => {
-      if (bandId === '') queries.setQueryData(preferencesKey(await knownBandId(queries)), changed);
+    mutationFn: async () => {
+      const known = await knownBandId(queries);
+      return call('PATCH', `/bands/${known}/preferences`, preferences, { body: queries.getQueryData(preferencesKey(known)) });
     },
     // what the server refused does not stay on the screen
-    onSettled: () => refetchAfterLast(queries, preferencesKey(bandId)),
+    onSettled: async () => refetchAfterLast(queries, preferencesKey(await knownBandId(queries))),
   });
   useEffect(() => {
     if (data !== undefined) localStorage.setItem(LOCAL, JSON.stringify(data));

@@ -41,7 +41,7 @@ const chord = (index: number) => {
 const chords = () => document.querySelectorAll('[data-index]');
 const nameOf = (index: number) => chord(index).getAttribute('aria-label') ?? chord(index).textContent ?? '';
 const heading = (name: string | RegExp) => screen.findByRole('heading', { name });
-const why = () => useLensStore.getState().selection?.why.join(' ') ?? '';
+const why = () => useLensStore.getState().selection?.why?.join(' ') ?? '';
 const openPart = async (name: string) => user.click(screen.getByRole('tab', { name }));
 
 describe('chords as typed', () => {

@@ -63,9 +63,11 @@ function Tonight({ nights, practice }: PartProps & { readonly nights: readonly N
     session.begin([{ kind: 'programme', minutes: NIGHT_MINUTES, items }]);
   };
   const skip = () => {
-    const { settings, save } = practice;
-    if (settings.programme === null) return;
-    save({ ...settings, programme: { ...settings.programme, skipped: [...settings.programme.skipped, night.night] } });
+    practice.change((before) =>
+      before.programme === null
+        ? before
+        : { ...before, programme: { ...before.programme, skipped: [...before.programme.skipped, night.night] } },
+    );
   };
   return (
     <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
@@ -132,14 +134,11 @@ interface ProgrammeWish {
 }
 
 /** Begins the nights anew in the order wished. */
-function beginProgramme(
-  { memories, settings, save }: PartProps['practice'],
-  { nights, order, first, minor, strings }: ProgrammeWish,
-): void {
+function beginProgramme({ memories, change }: PartProps['practice'], { nights, order, first, minor, strings }: ProgrammeWish): void {
   const scales = minor ? (['major', 'natural minor'] as const) : (['major'] as const);
   const keys = programmeKeys({ nights, order, first, scales }, memories).map(({ tonic, scale }) => ({ tonic: printNote(tonic), scale }));
   const programme = { order, keys, skipped: [], since: new Date().toISOString(), strings: [...strings] as [number, number] };
-  save({ ...settings, programme });
+  change((before) => ({ ...before, programme }));
 }
 
 /** So many nights, in which order, beginning where; begun anew it leaves everything that was played remembered. */
@@ -206,9 +205,9 @@ function ProgrammeForm({ practice, isBegun }: PartProps & { readonly isBegun: bo
 const MOST_STEP = 20;
 
 /** By how much three clean passes raise the tempo, and a stop lowers it. */
-function LadderFields({ practice: { settings, save } }: PartProps) {
+function LadderFields({ practice: { settings, change } }: PartProps) {
   const { up, down } = settings.ladder;
-  const set = (ladder: typeof settings.ladder) => save({ ...settings, ladder });
+  const set = (ladder: Partial<typeof settings.ladder>) => change((before) => ({ ...before, ladder: { ...before.ladder, ...ladder } }));
   return (
     <div className="flex w-full flex-wrap items-end gap-3">
       <div className="w-48">
@@ -218,7 +217,7 @@ function LadderFields({ practice: { settings, save } }: PartProps) {
           min={1}
           max={MOST_STEP}
           placeholder="4"
-          onChange={(next) => set({ up: Math.round(next ?? 4), down })}
+          onChange={(next) => set({ up: Math.round(next ?? 4) })}
         />
       </div>
       <div className="w-48">
@@ -228,7 +227,7 @@ function LadderFields({ practice: { settings, save } }: PartProps) {
           min={1}
           max={MOST_STEP}
           placeholder="6"
-          onChange={(next) => set({ up, down: Math.round(next ?? 6) })}
+          onChange={(next) => set({ down: Math.round(next ?? 6) })}
         />
       </div>
     </div>

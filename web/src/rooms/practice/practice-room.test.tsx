@@ -27,7 +27,7 @@ function practiceNow(over: Partial<Practice> = {}): Practice {
     memories: new Map(),
     isKnown: true,
     settings: DEFAULT_PRACTICE,
-    save: () => undefined,
+    change: () => undefined,
     programme: null,
     waiting: 0,
     notes: [],

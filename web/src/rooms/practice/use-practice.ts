@@ -1,10 +1,11 @@
 import { type Instrument, itemId, type Memory, type Pass, type Programme, parseNote, parseScale, remember } from '@aurora/core';
 import type { PracticePass, PracticeSession, PracticeSettings } from '@aurora/wire';
-import { useEffect, useMemo, useState, useSyncExternalStore } from 'react';
-import { type PlayerAddress, usePasses, usePracticeSettings } from '../../api/practice.ts';
+import { useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
+import { type PlayerAddress, type SettingsChange, usePasses, usePracticeSettings } from '../../api/practice.ts';
 import { useBand } from '../../api/songs.ts';
 import { keepSending, type Outbox, practiceOutbox } from '../../document/outbox.ts';
 import { usePlaying } from '../../session/playing.ts';
+import { sayFault } from '../../ui/say.ts';
 import type { Run, RunItem } from './session/session-run.ts';
 
 /** A pass as it has just been played: what it is of is added here. */
@@ -19,7 +20,8 @@ export interface Practice {
   readonly memories: ReadonlyMap<string, Memory>;
   readonly isKnown: boolean;
   readonly settings: PracticeSettings;
-  readonly save: (settings: PracticeSettings) => void;
+  /** Changes what is set; what is pressed before the player is known waits for them. */
+  readonly change: (change: SettingsChange) => void;
   readonly programme: Programme | null;
   /** How many passes wait on this device to be sent. */
   readonly waiting: number;
@@ -46,7 +48,7 @@ export function usePractice(): Practice {
   const memberId = player?.id ?? '';
   const address = useMemo(() => ({ bandId, memberId }), [bandId, memberId]);
   const kept = usePasses(address);
-  const { settings, save } = usePracticeSettings(address);
+  const { settings, change } = useSettings(address);
   const { passes: box, sessions } = practiceOutbox(bandId);
   const waiting = useWaiting(box, memberId);
   const notes = useWaiting(sessions, memberId);
@@ -64,7 +66,7 @@ export function usePractice(): Practice {
     },
     isKnown: kept.data !== undefined || kept.isError,
     settings,
-    save: save.mutate,
+    change,
     programme: useMemo(() => programmeOf(settings), [settings]),
     waiting: waiting.length + notes.length,
     notes,
@@ -75,6 +77,18 @@ export function usePractice(): Practice {
       box.add(memberId, pass);
     },
   };
+}
+
+function useSettings(player: PlayerAddress): Pick<Practice, 'settings' | 'change'> {
+  const { settings, isSomebody, change } = usePracticeSettings(player);
+  const early = useRef<SettingsChange[]>([]);
+  const make = (wish: SettingsChange) => change(wish, { onError: (error) => void sayFault(error.message) });
+  const now = useRef(make);
+  useEffect(() => {
+    now.current = make;
+    if (isSomebody) for (const wish of early.current.splice(0)) make(wish);
+  });
+  return { settings, change: (wish) => void (isSomebody ? now.current(wish) : early.current.push(wish)) };
 }
 
 /** Worked out when it is first wanted, and once. */

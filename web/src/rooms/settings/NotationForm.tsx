@@ -4,7 +4,7 @@ import { SETTINGS_WORDS } from '../../wording/settings.ts';
 
 interface NotationFormProps {
   readonly naming: Naming;
-  readonly onChange: (naming: Naming) => void;
+  readonly onChange: (part: Partial<Naming>) => void;
 }
 
 type Options<Field extends keyof Naming> = readonly (readonly [value: Naming[Field], label: string])[];
@@ -103,7 +103,7 @@ export function NotationForm({ naming, onChange }: NotationFormProps) {
                 label={FIELDS[field].label}
                 value={naming[field]}
                 options={FIELDS[field].options as readonly (readonly [string, string])[]}
-                onChange={(value) => onChange({ ...naming, [field]: value })}
+                onChange={(value) => onChange({ [field]: value })}
               />
             </dd>
           </div>

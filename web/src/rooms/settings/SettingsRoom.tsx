@@ -21,7 +21,7 @@ export function SettingsRoom() {
   return (
     <div className="mx-auto flex w-full max-w-5xl flex-col gap-4 px-5 py-4 phone:px-3">
       <Group title={SETTINGS_WORDS.notation} whose={SETTINGS_WORDS.forTheWholeBandEveryPlayer}>
-        <NotationForm naming={preferences.naming} onChange={(naming) => change({ naming })} />
+        <NotationForm naming={preferences.naming} onChange={(part) => change(({ naming }) => ({ naming: { ...naming, ...part } }))} />
       </Group>
       <Group title={SETTINGS_WORDS.lookAndSound} whose={SETTINGS_WORDS.onThisDevice}>
         <LookAndSound />

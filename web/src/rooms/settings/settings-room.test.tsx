@@ -46,6 +46,19 @@ describe('notation, for the band', () => {
     await waitFor(() => expect(screen.getByRole('region', { name: 'Notation' }).textContent).toContain('Bmaj7  Cm7  Hm7♭5'));
   });
 
+  test('a school chosen before the band’s own have come changes that one alone', async () => {
+    house.preferences = { naming: { ...house.preferences.naming, notes: 'german', steps: 'T-S' } };
+    let resolve: () => void = () => undefined;
+    const promise = new Promise<void>((answer) => {
+      resolve = answer;
+    });
+    house.on('GET', /.*\/preferences/, () => promise.then(() => house.preferences));
+    open();
+    await choose('Notation', '△7');
+    resolve();
+    await waitFor(() => expect(house.preferences.naming).toMatchObject({ majorSeventh: '△7', notes: 'german', steps: 'T-S' }));
+  });
+
   test('what the server refuses goes back to what it was', async () => {
     house.on('PATCH', /.*\/preferences/, () => new Refusal(403, 'A guest changes nothing.'));
     open();
