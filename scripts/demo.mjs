@@ -7,6 +7,7 @@ import { ensureInstalled } from './lib/install.mjs';
 import { ensurePackages } from './lib/packages.mjs';
 import { runHouse } from './lib/run-house.mjs';
 import { untilStopped } from './lib/signals.mjs';
+import { steps } from './lib/steps.mjs';
 import { dataFolder, Halt, run } from './lib/workplace.mjs';
 
 const DEFAULT_PORT = '4170';
@@ -15,11 +16,12 @@ await run(async () => {
   const stopped = untilStopped();
   const fresh = process.argv.includes('--fresh');
   if (fresh) await confirmFresh();
-  ensurePackages();
-  await ensureInstalled();
-  const build = await ensureBuilt();
+  const step = steps(5);
+  await step('Debian’s packages', () => ensurePackages());
+  await step('npm’s packages', ensureInstalled);
+  const build = await step('the application', ensureBuilt);
   const folder = dataFolder('.data');
-  const ownerUrl = await startCluster(folder);
+  const ownerUrl = await step('the database', () => startCluster(folder));
   try {
     if (fresh) startOver(folder);
     const settings = {
@@ -30,7 +32,7 @@ await run(async () => {
       DEMO: '1',
       MAILBOX: '1',
     };
-    const house = await runHouse({ build, folder, ownerUrl, settings, ownsDatabase: true });
+    const house = await step('the demo band and its house', () => runHouse({ build, folder, ownerUrl, settings, ownsDatabase: true }));
     console.log(`\nAurora Ridge is ready: ${house.url}\nPress Ctrl-C to stop. Everything is kept for next time.\n`);
     await stopped;
     await house.stop();

@@ -51,7 +51,7 @@ export async function ensureBuilt() {
 
 /** @param {string} folder */
 async function build(folder) {
-  console.log('Building …');
+  console.log('Building the application, about half a minute …');
   const unfinished = `${folder}.unfinished`;
   rmSync(unfinished, { recursive: true, force: true });
   mkdirSync(unfinished, { recursive: true });
@@ -61,10 +61,12 @@ async function build(folder) {
     [`${ROOT}/node_modules/vite/bin/vite.js`, 'build', '--logLevel', 'warn', '--outDir', `${unfinished}/web`, '--emptyOutDir'],
     {
       cwd: `${ROOT}/web`,
-      stdio: ['ignore', 'inherit', 'inherit'],
+      // what a tool says of itself is shown only where the build fails
+      stdio: ['ignore', 'pipe', 'pipe'],
+      encoding: 'utf8',
     },
   );
-  if (vite.status !== 0) throw new Halt('The web application could not be built; the message stands above.');
+  if (vite.status !== 0) throw new Halt(`The web application could not be built:\n\n${vite.stdout}${vite.stderr}`);
   renameSync(unfinished, folder);
 }
 

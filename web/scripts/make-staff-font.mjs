@@ -1,7 +1,7 @@
 // @ts-check
 // Cuts the signs a staff is written with out of the music font: a small font for the engraver to measure
-// with, and their outlines for what is drawn. Run it after another sign is wanted; what it writes is kept
-// in the repository.
+// with, and their outlines for what is drawn. The font is kept in the repository; the
+// outlines are made anew wherever they are missing (`scripts/lib/staff-glyphs.mjs`).
 import { readFileSync, writeFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { brotliCompressSync, constants } from 'node:zlib';

@@ -47,10 +47,7 @@ interface FamilyChords {
 const FIVE_STRINGS = 5;
 
 /** Families with four tones are played as sevenths, fourths as stacks of four, on five strings with a third on top; triads as triads. Open and barre shapes follow the depth. */
-function chordsOfFamily(
-  key: Key,
-  { family, depth, strings = null }: FamilyChords,
-): readonly Pick<HarmonizedChord, 'number' | 'chord'>[] {
+function chordsOfFamily(key: Key, { family, depth, strings = null }: FamilyChords): readonly Pick<HarmonizedChord, 'number' | 'chord'>[] {
   if (family === 'quartal') return stackFourths(key, strings?.length === FIVE_STRINGS ? 'five' : 'four');
   if (FAMILIES_OF_BOTH.includes(family)) return harmonize(key, depth);
   return harmonize(key, family === 'drop-2' || family === 'drop-3' || family === 'shell' ? 'seventh' : 'triad');

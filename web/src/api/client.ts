@@ -1,5 +1,6 @@
 import { type Problem, problem } from '@aurora/wire';
 import type { z } from 'zod';
+import { ANSWER_WORDS } from '../wording/answers.ts';
 import { keepAnswer } from './kept.ts';
 import { KEPT_AT } from './kept-names.ts';
 import { tellAnswered, tellAway } from './reach.ts';
@@ -17,8 +18,6 @@ export class ApiFault extends Error {
 }
 
 type Method = 'GET' | 'POST' | 'PUT' | 'PATCH' | 'DELETE';
-
-const AWAY = 'The server does not answer. What you write is kept on this device.';
 
 /** What a call carries, and what ends it. */
 export interface CallOptions {
@@ -50,7 +49,7 @@ export async function call<Schema extends z.ZodType>(
     return checked;
   }
   const given = problem.safeParse(answer);
-  throw new ApiFault(response.status, given.success ? given.data.detail : AWAY, given.success ? given.data : null);
+  throw new ApiFault(response.status, given.success ? given.data.detail : ANSWER_WORDS.away, given.success ? given.data : null);
 }
 
 /** Songs, sets and pieces: a save answers with all of them, as if they had been asked for. */
@@ -78,6 +77,6 @@ async function send(method: Method, path: string, body: unknown, signal: AbortSi
     // nobody waits for the answer any more
     if (error instanceof DOMException && error.name === 'AbortError') throw error;
     tellAway(null);
-    throw new ApiFault(0, AWAY);
+    throw new ApiFault(0, ANSWER_WORDS.away);
   }
 }

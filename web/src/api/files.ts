@@ -10,6 +10,7 @@ import {
   problem,
 } from '@aurora/wire';
 import { useQuery, useQueryClient } from '@tanstack/react-query';
+import { ANSWER_WORDS } from '../wording/answers.ts';
 import { ApiFault, call } from './client.ts';
 import { type ServerWork, useServerWork } from './jobs.ts';
 import { useBand } from './songs.ts';
@@ -38,12 +39,12 @@ export function useImportFile(): ServerWork<File> {
     try {
       response = await fetch(`/api/v1/bands/${bandId}/imports?name=${encodeURIComponent(file.name)}`, { method: 'POST', body: file });
     } catch {
-      throw new ApiFault(0, 'The server does not answer. The file is as it was; try it again.');
+      throw new ApiFault(0, ANSWER_WORDS.fileAway);
     }
     const answer: unknown = await response.json().catch(() => null);
     if (response.ok) return jobState.parse(answer);
     const given = problem.safeParse(answer);
-    throw new ApiFault(response.status, given.success ? given.data.detail : 'The file could not be read.');
+    throw new ApiFault(response.status, given.success ? given.data.detail : ANSWER_WORDS.fileUnread);
   });
 }
 

@@ -9,6 +9,7 @@ import {
   useQuery,
   useQueryClient,
 } from '@tanstack/react-query';
+import { ANSWER_WORDS } from '../wording/answers.ts';
 import { chosenBand } from './chosen-band.ts';
 import { call } from './client.ts';
 
@@ -26,7 +27,7 @@ export class NoBand extends Error {}
 function openBand({ bands }: Me): BandSeat {
   const chosen = chosenBand();
   const found = bands.find(({ id }) => id === chosen) ?? bands[0];
-  if (found === undefined) throw new NoBand('Nobody is signed in on this device.');
+  if (found === undefined) throw new NoBand(ANSWER_WORDS.nobodyIsIn);
   return found;
 }
 

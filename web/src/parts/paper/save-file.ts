@@ -1,5 +1,6 @@
 import type { Drawing } from '@aurora/core';
 import { ApiFault } from '../../api/client.ts';
+import { ANSWER_WORDS } from '../../wording/answers.ts';
 
 /** Hands a file to the browser to keep. */
 export function saveFile(name: string, content: Blob): void {
@@ -36,8 +37,8 @@ export async function pdfOf(title: string, author: string, pages: readonly Drawi
       body: JSON.stringify({ title, author, pages }),
     });
   } catch {
-    throw new ApiFault(0, 'The server does not answer, so there is no PDF now. Printing and SVG work without it.');
+    throw new ApiFault(0, ANSWER_WORDS.noPdf);
   }
-  if (!response.ok) throw new ApiFault(response.status, 'This sheet could not be set as a PDF. Printing and SVG work without it.');
+  if (!response.ok) throw new ApiFault(response.status, ANSWER_WORDS.pdfUnset);
   return response.blob();
 }

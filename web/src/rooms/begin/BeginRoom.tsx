@@ -2,13 +2,13 @@ import { analyzeText, chordMidi, type Key, nameKey, songProfile } from '@aurora/
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useAddSong } from '../../api/songs.ts';
+import { songOf } from '../../document/progression-store.ts';
 import { ChordSymbol, LetterSymbol } from '../../parts/notation/ChordSymbol.tsx';
 import { Glyphs } from '../../parts/notation/Glyphs.tsx';
 import { RidgeStrip } from '../../parts/ridge/RidgeStrip.tsx';
 import { readHint } from '../../session/device-store.ts';
 import { circleKeys, stepKey } from '../../session/key-view.ts';
 import { useNaming } from '../../session/lens.ts';
-import { songOf } from '../../session/progression-store.ts';
 import { useShortcuts } from '../../session/use-shortcuts.ts';
 import { play } from '../../transport/player.ts';
 import { Button } from '../../ui/Button.tsx';

@@ -1,10 +1,10 @@
 import { type Chord, chordMidi, climbingMidi, type Key, printKey, printNumber, scaleMidi, writtenKey } from '@aurora/core';
 import { type ComponentType, useEffect, useState } from 'react';
+import { addBars } from '../../document/progression-store.ts';
 import { setDevice, useDevice } from '../../session/device-store.ts';
 import { stepKey } from '../../session/key-view.ts';
 import { useLens } from '../../session/lens.ts';
 import { keyInForce, select, setKey } from '../../session/lens-store.ts';
-import { useProgression } from '../../session/progression-store.ts';
 import { usePhone } from '../../session/use-media.ts';
 import { partKeys, useShortcuts } from '../../session/use-shortcuts.ts';
 import { type PlayStep, play, stop, usePlayer } from '../../transport/player.ts';
@@ -57,7 +57,6 @@ export function Harmonize() {
   const [panel, setPanel] = useState<PanelName>('progression');
   const player = usePlayer();
   const columns = columnsOf(sounding, written, build, lens.naming);
-  const { add } = useProgression();
   const selected = columns[index] as ColumnView;
   const hearKey = () => (player.playing === 'key' ? stop() : void play('key', keySteps(columns, scaleMidi(sounding)), TEMPO));
   const choose = (at: number) => {
@@ -76,7 +75,7 @@ export function Harmonize() {
     t: () => setBuild(nextBuild(build)),
     T: () => setBuild(deepen(build, index, sounding)),
     a: hearKey,
-    Enter: () => add([printNumber(selected.number)]),
+    Enter: () => addBars([printNumber(selected.number)]),
   });
   const props: PanelProps = { sounding, written, naming: lens.naming, build, columns, index };
 
@@ -95,7 +94,7 @@ export function Harmonize() {
         onSelect={choose}
         onAdd={(at) => {
           setIndex(at);
-          add([printNumber((columns[at] as ColumnView).number)]);
+          addBars([printNumber((columns[at] as ColumnView).number)]);
         }}
       />
       <PartTabs fills={!isPhone} label={HARMONIZE_WORDS.whatToLookAt} parts={PANELS} open={panel} onOpen={setPanel}>

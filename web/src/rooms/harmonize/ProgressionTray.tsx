@@ -1,10 +1,18 @@
 import { chordMidi, chordOnTonic, type Key, letterView, type Naming, numberView, printKey, readChart, symbolText } from '@aurora/core';
 import { type FormEvent, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { useStore } from 'zustand';
 import { useAddSong } from '../../api/songs.ts';
+import {
+  addBars,
+  clearBars,
+  readBarsTyped,
+  redoBars,
+  removeBar,
+  songOf,
+  undoBars,
+  useProgression,
+} from '../../document/progression-store.ts';
 import { LetterSymbol } from '../../parts/notation/ChordSymbol.tsx';
-import { readBarsTyped, songOf, useProgression } from '../../session/progression-store.ts';
 import { type PlayStep, play, stop, usePlayer } from '../../transport/player.ts';
 import { AnsweringField } from '../../ui/AnsweringField.tsx';
 import { Button } from '../../ui/Button.tsx';
@@ -17,8 +25,7 @@ const TEMPO = 100;
 
 /** The progression gathered from the stage or typed, heard, and made into a song. */
 export function ProgressionTray({ sounding, written, naming }: { readonly sounding: Key; readonly written: Key; readonly naming: Naming }) {
-  const { bars, add, remove, clear } = useProgression();
-  const { undo, redo, pastStates, futureStates } = useStore(useProgression.temporal);
+  const { bars, history } = useProgression();
   const player = usePlayer();
   const playing = player.playing === 'progression';
   const song = useAddSong();
@@ -26,7 +33,7 @@ export function ProgressionTray({ sounding, written, naming }: { readonly soundi
   const start = () =>
     song.mutate(songOf(bars, sounding), {
       onSuccess: ({ id }) => {
-        clear();
+        clearBars();
         void navigate(`/songs/${id}/chart`);
       },
       onError: (error) => void sayFault(error.message),
@@ -34,14 +41,14 @@ export function ProgressionTray({ sounding, written, naming }: { readonly soundi
   return (
     <section aria-label={HARMONIZE_WORDS.progression}>
       <div className="flex flex-wrap items-center gap-2">
-        <TypedBars written={written} onAdd={add} />
+        <TypedBars written={written} onAdd={addBars} />
         <Hint text={HARMONIZE_WORDS.undo}>
-          <Button look="bare" aria-label={HARMONIZE_WORDS.undo} onClick={() => undo()} disabled={pastStates.length === 0}>
+          <Button look="bare" aria-label={HARMONIZE_WORDS.undo} onClick={undoBars} disabled={history.done.length === 0}>
             <UndoIcon size={18} />
           </Button>
         </Hint>
         <Hint text={HARMONIZE_WORDS.redo}>
-          <Button look="bare" aria-label={HARMONIZE_WORDS.redo} onClick={() => redo()} disabled={futureStates.length === 0}>
+          <Button look="bare" aria-label={HARMONIZE_WORDS.redo} onClick={redoBars} disabled={history.undone.length === 0}>
             <RedoIcon size={18} />
           </Button>
         </Hint>
@@ -63,7 +70,7 @@ export function ProgressionTray({ sounding, written, naming }: { readonly soundi
               className={`group relative flex min-w-20 flex-col border-l-2 border-edge py-1 pr-8 pl-3 ${playing && isSounding(bars, index, player.step) ? 'bg-wash' : ''}`}
             >
               <Bar text={bar} written={written} naming={naming} />
-              <DeleteBar name={HARMONIZE_WORDS.deleteBar(index + 1, bar)} onDelete={() => remove(index)} />
+              <DeleteBar name={HARMONIZE_WORDS.deleteBar(index + 1, bar)} onDelete={() => removeBar(index)} />
             </li>
           ))}
         </ol>

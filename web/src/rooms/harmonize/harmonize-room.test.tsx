@@ -6,8 +6,9 @@ import { cleanup, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { FakeHouse } from '../../../test/fake-house.ts';
 import { openRoom } from '../../../test/open-room.tsx';
+import { NO_HISTORY } from '../../document/history.ts';
+import { useProgression } from '../../document/progression-store.ts';
 import { keyInForce, setKey, useLensStore } from '../../session/lens-store.ts';
-import { useProgression } from '../../session/progression-store.ts';
 import { Harmonize } from './Harmonize.tsx';
 
 let house: FakeHouse;
@@ -16,8 +17,7 @@ const user = userEvent.setup();
 beforeEach(() => {
   localStorage.clear();
   house = new FakeHouse();
-  useProgression.setState({ bars: [] });
-  useProgression.temporal.getState().clear();
+  useProgression.setState({ bars: [], history: NO_HISTORY });
 });
 afterEach(cleanup);
 

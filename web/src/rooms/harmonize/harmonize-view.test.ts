@@ -1,6 +1,15 @@
 import { parseKey, requireValue, symbolText } from '@aurora/core';
 import { describe, expect, test } from '@jest/globals';
-import { readBarsTyped, songOf, useProgression } from '../../session/progression-store.ts';
+import {
+  addBars,
+  clearBars,
+  readBarsTyped,
+  redoBars,
+  removeBar,
+  songOf,
+  undoBars,
+  useProgression,
+} from '../../document/progression-store.ts';
 import { buildOf } from './depth.ts';
 import { columnsOf, ridgePath, rulerOf } from './harmonize-view.ts';
 
@@ -57,17 +66,15 @@ describe('gathering a progression', () => {
   ])('%j is answered', (text, words) => expect((readBarsTyped(text, key('C')) as { fault: string }).fault).toContain(words));
 
   test('every step can be taken back and done again', () => {
-    const { add, remove, clear } = useProgression.getState();
-    const { undo, redo } = useProgression.temporal.getState();
-    add(['1', '4']);
-    remove(0);
-    clear();
+    addBars(['1', '4']);
+    removeBar(0);
+    clearBars();
     expect(useProgression.getState().bars).toEqual([]);
-    undo();
+    undoBars();
     expect(useProgression.getState().bars).toEqual(['4']);
-    undo();
+    undoBars();
     expect(useProgression.getState().bars).toEqual(['1', '4']);
-    redo();
+    redoBars();
     expect(useProgression.getState().bars).toEqual(['4']);
   });
 

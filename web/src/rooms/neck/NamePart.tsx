@@ -16,13 +16,13 @@ import {
 import { useState } from 'react';
 import { useParams } from 'react-router';
 import { useSong } from '../../api/songs.ts';
+import { addBars } from '../../document/progression-store.ts';
 import { chordTitle } from '../../parts/neck/chord-title.ts';
 import { tapDots } from '../../parts/neck/neck-view.ts';
 import { RoomNeck } from '../../parts/neck/RoomNeck.tsx';
 import { useSongEdit } from '../../parts/song/use-song-edit.ts';
 import { useLens } from '../../session/lens.ts';
 import { keyInForce, keyNow } from '../../session/lens-store.ts';
-import { useProgression } from '../../session/progression-store.ts';
 import { play } from '../../transport/player.ts';
 import { Button } from '../../ui/Button.tsx';
 import { AddIcon, ClearIcon, HearIcon, UndoIcon } from '../../ui/icons.ts';
@@ -160,11 +160,10 @@ function useAddChord(): (chord: Chord) => void {
   const { songId } = useParams();
   const song = useSong(songId).data;
   const edit = useSongEdit();
-  const { add } = useProgression();
   return (chord) => {
     const { tonic } = keyNow();
     if (songId === undefined) {
-      add([printNumber(numberChord(chord, tonic))]);
+      addBars([printNumber(numberChord(chord, tonic))]);
       void sayDone(NECK_WORDS.addedToTheProgressionInHarmonize);
       return;
     }

@@ -2,7 +2,7 @@ import { type Key, nameNote, readChart } from '@aurora/core';
 import { type ReactNode, useMemo, useState } from 'react';
 import { useParams } from 'react-router';
 import { useSong } from '../../api/songs.ts';
-import { readBarsTyped, useProgression } from '../../session/progression-store.ts';
+import { readBarsTyped, useProgression } from '../../document/progression-store.ts';
 import { AnsweringField } from '../../ui/AnsweringField.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { NECK_WORDS } from '../../wording/neck.ts';

@@ -70,7 +70,7 @@ function ChosenTools({ input, head, reaching, onChanges }: ChosenToolsProps) {
       <Tool text={CHART_WORDS.writeTheBar} keys="Enter" onPress={() => input.open(head, 'edit')}>
         <WriteIcon size={18} />
       </Tool>
-      <Tool text={CHART_WORDS.aNewBarBehindIt} keys="i" onPress={input.insert}>
+      <Tool text={CHART_WORDS.aNewBarBehindIt} keys="i" onPress={input.commands.insert}>
         {CHART_WORDS.addBarSign}
       </Tool>
       <Hint text={CHART_WORDS.chooseUpToAnotherBar} keys="Shift">
@@ -87,16 +87,16 @@ function ChosenTools({ input, head, reaching, onChanges }: ChosenToolsProps) {
       <Menu label={CHART_WORDS.barsMenu} items={barItems(input)} />
       <Menu label={CHART_WORDS.signs} shortcut="k" items={signItems(input, onChanges)} />
       <Menu label={CHART_WORDS.chords} items={chordItems(input)} />
-      <Tool text={CHART_WORDS.earlier} keys="Alt ←" onPress={() => input.move(-1)}>
+      <Tool text={CHART_WORDS.earlier} keys="Alt ←" onPress={() => input.commands.move(-1)}>
         <BeforeIcon size={18} />
       </Tool>
-      <Tool text={CHART_WORDS.later} keys="Alt →" onPress={() => input.move(1)}>
+      <Tool text={CHART_WORDS.later} keys="Alt →" onPress={() => input.commands.move(1)}>
         <NextIcon size={18} />
       </Tool>
-      <Tool text={CHART_WORDS.duplicate} keys="u" onPress={input.duplicate}>
+      <Tool text={CHART_WORDS.duplicate} keys="u" onPress={input.commands.duplicate}>
         <DuplicateIcon size={17} />
       </Tool>
-      <Tool text={CHART_WORDS.deleteWord} keys="Delete" onPress={input.delete}>
+      <Tool text={CHART_WORDS.deleteWord} keys="Delete" onPress={input.commands.delete}>
         <DeleteIcon size={17} />
       </Tool>
     </>
@@ -105,25 +105,25 @@ function ChosenTools({ input, head, reaching, onChanges }: ChosenToolsProps) {
 
 function barItems(input: SheetInput): readonly ToolItem[] {
   return [
-    [CHART_WORDS.splitTheBar, 's', input.split],
-    [CHART_WORDS.joinTheBarsIntoOne, 'j', input.join],
-    [CHART_WORDS.repeatThem, 'r', input.repeat],
-    [CHART_WORDS.firstEnding, '8', () => input.ending([1])],
-    [CHART_WORDS.secondEnding, '9', () => input.ending([2])],
-    [CHART_WORDS.aSectionBeginsHere, 'h', input.section],
+    [CHART_WORDS.splitTheBar, 's', input.commands.split],
+    [CHART_WORDS.joinTheBarsIntoOne, 'j', input.commands.join],
+    [CHART_WORDS.repeatThem, 'r', input.commands.repeat],
+    [CHART_WORDS.firstEnding, '8', () => input.commands.ending([1])],
+    [CHART_WORDS.secondEnding, '9', () => input.commands.ending([2])],
+    [CHART_WORDS.aSectionBeginsHere, 'h', input.commands.section],
   ];
 }
 
 /** Signs and jumps; in the open menu the first letters find them. */
 function signItems(input: SheetInput, onChanges: () => void): readonly ToolItem[] {
   const jump = (to: 'start' | 'segno', until: 'coda' | 'fine' | 'either') => () =>
-    input.sign({ kind: 'jump', to, until, keepRepeats: false });
+    input.commands.sign({ kind: 'jump', to, until, keepRepeats: false });
   return [
     [CHART_WORDS.keyMeterTempoPickupFromHere, '', onChanges],
-    [CHART_WORDS.segno, '', () => input.sign({ kind: 'sign', sign: 'segno' })],
-    [CHART_WORDS.coda, '', () => input.sign({ kind: 'sign', sign: 'coda' })],
-    [CHART_WORDS.toCoda, '', () => input.sign({ kind: 'to-coda' })],
-    [CHART_WORDS.fine, '', () => input.sign({ kind: 'sign', sign: 'fine' })],
+    [CHART_WORDS.segno, '', () => input.commands.sign({ kind: 'sign', sign: 'segno' })],
+    [CHART_WORDS.coda, '', () => input.commands.sign({ kind: 'sign', sign: 'coda' })],
+    [CHART_WORDS.toCoda, '', () => input.commands.sign({ kind: 'to-coda' })],
+    [CHART_WORDS.fine, '', () => input.commands.sign({ kind: 'sign', sign: 'fine' })],
     ['D.C.', '', jump('start', 'either')],
     [CHART_WORDS.dCAlFine, '', jump('start', 'fine')],
     [CHART_WORDS.dCAlCoda, '', jump('start', 'coda')],
@@ -135,12 +135,12 @@ function signItems(input: SheetInput, onChanges: () => void): readonly ToolItem[
 
 function chordItems(input: SheetInput): readonly ToolItem[] {
   return [
-    [CHART_WORDS.thickerTheKeysSevenths, '+', () => input.deepen('seventh')],
-    ['Thinner: triads', '-', () => input.deepen('triad')],
-    [CHART_WORDS.pushed, 'p', () => input.mark('push')],
-    [CHART_WORDS.letRingMenu, 'l', () => input.mark('ring')],
-    [CHART_WORDS.stop, 'z', () => input.mark('stop')],
-    [CHART_WORDS.optionalOthersMayLeaveItOut, 'o', () => input.mark('optional')],
+    [CHART_WORDS.thickerTheKeysSevenths, '+', () => input.commands.deepen('seventh')],
+    ['Thinner: triads', '-', () => input.commands.deepen('triad')],
+    [CHART_WORDS.pushed, 'p', () => input.commands.mark('push')],
+    [CHART_WORDS.letRingMenu, 'l', () => input.commands.mark('ring')],
+    [CHART_WORDS.stop, 'z', () => input.commands.mark('stop')],
+    [CHART_WORDS.optionalOthersMayLeaveItOut, 'o', () => input.commands.mark('optional')],
   ];
 }
 

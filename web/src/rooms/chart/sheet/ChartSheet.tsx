@@ -36,7 +36,7 @@ export function ChartSheet({ sheet, reading, sections, turn, ...looked }: SheetP
   const inner = { ...looked, pixels: useInnerWidth(article, FIRST_WIDTH) };
   useFollow(article, inner.playing);
   const drawn = useRowsInSight(article, sheet, turn);
-  const { drop, context } = useSheetDrag(inner.input.moveTo, sections.onMove);
+  const { drop, context } = useSheetDrag(inner.input.commands.moveTo, sections.onMove);
   const last = sheet.sections.at(-1);
   const bars = reading.bars.length;
   return (

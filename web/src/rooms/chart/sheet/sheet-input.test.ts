@@ -17,6 +17,7 @@ import {
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { choose } from './bar-selection.ts';
+import { pressKey } from './sheet-keys.ts';
 import { sheetOn } from './sheet-on-text.ts';
 
 type Sheet = ReturnType<typeof sheetOn>;
@@ -29,7 +30,7 @@ function press({ input }: Sheet, keys: string): number {
     const held = /^(Shift|Ctrl)\+(.+)$/.exec(word);
     const presses = held !== null ? [held[2] as string] : named.has(word) ? [word] : word === 'Space' ? [' '] : [...word];
     for (const key of presses) {
-      input.press({ key, ctrlKey: held?.[1] === 'Ctrl', shiftKey: held?.[1] === 'Shift' });
+      pressKey({ key, ctrlKey: held?.[1] === 'Ctrl', shiftKey: held?.[1] === 'Shift' }, input);
       count += 1;
     }
   }

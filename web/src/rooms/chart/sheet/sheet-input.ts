@@ -1,44 +1,31 @@
-import {
-  type BarSign,
-  type Cell,
-  type Change,
-  type ChangeKind,
-  type ChartEdit,
-  type ChartedLetters,
-  cellsOf,
-  chartedLetters,
-  deepenBars,
-  type FormerChords,
-  type SlotMark,
-  withOwnQualities,
-} from '@aurora/core';
-import { freeSectionName, within } from '../desk-text.ts';
-import { type BarSelection, choose, chordBeside, kept, rangeOf, reachTo } from './bar-selection.ts';
+import { type ChartEdit, type ChartedLetters, chartedLetters, type OpenChart, withOwnQualities } from '@aurora/core';
+import { within } from '../desk-text.ts';
+import { type BarSelection, choose, chordBeside, kept, reachTo } from './bar-selection.ts';
 import { barText, closed, letterOf, newTyping, padWrites, type Typing } from './bar-typing.ts';
-import { type KeyedSheet, type Press, sheetKey, typingKey } from './sheet-keys.ts';
-import type { SheetDocument, SheetInputState, SheetReading } from './sheet-state.ts';
+import { SheetClipboard } from './sheet-clipboard.ts';
+import { SheetCommands } from './sheet-commands.ts';
+import type { ChosenBars, SheetDocument, SheetInputState, SheetReading } from './sheet-state.ts';
 
 /** Where leaving a bar leads to. */
 type After = 'stay' | 'next' | 'before';
 
-/** Bars that were copied, for as long as the page is open. */
-let copied: readonly Cell[] = [];
-
 /**
- * Writing a chart by keys: which bars are chosen, what is being typed, and what every key does. It
- * knows nothing of a page, so that a chart can be written without one; the sheet draws its state
- * and hands it each key.
+ * Writing on the sheet: which bars are chosen, and what is being typed in the one that is open. It knows nothing of a
+ * page, so that a chart can be written without one; the sheet draws its state, and `pressKey` hands it each key.
  */
-export class SheetInput implements KeyedSheet {
+export class SheetInput implements ChosenBars {
+  readonly commands: SheetCommands;
+  readonly clipboard: SheetClipboard;
   readonly #document: SheetDocument;
   readonly #listeners = new Set<() => void>();
   #reading: SheetReading;
-  #former: FormerChords = {};
   #state: SheetInputState;
 
   constructor(document: SheetDocument, reading: SheetReading) {
     this.#document = document;
     this.#reading = reading;
+    this.commands = new SheetCommands(this);
+    this.clipboard = new SheetClipboard(this, this.commands);
     const isEmpty = document.chart().reading.bars.length === 0;
     this.#state = { selection: null, typing: isEmpty ? newTyping(0) : null, reaching: false, charted: null, focus: 0 };
   }
@@ -64,8 +51,9 @@ export class SheetInput implements KeyedSheet {
     return this.#document.chart().reading.bars.length;
   }
 
-  /** Does what a key asks for; false when it means nothing here. */
-  readonly press = (press: Press): boolean => (this.#state.typing === null ? sheetKey(press, this) : typingKey(press, this));
+  readonly chart = (): OpenChart => this.#document.chart();
+
+  readonly edit = (edit: ChartEdit): void => void this.#document.edit(edit);
 
   // ------------------------------------------------------------------------------ choosing
 
@@ -236,7 +224,7 @@ export class SheetInput implements KeyedSheet {
     const { charted } = this.#state;
     if (charted === null) return;
     this.#put({ charted: null });
-    this.#do({ kind: 'write-bar', bar: charted.bar, isNew: false, typed: charted.asTyped, lettersFrom: null });
+    this.edit({ kind: 'write-bar', bar: charted.bar, isNew: false, typed: charted.asTyped, lettersFrom: null });
   };
 
   /** What is typed as it will be written: brackets closed, and a digit alone as the key's own chord where that is chosen. */
@@ -256,86 +244,10 @@ export class SheetInput implements KeyedSheet {
     if (typing !== null) this.#put({ typing: { ...typing, ...change } });
   }
 
-  // ------------------------------------------------------------------------------ commands
+  // ------------------------------------------------------------------------------ history
 
   readonly undo = (): void => this.#back(this.#document.undo);
   readonly redo = (): void => this.#back(this.#document.redo);
-
-  readonly delete = (): void =>
-    this.#onBars(
-      (range) => ({ kind: 'delete-bars', range }),
-      (from) => choose(Math.max(0, from - 1)),
-    );
-  readonly duplicate = (): void =>
-    this.#onBars(
-      (range) => ({ kind: 'duplicate-bars', range }),
-      (_, to) => choose(to + 1),
-    );
-  readonly join = (): void =>
-    this.#onBars(
-      (range) => ({ kind: 'join-bars', range }),
-      (from) => choose(from),
-    );
-  readonly split = (): void => this.#onBar((bar) => ({ kind: 'split-bar', bar }));
-  readonly repeat = (): void => this.#onBars((range) => ({ kind: 'toggle-repeat', range }));
-  readonly ending = (passes: readonly number[]): void => this.#onBars((range) => ({ kind: 'mark-ending', range, passes }));
-  readonly sign = (sign: BarSign): void => this.#onBar((bar) => ({ kind: 'toggle-sign', bar, sign }));
-  readonly changeFrom = (what: ChangeKind, change: Change | null): void =>
-    this.#onBar((bar) => ({ kind: 'change-from', bar, what, change }));
-  readonly mark = (mark: SlotMark): void => {
-    const { selection } = this;
-    const place = selection !== null && selection.anchor === selection.head ? selection.chord : null;
-    this.#onBars((range) => ({ kind: 'toggle-mark', range, mark, place }));
-  };
-  readonly deepen = (depth: 'triad' | 'seventh'): void =>
-    this.#onBars((range) => {
-      const former = this.#former;
-      this.#former = deepenBars(this.#document.chart(), range, depth, former).former;
-      return { kind: 'deepen', range, depth, former };
-    });
-  readonly move = (step: 1 | -1): void => {
-    const { selection } = this;
-    if (selection === null) return;
-    const { from, to } = rangeOf(selection);
-    const before = step === -1 ? from - 1 : to + 2;
-    if (before < 0 || before > this.bars) return;
-    this.#do({ kind: 'move-bars', range: { from, to }, before });
-    this.choose({ ...selection, anchor: selection.anchor + step, head: selection.head + step });
-  };
-  readonly moveTo = (before: number): void => {
-    const { selection } = this;
-    if (selection === null) return;
-    const { from, to } = rangeOf(selection);
-    const landed = before > to ? before - (to - from + 1) : before;
-    this.#do({ kind: 'move-bars', range: { from, to }, before });
-    this.choose({ anchor: landed, head: landed + to - from, chord: 0 });
-  };
-  readonly section = (): void => {
-    const names = this.#document.chart().reading.sections.map(({ name }) => name);
-    this.#onBars(({ from }) => ({ kind: 'begin-section', bar: from, name: freeSectionName(names) }));
-  };
-  readonly insert = (): void => {
-    if (this.selection !== null) this.openNew(rangeOf(this.selection).to + 1);
-  };
-  readonly copy = (): void => {
-    if (this.selection !== null) copied = cellsOf(this.#document.chart(), rangeOf(this.selection));
-  };
-  readonly cut = (): void => {
-    this.copy();
-    this.delete();
-  };
-  /** Puts what was copied behind the chosen bars; false when nothing was. */
-  readonly putCopied = (): boolean => {
-    if (copied.length === 0) return false;
-    const behind = this.selection === null ? this.bars : rangeOf(this.selection).to + 1;
-    this.#do({ kind: 'put-bars', before: behind, cells: copied });
-    this.choose({ anchor: behind, head: behind + copied.length - 1, chord: 0 });
-    return true;
-  };
-
-  #do(edit: ChartEdit): void {
-    this.#document.edit(edit);
-  }
 
   /** A bar that is open is left as it was first; there is nothing to take back of it yet. */
   #back(step: () => void): void {
@@ -349,25 +261,6 @@ export class SheetInput implements KeyedSheet {
     const { typing } = this.#state;
     if (typing !== null && this.bars > 0) this.open(Math.min(typing.bar, this.bars - (typing.isNew ? 0 : 1)));
     if (this.bars === 0) this.openNew(0);
-  }
-
-  #onBars(
-    edit: (range: { readonly from: number; readonly to: number }) => ChartEdit,
-    then?: (from: number, to: number) => BarSelection,
-  ): void {
-    const { selection } = this;
-    if (selection === null) return;
-    const range = rangeOf(selection);
-    this.#do(edit(range));
-    if (this.bars === 0) this.openNew(0);
-    else this.choose(then === undefined ? selection : then(range.from, range.to));
-  }
-
-  #onBar(edit: (bar: number) => ChartEdit): void {
-    const { selection } = this;
-    if (selection === null) return;
-    this.#do(edit(selection.head));
-    this.choose(selection);
   }
 
   #put(change: Partial<SheetInputState>): void {

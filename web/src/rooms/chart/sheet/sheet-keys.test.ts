@@ -1,12 +1,13 @@
 import { expect, test } from '@jest/globals';
 import { SHORTCUTS } from '../../../session/shortcuts.ts';
+import { pressKey } from './sheet-keys.ts';
 import { sheetOn } from './sheet-on-text.ts';
 
 /** What a key makes of a chart whose second bar is chosen. */
 function after(key: string, held: { ctrlKey?: boolean; altKey?: boolean; shiftKey?: boolean } = {}) {
   const { input, text } = sheetOn('key: G\n\n1 4 5 6-\n2- 5 1 1\n');
   input.select(1, 0);
-  const used = input.press({ key, ...held });
+  const used = pressKey({ key, ...held }, input);
   const { typing } = input.get();
   const chosen = input.selection;
   return { used, body: text().split('\n\n')[1], typed: typing?.text, at: chosen === null ? null : [chosen.anchor, chosen.head] };
@@ -45,8 +46,8 @@ test.each([
 
 test('with nothing chosen only walking is left', () => {
   const { input } = sheetOn('key: G\n\n1 4\n');
-  expect(['5', 'Delete', 's', 'Enter', 'e'].map((key) => input.press({ key }))).toEqual([false, false, false, false, false]);
-  expect(input.press({ key: 'ArrowRight' })).toBe(true);
+  expect(['5', 'Delete', 's', 'Enter', 'e'].map((key) => pressKey({ key }, input))).toEqual([false, false, false, false, false]);
+  expect(pressKey({ key: 'ArrowRight' }, input)).toBe(true);
   expect(input.selection).toMatchObject({ head: 0 });
 });
 

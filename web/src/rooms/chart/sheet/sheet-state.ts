@@ -29,3 +29,13 @@ export interface SheetReading {
   /** Whether a digit alone writes the key's own chord. */
   readonly ownChords: boolean;
 }
+
+/** The chart with the bars chosen in it, as commands need it. */
+export interface ChosenBars {
+  readonly selection: BarSelection | null;
+  readonly bars: number;
+  readonly chart: () => OpenChart;
+  readonly edit: (edit: ChartEdit) => void;
+  readonly choose: (selection: BarSelection | null) => void;
+  readonly openNew: (bar: number) => void;
+}

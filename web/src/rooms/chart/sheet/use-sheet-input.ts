@@ -4,6 +4,7 @@ import { chartOf } from '../../../document/open-chart.ts';
 import { type ChartDraft, edit } from '../../../document/song-drafts.ts';
 import { useChartView } from '../../../session/chart-view-store.ts';
 import { SheetInput } from './sheet-input.ts';
+import { pressKey } from './sheet-keys.ts';
 import type { SheetInputState, SheetReading } from './sheet-state.ts';
 
 /** The sheet's keys over an open song, for as long as it is shown; what was being typed is written when it is left. */
@@ -66,7 +67,7 @@ export function followCaret({ value, selectionStart, selectionEnd }: HTMLInputEl
 
 function take(event: KeyboardEvent | ReactKeyboardEvent, input: SheetInput): void {
   const composing = 'isComposing' in event ? event.isComposing : event.nativeEvent.isComposing;
-  if (composing || !input.press(event)) return;
+  if (composing || !pressKey(event, input)) return;
   event.preventDefault();
   event.stopPropagation();
 }

@@ -33,7 +33,7 @@ export function ChangesSheet({ input, reading, onClose }: ChangesSheetProps) {
     const wrong = read.flatMap(([kind, change]) => (change !== null && 'code' in change ? [[kind, change] as const] : []));
     setFaults(Object.fromEntries(wrong));
     if (wrong.length > 0) return;
-    for (const [kind, change] of read) input.changeFrom(kind, change as Change | null);
+    for (const [kind, change] of read) input.commands.changeFrom(kind, change as Change | null);
     onClose();
   };
   return (
