@@ -9,7 +9,7 @@ async function typeChords(page: Page, text: string): Promise<void> {
   await page.getByRole('textbox', { name: 'Chords' }).fill(text);
 }
 
-test('chords are typed, and read at once: key, numbers, readings and why', async ({ page }) => {
+test('chords are typed, and read at once: key, numbers, readings and why', { tag: '@quick' }, async ({ page }) => {
   await typeChords(page, 'A C#7 D Dm6 A E');
   await expect(page.getByRole('heading', { name: /^In A major/ })).toBeVisible();
   await expect(chord(page, 1)).toHaveAccessibleName(/^3 7, C sharp 7, secondary dominant, deceptive/);

@@ -294,7 +294,7 @@ test('the next evening begins as a copy of the last one, which stays as it is', 
   await expect(which.getByRole('option', { name: 'Evening one', exact: true })).toHaveCount(1);
 });
 
-test('capos for the whole set move as little as can be', async ({ page }) => {
+test('capos for the whole set move as little as can be', { tag: '@quick' }, async ({ page }) => {
   await newSet(page, 'Capo night', ['Glasswater Orchard', 'Low Tide Waltz', 'Emberwick Street']);
   await page.getByRole('button', { name: 'Plan Juno’s capo' }).click();
   await expect(page.getByRole('status').filter({ hasText: 'Juno:' })).toContainText(/stays where it is|moves? between songs/);

@@ -52,7 +52,7 @@ test('a song is written on the sheet by keyboard alone, and read in another key'
   await page.keyboard.press('\\');
 });
 
-test('what cannot be read is answered in the bar, and nothing is lost', async ({ page }) => {
+test('what cannot be read is answered in the bar, and nothing is lost', { tag: '@quick' }, async ({ page }) => {
   await song(page, `title: Slip\nkey: G\n\n${ORCHARD}`);
   await place(page, '1.0').click();
   await page.keyboard.type('8');

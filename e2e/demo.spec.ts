@@ -1,6 +1,6 @@
 import { expect, expectAccessible, test } from './pages.ts';
 
-test('in the demo one is its guitarist at once, and can be any other player', async ({ page }) => {
+test('in the demo one is its guitarist at once, and can be any other player', { tag: '@quick' }, async ({ page }) => {
   await page.goto('/you');
   await expect(page.getByRole('heading', { name: 'Be another player of the demo' })).toBeVisible();
   await expectAccessible(page);

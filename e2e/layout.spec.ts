@@ -213,7 +213,9 @@ test('pressing twice where the key goes up moves it two half steps, and twice do
   }
 });
 
-test('on a phone a bar is written with the thumb: the half sheet rises, the pad writes, a swipe lets it go', async ({ page }) => {
+test('on a phone a bar is written with the thumb: the half sheet rises, the pad writes, a swipe lets it go', { tag: '@quick' }, async ({
+  page,
+}) => {
   await page.setViewportSize(SIZES.phone);
   await openChart(page, 'Emberwick Street');
   await page.locator('[data-place="0.0"]').click();
@@ -239,7 +241,7 @@ test('on a phone a bar is written with the thumb: the half sheet rises, the pad 
   await expect(hand).toBeHidden();
 });
 
-test('the first song: four presses, a key, a step down, saved', async ({ page }) => {
+test('the first song: four presses, a key, a step down, saved', { tag: '@quick' }, async ({ page }) => {
   await page.setViewportSize(SIZES.desk);
   await page.goto('/begin');
   await expect(page.getByRole('heading', { name: 'What did you just play?' })).toBeVisible();

@@ -43,9 +43,7 @@ export const test = base.extend<Fixtures, WorkerFixtures>({
   context: async ({ context, hasTouch, serviceWorkers, profile }, use) => {
     if (hasTouch === true || serviceWorkers === 'allow') return use(context);
     await forget(profile);
-    await use(profile);
-    await forget(profile);
-    return undefined;
+    return use(profile);
   },
   page: async ({ context, viewport, device }, use) => {
     const page = await context.newPage();

@@ -29,6 +29,7 @@ export default defineConfig({
     // tests that stand in for the server need its own way to be the only one; offline.spec.ts has the other
     serviceWorkers: 'block',
     launchOptions: { executablePath: '/usr/bin/chromium', args: CHROMIUM_WORDS },
-    trace: 'retain-on-failure',
+    // a trace doubles what a flow takes: it is made where somebody looks for a fault
+    trace: process.env.TRACE === '1' ? 'retain-on-failure' : 'off',
   },
 });

@@ -1,6 +1,6 @@
 import { expect, expectSaved, letters, newSong, numbers, openSong, showWhy, test, writeChart } from './pages.ts';
 
-test('one song, from key to chart to the band', async ({ page }) => {
+test('one song, from key to chart to the band', { tag: '@quick' }, async ({ page }) => {
   // the shelf opens at once, with the demo band's songs
   await page.goto('/');
   await expect(page.getByRole('list', { name: 'Songs' }).getByRole('listitem')).not.toHaveCount(0);
@@ -65,7 +65,7 @@ test('one song, from key to chart to the band', async ({ page }) => {
   await expect(page.getByTestId('key-in-force')).toHaveText('A♭');
 });
 
-test('by keyboard alone: a key, its chords, a song', async ({ page }) => {
+test('by keyboard alone: a key, its chords, a song', { tag: '@quick' }, async ({ page }) => {
   await page.goto('/harmonize');
   const chosen = page.getByRole('group', { name: 'The chords of the key' }).getByRole('button', { pressed: true });
   await expect(chosen).toHaveAccessibleName(/^1, C/);

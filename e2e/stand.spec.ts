@@ -101,7 +101,7 @@ test('a song without bars says so on the stand', async ({ page }) => {
   await expect(page.getByLabel('Chart text')).toBeVisible();
 });
 
-test('a heading never stands alone, and the place is said', async ({ page }) => {
+test('a heading never stands alone, and the place is said', { tag: '@quick' }, async ({ page }) => {
   await openSong(page, 'Harbor Wall');
   await page.goto(page.url().replace(/\/chart.*/, '/stand'));
   await expect(page.getByTestId('stand-where')).toContainText(/Intro · page 1 of \d/);

@@ -118,7 +118,7 @@ test('a save that is never answered is tried again, and what was typed meanwhile
   expect(barsOf(await stored(page))).toEqual(['5', '1', '2-', '4']);
 });
 
-test('letters are those on the screen: of the key chosen for an empty song, and of the reader', async ({ page }) => {
+test('letters are those on the screen: of the key chosen for an empty song, and of the reader', { tag: '@quick' }, async ({ page }) => {
   await newSong(page);
   await page.keyboard.press('Escape');
   await page.getByTestId('key-in-force').click();

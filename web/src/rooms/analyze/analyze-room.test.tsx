@@ -3,14 +3,13 @@ import '../../../test/dom.ts';
 import '../../../test/workers.ts';
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
-import userEvent from '@testing-library/user-event';
 import { FakeHouse } from '../../../test/fake-house.ts';
 import { openRoom } from '../../../test/open-room.tsx';
+import { user } from '../../../test/user.ts';
 import { useLensStore } from '../../session/lens-store.ts';
 import { AnalyzeRoom } from './AnalyzeRoom.tsx';
 
 let house: FakeHouse;
-const user = userEvent.setup();
 
 beforeEach(() => {
   localStorage.clear();

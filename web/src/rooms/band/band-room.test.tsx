@@ -4,15 +4,14 @@ import '../../../test/workers.ts';
 import type { Song } from '@aurora/wire';
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
-import userEvent from '@testing-library/user-event';
 import { entryOf, FakeHouse, playerOf, Refusal, setOf } from '../../../test/fake-house.ts';
 import { openRoom } from '../../../test/open-room.tsx';
+import { user } from '../../../test/user.ts';
 import { useTonight } from '../../session/tonight-store.ts';
 import { BandRoom } from './BandRoom.tsx';
 
 let house: FakeHouse;
 let songs: readonly [harbor: Song, kelp: Song, gravel: Song];
-const user = userEvent.setup();
 
 beforeEach(() => {
   localStorage.clear();

@@ -3,16 +3,15 @@ import '../../../test/dom.ts';
 import '../../../test/workers.ts';
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import { cleanup, screen, waitFor, within } from '@testing-library/react';
-import userEvent from '@testing-library/user-event';
 import { FakeHouse } from '../../../test/fake-house.ts';
 import { openRoom } from '../../../test/open-room.tsx';
+import { user } from '../../../test/user.ts';
 import { NO_HISTORY } from '../../document/history.ts';
 import { useProgression } from '../../document/progression-store.ts';
 import { keyInForce, setKey, useLensStore } from '../../session/lens-store.ts';
 import { Harmonize } from './Harmonize.tsx';
 
 let house: FakeHouse;
-const user = userEvent.setup();
 
 beforeEach(() => {
   localStorage.clear();

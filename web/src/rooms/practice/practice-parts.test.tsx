@@ -4,9 +4,9 @@ import '../../../test/workers.ts';
 import { DEFAULT_PRACTICE, type PracticePass, type PracticeSession, type PracticeSettings } from '@aurora/wire';
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
-import userEvent from '@testing-library/user-event';
 import { FakeHouse, playerOf, Refusal, setOf } from '../../../test/fake-house.ts';
 import { openRoom } from '../../../test/open-room.tsx';
+import { user } from '../../../test/user.ts';
 import { PracticeRoom } from './PracticeRoom.tsx';
 import { useRun } from './session/run-store.ts';
 import { SessionPage } from './session/SessionPage.tsx';
@@ -15,7 +15,6 @@ let house: FakeHouse;
 let settings: PracticeSettings;
 let passes: PracticePass[];
 let sessions: PracticeSession[];
-const user = userEvent.setup();
 const LOG = { passes: 0, cells: [], recall: [], mistaken: [], seams: [], tempos: [], weeks: [] };
 
 beforeEach(() => {

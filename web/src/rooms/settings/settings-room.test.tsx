@@ -2,15 +2,14 @@
 import '../../../test/dom.ts';
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
-import userEvent from '@testing-library/user-event';
 import { FakeHouse, playerOf, Refusal } from '../../../test/fake-house.ts';
 import { openRoom } from '../../../test/open-room.tsx';
+import { user } from '../../../test/user.ts';
 import { useChartView } from '../../session/chart-view-store.ts';
 import { useDevice } from '../../session/device-store.ts';
 import { SettingsRoom } from './SettingsRoom.tsx';
 
 let house: FakeHouse;
-const user = userEvent.setup();
 
 beforeEach(() => {
   localStorage.clear();

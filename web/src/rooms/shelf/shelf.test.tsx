@@ -2,13 +2,12 @@
 import '../../../test/dom.ts';
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import { cleanup, screen, waitFor, within } from '@testing-library/react';
-import userEvent from '@testing-library/user-event';
 import { FakeHouse, Refusal } from '../../../test/fake-house.ts';
 import { openRoom } from '../../../test/open-room.tsx';
+import { user } from '../../../test/user.ts';
 import { Shelf } from './Shelf.tsx';
 
 let house: FakeHouse;
-const user = userEvent.setup();
 
 beforeEach(() => {
   localStorage.clear();

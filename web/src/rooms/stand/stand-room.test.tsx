@@ -2,9 +2,9 @@
 import '../../../test/dom.ts';
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
-import userEvent from '@testing-library/user-event';
 import { FakeHouse, playerOf, setOf } from '../../../test/fake-house.ts';
 import { openRoom } from '../../../test/open-room.tsx';
+import { user } from '../../../test/user.ts';
 import { useTonight } from '../../session/tonight-store.ts';
 import { SetStand } from './SetStand.tsx';
 import { StandRoom } from './StandRoom.tsx';
@@ -14,7 +14,6 @@ const HARBOR =
 const KELP = 'title: Kelp Ladder\nkey: Em\ntempo: 60\n\n[Verse]\n1- b7 b6 5\n';
 
 let house: FakeHouse;
-const user = userEvent.setup();
 
 beforeEach(() => {
   localStorage.clear();

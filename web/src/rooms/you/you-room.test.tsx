@@ -2,13 +2,12 @@
 import '../../../test/dom.ts';
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import { cleanup, screen, waitFor, within } from '@testing-library/react';
-import userEvent from '@testing-library/user-event';
 import { FakeHouse, Refusal } from '../../../test/fake-house.ts';
 import { openRoom } from '../../../test/open-room.tsx';
+import { user } from '../../../test/user.ts';
 import { YouRoom } from './YouRoom.tsx';
 
 let house: FakeHouse;
-const user = userEvent.setup();
 const DEVICES = [
   { id: 'one', name: 'Laptop', madeAt: '2026-01-01T00:00:00Z', seenAt: '2026-01-05T00:00:00Z', isThis: true },
   { id: 'two', name: 'Phone', madeAt: '2026-01-02T00:00:00Z', seenAt: '2026-01-04T00:00:00Z', isThis: false },
