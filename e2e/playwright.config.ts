@@ -28,7 +28,7 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     // tests that stand in for the server need its own way to be the only one; offline.spec.ts has the other
     serviceWorkers: 'block',
-    launchOptions: { executablePath: '/usr/bin/chromium', args: CHROMIUM_WORDS },
+    launchOptions: { executablePath: '/usr/bin/chromium-headless-shell', args: CHROMIUM_WORDS },
     // a trace doubles what a flow takes: it is made where somebody looks for a fault
     trace: process.env.TRACE === '1' ? 'retain-on-failure' : 'off',
   },

@@ -16,9 +16,9 @@ const MOST_TABLE_LINES = 600;
 const MOST_ENTRIES = 30;
 /** One folder for each noun: these lists are as long as there are nouns. */
 const NOUNS = ['core/src', 'server/src'];
-const TEST_SHARE = { least: 0.25, most: 0.34 };
-/** Lines of tests for a line of code, in every room of the interface. */
-const ROOM_SHARE = 0.25;
+const TEST_SHARE = { least: 0.25, aim: 0.25, most: 0.34 };
+/** Lines of tests for a line of code, in every room of the interface: what none may fall under, and what is aimed at. */
+const ROOM_SHARE = { least: 0.13, aim: 0.25 };
 
 const isTest = (/** @type {string} */ path) => /\.(test|spec)\.|(^|\/)test\/|^e2e\//.test(path);
 const isCode = (/** @type {string} */ path) => /\.(ts|tsx|mjs|cjs|css|sql)$/.test(path);
@@ -55,7 +55,7 @@ await run(async () => {
   }
   if (process.argv.includes('--all')) for (const { what, share } of shares) console.log(`  ${what}: ${share.toFixed(2)}`);
   for (const { what, size, most } of over) console.log(`too large: ${what} is ${size}, the limit is ${most}`);
-  for (const { what, share, least } of thin) console.log(`tests of ${what}: ${share.toFixed(2)}, aimed at ${least}`);
+  for (const { what, share, aim } of shares) if (share < aim) console.log(`tests of ${what}: ${share.toFixed(2)}, aimed at ${aim}`);
   if (process.argv.includes('--check') && over.length + thin.length > 0) process.exitCode = 1;
 });
 
@@ -139,7 +139,7 @@ function testShares(code) {
       return {
         what: room,
         share: count(own.filter(isTest)) / count(own.filter((path) => !isTest(path))),
-        least: ROOM_SHARE,
+        ...ROOM_SHARE,
         most: Number.POSITIVE_INFINITY,
       };
     }),

@@ -17,7 +17,7 @@ const stopped = untilStopped();
 await run(async () => {
   const since = Date.now();
   const plan = planOf(process.argv.slice(2));
-  ensurePackages({ chromium: plan.flows, readers: plan.wings.includes('core') || plan.wings.includes('server') });
+  ensurePackages({ headless: plan.flows, readers: plan.wings.includes('core') || plan.wings.includes('server') });
   await ensureInstalled();
   const scratch = mkdtempSync(`${tmpdir()}/aurora-test-`);
   /** @type {import('./lib/testing/runners.mjs').Tally[]} */
