@@ -18,7 +18,7 @@ const MOST_ENTRIES = 30;
 const NOUNS = ['core/src', 'server/src'];
 const TEST_SHARE = { least: 0.25, aim: 0.25, most: 0.34 };
 /** Lines of tests for a line of code, in every room of the interface: what none may fall under, and what is aimed at. */
-const ROOM_SHARE = { least: 0.13, aim: 0.25 };
+const ROOM_SHARE = { least: 0.15, aim: 0.25 };
 
 const isTest = (/** @type {string} */ path) => /\.(test|spec)\.|(^|\/)test\/|^e2e\//.test(path);
 const isCode = (/** @type {string} */ path) => /\.(ts|tsx|mjs|cjs|css|sql)$/.test(path);
