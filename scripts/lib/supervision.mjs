@@ -54,9 +54,14 @@ function startProcess({ name, words, settings, log, folder }) {
   return { child, url, ended };
 }
 
+/** Whether a process has ended, by itself or by a signal. @param {Running['child']} child */
+function isOver({ exitCode, signalCode }) {
+  return exitCode !== null || signalCode !== null;
+}
+
 /** @param {Running} running */
 async function endProcess({ child, ended }) {
-  if (child.exitCode !== null || child.signalCode !== null) return;
+  if (isOver(child)) return;
   child.kill('SIGTERM');
   const late = setTimeout(() => child.kill('SIGKILL'), STOP_MS);
   await ended;
@@ -136,7 +141,7 @@ export async function keepRunning({ name, script, settings, folder }) {
     const url = await running.url;
     // started again it is found where it was
     if (url !== '') port = new URL(url).port;
-    return { url, pid: () => (running.child.exitCode === null ? running.child.pid : undefined), stop };
+    return { url, pid: () => (isOver(running.child) ? undefined : running.child.pid), stop };
   } catch (error) {
     await stop();
     throw error;
