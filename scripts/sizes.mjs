@@ -3,8 +3,8 @@
 // `--check` it fails where a limit is passed; with `--all` it names everything above half a limit.
 import { readFileSync } from 'node:fs';
 import { dirname } from 'node:path';
-import { parseSync } from '@swc/core';
 import { ensureInstalled } from './lib/install.mjs';
+import { lineOf, syntaxOf } from './lib/testing/syntax.mjs';
 import { trackedFiles } from './lib/tracked-files.mjs';
 import { ROOT, run } from './lib/workplace.mjs';
 
@@ -77,17 +77,11 @@ function lines(path) {
  * @returns {readonly Size[]}
  */
 function functionsOf(path) {
-  const source = readFileSync(`${ROOT}/${path}`);
-  const module = parseSync(source.toString('utf8'), { syntax: 'typescript', tsx: path.endsWith('.tsx'), target: 'es2022' });
+  const source = text(path);
+  const { module, byteOf } = syntaxOf(source, path);
+  const lineAt = (/** @type {number} */ place) => lineOf(source, byteOf(place));
   /** @type {Size[]} */
   const found = [];
-  // places are counted in bytes of all that was read before in this process; the last one is the end of the text
-  const shift = module.span.end - Buffer.byteLength(source.toString('utf8').trimEnd());
-  const lineAt = (/** @type {number} */ place) =>
-    source
-      .subarray(0, Math.max(0, place - shift))
-      .toString('utf8')
-      .split('\n').length;
   /** @param {any} node @param {string} name */
   const look = (node, name) => {
     if (typeof node !== 'object' || node === null) return;

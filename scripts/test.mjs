@@ -27,10 +27,14 @@ await run(async () => {
     const building = plan.flows ? ensureBuilt() : undefined;
     if (plan.checks) tallies.push(...(await runChecks(stopped)));
     const build = await building;
+    // beside each other: a browser waits as often as it works
     const work = async (/** @type {string | undefined} */ url) => {
-      if (plan.wings.length > 0)
-        tallies.push(...(await runJest(plan, scratch, url === undefined ? {} : { TEST_DATABASE_URL: url }, stopped)));
-      if (build !== undefined && url !== undefined) tallies.push(await runFlows(plan, build, url, scratch, stopped));
+      const jest = plan.wings.length > 0 ? runJest(plan, scratch, url === undefined ? {} : { TEST_DATABASE_URL: url }, stopped) : [];
+      const flows = build !== undefined && url !== undefined ? runFlows(plan, build, url, scratch, stopped) : null;
+      // what one of them stands on is not taken away before the other has ended
+      const done = await Promise.allSettled([jest, flows]);
+      for (const one of done) if (one.status === 'rejected') throw one.reason;
+      tallies.push(...done.flatMap((one) => (one.status === 'fulfilled' ? (one.value ?? []) : [])));
     };
     if (plan.flows || plan.wings.includes('server')) await withDatabase(scratch, work);
     else await work(undefined);
