@@ -9,8 +9,8 @@ import { leaveCluster, removeCluster, startCluster } from './lib/cluster.mjs';
 import { ensureInstalled } from './lib/install.mjs';
 import { ensurePackages } from './lib/packages.mjs';
 import { randomFrom } from './lib/random.mjs';
-import { copyCheckout, isKilled } from './lib/testing/bench-copy.mjs';
 import { mutantsOf } from './lib/testing/mutants.mjs';
+import { copyCheckout, isKilled } from './lib/testing/spoilt-copy.mjs';
 import { trackedFiles } from './lib/tracked-files.mjs';
 import { Halt, ROOT, run } from './lib/workplace.mjs';
 

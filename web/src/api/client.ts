@@ -9,11 +9,14 @@ import { tellAnswered, tellAway } from './reach.ts';
 export class ApiFault extends Error {
   readonly status: number;
   readonly problem: Problem | null;
+  /** After how many milliseconds it may be asked again, where the server said so. */
+  readonly againMs: number | null;
 
-  constructor(status: number, message: string, given: Problem | null = null) {
+  constructor(status: number, message: string, given: Problem | null = null, againMs: number | null = null) {
     super(message);
     this.status = status;
     this.problem = given;
+    this.againMs = againMs;
   }
 }
 
@@ -49,7 +52,9 @@ export async function call<Schema extends z.ZodType>(
     return checked;
   }
   const given = problem.safeParse(answer);
-  throw new ApiFault(response.status, given.success ? given.data.detail : ANSWER_WORDS.away, given.success ? given.data : null);
+  const seconds = Number(response.headers.get('Retry-After') ?? Number.NaN);
+  const againMs = Number.isFinite(seconds) ? 1000 * seconds : null;
+  throw new ApiFault(response.status, given.success ? given.data.detail : ANSWER_WORDS.away, given.success ? given.data : null, againMs);
 }
 
 /** Songs, sets and pieces: a save answers with all of them, as if they had been asked for. */

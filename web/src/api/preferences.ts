@@ -1,11 +1,14 @@
 import { DEFAULT_PREFERENCES, type Preferences, preferences } from '@aurora/wire';
 import { queryOptions, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
+import type { RecordForm } from '../device/record-form.ts';
+import { device } from '../device/records.ts';
 import { call } from './client.ts';
 import { refetchAfterLast } from './shown-at-once.ts';
 import { knownBandId, useBand } from './songs.ts';
 
-const LOCAL = 'aurora-preferences';
+/** The preferences of last time, so that the page opens as it was left before the server answers. */
+const REMEMBERED: RecordForm<Preferences> = { name: 'aurora-preferences', schema: preferences, upgrades: [(text) => JSON.parse(text)] };
 
 const preferencesKey = (bandId: string) => ['preferences', bandId] as const;
 
@@ -26,7 +29,7 @@ export function usePreferences(): { readonly preferences: Preferences; readonly 
   const queries = useQueryClient();
   const { data } = useQuery({ ...preferencesQuery(bandId), enabled: bandId !== '' });
   // read once: a new object at every drawing would look like a change
-  const [before] = useState(remembered);
+  const [before] = useState(() => device.get(REMEMBERED) ?? DEFAULT_PREFERENCES);
   const current = data ?? before;
   const { mutate } = useMutation({
     mutationKey: preferencesKey(bandId),
@@ -45,17 +48,7 @@ export function usePreferences(): { readonly preferences: Preferences; readonly 
     onSettled: async () => refetchAfterLast(queries, preferencesKey(await knownBandId(queries))),
   });
   useEffect(() => {
-    if (data !== undefined) localStorage.setItem(LOCAL, JSON.stringify(data));
+    if (data !== undefined) device.put(REMEMBERED, data);
   }, [data]);
   return { preferences: current, change: mutate };
-}
-
-/** The preferences of last time, so that the page opens in its theme before the server answers. */
-function remembered(): Preferences {
-  try {
-    const read = preferences.safeParse(JSON.parse(localStorage.getItem(LOCAL) ?? ''));
-    return read.success ? read.data : DEFAULT_PREFERENCES;
-  } catch {
-    return DEFAULT_PREFERENCES;
-  }
 }

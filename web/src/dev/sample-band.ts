@@ -61,7 +61,7 @@ const NO_COPIES: DeviceCopies<SetListBody> = {
   own: () => null,
   leftBehind: async () => [],
   putHistory: () => undefined,
-  history: () => '',
+  history: () => null,
 };
 
 type Save = (body: SetListBody, base: number) => Promise<SetList>;

@@ -1,9 +1,11 @@
+import { device as local, tab as session } from '../device/records.ts';
 import { type Device, type DeviceCopies, deviceCopies, tabName } from './device-copy.ts';
 import type { DraftKind } from './draft-kind.ts';
+import type { Page } from './open-documents.ts';
 
 const device = (): Device => ({
-  local: window.localStorage,
-  session: window.sessionStorage,
+  local,
+  session,
   locks: navigator.locks,
   now: () => Date.now(),
   newId: () => crypto.randomUUID(),
@@ -18,32 +20,27 @@ export function copiesHere<T, Step, Clash>(kind: DraftKind<T, Step, Clash>, id: 
   return deviceCopies(here, tab, kind, id);
 }
 
-/** A draft as far as leaving the page is concerned. */
-interface Leaving {
-  readonly flush: () => Promise<void>;
-  readonly get: () => { readonly status: { readonly kind: string }; readonly isKept: boolean };
-}
-
-const open = new Set<Leaving>();
-
-/** What is open is saved when the page is left, and leaving is asked about where something would be lost. */
-export function guard(draft: Leaving): void {
-  if (open.size === 0) listen();
-  open.add(draft);
-}
-
-function listen(): void {
-  const flushAll = () => {
-    for (const draft of open) void draft.flush();
-  };
-  window.addEventListener('pagehide', flushAll);
-  window.addEventListener('online', flushAll);
-  document.addEventListener('visibilitychange', () => document.visibilityState === 'hidden' && flushAll());
-  window.addEventListener('beforeunload', (event) => {
-    const wouldBeLost = [...open].some((draft) => draft.get().status.kind !== 'saved' && !draft.get().isKept);
-    if (wouldBeLost) event.preventDefault();
-  });
-}
+/** The page as it is left and closed. */
+export const PAGE: Page = {
+  onLeaving: (saveAll) => {
+    const whenHidden = () => document.visibilityState === 'hidden' && saveAll();
+    window.addEventListener('pagehide', saveAll);
+    window.addEventListener('online', saveAll);
+    document.addEventListener('visibilitychange', whenHidden);
+    return () => {
+      window.removeEventListener('pagehide', saveAll);
+      window.removeEventListener('online', saveAll);
+      document.removeEventListener('visibilitychange', whenHidden);
+    };
+  },
+  onClosing: (wouldBeLost) => {
+    const ask = (event: BeforeUnloadEvent) => {
+      if (wouldBeLost()) event.preventDefault();
+    };
+    window.addEventListener('beforeunload', ask);
+    return () => window.removeEventListener('beforeunload', ask);
+  },
+};
 
 /** Clocks of the page, as a draft needs them. */
 export const PAGE_CLOCK = {

@@ -1,4 +1,8 @@
+import { z } from 'zod';
+import type { RecordForm } from '../device/record-form.ts';
+import type { Records } from '../device/records.ts';
 import type { DraftKind } from './draft-kind.ts';
+import type { KeptHistory } from './history.ts';
 
 /** What the server has of a document. */
 export interface Saved<T> {
@@ -27,19 +31,38 @@ export interface DeviceCopies<T> {
   /** What tabs that are gone have left behind; it is no longer on the device then. */
   readonly leftBehind: () => Promise<readonly DeviceCopy<T>[]>;
   /** What can be taken back, for as long as the tab lives. */
-  readonly putHistory: (text: string) => void;
-  readonly history: () => string;
+  readonly putHistory: (history: KeptHistory) => void;
+  readonly history: () => KeptHistory | null;
 }
 
 const COPY = 'aurora-copy';
-const TAB = 'aurora-tab';
+const TAB: RecordForm<string> = { name: 'aurora-tab', schema: z.string().min(1), upgrades: [(text) => text] };
 /** Where tabs cannot tell that they live, a copy nobody has touched for so long was left behind. */
 const ABANDONED_MS = 10 * 60_000;
 
+const savedForm = z.object({ value: z.unknown(), revision: z.number(), savedAt: z.string() });
+const copyForm = z.object({ at: z.number(), value: z.unknown(), base: savedForm, sent: z.array(z.unknown()) });
+type KeptCopy = z.output<typeof copyForm>;
+
+/** A copy of a document; values in it are as their kind writes them. */
+export const COPY_FORM: RecordForm<KeptCopy> = { name: COPY, schema: copyForm, upgrades: [ofVersionOne] };
+/** What can be taken back in a document. */
+export const HISTORY_FORM: RecordForm<KeptHistory> = {
+  name: 'aurora-undo',
+  schema: z.object({ done: z.array(z.unknown()), undone: z.array(z.unknown()) }),
+  upgrades: [ofVersionOne],
+};
+
+/** Copies and histories said themselves that they were of version 1 before forms were counted. */
+function ofVersionOne(text: string): unknown {
+  const stored = JSON.parse(text) as { readonly version?: unknown };
+  return stored.version === 1 ? stored : undefined;
+}
+
 /** What the copies need of the browser. */
 export interface Device {
-  readonly local: Pick<Storage, 'getItem' | 'setItem' | 'removeItem' | 'key' | 'length'>;
-  readonly session: Pick<Storage, 'getItem' | 'setItem'>;
+  readonly local: Records;
+  readonly session: Records;
   readonly locks: LockManager | undefined;
   readonly now: () => number;
   readonly newId: () => string;
@@ -47,11 +70,11 @@ export interface Device {
 
 /** The name of this tab: kept over a reload, and held as long as the tab lives, so that others know. */
 export function tabName({ session, locks, newId }: Device): string {
-  const name = session.getItem(TAB) ?? newId();
-  session.setItem(TAB, name);
-  void locks?.request(`${TAB} ${name}`, { ifAvailable: true }, (lock) => {
+  const name = session.get(TAB) ?? newId();
+  session.put(TAB, name);
+  void locks?.request(`${TAB.name} ${name}`, { ifAvailable: true }, (lock) => {
     // a tab made from another one has its name too: it takes one of its own from its next loading on
-    if (lock === null) session.setItem(TAB, newId());
+    if (lock === null) session.put(TAB, newId());
     return lock === null ? undefined : new Promise<never>(() => undefined);
   });
   return name;
@@ -62,88 +85,51 @@ export function deviceCopies<T, Step, Clash>(device: Device, tab: string, kind: 
   const { local, session } = device;
   const prefix = `${COPY} ${kind.name} ${id} `;
   const place = prefix + tab;
-  const read = (name: string) => readCopy(local.getItem(name), kind);
+  const undo = `${HISTORY_FORM.name} ${kind.name} ${id}`;
+  const read = (name: string) => copyOf(local.get(COPY_FORM, name), kind);
   return {
-    put: (copy) => {
-      try {
-        local.setItem(place, writeCopy(copy, kind, device.now()));
-        return true;
-      } catch {
-        return false;
-      }
-    },
-    drop: () => local.removeItem(place),
+    put: (copy) => local.put(COPY_FORM, keptCopy(copy, kind, device.now()), place),
+    drop: () => local.drop(place),
     own: () => read(place),
     leftBehind: async () => {
-      const names = Array.from({ length: local.length }, (_, index) => local.key(index) ?? '').filter(
-        (name) => name.startsWith(prefix) && name !== place,
-      );
+      const others = local.names(prefix).filter((name) => name !== place);
       const alive = await livingTabs(device.locks);
-      const gone = names.filter((name) =>
-        alive === null ? isAbandoned(local.getItem(name), device.now()) : !alive.has(name.slice(prefix.length)),
+      const gone = others.filter((name) =>
+        alive === null ? isAbandoned(local.get(COPY_FORM, name), device.now()) : !alive.has(name.slice(prefix.length)),
       );
-      const copies = gone.flatMap((name) => read(name) ?? []);
-      for (const name of gone) local.removeItem(name);
-      return copies;
+      // what cannot be read stays: a newer application may know it
+      return gone.flatMap((name) => {
+        const copy = read(name);
+        if (copy !== null) local.drop(name);
+        return copy ?? [];
+      });
     },
-    putHistory: (text) => {
-      try {
-        session.setItem(`aurora-undo ${kind.name} ${id}`, text);
-      } catch {
-        // without room nothing can be taken back after the next loading; what is written is safe
-      }
-    },
-    history: () => session.getItem(`aurora-undo ${kind.name} ${id}`) ?? '',
+    // without room nothing can be taken back after the next loading; what is written is safe
+    putHistory: (history) => void session.put(HISTORY_FORM, history, undo),
+    history: () => session.get(HISTORY_FORM, undo),
   };
-}
-
-/** Whether any tab of this device keeps something of a document that the server does not have. */
-export function isUnsaved(local: Device['local'], kind: string, id: string): boolean {
-  const prefix = `${COPY} ${kind} ${id} `;
-  return Array.from({ length: local.length }, (_, index) => local.key(index) ?? '').some((name) => name.startsWith(prefix));
 }
 
 async function livingTabs(locks: LockManager | undefined): Promise<ReadonlySet<string> | null> {
   if (locks === undefined) return null;
   const { held = [] } = await locks.query();
-  return new Set(held.flatMap(({ name }) => (name?.startsWith(`${TAB} `) ? [name.slice(TAB.length + 1)] : [])));
+  const start = `${TAB.name} `;
+  return new Set(held.flatMap(({ name }) => (name?.startsWith(start) ? [name.slice(start.length)] : [])));
 }
 
-function isAbandoned(text: string | null, now: number): boolean {
-  const { at = 0 } = parsed(text) ?? {};
-  return typeof at === 'number' && now - at > ABANDONED_MS;
+function isAbandoned(copy: KeptCopy | null, now: number): boolean {
+  return copy !== null && now - copy.at > ABANDONED_MS;
 }
 
-function writeCopy<T, Step, Clash>(copy: DeviceCopy<T>, kind: DraftKind<T, Step, Clash>, at: number): string {
-  const { base, sent } = copy;
-  const kept = { value: kind.write(copy.value), base: { ...base, value: kind.write(base.value) }, sent: sent.map(kind.write) };
-  return JSON.stringify({ version: 1, at, ...kept });
+function keptCopy<T, Step, Clash>({ value, base, sent }: DeviceCopy<T>, kind: DraftKind<T, Step, Clash>, at: number): KeptCopy {
+  return { at, value: kind.write(value), base: { ...base, value: kind.write(base.value) }, sent: sent.map(kind.write) };
 }
 
-type Stored = Readonly<Record<string, unknown>>;
-
-function parsed(text: string | null): Stored | null {
-  try {
-    const value: unknown = JSON.parse(text ?? 'null');
-    return typeof value === 'object' && value !== null ? (value as Stored) : null;
-  } catch {
-    return null;
-  }
-}
-
-/** A stored copy; null for anything that is none. */
-function readCopy<T, Step, Clash>(text: string | null, kind: DraftKind<T, Step, Clash>): DeviceCopy<T> | null {
-  const stored = parsed(text);
-  if (stored === null || stored.version !== 1) return null;
-  const [value, base] = [kind.read(stored.value), readSaved(stored.base, kind)];
-  if (value === undefined || base === null) return null;
-  return { value, base, sent: Array.isArray(stored.sent) ? stored.sent.flatMap((one) => kind.read(one) ?? []) : [] };
-}
-
-function readSaved<T, Step, Clash>(stored: unknown, kind: DraftKind<T, Step, Clash>): Saved<T> | null {
-  if (typeof stored !== 'object' || stored === null) return null;
-  const { value: written, revision, savedAt } = stored as Stored;
-  const value = kind.read(written);
-  if (value === undefined || typeof revision !== 'number' || typeof savedAt !== 'string') return null;
-  return { value, revision, savedAt };
+/** A kept copy with its values read; null where one of them is none of this kind. */
+function copyOf<T, Step, Clash>(kept: KeptCopy | null, kind: DraftKind<T, Step, Clash>): DeviceCopy<T> | null {
+  if (kept === null) return null;
+  const [value, base] = [kind.read(kept.value), kind.read(kept.base.value)];
+  if (value === undefined || base === undefined) return null;
+  const { revision, savedAt } = kept.base;
+  return { value, base: { value: base, revision, savedAt }, sent: kept.sent.flatMap((one) => kind.read(one) ?? []) };
 }

@@ -1,7 +1,9 @@
 import { beforeEach, describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
+import { shelfOf } from '../../test/shelf.ts';
+import { Records } from '../device/records.ts';
 import { CHART_KIND } from './chart-kind.ts';
-import { type Device, deviceCopies, isUnsaved, type Saved } from './device-copy.ts';
+import { type Device, deviceCopies, type Saved } from './device-copy.ts';
 import { Draft, type SaveFault } from './draft.ts';
 
 /** A server with one chart, and the clock of everybody who works on it. */
@@ -10,6 +12,7 @@ class World {
   now = 1000;
   answers: 'all' | 'none' | 'lost' | 'refused' = 'all';
   readonly storage = new Map<string, string>();
+  readonly #tab = shelfOf(new Map());
   room = Number.POSITIVE_INFINITY;
   #timers = new Map<number, { at: number; work: () => void }>();
   #next = 1;
@@ -34,24 +37,9 @@ class World {
   }
 
   device(): Device {
-    const { storage } = this;
-    const room = () => this.room;
-    const local = {
-      get length() {
-        return storage.size;
-      },
-      key: (place: number) => [...storage.keys()][place] ?? null,
-      getItem: (name: string) => storage.get(name) ?? null,
-      setItem: (name: string, value: string) => {
-        if (value.length > room()) throw new DOMException('no room', 'QuotaExceededError');
-        storage.set(name, value);
-      },
-      removeItem: (name: string) => void storage.delete(name),
-    };
-    const session = new Map<string, string>();
     return {
-      local,
-      session: { getItem: (name) => session.get(name) ?? null, setItem: (name, value) => void session.set(name, value) },
+      local: new Records(() => shelfOf(this.storage, () => this.room)),
+      session: new Records(() => this.#tab),
       locks: undefined,
       now: () => this.now,
       newId: () => 'tab',
@@ -74,8 +62,8 @@ class World {
       },
       faultOf: (error): SaveFault<string> => {
         const { current, refused } = error as { current?: Saved<string>; refused?: boolean };
-        if (current !== undefined) return { kind: 'stale', current };
-        return { kind: refused === true ? 'refused' : 'away', why: (error as Error).message };
+        if (current !== undefined) return { current };
+        return { isFinal: refused === true, why: (error as Error).message, againMs: null };
       },
       copies: deviceCopies(device, tab, CHART_KIND, 'song'),
       now: () => this.now,
@@ -102,6 +90,9 @@ class World {
     await new Promise((resolve) => setImmediate(resolve));
   }
 }
+
+/** Whether any tab keeps something of the song that the server does not have. */
+const isUnsaved = ({ local }: Device) => local.names('aurora-copy song song ').length > 0;
 
 const BASE = 'key: G\n\n[Verse]\n1 4\n\n[Chorus]\n4 5\n';
 const verse = (bars: string) => BASE.replace('1 4', bars);
@@ -133,11 +124,11 @@ describe('a draft is saved', () => {
     draft.write(verse('1 5'));
     await world.pass(30_000);
     expect(draft.get()).toMatchObject({ status: { kind: 'away' }, isKept: true });
-    expect(isUnsaved(world.device().local, 'song', 'song')).toBe(true);
+    expect(isUnsaved(world.device())).toBe(true);
     world.answers = 'all';
     await world.pass(30_000);
     expect(draft.get().status.kind).toBe('saved');
-    expect(isUnsaved(world.device().local, 'song', 'song')).toBe(false);
+    expect(isUnsaved(world.device())).toBe(false);
   });
 
   test('what the server refuses says why, and is tried again when it has changed', async () => {
@@ -291,7 +282,7 @@ describe('several tabs', () => {
     world.answers = 'all';
     one.write(verse('1 5'));
     await one.flush();
-    expect(isUnsaved(device.local, 'song', 'song')).toBe(true);
+    expect(isUnsaved(device)).toBe(true);
     await world.pass(60_000);
     expect([one.get().status.kind, two.get().status.kind]).toEqual(['saved', 'saved']);
     expect(world.saved.value).toBe(BASE.replace('1 4', '1 5').replace('4 5', '4 1'));

@@ -1,6 +1,7 @@
+import type { Verdict } from './answers.ts';
 import type { DeviceCopies, DeviceCopy, Saved } from './device-copy.ts';
 import type { DraftKind } from './draft-kind.ts';
-import { doneAgain, type History, type Moved, NO_HISTORY, readHistory, rebased, takenBack, writeHistory, written } from './history.ts';
+import { doneAgain, type History, historyOf, keptHistory, type Moved, NO_HISTORY, rebased, takenBack, written } from './history.ts';
 
 /** Where a draft stands between this page and the server. */
 export type DraftStatus<T, Clash> =
@@ -22,10 +23,8 @@ export interface DraftState<T, Clash> {
   readonly canRedo: boolean;
 }
 
-/** What came of a save that was not taken. */
-export type SaveFault<T> =
-  | { readonly kind: 'stale'; readonly current: Saved<T> }
-  | { readonly kind: 'away' | 'refused'; readonly why: string };
+/** What came of a save that was not taken: somebody saved before, with what they saved, or what is said of the answer. */
+export type SaveFault<T> = { readonly current: Saved<T> } | Verdict;
 
 export interface DraftDeps<T> {
   readonly save: (value: T, baseRevision: number) => Promise<Saved<T>>;
@@ -66,7 +65,7 @@ export class Draft<T, Step, Clash> {
     this.#state = { value: saved.value, status: { kind: 'saved', at: saved.savedAt }, isKept: true, canUndo: false, canRedo: false };
     const own = deps.copies.own();
     if (own !== null) this.#recover(own);
-    this.#setHistory(readHistory(deps.copies.history(), kind.steps));
+    this.#setHistory(historyOf(deps.copies.history(), kind.steps));
     void deps.copies.leftBehind().then((copies) => {
       for (const copy of copies) this.#recover(copy);
     });
@@ -115,7 +114,7 @@ export class Draft<T, Step, Clash> {
   /** Saves at once what is not saved yet; comes back when the server has answered. */
   readonly flush = async (): Promise<void> => {
     this.#cancel();
-    this.#deps.copies.putHistory(writeHistory(this.#history, this.#kind.steps));
+    this.#deps.copies.putHistory(keptHistory(this.#history, this.#kind.steps));
     if (this.#saving !== null) await this.#saving;
     if (this.#state.status.kind === 'conflict') return;
     if (this.#isSaved()) {
@@ -174,13 +173,14 @@ export class Draft<T, Step, Clash> {
   }
 
   #fail(fault: SaveFault<T>): void {
-    if (fault.kind === 'stale') {
+    if ('current' in fault) {
       this.#takeIn(fault.current);
       return;
     }
-    this.#put({ status: fault.kind === 'away' ? { kind: 'away', why: fault.why } : { kind: 'refused', why: fault.why } });
-    if (fault.kind !== 'away') return;
-    this.#later(this.#retryMs);
+    const { isFinal, why, againMs } = fault;
+    this.#put({ status: { kind: isFinal ? 'refused' : 'away', why } });
+    if (isFinal) return;
+    this.#later(Math.max(this.#retryMs, againMs ?? 0));
     this.#retryMs = Math.min(MOST_RETRY_MS, this.#retryMs * 2);
   }
 

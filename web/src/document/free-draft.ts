@@ -1,14 +1,17 @@
 import type { Key } from '@aurora/core';
+import { z } from 'zod';
+import type { RecordForm } from '../device/record-form.ts';
+import { device } from '../device/records.ts';
 import type { Opened, OpenSource } from '../session/opened.ts';
 import { HELP_WORDS } from '../wording/help.ts';
-import { copiesHere, guard, PAGE_CLOCK } from './browser-device.ts';
+import { copiesHere, PAGE, PAGE_CLOCK } from './browser-device.ts';
 import { CHART_KIND } from './chart-kind.ts';
 import { Draft } from './draft.ts';
 import { heardAtHome } from './heard.ts';
 import { chartOf } from './open-chart.ts';
 import type { ChartDraft } from './song-drafts.ts';
 
-const PLACE = 'aurora-chords';
+const CHORDS: RecordForm<string> = { name: 'aurora-chords', schema: z.string(), upgrades: [(text) => text] };
 const FREE_KIND = { ...CHART_KIND, name: 'free' };
 
 let draft: ChartDraft | null = null;
@@ -16,18 +19,20 @@ let draft: ChartDraft | null = null;
 /** Chords somebody is working out that belong to no song yet. They stay on this device. */
 export function freeDraft(): ChartDraft {
   if (draft !== null) return draft;
-  const saved = { value: localStorage.getItem(PLACE) ?? '', revision: 1, savedAt: '' };
-  draft = new Draft(saved, FREE_KIND, {
+  const saved = { value: device.get(CHORDS) ?? '', revision: 1, savedAt: '' };
+  const chords: ChartDraft = new Draft(saved, FREE_KIND, {
     ...PAGE_CLOCK,
     save: async (value, revision) => {
-      localStorage.setItem(PLACE, value);
+      if (!device.put(CHORDS, value)) throw new Error('no room');
       return { value, revision: revision + 1, savedAt: new Date().toISOString() };
     },
-    faultOf: () => ({ kind: 'refused', why: HELP_WORDS.thisDeviceHasNoRoomLeft }),
+    faultOf: () => ({ isFinal: true, why: HELP_WORDS.thisDeviceHasNoRoomLeft, againMs: null }),
     copies: copiesHere(FREE_KIND, 'chords'),
   });
-  guard(draft);
-  return draft;
+  PAGE.onLeaving(() => void chords.flush());
+  PAGE.onClosing(() => chords.get().status.kind !== 'saved' && !chords.get().isKept);
+  draft = chords;
+  return chords;
 }
 
 /** A text longer than this is not heard for its key: it is in the key its head names. */

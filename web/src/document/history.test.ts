@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { TEXT_STEPS } from './chart-kind.ts';
-import { doneAgain, type History, NO_HISTORY, readHistory, rebased, takenBack, writeHistory, written } from './history.ts';
+import { doneAgain, type History, historyOf, keptHistory, NO_HISTORY, rebased, takenBack, written } from './history.ts';
 
 type Text = History<ReturnType<typeof TEXT_STEPS.invert>>;
 
@@ -39,7 +39,7 @@ describe('what was done can be taken back', () => {
     fc.assert(
       fc.property(fc.array(fc.string({ maxLength: 8 }), { minLength: 2, maxLength: 8 }), fc.boolean(), (texts, kept) => {
         const whole = write(texts, 5000, false);
-        let history = kept ? readHistory(writeHistory(whole, TEXT_STEPS), TEXT_STEPS) : whole;
+        let history = kept ? historyOf(keptHistory(whole, TEXT_STEPS), TEXT_STEPS) : whole;
         let value = texts.at(-1) as string;
         const steps = history.done.length;
         for (let step = 0; step < steps; step += 1)
@@ -66,8 +66,8 @@ describe('what was done can be taken back', () => {
       5000,
       false,
     );
-    expect(readHistory(writeHistory(long, TEXT_STEPS), TEXT_STEPS).done).toHaveLength(100);
-    for (const text of ['', 'null', '{}', '[]', '{"version":2}', '{"version":1,"done":[1],"undone":[]}', '{"version":1,"done":1}'])
-      expect(readHistory(text, TEXT_STEPS)).toEqual(NO_HISTORY);
+    expect(historyOf(keptHistory(long, TEXT_STEPS), TEXT_STEPS).done).toHaveLength(100);
+    for (const kept of [null, { done: [1], undone: [] }, { done: [], undone: ['x'] }])
+      expect(historyOf(kept, TEXT_STEPS)).toEqual(NO_HISTORY);
   });
 });

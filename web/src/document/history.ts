@@ -85,30 +85,30 @@ export function rebased<T, Step>({ done, undone }: History<Step>, from: T, to: T
 const MOST_KEPT = 100;
 const MOST_LETTERS = 200_000;
 
-/** The last steps of a history as they are kept over a reload, as text. */
-export function writeHistory<T, Step>({ done, undone }: History<Step>, steps: Steps<T, Step>): string {
+/** The last steps of a history, as plain values. */
+export interface KeptHistory {
+  readonly done: readonly unknown[];
+  readonly undone: readonly unknown[];
+}
+
+/** What of a history is kept over a reload. */
+export function keptHistory<T, Step>({ done, undone }: History<Step>, steps: Steps<T, Step>): KeptHistory {
   for (let most = MOST_KEPT; most >= 1; most = Math.floor(most / 2)) {
-    const text = JSON.stringify({
-      version: 1,
+    const kept = {
       done: done.slice(-most).map(({ back }) => steps.write(back)),
       undone: undone.slice(0, most).map((step) => steps.write(step)),
-    });
-    if (text.length <= MOST_LETTERS) return text;
+    };
+    if (JSON.stringify(kept).length <= MOST_LETTERS) return kept;
   }
-  return JSON.stringify({ version: 1, done: [], undone: [] });
+  return { done: [], undone: [] };
 }
 
 /** A kept history; an empty one for anything that is none. */
-export function readHistory<T, Step>(text: string, steps: Steps<T, Step>): History<Step> {
-  try {
-    const { version, done, undone } = JSON.parse(text) as { readonly version: unknown; readonly done: unknown; readonly undone: unknown };
-    const backs = readSteps(done, steps);
-    const again = readSteps(undone, steps);
-    if (version !== 1 || backs === undefined || again === undefined) return NO_HISTORY;
-    return { done: backs.map((back) => ({ back, at: 0, typed: false })), undone: again };
-  } catch {
-    return NO_HISTORY;
-  }
+export function historyOf<T, Step>(kept: KeptHistory | null, steps: Steps<T, Step>): History<Step> {
+  const backs = readSteps(kept?.done, steps);
+  const again = readSteps(kept?.undone, steps);
+  if (backs === undefined || again === undefined) return NO_HISTORY;
+  return { done: backs.map((back) => ({ back, at: 0, typed: false })), undone: again };
 }
 
 function readSteps<T, Step>(list: unknown, steps: Steps<T, Step>): readonly Step[] | undefined {

@@ -1,144 +1,309 @@
-/** @jest-environment jsdom */
-import '../../test/dom.ts';
-import type { PracticePass } from '@aurora/wire';
+import { type PracticePass, practicePass } from '@aurora/wire';
 import { beforeEach, describe, expect, test } from '@jest/globals';
+import { shelfOf } from '../../test/shelf.ts';
 import { ApiFault } from '../api/client.ts';
-import { Outbox, type Send } from './outbox.ts';
+import { Records } from '../device/records.ts';
+import { Outbox, type Owner, type Send } from './outbox.ts';
 
-const ME = 'me';
-const pass = (id: string): PracticePass => ({
-  id,
+const ME: Owner = { bandId: 'quay', memberId: 'me' };
+const YOU: Owner = { bandId: 'quay', memberId: 'you' };
+const NOBODY: Owner = { bandId: 'quay', memberId: '' };
+const ELSEWHERE: Owner = { bandId: 'mill', memberId: 'me' };
+
+const pass = (id: string, said = ''): PracticePass => ({
+  id: idOf(id),
   at: '2026-11-27T20:00:00.000Z',
   item: 'runs/arpeggios/C major',
   stage: '',
   tempo: 60,
   answeredMs: null,
   outcome: 'clean',
-  said: '',
+  said,
   hidden: false,
   seconds: 60,
   night: null,
 });
-const ids = (passes: readonly PracticePass[]) => passes.map(({ id }) => id).sort();
+const idOf = (letter: string) => `00000000-0000-4000-8000-${letter.charCodeAt(0).toString().padStart(12, '0')}`;
+const names = (passes: readonly PracticePass[]) =>
+  passes
+    .map(({ id }) => String.fromCharCode(Number(id.slice(-12))))
+    .sort()
+    .join('');
 const settled = () => new Promise((resolve) => setTimeout(resolve, 5));
 
-beforeEach(() => localStorage.clear());
+let storage: Map<string, string>;
+let room: number;
+beforeEach(() => {
+  storage = new Map();
+  room = Number.POSITIVE_INFINITY;
+});
+
+/** A server that keeps by id, and may be away, lose its answer, be slow, or refuse. */
+function house() {
+  const kept: { owner: Owner; pass: PracticePass }[] = [];
+  const state = { isAway: false, losesAnswer: false, refuses: '', status: 422, until: Promise.resolve() };
+  const send: Send<PracticePass> = async (owner, passes) => {
+    if (state.isAway) throw new ApiFault(0, 'away');
+    await state.until;
+    if (passes.some(({ id }) => id === idOf(state.refuses || ' '))) throw new ApiFault(state.status, 'no such study');
+    for (const one of passes) {
+      const before = kept.findIndex((each) => each.pass.id === one.id);
+      kept.splice(before < 0 ? kept.length : before, before < 0 ? 0 : 1, { owner, pass: one });
+    }
+    if (state.losesAnswer) throw new ApiFault(0, 'the answer was lost');
+  };
+  const has = (owner: Owner) =>
+    names(kept.filter((one) => one.owner.bandId === owner.bandId && one.owner.memberId === owner.memberId).map((one) => one.pass));
+  return { kept, state, has, send };
+}
+const boxOf = (send: Send<PracticePass>) => new Outbox('pass', practicePass, new Records(() => shelfOf(storage, () => room)), send);
 
 describe('what was practised, on its way to the server', () => {
-  /** A server that keeps by id, and may be away, lose its answer, or refuse. */
-  function server() {
-    const kept = new Map<string, PracticePass>();
-    const state = { isAway: false, losesAnswer: false, refuses: '' };
-    const send: Send<PracticePass> = async (_, passes) => {
-      if (state.isAway) throw new ApiFault(0, 'away');
-      if (passes.some(({ id }) => id === state.refuses)) throw new ApiFault(422, 'no');
-      for (const one of passes) kept.set(one.id, one);
-      if (state.losesAnswer) throw new ApiFault(0, 'the answer was lost');
-    };
-    return { kept, state, send };
-  }
-
   test('with the server there it is sent at once and leaves the device', async () => {
-    const { kept, send } = server();
-    const box = new Outbox('pass', localStorage, send);
+    const { has, send } = house();
+    const box = boxOf(send);
     expect(box.add(ME, pass('a'))).toBe(true);
     await settled();
-    expect([...kept.keys()]).toEqual(['a']);
-    expect(box.waiting(ME)).toEqual([]);
+    expect([has(ME), names(box.waiting(ME)), storage.size]).toEqual(['a', '', 0]);
   });
 
   test('without it everything waits on the device, over a reload too, and is there once when it is back', async () => {
-    const { kept, state, send } = server();
+    const { has, state, send } = house();
     state.isAway = true;
-    const box = new Outbox('pass', localStorage, send);
+    const box = boxOf(send);
     for (const id of ['a', 'b', 'c']) box.add(ME, pass(id));
     await settled();
-    const afterReload = new Outbox('pass', localStorage, send);
-    expect(ids(afterReload.waiting(ME))).toEqual(['a', 'b', 'c']);
+    const afterReload = boxOf(send);
+    expect(names(afterReload.waiting(ME))).toBe('abc');
     state.isAway = false;
     await Promise.all([box.flush(ME), afterReload.flush(ME)]);
-    expect([...kept.keys()].sort()).toEqual(['a', 'b', 'c']);
-    expect(afterReload.waiting(ME)).toEqual([]);
+    expect([has(ME), names(afterReload.waiting(ME))]).toEqual(['abc', '']);
   });
 
   test('an answer that was lost sends it again, and the server keeps it once', async () => {
-    const { kept, state, send } = server();
+    const { has, state, send } = house();
     state.losesAnswer = true;
-    const box = new Outbox('pass', localStorage, send);
+    const box = boxOf(send);
     box.add(ME, pass('a'));
     await settled();
-    expect(ids(box.waiting(ME))).toEqual(['a']);
+    expect(names(box.waiting(ME))).toBe('a');
     state.losesAnswer = false;
     await box.flush(ME);
-    expect([kept.size, box.waiting(ME).length]).toEqual([1, 0]);
+    expect([has(ME), names(box.waiting(ME))]).toEqual(['a', '']);
   });
 
-  test('one that is refused for good holds up no other, and stays on the device', async () => {
-    const { kept, state, send } = server();
-    state.refuses = 'b';
-    const box = new Outbox('pass', localStorage, send);
+  test('more than go at once all go', async () => {
+    const { kept, state, send } = house();
+    state.isAway = true;
+    const box = boxOf(send);
+    const many = Array.from({ length: 450 }, (_, at) => ({ ...pass('a'), id: `00000000-0000-4000-9000-${String(at).padStart(12, '0')}` }));
+    for (const one of many) box.add(ME, one);
+    await settled();
+    state.isAway = false;
+    await box.flush(ME);
+    expect([kept.length, box.waiting(ME).length]).toEqual([450, 0]);
+  });
+
+  test('what is changed while it is sent is sent again as it is now', async () => {
+    const { kept, state, send } = house();
+    let answer = () => undefined as void;
+    state.until = new Promise((resolve) => {
+      answer = resolve;
+    });
+    const box = boxOf(send);
+    box.add(ME, pass('a', 'first'));
+    await settled();
+    box.add(ME, pass('a', 'second'));
+    answer();
+    await box.flush(ME);
+    expect([kept.map((one) => one.pass.said), box.waiting(ME)]).toEqual([['second'], []]);
+  });
+});
+
+describe('whose it is', () => {
+  test('what another player left on this device is not sent under one’s own name', async () => {
+    const { kept, state, send } = house();
+    state.isAway = true;
+    const box = boxOf(send);
+    box.add(YOU, pass('x'));
+    await settled();
+    state.isAway = false;
+    await box.flush(ME);
+    expect([kept.length, names(box.waiting(YOU)), names(box.waiting(ME))]).toEqual([0, 'x', '']);
+  });
+
+  test('what was played before it was known who sits here goes to whoever does, in that band and in no other', async () => {
+    const { has, send } = house();
+    const box = boxOf(send);
+    box.add(NOBODY, pass('e'));
+    await settled();
+    box.adopt(ELSEWHERE);
+    await box.flush(ELSEWHERE);
+    expect([has(ELSEWHERE), names(box.waiting(NOBODY))]).toEqual(['', 'e']);
+    box.adopt(ME);
+    await box.flush(ME);
+    expect([has(ME), names(box.waiting(NOBODY))]).toEqual(['e', '']);
+  });
+
+  test('what two players have is sent for both, whoever is first', async () => {
+    const { has, state, send } = house();
+    state.isAway = true;
+    const box = boxOf(send);
+    box.add(ME, pass('a'));
+    box.add(YOU, pass('b'));
+    await settled();
+    state.isAway = false;
+    let answer = () => undefined as void;
+    state.until = new Promise((resolve) => {
+      answer = resolve;
+    });
+    const both = [box.flush(ME), box.flush(YOU)];
+    answer();
+    await both[1];
+    expect(has(YOU)).toBe('b');
+    await both[0];
+    expect(has(ME)).toBe('a');
+  });
+});
+
+describe('what is refused', () => {
+  async function refusing() {
+    const server = house();
+    server.state.refuses = 'b';
+    const box = boxOf(server.send);
     for (const id of ['a', 'b', 'c']) box.add(ME, pass(id));
     await settled();
     await box.flush(ME);
-    expect([...kept.keys()].sort()).toEqual(['a', 'c']);
-    expect(box.waiting(ME)).toEqual([]);
-    expect(localStorage.getItem('aurora-pass-refused:me:b')).toContain('arpeggios');
+    return { ...server, box };
+  }
+
+  test('holds up no other, and is shown with why, over a reload too', async () => {
+    const { box, has, send } = await refusing();
+    expect([has(ME), names(box.waiting(ME))]).toEqual(['ac', '']);
+    for (const one of [box, boxOf(send)]) expect(one.refused(ME)).toMatchObject([{ thing: { id: idOf('b') }, why: 'no such study' }]);
   });
 
-  test('one that is refused, and then no server: what was not sent waits on', async () => {
-    const { kept, state, send } = server();
+  test('can be sent again', async () => {
+    const { box, has, state } = await refusing();
+    await box.flush(ME);
+    expect(has(ME)).toBe('ac');
+    state.refuses = '';
+    box.sendAgain(ME);
+    await box.flush(ME);
+    expect([has(ME), box.refused(ME)]).toEqual(['abc', []]);
+  });
+
+  test('can be let go', async () => {
+    const { box, has } = await refusing();
+    box.letGo(ME);
+    await box.flush(ME);
+    expect([has(ME), box.refused(ME), storage.size]).toEqual(['ac', [], 0]);
+  });
+
+  test.each([
+    [429, 'waits'],
+    [401, 'waits'],
+    [500, 'waits'],
+    [400, 'refused'],
+    [409, 'refused'],
+    [430, 'refused'],
+  ])('an answer of %i: it %s', async (status, what) => {
+    const { state, send } = house();
+    Object.assign(state, { refuses: 'b', status });
+    const box = boxOf(send);
+    box.add(ME, pass('b'));
+    await settled();
+    expect([names(box.waiting(ME)), box.refused(ME).length]).toEqual(what === 'waits' ? ['b', 0] : ['', 1]);
+  });
+
+  test('and then no server: what was not sent waits on', async () => {
+    const { kept, state, send } = house();
     state.isAway = true;
-    const box = new Outbox<PracticePass>('pass', localStorage, async (memberId, passes) => {
+    const box = boxOf(async (owner, passes) => {
       // after the refusal of all together the network is gone
       if (passes.length === 1) state.isAway = true;
-      await send(memberId, passes);
+      await send(owner, passes);
     });
     for (const id of ['a', 'b', 'c']) box.add(ME, pass(id));
     await settled();
     Object.assign(state, { isAway: false, refuses: 'b' });
     await box.flush(ME);
-    expect([kept.size, ids(box.waiting(ME))]).toEqual([0, ['a', 'b', 'c']]);
+    expect([kept.length, names(box.waiting(ME))]).toEqual([0, 'abc']);
   });
+});
 
-  test('what another player left on this device is not sent under one’s own name', async () => {
-    const { kept, state, send } = server();
-    state.isAway = true;
-    const box = new Outbox('pass', localStorage, send);
-    box.add('somebody', pass('x'));
-    await settled();
-    state.isAway = false;
-    await box.flush(ME);
-    expect(kept.size).toBe(0);
-    expect(ids(box.waiting('somebody'))).toEqual(['x']);
-  });
-
-  test('what was played before it was known who sits here goes to whoever does', async () => {
-    const { kept, send } = server();
-    const box = new Outbox('pass', localStorage, send);
-    box.add('', pass('early'));
-    await settled();
-    expect(kept.size).toBe(0);
-    box.adopt(ME);
-    await box.flush(ME);
-    expect([...kept.keys()]).toEqual(['early']);
-    expect(box.waiting('')).toEqual([]);
-  });
-
-  test('a device without room says so, and it is sent all the same', async () => {
-    const { kept, send } = server();
-    const full = {
-      ...localStorage,
-      length: 0,
-      key: () => null,
-      getItem: () => null,
-      removeItem: () => undefined,
-      setItem: () => {
-        throw new Error('full');
-      },
-    };
-    const box = new Outbox('pass', full, send);
+describe('a device without room', () => {
+  test('says so, and it is sent all the same', async () => {
+    const { has, send } = house();
+    room = 0;
+    const box = boxOf(send);
     expect(box.add(ME, pass('a'))).toBe(false);
     await settled();
-    expect([...kept.keys()]).toEqual(['a']);
+    expect([has(ME), box.waiting(ME)]).toEqual(['a', []]);
   });
+
+  test('keeps in the page what the server does not take now, and sends it when it does', async () => {
+    const { has, state, send } = house();
+    Object.assign(state, { isAway: true });
+    room = 0;
+    const box = boxOf(send);
+    box.add(ME, pass('a'));
+    await settled();
+    expect(names(box.waiting(ME))).toBe('a');
+    state.isAway = false;
+    await box.flush(ME);
+    expect([has(ME), box.waiting(ME)]).toEqual(['a', []]);
+  });
+
+  test('blocks nothing: one that is refused while it is full holds up no other, and no promise fails', async () => {
+    const { has, state, send } = house();
+    state.isAway = true;
+    const box = boxOf(send);
+    for (const id of ['a', 'b', 'c']) box.add(ME, pass(id));
+    await settled();
+    Object.assign(state, { isAway: false, refuses: 'a' });
+    room = 0;
+    await expect(box.flush(ME)).resolves.toBeUndefined();
+    expect([has(ME), names(box.waiting(ME)), box.refused(ME).length]).toEqual(['bc', '', 1]);
+  });
+});
+
+describe('what older pages kept', () => {
+  test('under a player alone is theirs in their band, refused or not; what had no player stays', async () => {
+    const { has, send } = house();
+    storage.set('aurora-pass:me:1', JSON.stringify(pass('a')));
+    storage.set('aurora-pass-refused:me:2', JSON.stringify(pass('b')));
+    storage.set('aurora-pass::3', JSON.stringify(pass('c')));
+    const box = boxOf(send);
+    box.adopt(ME);
+    await box.flush(ME);
+    expect([has(ME), names(box.refused(ME).map(({ thing }) => thing)), storage.has('aurora-pass::3')]).toEqual(['a', 'b', true]);
+  });
+
+  test('what is no pass is neither sent nor lost', async () => {
+    const { kept, send } = house();
+    storage.set('aurora-pass:quay:me:1', '{"aurora":1,"value":{"thing":{"id":7},"refused":null}}');
+    storage.set('aurora-pass:quay:me:2', 'half a rec');
+    storage.set('aurora-pass:quay:me:3', JSON.stringify({ aurora: 9, value: {} }));
+    const box = boxOf(send);
+    await box.flush(ME);
+    expect([kept, box.waiting(ME), storage.size]).toEqual([[], [], 3]);
+  });
+});
+
+test('who listens is told, until they stop', async () => {
+  const { send } = house();
+  const box = boxOf(send);
+  let told = 0;
+  const stop = box.subscribe(() => {
+    told += 1;
+  });
+  box.add(ME, pass('a'));
+  await settled();
+  expect(told).toBeGreaterThanOrEqual(2);
+  stop();
+  const before = told;
+  box.add(ME, pass('b'));
+  await settled();
+  expect(told).toBe(before);
 });

@@ -1,29 +1,50 @@
-import { type PracticePass, type PracticeSession, passesTaken, practiceSession } from '@aurora/wire';
-import { ApiFault, call } from '../api/client.ts';
+import { z } from 'zod';
+import type { RecordForm } from '../device/record-form.ts';
+import type { Records } from '../device/records.ts';
+import { verdictOn } from './answers.ts';
 
-const PREFIX = 'aurora-';
 const AT_ONCE = 200;
-/** Who sits here is not known yet. */
-const NOBODY = '';
-const RETRY_MS = 15_000;
 
-/** Where a device keeps what it has not sent yet; each thing under a name of its own, so that two tabs take nothing from each other. */
-type Store = Pick<Storage, 'getItem' | 'setItem' | 'removeItem' | 'key' | 'length'>;
+/** Whose something is: a player in a band. The player is empty while it is not known who sits here. */
+export interface Owner {
+  readonly bandId: string;
+  readonly memberId: string;
+}
 
 /** How things are sent; the server keeps each by its id, however often it comes. */
-export type Send<Thing> = (memberId: string, things: readonly Thing[]) => Promise<unknown>;
+export type Send<Thing> = (owner: Owner, things: readonly Thing[]) => Promise<unknown>;
 
-/** What is not on the server yet: written on the device first, sent when the server answers, kept there once. */
+/** Something the server will not take, and why. */
+export interface Refused<Thing> {
+  readonly thing: Thing;
+  readonly why: string;
+}
+
+/** What an outbox keeps: a thing, and why it was refused where it was. */
+interface Kept<Thing> {
+  readonly thing: Thing;
+  readonly refused: string | null;
+}
+
+/**
+ * What is not on the server yet: written on the device first, sent when the server answers, kept there once. A device
+ * without room keeps it for as long as the page lives.
+ */
 export class Outbox<Thing extends { readonly id: string }> {
-  readonly #name: string;
-  readonly #store: Store;
+  readonly #form: RecordForm<Kept<Thing>>;
+  readonly #records: Records;
   readonly #send: Send<Thing>;
   readonly #listeners = new Set<() => void>();
-  #sending: Promise<void> | null = null;
+  /** One sending for each owner. */
+  readonly #sending = new Map<string, Promise<void>>();
+  /** What the device has no room for, by the name it would have. */
+  readonly #inPage = new Map<string, Kept<Thing>>();
 
-  constructor(name: string, store: Store, send: Send<Thing>) {
-    this.#name = `${PREFIX}${name}`;
-    this.#store = store;
+  /** @param name `pass` or the like; things are kept under it with their owner and id */
+  constructor(name: string, schema: z.ZodType<Thing>, records: Records, send: Send<Thing>) {
+    const kept = z.object({ thing: schema, refused: z.string().nullable() }) as unknown as z.ZodType<Kept<Thing>>;
+    this.#form = { name: `aurora-${name}`, schema: kept, upgrades: [(text) => ({ thing: JSON.parse(text), refused: null })] };
+    this.#records = records;
     this.#send = send;
   }
 
@@ -32,91 +53,138 @@ export class Outbox<Thing extends { readonly id: string }> {
     return () => this.#listeners.delete(listener);
   };
 
-  /** Keeps a thing on the device, and tries to send it. False where the device has no room: then it is only sent. */
-  readonly add = (memberId: string, thing: Thing): boolean => {
-    const isKept = this.#put(memberId, thing);
-    if (isKept && memberId !== NOBODY) void this.flush(memberId);
-    else if (!isKept) void this.#send(memberId, [thing]).catch(() => undefined);
+  /** Keeps a thing on the device, and tries to send it. False where the device has no room: then the page keeps it. */
+  readonly add = (owner: Owner, thing: Thing): boolean => {
+    const isKept = this.#put(nameOf(this.#form, owner, thing.id), { thing, refused: null });
+    if (owner.memberId !== '') this.flush(owner);
     this.#tell();
     return isKept;
   };
 
   /** What of a player waits here to be sent. */
-  readonly waiting = (memberId: string): readonly Thing[] => this.#names(memberId).flatMap((name) => this.#read(name) ?? []);
+  readonly waiting = (owner: Owner): readonly Thing[] =>
+    this.#all(owner).flatMap(({ kept: { thing, refused } }) => (refused === null ? [thing] : []));
 
-  /** What was kept before it was known who sits here belongs to whoever does. */
-  readonly adopt = (memberId: string): void => {
-    for (const thing of this.waiting(NOBODY)) {
-      if (this.#put(memberId, thing)) this.#store.removeItem(this.#nameOf(NOBODY, thing.id));
-    }
+  /** What the server will not take of a player, with why. */
+  readonly refused = (owner: Owner): readonly Refused<Thing>[] =>
+    this.#all(owner).flatMap(({ kept: { thing, refused } }) => (refused === null ? [] : [{ thing, why: refused }]));
+
+  /** Has what was refused sent once more. */
+  readonly sendAgain = (owner: Owner): void => {
+    for (const { name, kept } of this.#all(owner)) if (kept.refused !== null) this.#put(name, { ...kept, refused: null });
+    this.#tell();
+    this.flush(owner);
   };
 
-  /** Sends what waits. What the server refuses for good is kept on the device apart, and tried no more. */
-  readonly flush = async (memberId: string): Promise<void> => {
-    this.#sending ??= this.#sendAll(memberId).finally(() => {
-      this.#sending = null;
-    });
-    await this.#sending;
+  /** Forgets what was refused. */
+  readonly letGo = (owner: Owner): void => {
+    for (const { name, kept } of this.#all(owner)) if (kept.refused !== null) this.#drop(name);
+    this.#tell();
   };
 
-  async #sendAll(memberId: string): Promise<void> {
-    for (let things = this.waiting(memberId); things.length > 0; things = this.waiting(memberId)) {
+  /** What was kept in this band before it was known who sits here belongs to whoever does. */
+  readonly adopt = (owner: Owner): void => {
+    for (const { name, kept } of this.#all({ ...owner, memberId: '' })) this.#move(name, owner, kept);
+    this.#adoptOlder(owner);
+  };
+
+  /** Sends what waits; comes back when it is sent, or kept for later. It never fails. */
+  readonly flush = (owner: Owner): Promise<void> => {
+    const key = `${owner.bandId}:${owner.memberId}`;
+    const running = this.#sending.get(key);
+    if (running !== undefined) return running;
+    const sending = this.#sendAll(owner).finally(() => this.#sending.delete(key));
+    this.#sending.set(key, sending);
+    return sending;
+  };
+
+  async #sendAll(owner: Owner): Promise<void> {
+    const tried = new Set<string>();
+    // what was sent already and is here still cannot be taken off the device: once is enough
+    const fresh = () => this.waiting(owner).filter((thing) => !tried.has(JSON.stringify(thing)));
+    for (let things = fresh(); things.length > 0; things = fresh()) {
       const some = things.slice(0, AT_ONCE);
-      const settled = await this.#sent(memberId, some);
-      for (const { id } of settled) this.#store.removeItem(this.#nameOf(memberId, id));
+      for (const thing of some) tried.add(JSON.stringify(thing));
+      const isThrough = await this.#sendSome(owner, some);
       this.#tell();
       // what did not get through is tried again later
-      if (settled.length < some.length) return;
+      if (!isThrough) return;
     }
   }
 
-  /** Sends things together, and one by one where the server will not have them all; those it has, or will never take. */
-  async #sent(memberId: string, things: readonly Thing[]): Promise<readonly Thing[]> {
+  /** Sends things together, and one by one where the server will not have them all; whether each is settled. */
+  async #sendSome(owner: Owner, things: readonly Thing[]): Promise<boolean> {
+    const why = await this.#sent(owner, things);
+    if (why === null) return true;
+    if (!why.isFinal) return false;
+    let isThrough = true;
+    for (const thing of things) {
+      const verdict = await this.#sent(owner, [thing]);
+      if (verdict?.isFinal === true) this.#put(nameOf(this.#form, owner, thing.id), { thing, refused: verdict.why });
+      if (verdict?.isFinal === false) isThrough = false;
+    }
+    return isThrough;
+  }
+
+  /** Null when the server has them; they are no longer here then. */
+  async #sent(owner: Owner, things: readonly Thing[]) {
     try {
-      await this.#send(memberId, things);
-      return things;
+      await this.#send(owner, things);
     } catch (error) {
-      if (!isRefused(error)) return [];
+      return verdictOn(error);
     }
-    const settled: Thing[] = [];
-    for (const thing of things) if (await this.#sentSingly(memberId, thing)) settled.push(thing);
-    return settled;
+    for (const thing of things) this.#dropSent(nameOf(this.#form, owner, thing.id), thing);
+    return null;
   }
 
-  async #sentSingly(memberId: string, thing: Thing): Promise<boolean> {
-    try {
-      await this.#send(memberId, [thing]);
-    } catch (error) {
-      if (!isRefused(error)) return false;
-      this.#store.setItem(`${this.#name}-refused:${memberId}:${thing.id}`, JSON.stringify(thing));
-    }
-    return true;
+  /** What was changed while it was sent stays, to be sent after it. */
+  #dropSent(name: string, sent: Thing): void {
+    const now = this.#kept(name)?.thing;
+    if (now === undefined || JSON.stringify(now) === JSON.stringify(sent)) this.#drop(name);
   }
 
-  #put(memberId: string, thing: Thing): boolean {
-    try {
-      this.#store.setItem(this.#nameOf(memberId, thing.id), JSON.stringify(thing));
-      return true;
-    } catch {
-      return false;
-    }
-  }
-
-  #names(memberId: string): readonly string[] {
-    const names = Array.from({ length: this.#store.length }, (_, at) => this.#store.key(at) ?? '');
-    return names.filter((name) => name.startsWith(`${this.#name}:${memberId}:`));
-  }
-
-  #read(name: string): Thing | null {
-    try {
-      return JSON.parse(this.#store.getItem(name) ?? 'null') as Thing | null;
-    } catch {
-      return null;
+  /** What older pages kept under a player alone: a player is of one band, so it is theirs. */
+  #adoptOlder(owner: Owner): void {
+    if (owner.memberId === '') return;
+    for (const [start, why] of [
+      [`${this.#form.name}:${owner.memberId}:`, null],
+      [`${this.#form.name}-refused:${owner.memberId}:`, OLDER_REFUSAL],
+    ] as const) {
+      for (const name of this.#records.names(start)) {
+        const kept = this.#records.get(this.#form, name);
+        if (kept !== null) this.#move(name, owner, { ...kept, refused: why });
+      }
     }
   }
 
-  #nameOf(memberId: string, id: string): string {
-    return `${this.#name}:${memberId}:${id}`;
+  #move(name: string, owner: Owner, kept: Kept<Thing>): void {
+    if (this.#put(nameOf(this.#form, owner, kept.thing.id), kept)) this.#drop(name);
+  }
+
+  /** Everything of an owner, waiting or refused. */
+  #all(owner: Owner): readonly { readonly name: string; readonly kept: Kept<Thing> }[] {
+    const start = nameOf(this.#form, owner, '');
+    const names = [...new Set([...this.#records.names(start), ...[...this.#inPage.keys()].filter((name) => name.startsWith(start))])];
+    return names.flatMap((name) => {
+      const kept = this.#kept(name);
+      return kept === null ? [] : [{ name, kept }];
+    });
+  }
+
+  #kept(name: string): Kept<Thing> | null {
+    return this.#inPage.get(name) ?? this.#records.get(this.#form, name);
+  }
+
+  #put(name: string, kept: Kept<Thing>): boolean {
+    const isKept = this.#records.put(this.#form, kept, name);
+    if (isKept) this.#inPage.delete(name);
+    else this.#inPage.set(name, kept);
+    return isKept;
+  }
+
+  #drop(name: string): void {
+    this.#inPage.delete(name);
+    this.#records.drop(name);
   }
 
   #tell(): void {
@@ -124,45 +192,9 @@ export class Outbox<Thing extends { readonly id: string }> {
   }
 }
 
-/** Whether the server has read it and will never take it. */
-function isRefused(error: unknown): boolean {
-  return error instanceof ApiFault && error.status >= 400 && error.status < 500 && error.status !== 429;
-}
+/** Older pages kept no reason with what was refused. */
+const OLDER_REFUSAL = '';
 
-interface PracticeOutbox {
-  readonly passes: Outbox<PracticePass>;
-  readonly sessions: Outbox<PracticeSession>;
-}
-
-const PRACTICE = new Map<string, PracticeOutbox>();
-
-/** What was practised in a band at this browser and is not on the server yet. */
-export function practiceOutbox(bandId: string): PracticeOutbox {
-  const known = PRACTICE.get(bandId);
-  if (known !== undefined) return known;
-  const member = (memberId: string) => `/bands/${bandId}/members/${memberId}`;
-  const made: PracticeOutbox = {
-    passes: new Outbox('pass', window.localStorage, (memberId, passes) =>
-      call('POST', `${member(memberId)}/passes`, passesTaken, { body: { passes } }),
-    ),
-    sessions: new Outbox('session', window.localStorage, async (memberId, sessions) => {
-      for (const session of sessions)
-        await call('PUT', `${member(memberId)}/practice/sessions/${session.id}`, practiceSession, { body: session });
-    }),
-  };
-  PRACTICE.set(bandId, made);
-  return made;
-}
-
-/** Tries again from time to time, and whenever there may be a network; gives back what ends it. */
-export function keepSending(box: Pick<Outbox<{ readonly id: string }>, 'flush' | 'adopt'>, memberId: string): () => void {
-  box.adopt(memberId);
-  const send = () => void box.flush(memberId);
-  const timer = window.setInterval(send, RETRY_MS);
-  window.addEventListener('online', send);
-  send();
-  return () => {
-    window.clearInterval(timer);
-    window.removeEventListener('online', send);
-  };
+function nameOf({ name }: { readonly name: string }, { bandId, memberId }: Owner, id: string): string {
+  return `${name}:${bandId}:${memberId}:${id}`;
 }

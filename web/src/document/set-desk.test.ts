@@ -27,7 +27,7 @@ function deskWith(answer: (body: SetListBody, base: number) => Promise<SetList>)
     return answer(body, base);
   };
   const nothing = () => undefined;
-  const copies = { put: () => true, drop: nothing, own: () => null, leftBehind: async () => [], putHistory: nothing, history: () => '' };
+  const copies = { put: () => true, drop: nothing, own: () => null, leftBehind: async () => [], putHistory: nothing, history: () => null };
   const clock = {
     now: () => Date.now(),
     setTimer: (work: () => void, ms: number) => Number(setTimeout(work, ms)),

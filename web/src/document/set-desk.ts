@@ -1,8 +1,8 @@
 import { type SetList, type SetListBody, type Song, setList } from '@aurora/wire';
+import { asApiFault, verdictOn } from './answers.ts';
 import type { DeviceCopies, Saved } from './device-copy.ts';
 import { Draft, type DraftDeps, type DraftStatus, type SaveFault } from './draft.ts';
 import { type FieldClash, takeTheirs } from './merge-values.ts';
-import { asApiFault, plainFault } from './save-fault.ts';
 import { SET_KIND, type SetStep } from './set-kind.ts';
 
 type SetStatus = DraftStatus<SetListBody, FieldClash>;
@@ -87,9 +87,9 @@ export class SetDesk {
     const theirs = setList.safeParse(fault.problem?.currentSet);
     if (fault.status === 409 && theirs.success) {
       this.#take(theirs.data.songs);
-      return { kind: 'stale', current: savedSet(theirs.data) };
+      return { current: savedSet(theirs.data) };
     }
-    return plainFault(fault);
+    return verdictOn(error);
   }
 
   #read(): SetDeskState {

@@ -1,9 +1,8 @@
-import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useMemo, useSyncExternalStore } from 'react';
-import { songKey, useBand, useSong } from '../api/songs.ts';
+import { useBand, useSong } from '../api/songs.ts';
 import { open } from '../session/opened.ts';
-import { onSavedElsewhere } from './saved-news.ts';
-import { type ChartDraft, type ChartDraftState, lensSource, openSongDraft } from './song-drafts.ts';
+import { type ChartDraft, type ChartDraftState, lensSource, SONG_DOCUMENT } from './song-drafts.ts';
+import { useOpenDocument } from './use-open-document.ts';
 
 /** An open song, or why it did not open. */
 export interface OpenSongAnswer {
@@ -14,21 +13,11 @@ export interface OpenSongAnswer {
 
 /** Opens a song for as long as something shows it: what others save is taken in, and its key is the home of the lenses. */
 export function useSongDraft(songId: string | undefined): OpenSongAnswer {
-  const queries = useQueryClient();
   const bandId = useBand().data?.id;
   const song = useSong(songId, { follow: true });
-  const { data } = song;
-  const draft = useMemo(
-    () => (bandId === undefined || data === undefined ? null : openSongDraft(queries, bandId, data)),
-    [queries, bandId, data],
-  );
+  const draft = useOpenDocument(SONG_DOCUMENT, bandId, songId, song.data);
   useEffect(() => (draft === null ? undefined : open(lensSource(draft))), [draft]);
-  useEffect(() => {
-    if (bandId === undefined || songId === undefined) return;
-    return onSavedElsewhere((id) => id === songId && void queries.invalidateQueries({ queryKey: songKey(bandId, songId) }));
-  }, [queries, bandId, songId]);
-  useEffect(() => () => void draft?.flush(), [draft]);
-  return { draft, fault: data === undefined ? song.error : null, again: () => void song.refetch() };
+  return { draft, fault: song.data === undefined ? song.error : null, again: () => void song.refetch() };
 }
 
 /** A draft as it stands. */

@@ -1,6 +1,9 @@
-import type { ChordShow } from '@aurora/core';
+import { CHORD_SHOWS, type ChordShow } from '@aurora/core';
+import { z } from 'zod';
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
+import { keptAs } from '../device/kept-state.ts';
+import { stateIn } from '../device/record-form.ts';
 
 interface ChartViewState {
   readonly show: ChordShow;
@@ -9,6 +12,8 @@ interface ChartViewState {
   readonly setShow: (show: ChordShow) => void;
   readonly setOwnChords: (ownChords: boolean) => void;
 }
+
+const schema = z.object({ show: z.enum(CHORD_SHOWS), ownChords: z.boolean() });
 
 /** How charts are looked at on this device. */
 export const useChartView = create<ChartViewState>()(
@@ -19,6 +24,6 @@ export const useChartView = create<ChartViewState>()(
       setShow: (show) => set({ show }),
       setOwnChords: (ownChords) => set({ ownChords }),
     }),
-    { name: 'aurora-chart-view' },
+    keptAs<ChartViewState, z.output<typeof schema>>({ name: 'aurora-chart-view', schema, upgrades: [stateIn] }),
   ),
 );

@@ -1,39 +1,50 @@
+import { z } from 'zod';
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
+import { keptAs } from '../device/kept-state.ts';
+import { type RecordForm, stateIn } from '../device/record-form.ts';
 
-export type Theme = 'paper' | 'night';
-
-/** What stands beside a room on a desk: the why, the chart's text, or nothing. */
-export type Side = 'why' | 'text';
-
-/** What of a room's companions is in sight. */
-interface Folds {
-  readonly side: Side | null;
+const folds = z.object({
+  side: z.enum(['why', 'text']).nullable(),
   /** Whether the neck has risen; else it rests as one line. */
-  readonly neck: boolean;
-}
+  neck: z.boolean(),
+});
 
-interface DeviceState {
+const deviceState = z.object({
   /** Null as long as nobody chose: then as the system has it. */
-  readonly theme: Theme | null;
+  theme: z.enum(['paper', 'night']).nullable(),
   /** Loudness of the sound, 0 to 1; it starts low. */
-  readonly volume: number;
+  volume: z.number().min(0).max(1),
   /** Whether chords are struck at once or note by note. */
-  readonly strum: 'strum' | 'arpeggio';
-  readonly neckLabels: 'notes' | 'formula' | 'fingers';
+  strum: z.enum(['strum', 'arpeggio']),
+  neckLabels: z.enum(['notes', 'formula', 'fingers']),
   /** By room. */
-  readonly folds: Readonly<Record<string, Folds>>;
+  folds: z.record(z.string(), folds),
   /** Hints that were read and put out of sight. */
-  readonly hintsRead: readonly string[];
-}
+  hintsRead: z.array(z.string()).readonly(),
+});
+type DeviceState = Readonly<z.output<typeof deviceState>>;
+
+export type Theme = NonNullable<DeviceState['theme']>;
+/** What of a room's companions is in sight. */
+type Folds = Readonly<z.output<typeof folds>>;
+/** What stands beside a room on a desk: the why, the chart's text, or nothing. */
+export type Side = NonNullable<Folds['side']>;
 
 const FIRST: DeviceState = { theme: null, volume: 0.3, strum: 'strum', neckLabels: 'notes', folds: {}, hintsRead: [] };
 /** On a large screen there is room for the neck from the start. */
 const LARGE = '(min-width: 1600px) and (min-height: 960px)';
 const FIRST_FOLDS: Folds = { side: 'why', neck: globalThis.window?.matchMedia?.(LARGE).matches ?? false };
 
+/** Parts of it were added one after the other: what an older form lacks is as on a new device. */
+const DEVICE_FORM: RecordForm<DeviceState> = {
+  name: 'aurora-device',
+  schema: deviceState,
+  upgrades: [(text) => ({ ...FIRST, ...(stateIn(text) as object) })],
+};
+
 /** How this device shows and sounds things. It is nobody else's: one person's dark screen darkens no other. */
-export const useDevice = create<DeviceState>()(persist(() => FIRST, { name: 'aurora-device' }));
+export const useDevice = create<DeviceState>()(persist(() => FIRST, keptAs(DEVICE_FORM)));
 
 export function setDevice(change: Partial<DeviceState>): void {
   useDevice.setState(change);

@@ -1,24 +1,15 @@
+import { z } from 'zod';
 import { create } from 'zustand';
+import type { RecordForm } from '../device/record-form.ts';
+import { device } from '../device/records.ts';
 
-const LOCAL = 'aurora-player';
+const SEAT: RecordForm<string> = { name: 'aurora-player', schema: z.uuid(), upgrades: [(text) => text] };
 
 /** Whose instrument is seen at this device; one's own while nobody chose another. */
-export const useSeat = create<{ readonly memberId: string | null }>()(() => ({ memberId: readSeat() }));
+export const useSeat = create<{ readonly memberId: string | null }>()(() => ({ memberId: device.get(SEAT) }));
 
-function readSeat(): string | null {
-  try {
-    return localStorage.getItem(LOCAL);
-  } catch {
-    return null;
-  }
-}
-
-/** Sees another player's instrument. */
+/** Sees another player's instrument. Without room on the device it is asked again next time. */
 export function sitDown(memberId: string): void {
   useSeat.setState({ memberId });
-  try {
-    localStorage.setItem(LOCAL, memberId);
-  } catch {
-    // without room on the device it is asked again next time
-  }
+  device.put(SEAT, memberId);
 }

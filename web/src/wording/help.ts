@@ -90,7 +90,6 @@ export const HELP_WORDS = {
   turnHeldToTheNextSection: 'Turn; held, to the next section',
   tonightsKeyDownOrUp: 'Tonight’s key down or up',
   offTheStand: 'Off the stand',
-  theServerDoesNotAnswerNot: 'The server does not answer; not saved yet.',
   thisDeviceHasNoRoomLeft: 'This device has no room left for what you type.',
   writeChordsAs: 'Write chords as numbers or letters, such as 1 4 6- 5.',
   triadsSevenths: 'Triads, sevenths … fourths',

@@ -151,6 +151,11 @@ export const PRACTICE_WORDS = {
   done: 'Done',
   cameTo: (minutes: number, passes: number, good: number) =>
     `${plural(minutes, 'minute')}, ${plural(passes, 'pass', 'passes')}, ${good} of them good.`,
+  notTaken: 'Not taken by the server',
+  notTakenIsKept: 'It is kept on this device. It counts in your plan here, and nowhere else.',
+  noReason: 'no reason was kept',
+  sendAgain: 'Send again',
+  letThemGo: 'Let them go',
   waiting: (count: number) => `${plural(count, 'thing')} kept on this device, to be sent when the server answers.`,
   noteOfTonight: 'How was it? In your words',
   noteExample: 'Seam from B♭ to A♭ still slow',

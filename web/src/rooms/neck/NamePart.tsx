@@ -167,10 +167,6 @@ function useAddChord(): (chord: Chord) => void {
       void sayDone(NECK_WORDS.addedToTheProgressionInHarmonize);
       return;
     }
-    edit(
-      song,
-      (source) => withBarAdded(source, chord, tonic),
-      ({ title }) => NECK_WORDS.addedAsTheLastBarOf(title || NECK_WORDS.theSong),
-    );
+    edit(song, (source) => withBarAdded(source, chord, tonic), NECK_WORDS.addedAsTheLastBarOf(song?.title || NECK_WORDS.theSong));
   };
 }

@@ -31,6 +31,7 @@ function practiceNow(over: Partial<Practice> = {}): Practice {
     programme: null,
     waiting: 0,
     notes: [],
+    refused: { passes: [], sessions: [], sendAgain: () => undefined, letGo: () => undefined },
     record: (_, one) => played.push(one),
     ...over,
   };

@@ -3,7 +3,8 @@ import type { PracticePass, PracticeSession, PracticeSettings } from '@aurora/wi
 import { useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
 import { type PlayerAddress, type SettingsChange, usePasses, usePracticeSettings } from '../../api/practice.ts';
 import { useBand } from '../../api/songs.ts';
-import { keepSending, type Outbox, practiceOutbox } from '../../document/outbox.ts';
+import type { Outbox, Owner, Refused } from '../../document/outbox.ts';
+import { keepSending, passesOutbox, sessionsOutbox } from '../../document/practice-outbox.ts';
 import { usePlaying } from '../../session/playing.ts';
 import { sayFault } from '../../ui/say.ts';
 import type { Run, RunItem } from './session/session-run.ts';
@@ -27,7 +28,17 @@ export interface Practice {
   readonly waiting: number;
   /** Sessions of the log that wait on this device. */
   readonly notes: readonly PracticeSession[];
+  /** What the server would not take. */
+  readonly refused: RefusedWork;
   readonly record: (of: RunItem, played: Played) => void;
+}
+
+/** What was refused of a player's work, and what can be done about it. */
+export interface RefusedWork {
+  readonly passes: readonly Refused<PracticePass>[];
+  readonly sessions: readonly Refused<PracticeSession>[];
+  readonly sendAgain: () => void;
+  readonly letGo: () => void;
 }
 
 /** What every part of the room is about. */
@@ -49,11 +60,14 @@ export function usePractice(): Practice {
   const address = useMemo(() => ({ bandId, memberId }), [bandId, memberId]);
   const kept = usePasses(address);
   const { settings, change } = useSettings(address);
-  const { passes: box, sessions } = practiceOutbox(bandId);
-  const waiting = useWaiting(box, memberId);
-  const notes = useWaiting(sessions, memberId);
+  const { waiting, refused: refusedPasses } = useOutbox(passesOutbox, address);
+  const { waiting: notes, refused: refusedSessions } = useOutbox(sessionsOutbox, address);
+  const keep = useKeeping(address);
   const [sentHere, setSentHere] = useState<readonly PracticePass[]>([]);
-  const passes = useMemo(() => merged([...(kept.data ?? []), ...sentHere, ...waiting]), [kept.data, sentHere, waiting]);
+  const passes = useMemo(
+    () => merged([...(kept.data ?? []), ...sentHere, ...refusedPasses.map(({ thing }) => thing), ...waiting]),
+    [kept.data, sentHere, refusedPasses, waiting],
+  );
   // who only plays needs none of it
   const memories = useMemo(() => later(() => remember(passes, Date.now())), [passes]);
   return {
@@ -70,11 +84,23 @@ export function usePractice(): Practice {
     programme: useMemo(() => programmeOf(settings), [settings]),
     waiting: waiting.length + notes.length,
     notes,
+    refused: {
+      passes: refusedPasses,
+      sessions: refusedSessions,
+      sendAgain: () => {
+        passesOutbox.sendAgain(address);
+        sessionsOutbox.sendAgain(address);
+      },
+      letGo: () => {
+        passesOutbox.letGo(address);
+        sessionsOutbox.letGo(address);
+      },
+    },
     record: (of, played) => {
       const pass = newPass(of, played);
       // what is known goes on from here, whether it is sent now or later
       setSentHere((before) => [...before, pass]);
-      box.add(memberId, pass);
+      keep(pass);
     },
   };
 }
@@ -100,11 +126,23 @@ function later<Value>(work: () => Value): () => Value {
   };
 }
 
-/** What waits on the device; sent from time to time as long as the room is open. */
-function useWaiting<Thing extends { readonly id: string }>(box: Outbox<Thing>, memberId: string): readonly Thing[] {
-  const text = useSyncExternalStore(box.subscribe, () => JSON.stringify(memberId === '' ? [] : box.waiting(memberId)));
-  useEffect(() => (memberId === '' ? undefined : keepSending(box, memberId)), [box, memberId]);
-  return useMemo(() => JSON.parse(text) as readonly Thing[], [text]);
+/** What waits on the device, and what was refused; sent from time to time as long as the room is open. */
+function useOutbox<Thing extends { readonly id: string }>(box: Outbox<Thing>, owner: Owner) {
+  const isKnown = owner.bandId !== '' && owner.memberId !== '';
+  const text = useSyncExternalStore(box.subscribe, () =>
+    JSON.stringify(isKnown ? { waiting: box.waiting(owner), refused: box.refused(owner) } : { waiting: [], refused: [] }),
+  );
+  useEffect(() => (isKnown ? keepSending(box, owner) : undefined), [box, owner, isKnown]);
+  return useMemo(() => JSON.parse(text) as { readonly waiting: readonly Thing[]; readonly refused: readonly Refused<Thing>[] }, [text]);
+}
+
+/** Keeps a pass under its band and player. One that is played before the band is known waits for it. */
+function useKeeping(owner: Owner): (pass: PracticePass) => void {
+  const early = useRef<PracticePass[]>([]);
+  useEffect(() => {
+    if (owner.bandId !== '') for (const pass of early.current.splice(0)) passesOutbox.add(owner, pass);
+  }, [owner]);
+  return (pass) => void (owner.bandId === '' ? early.current.push(pass) : passesOutbox.add(owner, pass));
 }
 
 function newPass({ item, night }: RunItem, played: Played): PracticePass {

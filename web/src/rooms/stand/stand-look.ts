@@ -1,12 +1,18 @@
+import { z } from 'zod';
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
+import { keptAs } from '../../device/kept-state.ts';
+import { stateIn } from '../../device/record-form.ts';
 
-interface StandLook {
+const standLook = z.object({
   /** Pages of whole lines, or one line after the other. */
-  readonly turn: 'pages' | 'lines';
+  turn: z.enum(['pages', 'lines']),
   /** As the chart is written, or with repeats and jumps played out. */
-  readonly form: 'written' | 'played';
-}
+  form: z.enum(['written', 'played']),
+});
+type StandLook = Readonly<z.output<typeof standLook>>;
 
 /** How charts lie on this device's stand. */
-export const useStandLook = create<StandLook>()(persist((): StandLook => ({ turn: 'pages', form: 'written' }), { name: 'aurora-stand' }));
+export const useStandLook = create<StandLook>()(
+  persist((): StandLook => ({ turn: 'pages', form: 'written' }), keptAs({ name: 'aurora-stand', schema: standLook, upgrades: [stateIn] })),
+);

@@ -1,25 +1,18 @@
 import { barPrint, placeOfSaid, type Reduction, type RememberedJson, type Said, storeSaid, subjectOf } from '@aurora/core';
 import type { Piece } from '@aurora/wire';
-import { useQueryClient } from '@tanstack/react-query';
-import { useEffect, useMemo, useState, useSyncExternalStore } from 'react';
-import { pieceKey, usePiece } from '../../../api/pieces.ts';
+import { useMemo, useState, useSyncExternalStore } from 'react';
+import { usePiece } from '../../../api/pieces.ts';
 import { useBand } from '../../../api/songs.ts';
-import { openPieceDraft, type PieceDraft } from '../../../document/piece-drafts.ts';
+import { PIECE_DOCUMENT, type PieceDraft } from '../../../document/piece-drafts.ts';
 import type { PieceDraftValue } from '../../../document/piece-kind.ts';
-import { onSavedElsewhere } from '../../../document/saved-news.ts';
+import { useOpenDocument } from '../../../document/use-open-document.ts';
 import { useScore } from '../../../parts/score/use-score.ts';
 
 /** The draft of a piece, or why it did not open. */
 export function usePieceDraft(pieceId: string) {
-  const bandId = useBand().data?.id ?? '';
-  const queries = useQueryClient();
+  const bandId = useBand().data?.id;
   const { data, error } = usePiece(pieceId);
-  const draft = useMemo(() => (data === undefined ? null : openPieceDraft(queries, bandId, data)), [queries, bandId, data]);
-  useEffect(
-    () => onSavedElsewhere((id) => id === pieceId && void queries.invalidateQueries({ queryKey: pieceKey(bandId, pieceId) })),
-    [queries, bandId, pieceId],
-  );
-  useEffect(() => () => void draft?.flush(), [draft]);
+  const draft = useOpenDocument(PIECE_DOCUMENT, bandId, pieceId, data);
   return { piece: data, draft, fault: data === undefined ? error : null };
 }
 

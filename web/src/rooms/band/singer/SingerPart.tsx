@@ -145,8 +145,8 @@ function KeepRange({ song, range }: { readonly song: Song; readonly range: Pitch
   const keep = () =>
     edit(
       song,
-      (source) => withHeadLine(source, reading, 'range', printRange(range, reading.head.key)),
-      ({ title }) => BAND_WORDS.saysNowHowFarItsMelody(title || BAND_WORDS.theSong),
+      (source) => withHeadLine(source, readOnce(source), 'range', printRange(range, reading.head.key)),
+      BAND_WORDS.saysNowHowFarItsMelody(song.title || BAND_WORDS.theSong),
     );
   return (
     <Button onClick={keep}>

@@ -11,6 +11,7 @@ import { PRACTICE_WORDS } from '../../../wording/practice.ts';
 import type { PartProps } from '../use-practice.ts';
 import { KeyMapPicture } from './KeyMapPicture.tsx';
 import { keyMap, MAP_STAGES, medianLine } from './log-view.ts';
+import { RefusedList } from './RefusedList.tsx';
 import { SessionList } from './SessionList.tsx';
 
 // pictures come with the library that draws them, and paper with its own: neither is wanted to begin with
@@ -22,8 +23,9 @@ export function LogPart({ practice }: PartProps) {
   const { data: log, error } = usePracticeLog(practice.player);
   const sessions = usePracticeSessions(practice.player);
   const [printing, setPrinting] = useState(false);
+  const hasRefused = practice.refused.passes.length + practice.refused.sessions.length > 0;
   if (log === undefined) return <p className="py-6 text-quiet">{error === null ? PRACTICE_WORDS.fetching : PRACTICE_WORDS.logIsAway}</p>;
-  if (log.passes === 0 && sessions.length === 0 && practice.waiting === 0)
+  if (log.passes === 0 && sessions.length === 0 && practice.waiting === 0 && !hasRefused)
     return (
       <Notice title={PRACTICE_WORDS.nothingYet}>
         <p>{PRACTICE_WORDS.firstSession}</p>
@@ -41,6 +43,7 @@ export function LogPart({ practice }: PartProps) {
           <FetchIcon size={18} aria-hidden="true" /> {PRACTICE_WORDS.table}
         </a>
       </div>
+      <RefusedList refused={practice.refused} />
       <KeyMapPicture log={log} />
       <Suspense fallback={<p className="text-quiet">{PRACTICE_WORDS.fetching}</p>}>
         <LogPictures log={log} />

@@ -1,6 +1,6 @@
 import type { PracticeSession } from '@aurora/wire';
 import { useState } from 'react';
-import { practiceOutbox } from '../../../document/outbox.ts';
+import { sessionsOutbox } from '../../../document/practice-outbox.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { DeleteIcon, EditIcon } from '../../../ui/icons.ts';
 import { SignButton } from '../../../ui/SignButton.tsx';
@@ -19,7 +19,7 @@ export function SessionList({ practice, sessions }: ListProps) {
   const shown = merged(sessions, [...practice.notes, ...changed.values()]);
   const keep = (session: PracticeSession) => {
     setChanged((before) => new Map(before).set(session.id, session));
-    practiceOutbox(practice.player.bandId).sessions.add(practice.player.memberId, session);
+    sessionsOutbox.add(practice.player, session);
   };
   const change = (before: PracticeSession, after: PracticeSession) => {
     keep(after);

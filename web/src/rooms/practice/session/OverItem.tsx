@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
 import { useRefreshPractice } from '../../../api/practice.ts';
-import { practiceOutbox } from '../../../document/outbox.ts';
+import { sessionsOutbox } from '../../../document/practice-outbox.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { PRACTICE_WORDS } from '../../../wording/practice.ts';
 import type { Practice } from '../use-practice.ts';
@@ -12,7 +12,6 @@ const MOST_MINUTES = 600;
 
 /** The end of a session: what it came to, and a note in the player's own words. */
 export function OverItem({ run, practice, onLeave }: { readonly run: Run; readonly practice: Practice; readonly onLeave: () => void }) {
-  const { bandId, memberId } = practice.player;
   const refresh = useRefreshPractice(practice.player);
   const [note, setNote] = useState('');
   const [endedAt] = useState(() => Date.now());
@@ -21,7 +20,7 @@ export function OverItem({ run, practice, onLeave }: { readonly run: Run; readon
   const keep = () => {
     const session = { id: run.id, at: new Date(run.startedAt).toISOString(), minutes, note: note.trim(), gone: false };
     // on the device first: without the server the note is not lost
-    practiceOutbox(bandId).sessions.add(memberId, session);
+    sessionsOutbox.add(practice.player, session);
     useRun.setState({ run: null });
     onLeave();
   };
