@@ -325,7 +325,7 @@ describe('a lost phone', () => {
     expect((await sendAs(who, api('/me'), 'PATCH', { password: 'short' })).status).toBe(422);
     await sendAs(who, api('/me'), 'PATCH', { email, password: 'three plain words' });
     await sendAs(who, api('/sign-in/links/open'), 'POST', { token: tokenIn((await mailFor(email))[0]?.body ?? '') });
-    const { rows } = await db.pool.query('select password_hash from account where id = $1', [who.accountId]);
+    const { rows } = await db.pool.query('select password_hash from credential where account_id = $1', [who.accountId]);
     expect(rows[0].password_hash).toMatch(/^\$argon2id\$/);
     expect((await sendAs(STRANGER, api('/sign-in'), 'POST', { email, password: 'three plain word' })).status).toBe(401);
     expect((await sendAs(STRANGER, api('/sign-in'), 'POST', { email: 'nobody@band.example', password: 'three plain words' })).status).toBe(

@@ -218,8 +218,62 @@ describe('the walls in the database', () => {
   });
 });
 
+describe('what no connection of the application may read', () => {
+  const speakers = () =>
+    [
+      ['nobody', {}],
+      ['a band', { band: here.bandId }],
+      ['its leader', { band: here.bandId, account: here.leader.accountId }],
+      ['an account', { account: here.leader.accountId }],
+    ] as const;
+
+  test('hashes of passwords, whoever speaks; one may ask whether there is one of one’s own', async () => {
+    const mine = scopedDb(db.app, { account: here.leader.accountId });
+    await mine.query("select aurora_set_password('$argon2id$v=19$m=19456,t=2,p=1$c2FsdHNhbHQ$aGFzaA')");
+    for (const [, scope] of speakers())
+      await expect(scopedDb(db.app, scope).query('select * from credential')).rejects.toThrow(/permission denied/);
+    const has = async (scope: object) => (await scopedDb(db.app, scope).query('select aurora_has_password() as has')).rows[0]?.has;
+    expect([await has({ account: here.leader.accountId }), await has({ account: there.leader.accountId }), await has({})]).toEqual([
+      true,
+      false,
+      false,
+    ]);
+  });
+
+  test('asked by address, the house says with what a password is hashed, and whose a hash is; never the hash', async () => {
+    await scopedDb(db.app, { account: here.leader.accountId }).query("update account set email = 'lead@ashfield.example' where id = $1", [
+      here.leader.accountId,
+    ]);
+    const house = scopedDb(db.app, {});
+    const { rows } = await house.query("select aurora_password_salt('Lead@Ashfield.example') as salt");
+    expect(rows[0]?.salt).toBe('$argon2id$v=19$m=19456,t=2,p=1$c2FsdHNhbHQ');
+    const whose = async (hash: string) =>
+      (await house.query("select aurora_account_by_password('lead@ashfield.example', $1) as id", [hash])).rows[0]?.id;
+    expect(await whose('$argon2id$v=19$m=19456,t=2,p=1$c2FsdHNhbHQ$aGFzaA')).toBe(here.leader.accountId);
+    expect(await whose('$argon2id$v=19$m=19456,t=2,p=1$c2FsdHNhbHQ$b3RoZXI')).toBeNull();
+  });
+
+  test('letters: whoever speaks writes them, nobody reads or removes them but the mailbox, which speaks for nobody', async () => {
+    await scopedDb(db.app, { band: here.bandId }).query(
+      "insert into mail (recipient, subject, body) values ('a@b.example', 'Hello', 'link')",
+    );
+    for (const [, scope] of speakers())
+      for (const words of ['select * from mail', 'delete from mail', "update mail set body = ''"])
+        await expect(scopedDb(db.app, scope).query(words)).rejects.toThrow(/permission denied/);
+    const counts = await Promise.all(
+      speakers().map(async ([who, scope]) => [who, (await scopedDb(db.app, scope).query('select * from aurora_mailbox(50)')).rowCount]),
+    );
+    expect(counts).toEqual([
+      ['nobody', 1],
+      ['a band', 0],
+      ['its leader', 0],
+      ['an account', 0],
+    ]);
+  });
+});
+
 /** These are of people and of the house, not of a band; on a distributed database they are reference tables. */
-const OF_THE_HOUSE = new Set(['account', 'device', 'one_time_link', 'mail', 'migration']);
+const OF_THE_HOUSE = new Set(['account', 'credential', 'device', 'one_time_link', 'mail', 'migration']);
 
 describe('the catalogue', () => {
   test('every primary, unique and foreign key of a band’s tables holds the band', async () => {

@@ -5,6 +5,7 @@ import { HttpFault } from '../http-fault.ts';
 import { refuseUnfit } from '../validate.ts';
 import { type Call, checkAccepts, sendAnswer } from './call.ts';
 import type { Limits } from './limits.ts';
+import { passed } from './passed.ts';
 
 /** What every call passes on its way. */
 export interface RouterDeps {
@@ -19,7 +20,7 @@ export function callRouter(calls: readonly Call[], deps: RouterDeps): Router {
   for (const [path, here] of byPath(calls)) {
     const allow = allowed(here);
     const route = routes.route(path.replaceAll(/\{(\w+)\}/g, ':$1'));
-    for (const call of here) route[call.method](...handlersOf(call, deps));
+    for (const call of here) route[call.method](handlerOf(call, deps));
     route.options((_request, response) => void response.set('Allow', allow).status(204).end());
     route.all((request, response) => {
       response.set('Allow', allow);
@@ -43,25 +44,25 @@ function allowed(calls: readonly Call[]): string {
 }
 
 /** Who may not ask is told so before anything of the body is read. */
-function handlersOf(call: Call, deps: RouterDeps): readonly RequestHandler[] {
-  const { access, takesFile, body, bodyLimit = '256kb', cache = 'private, no-cache' } = call;
-  const handlers: RequestHandler[] = [
-    async (request, response, next) => {
-      checkAccepts(call, request);
-      refuseUnfit(request);
-      const context = await deps.house.enter(request, response, access);
-      await deps.limits.count(call, context, request, response);
-      next();
-    },
-  ];
-  if (takesFile) handlers.push(express.raw({ type: () => true, limit: bodyLimit }));
-  else if (body !== undefined) handlers.push(express.json({ limit: bodyLimit }));
-  handlers.push(async (request, response) => {
+function handlerOf(call: Call, deps: RouterDeps): RequestHandler {
+  const { access, cache = 'private, no-cache' } = call;
+  const parser = parserOf(call);
+  return async (request, response) => {
+    checkAccepts(call, request);
+    refuseUnfit(request);
+    const context = await deps.house.enter(request, response, access);
+    await deps.limits.count(call, context, request, response);
+    if (parser !== null) await passed(parser, request, response);
     if (request.method === 'GET' || request.method === 'HEAD') response.set('Cache-Control', cache);
     if (call.work !== undefined && (isMuch(request) || call.isHeavy)) await serveInThread(call, request, response, deps.threads);
-    else await call.serve(request, response, response.locals.context);
-  });
-  return handlers;
+    else await call.serve(request, response, context);
+  };
+}
+
+/** What reads the body of a call; null where it has none. */
+function parserOf({ takesFile, body, bodyLimit = '256kb' }: Call): RequestHandler | null {
+  if (takesFile) return express.raw({ type: () => true, limit: bodyLimit });
+  return body === undefined ? null : express.json({ limit: bodyLimit });
 }
 
 /** Fewer bytes are worked on where they are asked for: that takes less than handing them on. */

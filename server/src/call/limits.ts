@@ -3,6 +3,7 @@ import { ipKeyGenerator, rateLimit } from 'express-rate-limit';
 import type { Context } from '../context/context.ts';
 import { HttpFault } from '../http-fault.ts';
 import type { Call } from './call.ts';
+import { passed } from './passed.ts';
 
 /** How much is answered in a minute. */
 export interface LimitSettings {
@@ -19,6 +20,8 @@ const MINUTE_MS = 60_000;
 
 /** Holds calls to the limits of their address, their person and their band. */
 export class Limits {
+  /** Who asks, for as long as the request is counted. */
+  readonly #asking = new WeakMap<Request, Context>();
   readonly #open: RequestHandler;
   readonly #tries: RequestHandler;
   readonly #person: RequestHandler;
@@ -28,8 +31,8 @@ export class Limits {
     const address = (request: Request) => ipKeyGenerator(request.ip ?? '');
     this.#open = limiter(open, address);
     this.#tries = limiter(tries, address);
-    this.#person = limiter(person, (request, response) => contextOf(response)?.person?.deviceId ?? address(request));
-    this.#band = limiter(band, (request, response) => contextOf(response)?.seat?.bandId ?? address(request));
+    this.#person = limiter(person, (request) => this.#asking.get(request)?.person?.deviceId ?? address(request));
+    this.#band = limiter(band, (request) => this.#asking.get(request)?.seat?.bandId ?? address(request));
   }
 
   /**
@@ -42,7 +45,7 @@ export class Limits {
     request: Request,
     response: Response,
   ): Promise<void> => {
-    response.locals.context = context;
+    this.#asking.set(request, context);
     if (isLimited === 'tries') await passed(this.#tries, request, response);
     else if (isLimited) await passed(this.#open, request, response);
     if (context.person !== null) await passed(this.#person, request, response);
@@ -50,11 +53,7 @@ export class Limits {
   };
 }
 
-function contextOf(response: Response): Context | undefined {
-  return response.locals.context as Context | undefined;
-}
-
-function limiter(limit: number, keyGenerator: (request: Request, response: Response) => string): RequestHandler {
+function limiter(limit: number, keyGenerator: (request: Request) => string): RequestHandler {
   return rateLimit({
     windowMs: MINUTE_MS,
     limit,
@@ -65,12 +64,5 @@ function limiter(limit: number, keyGenerator: (request: Request, response: Respo
     handler: () => {
       throw new HttpFault('too-many', 'That is more than the server answers in a minute. Wait a little and go on.');
     },
-  });
-}
-
-function passed(handler: RequestHandler, request: Request, response: Response): Promise<void> {
-  return new Promise((resolve, reject) => {
-    // a handler that throws within its promise says so there
-    Promise.resolve(handler(request, response, (error?: unknown) => (error === undefined ? resolve() : reject(error)))).catch(reject);
   });
 }

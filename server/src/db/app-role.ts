@@ -75,5 +75,7 @@ export async function grantAppRole(owner: pg.Client, appUrl: string): Promise<vo
     grant select, insert, update, delete on all tables in schema public to ${role};
     revoke insert, update, delete on table migration from ${role};
     revoke update, delete on table audit from ${role};
+    revoke all on table credential from ${role};
+    revoke select, update, delete on table mail from ${role};
     grant execute on all functions in schema public to ${role}`);
 }

@@ -32,8 +32,6 @@ const MOST_SHOWN = 50;
 export async function listMail(house: Pick<House, 'as'>) {
   const { rows } = await house
     .as({})
-    .query<{ id: string; at: Date; recipient: string; subject: string; body: string }>(
-      `select id, at, recipient, subject, body from mail order by at desc, id limit ${MOST_SHOWN}`,
-    );
+    .query<{ id: string; at: Date; recipient: string; subject: string; body: string }>('select * from aurora_mailbox($1)', [MOST_SHOWN]);
   return rows.map(({ id, at, recipient, subject, body }) => ({ id, at: at.toISOString(), to: recipient, subject, body }));
 }

@@ -5,6 +5,7 @@ import { DEVICE_DAYS } from '../context/session-cookie.ts';
 import { newToken, tokenHash } from '../context/token.ts';
 import type { Db } from '../db/pool.ts';
 import { HttpFault } from '../http-fault.ts';
+import { hashLike } from './password.ts';
 
 /** A fortnight to change one's mind. */
 export const FORTNIGHT = "interval '14 days'";
@@ -60,7 +61,7 @@ export async function removeDevice(db: Db, account: string, deviceId: string): P
 /** Who an account is. */
 export async function readPerson(db: Db, account: string): Promise<Me['person']> {
   const { rows } = await db.query<{ id: string; name: string; email: string | null; has: boolean; leaves_at: Date | null }>(
-    'select id, name, email, password_hash is not null as has, leaves_at from account where id = $1',
+    'select id, name, email, aurora_has_password() as has, leaves_at from account where id = $1',
     [account],
   );
   const row = rows[0];
@@ -107,12 +108,15 @@ export interface AccountChange {
 export async function changeAccount(db: Db, account: string, change: AccountChange): Promise<void> {
   const { name, email, passwordHash } = change;
   try {
-    await db.query(
-      `update account set name = coalesce($2, name), email = case when $3 then $4 else email end,
-              password_hash = case when $5 then $6 else password_hash end
-        where id = $1`,
-      [account, name ?? null, email !== undefined, email ?? null, passwordHash !== undefined, passwordHash ?? null],
-    );
+    await db.transaction(async (client) => {
+      await client.query('update account set name = coalesce($2, name), email = case when $3 then $4 else email end where id = $1', [
+        account,
+        name ?? null,
+        email !== undefined,
+        email ?? null,
+      ]);
+      if (passwordHash !== undefined) await client.query('select aurora_set_password($1)', [passwordHash]);
+    });
   } catch (error) {
     // two accounts never share an address
     if ((error as { readonly code?: unknown }).code === '23505')
@@ -126,13 +130,16 @@ export async function setLeaving(db: Db, account: string, leaves: boolean): Prom
   await db.query(`update account set leaves_at = case when $2 then now() + ${FORTNIGHT} end where id = $1`, [account, leaves]);
 }
 
-/** The account an e-mail address belongs to, and what its password is compared with. */
-export async function accountByEmail(
-  db: Db,
-  email: string,
-): Promise<{ readonly accountId: string; readonly passwordHash: string | null } | undefined> {
-  const { rows } = await db.query<{ account_id: string; password_hash: string | null }>('select * from aurora_account_by_email($1)', [
-    email,
-  ]);
-  return rows[0] === undefined ? undefined : { accountId: rows[0].account_id, passwordHash: rows[0].password_hash };
+/** The account an e-mail address belongs to. */
+export async function accountByEmail(db: Db, email: string): Promise<string | null> {
+  const { rows } = await db.query<{ id: string | null }>('select aurora_account_by_email($1) as id', [email]);
+  return rows[0]?.id ?? null;
+}
+
+/** The account of an address and its password; null where they do not belong together. */
+export async function accountByPassword(db: Db, email: string, password: string): Promise<string | null> {
+  const { rows } = await db.query<{ salt: string | null }>('select aurora_password_salt($1) as salt', [email]);
+  const hash = await hashLike(rows[0]?.salt ?? null, password);
+  const found = await db.query<{ id: string | null }>('select aurora_account_by_password($1, $2) as id', [email, hash]);
+  return found.rows[0]?.id ?? null;
 }

@@ -2,10 +2,9 @@ import { doneAnswer, mailLinkRequest, me, openLinkRequest, sentAnswer, signInReq
 import { type Call, call } from '../call/call.ts';
 import { takeToken } from '../context/session-cookie.ts';
 import { HttpFault } from '../http-fault.ts';
-import { accountByEmail, changeAccount, removeDevice } from './account-store.ts';
+import { accountByEmail, accountByPassword, changeAccount, removeDevice } from './account-store.ts';
 import { posting, sendWayBack } from './link-mail.ts';
 import { openLink } from './link-store.ts';
-import { isPassword } from './password.ts';
 import { meOf, type PeopleDeps, signIn } from './people-deps.ts';
 
 /** `/sign-in`: ways in beside an invitation, and out. */
@@ -30,11 +29,10 @@ function wayInCalls(deps: PeopleDeps): readonly Call[] {
         problems: [401],
       },
       async ({ body: { email, password }, request, response }) => {
-        const found = await accountByEmail(house.as({}), email);
-        if (!(await isPassword(found?.passwordHash ?? null, password)) || found === undefined)
-          throw new HttpFault('sign-in', 'This address and this password do not belong together.');
-        await signIn(house, request, response, found.accountId);
-        return meOf(deps, found.accountId, null);
+        const account = await accountByPassword(house.as({}), email, password);
+        if (account === null) throw new HttpFault('sign-in', 'This address and this password do not belong together.');
+        await signIn(house, request, response, account);
+        return meOf(deps, account, null);
       },
     ),
     call(
@@ -50,8 +48,8 @@ function wayInCalls(deps: PeopleDeps): readonly Call[] {
       },
       async ({ body: { email }, request }) => {
         posting(deps);
-        const found = await accountByEmail(house.as({}), email);
-        if (found !== undefined) await sendWayBack(deps, found.accountId, email, request);
+        const account = await accountByEmail(house.as({}), email);
+        if (account !== null) await sendWayBack(deps, account, email, request);
         // whoever asks does not learn who has an account
         return { sent: true };
       },
