@@ -1,5 +1,6 @@
 import { bandCalls } from './band/band-calls.ts';
 import type { Call } from './call/call.ts';
+import { type ChangeDeps, changeCalls } from './change/change-calls.ts';
 import type { Threads } from './compute/threads.ts';
 import { OPEN_CALLS } from './compute/work-table.ts';
 import { exportCalls } from './file/export-calls.ts';
@@ -20,13 +21,13 @@ import { songCalls } from './song/song-calls.ts';
 import { swapCalls } from './swap/swap-calls.ts';
 
 /** What calls need beside the context of each request. */
-export interface CallDeps {
+export interface CallDeps extends ChangeDeps {
   readonly people: PeopleDeps;
   readonly threads: Threads;
 }
 
 /** Every call the API answers: what computes, who one is, then what a band keeps. */
-export function apiCalls({ people, threads }: CallDeps): readonly Call[] {
+export function apiCalls({ people, threads, changes }: CallDeps): readonly Call[] {
   return [
     ...OPEN_CALLS,
     ...meCalls(people),
@@ -35,6 +36,7 @@ export function apiCalls({ people, threads }: CallDeps): readonly Call[] {
     ...invitationCalls(people),
     ...bandPeopleCalls(),
     ...bandCalls(),
+    ...changeCalls({ changes }),
     ...songCalls(threads),
     ...swapCalls(),
     ...memberCalls(),

@@ -5,8 +5,10 @@ import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { type GenReqId, pinoHttp } from 'pino-http';
 import { apiCalls } from './api-calls.ts';
+import { STREAM } from './call/call.ts';
 import { callRouter } from './call/call-router.ts';
 import { type LimitSettings, Limits } from './call/limits.ts';
+import type { ChangeFeed } from './change/change-feed.ts';
 import type { Threads } from './compute/threads.ts';
 import type { House } from './context/enter.ts';
 import { type GuardSettings, guard } from './context/guard.ts';
@@ -20,6 +22,7 @@ export interface AppDeps {
   readonly house: House;
   readonly log: Logger;
   readonly threads: Threads;
+  readonly changes: ChangeFeed;
   /** Folder of the built web application, null to serve the API alone. */
   readonly webRoot: string | null;
   readonly limits: LimitSettings;
@@ -43,7 +46,8 @@ export function createApp(deps: AppDeps): Express {
   app.use(watchRoutes(deps.watch));
   app.use(guard(deps.guard));
   app.use(securityHeaders());
-  app.use(compression());
+  // what is told as it happens cannot wait until there is enough to compress
+  app.use(compression({ filter: (request, response) => response.get('Content-Type') !== STREAM && compression.filter(request, response) }));
   app.use('/api/v1', apiRoutes(deps));
   if (deps.webRoot !== null) app.use(webRoutes(deps.webRoot));
   app.use(() => {
@@ -61,9 +65,9 @@ const requestId: GenReqId = (request, response) => {
   return id;
 };
 
-function apiRoutes({ house, threads, limits, people, guard: { publicUrl } }: AppDeps): express.Router {
+function apiRoutes({ house, threads, changes, limits, people, guard: { publicUrl } }: AppDeps): express.Router {
   const routes = express.Router();
-  const calls = apiCalls({ people: { ...people, house, publicUrl }, threads });
+  const calls = apiCalls({ people: { ...people, house, publicUrl }, threads, changes });
   const document = openApiDocument(calls);
   routes.get('/openapi.json', (_request, response) => {
     response.set('Cache-Control', 'public, max-age=300').json(document);

@@ -2,6 +2,7 @@ import { existsSync } from 'node:fs';
 import type { AddressInfo } from 'node:net';
 import { pino } from 'pino';
 import { createApp } from './app.ts';
+import { ChangeFeed } from './change/change-feed.ts';
 import { Threads } from './compute/threads.ts';
 import { readConfig } from './config.ts';
 import { HANDLERS } from './job/handler-table.ts';
@@ -22,6 +23,7 @@ const log = pino({ level: config.LOG_LEVEL });
 const { pool, house, people } = assemble(config, log);
 // built beside this file; unbuilt, work is done where it is asked for
 const threads = new Threads(existsSync(WORK_THREAD) ? WORK_THREAD : null);
+const changes = new ChangeFeed(config.DATABASE_URL, log);
 const worker = config.WORKER === 'inside' ? new Worker({ house, handlers: HANDLERS, log }) : null;
 const rounds = config.WORKER === 'inside' ? new Rounds({ house, log, backupFolder: config.BACKUP_FOLDER ?? null }) : null;
 
@@ -29,6 +31,7 @@ const app = createApp({
   house,
   log,
   threads,
+  changes,
   webRoot: config.WEB_ROOT ?? null,
   limits: { open: config.RATE_LIMIT, tries: config.TRIES_LIMIT, person: config.DEVICE_LIMIT, band: config.BAND_LIMIT },
   guard: {
@@ -44,6 +47,7 @@ const app = createApp({
     connections: () => house.connections,
     counts: () => readCounts(house.as({})),
     threadsWaiting: () => threads.waiting,
+    streams: () => changes.size,
     metricsToken: config.METRICS_TOKEN ?? null,
   }),
 });
@@ -70,6 +74,8 @@ function stop(): void {
   if (stopping) return;
   stopping = true;
   setTimeout(() => process.exit(), STOP_MS).unref();
+  // streams would be under way for ever
+  void changes.close();
   server.close(
     () =>
       void Promise.allSettled([worker?.stop(), rounds?.stop(), threads.close()])

@@ -4,8 +4,9 @@ import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { BaseResolver, createConfig, lintDocument, makeDocumentFromString } from '@redocly/openapi-core';
 import { Validator } from '@seriousme/openapi-schema-validator';
 import { apiCalls } from '../src/api-calls.ts';
+import { ChangeFeed } from '../src/change/change-feed.ts';
 import { Threads } from '../src/compute/threads.ts';
-import { openDatabase, openServer, send, setSong, type TestDatabase, type TestServer } from './harness.ts';
+import { openDatabase, openServer, SILENT, send, setSong, type TestDatabase, type TestServer } from './harness.ts';
 
 let db: TestDatabase;
 let server: TestServer;
@@ -34,7 +35,11 @@ const described = async () =>
     Object.entries(methods).map(([method, one]) => ({ path, method, ...one })),
   );
 const calls = () =>
-  apiCalls({ people: { house: server.house, post: null, mailbox: false, demo: null, publicUrl: null }, threads: new Threads(null) });
+  apiCalls({
+    people: { house: server.house, post: null, mailbox: false, demo: null, publicUrl: null },
+    threads: new Threads(null),
+    changes: new ChangeFeed('', SILENT),
+  });
 const isOpen = (id: string) => calls().some((one) => one.id === id && ['open', 'stranger'].includes(one.access));
 const SOMEWHERE = '00000000-0000-4000-8000-000000000000';
 const addressOf = (path: string) => path.replace('{revision}', '1').replaceAll(/\{\w+\}/g, SOMEWHERE);

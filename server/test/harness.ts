@@ -10,6 +10,7 @@ import { pino } from 'pino';
 import { type AppDeps, createApp } from '../src/app.ts';
 import { backupText } from '../src/backup/backup-text.ts';
 import { addBand } from '../src/band/band-store.ts';
+import { ChangeFeed } from '../src/change/change-feed.ts';
 import { Threads } from '../src/compute/threads.ts';
 import type { Seat } from '../src/context/context.ts';
 import { House, type OpenHouse } from '../src/context/enter.ts';
@@ -108,6 +109,7 @@ async function asAdmin<T>(url: string, work: (admin: pg.Client) => Promise<T>): 
 export interface TestServer {
   readonly url: string;
   readonly house: House;
+  readonly changes: ChangeFeed;
   readonly close: () => Promise<void>;
 }
 
@@ -154,10 +156,12 @@ export async function openServer(db: Pick<OwnerDb, 'appUrl'> | null, wishes: Ser
   const house = new House(pool, wishes.door === undefined ? everybodyLeads(pool) : wishes.door, migrationsIn(MIGRATIONS));
   const threads = wishes.threads ?? new Threads(null);
   const worker = db === null || wishes.works === false ? null : new Worker({ house, handlers: HANDLERS, log: SILENT, pollMs: 15 });
+  const changes = new ChangeFeed(db?.appUrl ?? NO_DATABASE, SILENT);
   const app = createApp({
     house,
     log: SILENT,
     threads,
+    changes,
     webRoot: wishes.webRoot ?? null,
     limits: { open: wishes.rateLimit ?? 100_000, tries: wishes.triesLimit ?? 100_000, person: 100_000, band: 100_000 },
     guard: { publicUrl: null, hosts: [], ...wishes.guard },
@@ -168,6 +172,7 @@ export async function openServer(db: Pick<OwnerDb, 'appUrl'> | null, wishes: Ser
       connections: () => house.connections,
       counts: async () => ({}),
       threadsWaiting: () => threads.waiting,
+      streams: () => changes.size,
       metricsToken: wishes.metricsToken ?? null,
     }),
   });
@@ -177,6 +182,7 @@ export async function openServer(db: Pick<OwnerDb, 'appUrl'> | null, wishes: Ser
   worker?.start();
   const { port } = server.address() as AddressInfo;
   const close = async () => {
+    await changes.close();
     await new Promise((resolve) => {
       server.close(resolve);
       server.closeIdleConnections();
@@ -185,7 +191,7 @@ export async function openServer(db: Pick<OwnerDb, 'appUrl'> | null, wishes: Ser
     await threads.close();
     await pool.end();
   };
-  return { url: `http://127.0.0.1:${port}`, house, close };
+  return { url: `http://127.0.0.1:${port}`, house, changes, close };
 }
 
 /** Everything a band has, as a backup of it would be read. */

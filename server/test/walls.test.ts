@@ -2,10 +2,11 @@ import { randomUUID } from 'node:crypto';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { apiCalls } from '../src/api-calls.ts';
 import type { Call } from '../src/call/call.ts';
+import { ChangeFeed } from '../src/change/change-feed.ts';
 import { Threads } from '../src/compute/threads.ts';
 import { scopedDb } from '../src/context/scope.ts';
 import { allSongs } from '../src/song/song-store.ts';
-import { openDatabase, openServer, type TestDatabase, type TestServer } from './harness.ts';
+import { openDatabase, openServer, SILENT, type TestDatabase, type TestServer } from './harness.ts';
 import { type PeopledBand, peopledBand, type Somebody, STRANGER, sendAs } from './people-harness.ts';
 
 let db: TestDatabase;
@@ -23,7 +24,11 @@ afterAll(async () => {
 });
 
 const calls = (): readonly Call[] =>
-  apiCalls({ people: { house: server.house, post: null, mailbox: true, demo: null, publicUrl: null }, threads: new Threads(null) });
+  apiCalls({
+    people: { house: server.house, post: null, mailbox: true, demo: null, publicUrl: null },
+    threads: new Threads(null),
+    changes: new ChangeFeed('', SILENT),
+  });
 
 /** What each kind of caller may do, as the issue of roles has it, by what a call asks for. */
 const MAY: Readonly<Record<string, readonly string[]>> = {
@@ -38,7 +43,18 @@ const MAY: Readonly<Record<string, readonly string[]>> = {
 };
 
 /** What is asked of, and who may: written out, so that a call that is opened wider by mistake is seen. */
-const OF_A_GUEST = ['leaveBand', 'listMembers', 'listSets', 'listSongs', 'listSwaps', 'listTags', 'readPreferences', 'readSet', 'readSong'];
+const OF_A_GUEST = [
+  'hearChanges',
+  'leaveBand',
+  'listMembers',
+  'listSets',
+  'listSongs',
+  'listSwaps',
+  'listTags',
+  'readPreferences',
+  'readSet',
+  'readSong',
+];
 const OF_A_LEADER = [
   'addMember',
   'changeRole',

@@ -78,6 +78,7 @@ export {
   voicingsAnswer,
   voicingsRequest,
 } from './neck.ts';
+export { type BandNews, bandNewsAnswer, bandNewsItem, NEWS_KINDS, type NewsItem } from './news.ts';
 export { type JobState, jobState, type PackRequest, packRequest } from './pack.ts';
 export { PAGES, type Page } from './pages.ts';
 export {

@@ -27,7 +27,11 @@ beforeAll(async () => {
       response.json({});
     },
   } as unknown as Call;
-  const limits = { count: async () => void (counted += 1) } as unknown as Limits;
+  const limits = {
+    count: async () => {
+      counted += 1;
+    },
+  } as unknown as Limits;
   const app = express().use(callRouter([call], { house: { enter: async () => ASKER }, limits, threads: new Threads(null) }));
   server = createServer(app);
   await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));

@@ -40,6 +40,8 @@ export interface CallShape<Body extends z.ZodType, Query extends z.ZodObject, An
   readonly status?: 200 | 201 | 202;
   /** What it answers with, when that is not JSON. */
   readonly content?: string;
+  /** Whether it tells what happens as it happens, for who accepts events. */
+  readonly streams?: true;
   /** The name of the file it answers with, when it always has the same. */
   readonly attachment?: string;
   /** Problems beside those that follow from what it takes. */
@@ -150,9 +152,12 @@ export function sendAnswer(
   else response.status(status).json(told);
 }
 
+/** Server-sent events. */
+export const STREAM = 'text/event-stream';
+
 /** Refuses to answer in a form the request does not take. */
-export function checkAccepts({ content = 'application/json' }: Pick<Call, 'content'>, request: Request): void {
-  if (request.accepts([content, 'application/problem+json']) === false)
+export function checkAccepts({ content = 'application/json', streams }: Pick<Call, 'content' | 'streams'>, request: Request): void {
+  if (request.accepts([content, 'application/problem+json', ...(streams ? [STREAM] : [])]) === false)
     throw new HttpFault('not-acceptable', `This is answered as ${content}, which the request does not accept.`);
 }
 

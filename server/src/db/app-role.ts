@@ -76,6 +76,7 @@ export async function grantAppRole(owner: pg.Client, appUrl: string): Promise<vo
     revoke insert, update, delete on table migration from ${role};
     revoke update, delete on table audit from ${role};
     revoke all on table credential from ${role};
+    revoke insert, update, delete on table change from ${role};
     revoke select, update, delete on table mail from ${role};
     grant execute on all functions in schema public to ${role}`);
 }

@@ -54,7 +54,8 @@ export class Rounds {
   }
 
   async #work(now: Date): Promise<void> {
-    if (this.#minutes % SWEEP_MINUTES === 0) await atLength(this.#deps.house, 'select aurora_sweep()');
+    if (this.#minutes % SWEEP_MINUTES === 0)
+      for (const sweep of ['aurora_sweep', 'aurora_forget_changes']) await atLength(this.#deps.house, `select ${sweep}()`);
     this.#minutes += 1;
     await refreshOutlines(this.#deps, () => this.#isStopping);
     const night = now.toISOString().slice(0, 10);

@@ -2,6 +2,7 @@ import { isIPv4 } from 'node:net';
 import { monitorEventLoopDelay } from 'node:perf_hooks';
 import { type RequestHandler, Router } from 'express';
 import { collectDefaultMetrics, Gauge, Histogram, Registry } from 'prom-client';
+import { STREAM } from '../call/call.ts';
 
 /** What whoever watches the house is told. */
 export interface WatchDeps {
@@ -11,6 +12,8 @@ export interface WatchDeps {
   /** Bands and work, as the database counts them. */
   readonly counts: () => Promise<Readonly<Record<string, number>>>;
   readonly threadsWaiting: () => number;
+  /** How many hear of changes. */
+  readonly streams: () => number;
   /** Who does not ask from this machine shows this; null lets nobody else ask. */
   readonly metricsToken: string | null;
 }
@@ -35,6 +38,7 @@ export function createWatch(deps: WatchDeps): Watch {
     registers: [registry],
   });
   const live = new Gauge({ name: 'aurora_requests_under_way', help: 'Requests under way', registers: [registry] });
+  gauge(registry, 'aurora_streams', 'Browsers that hear of changes as they happen', deps.streams);
   gauge(registry, 'aurora_threads_waiting', 'Work that waits for a thread', deps.threadsWaiting);
   for (const part of ['all', 'idle', 'waiting'] as const)
     gauge(registry, `aurora_database_connections_${part}`, `Connections to the database: ${part}`, () => deps.connections()[part]);
@@ -65,6 +69,8 @@ function measuring(requests: Histogram, live: Gauge): RequestHandler {
     live.inc();
     response.once('close', () => {
       live.dec();
+      // a stream takes as long as somebody listens
+      if (response.get('Content-Type') === STREAM) return;
       const route: unknown = request.route?.path;
       end({
         method: request.method,

@@ -2,9 +2,14 @@ import { type JobState, jobState, type PackRequest } from '@aurora/wire';
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { useEffect, useRef, useState } from 'react';
 import { call } from './client.ts';
+import { useNews } from './news/news-state.ts';
 import { knownBandId, useBand } from './songs.ts';
 
 const POLL_MS = 300;
+/** How far work is comes by itself where changes are heard; it is asked for all the same, in case. */
+const HEARD_POLL_MS = 5000;
+
+export const jobKey = (bandId: string, jobId: string | null) => ['job', bandId, jobId] as const;
 
 /** Work the server does meanwhile: how far it is, and how to stop it. */
 export interface ServerWork<Wish> {
@@ -32,12 +37,13 @@ export function useServerWork<Wish>(
     mutationFn: async (wish: Wish) => begin(await knownBandId(queries), wish),
     onSuccess: ({ id }) => setJobId(id),
   });
+  const pollMs = useNews(({ since }) => since !== null) ? HEARD_POLL_MS : POLL_MS;
   const at = `/bands/${bandId}/jobs/${jobId}`;
   const followed = useQuery({
-    queryKey: ['job', bandId, jobId],
+    queryKey: jobKey(bandId, jobId),
     queryFn: ({ signal }) => call('GET', at, jobState, { signal }),
     enabled: jobId !== null,
-    refetchInterval: ({ state }) => (state.data === undefined || state.data.state === 'working' ? POLL_MS : false),
+    refetchInterval: ({ state }) => (state.data === undefined || state.data.state === 'working' ? pollMs : false),
     gcTime: 0,
   });
   const state = started.isPending ? null : (followed.data ?? started.data ?? null);

@@ -5,7 +5,7 @@ import { call } from './client.ts';
 import { refetchAfterLast } from './shown-at-once.ts';
 import { knownBandId, useBand } from './songs.ts';
 
-const membersKey = (bandId: string) => ['members', bandId] as const;
+export const membersKey = (bandId: string) => ['members', bandId] as const;
 
 /** Everyone in the band; undefined until the server has answered. */
 export function useMembers(): readonly Member[] | undefined {

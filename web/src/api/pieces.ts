@@ -1,9 +1,9 @@
 import { gone, type Piece, type PieceHead, type PieceWork, piece, piecesAnswer } from '@aurora/wire';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { type Query, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { call } from './client.ts';
-import { FOLLOW_MS, knownBandId, SAVE_MS, useBand } from './songs.ts';
+import { type Following, knownBandId, SAVE_MS, useBand } from './songs.ts';
 
-const piecesKey = (bandId: string) => ['pieces', bandId] as const;
+export const piecesKey = (bandId: string) => ['pieces', bandId] as const;
 export const pieceKey = (bandId: string, pieceId: string) => ['piece', bandId, pieceId] as const;
 
 /** The band's written-out pieces, the last one worked on first. */
@@ -16,14 +16,14 @@ export function usePieces() {
   });
 }
 
-/** One piece with its file. */
-export function usePiece(pieceId: string | undefined) {
+/** One piece with its file; `following` says how often it is asked for again. */
+export function usePiece(pieceId: string | undefined, following: Following) {
   const bandId = useBand().data?.id ?? '';
   return useQuery({
     queryKey: pieceKey(bandId, pieceId ?? ''),
     queryFn: ({ signal }) => fetchPiece(bandId, pieceId as string, signal),
     enabled: bandId !== '' && pieceId !== undefined,
-    refetchInterval: FOLLOW_MS,
+    refetchInterval: following === false ? false : (query) => following(query as Pick<Query, 'state'>),
   });
 }
 

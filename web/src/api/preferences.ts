@@ -10,7 +10,7 @@ import { knownBandId, useBand } from './songs.ts';
 /** The preferences of last time, so that the page opens as it was left before the server answers. */
 const REMEMBERED: RecordForm<Preferences> = { name: 'aurora-preferences', schema: preferences, upgrades: [(text) => JSON.parse(text)] };
 
-const preferencesKey = (bandId: string) => ['preferences', bandId] as const;
+export const preferencesKey = (bandId: string) => ['preferences', bandId] as const;
 
 const preferencesQuery = (bandId: string) =>
   queryOptions({

@@ -1,9 +1,9 @@
 import { gone, type SetList, type SetListBody, type SetListHead, setList, setListsAnswer } from '@aurora/wire';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { type Query, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { call } from './client.ts';
-import { FOLLOW_MS, fullSetsKey, knownBandId, SAVE_MS, useBand } from './songs.ts';
+import { type Following, fullSetsKey, knownBandId, SAVE_MS, useBand } from './songs.ts';
 
-const setsKey = (bandId: string) => ['sets', bandId] as const;
+export const setsKey = (bandId: string) => ['sets', bandId] as const;
 export const setKey = (bandId: string, setId: string) => [...fullSetsKey(bandId), setId] as const;
 
 /** The band's sets, the last one worked on first. */
@@ -16,14 +16,14 @@ export function useSets() {
   });
 }
 
-/** One set with its songs. */
-export function useSet(setId: string | null) {
+/** One set with its songs; `following` says how often it is asked for again. */
+export function useSet(setId: string | null, following: Following) {
   const bandId = useBand().data?.id ?? '';
   return useQuery({
     queryKey: setKey(bandId, setId ?? ''),
     queryFn: ({ signal }) => call('GET', `/bands/${bandId}/sets/${setId}`, setList, { signal }),
     enabled: bandId !== '' && setId !== null,
-    refetchInterval: FOLLOW_MS,
+    refetchInterval: following === false ? false : (query) => following(query as Pick<Query, 'state'>),
   });
 }
 

@@ -2,6 +2,7 @@ import { type BandSeat, type Me, me, type Song, type SongChange, type SongSummar
 import {
   type InfiniteData,
   keepPreviousData,
+  type Query,
   type QueryClient,
   queryOptions,
   useInfiniteQuery,
@@ -46,7 +47,7 @@ export async function knownBandId(queries: QueryClient): Promise<string> {
   return openBand(await queries.ensureQueryData(meQuery)).id;
 }
 
-const songsKey = (bandId: string) => ['songs', bandId] as const;
+export const songsKey = (bandId: string) => ['songs', bandId] as const;
 export const songKey = (bandId: string, songId: string) => ['song', bandId, songId] as const;
 /** Sets come with their songs. */
 export const fullSetsKey = (bandId: string) => ['set', bandId] as const;
@@ -117,17 +118,17 @@ export function useTags() {
   });
 }
 
-/** How often what is open is asked for again, so that what others save is seen. */
-export const FOLLOW_MS = 10_000;
+/** When a query is asked again, as the query library has it. */
+export type Following = false | ((query: Pick<Query, 'state'>) => number | false);
 
-/** One song with its chart; followed, it is asked for again and again while the page is in sight. */
-export function useSong(songId: string | undefined, { follow = false }: { readonly follow?: boolean } = {}) {
+/** One song with its chart; `following` says how often it is asked for again. */
+export function useSong(songId: string | undefined, following: Following = false) {
   const bandId = useBand().data?.id ?? '';
   return useQuery({
     queryKey: songKey(bandId, songId ?? ''),
     queryFn: ({ signal }) => call('GET', `/bands/${bandId}/songs/${songId}`, song, { signal }),
     enabled: bandId !== '' && songId !== undefined,
-    refetchInterval: follow ? FOLLOW_MS : false,
+    refetchInterval: following === false ? false : (query) => following(query as Pick<Query, 'state'>),
   });
 }
 

@@ -3,6 +3,8 @@ import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { call } from './client.ts';
 import { useBand } from './songs.ts';
 
+export const swapsKey = (bandId: string, songId: string) => ['swaps', bandId, songId] as const;
+
 /** Chords that players of the band play otherwise in a song, and how to change them. */
 export function useSwaps(songId: string): {
   readonly swaps: readonly ChordSwap[];
@@ -12,7 +14,7 @@ export function useSwaps(songId: string): {
   const bandId = useBand().data?.id ?? '';
   const queries = useQueryClient();
   const at = `/bands/${bandId}/songs/${songId}/swaps`;
-  const queryKey = ['swaps', bandId, songId];
+  const queryKey = swapsKey(bandId, songId);
   const { data } = useQuery({
     queryKey,
     queryFn: ({ signal }) => call('GET', at, swapsAnswer, { signal }),

@@ -47,7 +47,7 @@ type KeptCopy = z.output<typeof copyForm>;
 /** A copy of a document; values in it are as their kind writes them. */
 export const COPY_FORM: RecordForm<KeptCopy> = { name: COPY, schema: copyForm, upgrades: [ofVersionOne] };
 /** What can be taken back in a document. */
-export const HISTORY_FORM: RecordForm<KeptHistory> = {
+const HISTORY_FORM: RecordForm<KeptHistory> = {
   name: 'aurora-undo',
   schema: z.object({ done: z.array(z.unknown()), undone: z.array(z.unknown()) }),
   upgrades: [ofVersionOne],

@@ -1,5 +1,4 @@
 import { hashKey, type QueryClient, type QueryKey } from '@tanstack/react-query';
-import { onSavedElsewhere } from './saved-news.ts';
 
 /** A document as far as opening and leaving it is concerned. */
 export interface Openable {
@@ -32,8 +31,6 @@ export interface Lease<Document> {
 
 interface Entry {
   readonly document: Openable;
-  readonly key: QueryKey;
-  readonly id: string;
   readonly adopt: (answer: unknown) => void;
   holders: number;
 }
@@ -86,7 +83,7 @@ export class OpenDocuments {
     if (this.#entries.size === 0) this.#listen();
     const document = kind.open(this.#queries, address, answer);
     const adopt = (newer: unknown) => kind.adopt(document, newer as Answer);
-    const entry = { document, key: kind.key(address), id: address.id, adopt, holders: 0 };
+    const entry = { document, adopt, holders: 0 };
     this.#entries.set(hash, entry);
     return entry;
   }
@@ -115,9 +112,6 @@ export class OpenDocuments {
       this.#queries.getQueryCache().subscribe(({ type, query }) => {
         const entry = type === 'updated' ? this.#entries.get(query.queryHash) : undefined;
         if (entry !== undefined && query.state.data !== undefined) entry.adopt(query.state.data);
-      }),
-      onSavedElsewhere((id) => {
-        for (const { key } of this.#all().filter((entry) => entry.id === id)) void this.#queries.invalidateQueries({ queryKey: key });
       }),
       this.#page.onLeaving(() => {
         for (const { document } of this.#all()) void document.flush();

@@ -106,7 +106,7 @@ describe('what was practised, on its way to the server', () => {
 
   test('what is changed while it is sent is sent again as it is now', async () => {
     const { kept, state, send } = house();
-    let answer = () => undefined as void;
+    let answer: () => void = () => undefined;
     state.until = new Promise((resolve) => {
       answer = resolve;
     });
@@ -153,7 +153,7 @@ describe('whose it is', () => {
     box.add(YOU, pass('b'));
     await settled();
     state.isAway = false;
-    let answer = () => undefined as void;
+    let answer: () => void = () => undefined;
     state.until = new Promise((resolve) => {
       answer = resolve;
     });

@@ -8,7 +8,6 @@ import { Draft } from './draft.ts';
 import type { FieldClash } from './merge-values.ts';
 import type { DocumentKind } from './open-documents.ts';
 import { PIECE_KIND, type PieceDraftValue, type PieceStep } from './piece-kind.ts';
-import { tellSaved } from './saved-news.ts';
 
 export type PieceDraft = Draft<PieceDraftValue, PieceStep, FieldClash>;
 
@@ -28,7 +27,6 @@ export const PIECE_DOCUMENT: DocumentKind<Piece, PieceDraft> = {
           throw error;
         });
         queries.setQueryData(pieceKey(bandId, id), saved);
-        tellSaved(id);
         return savedPiece(saved);
       },
       faultOf: (error) => (error instanceof StalePiece ? { current: error.current } : verdictOn(error)),

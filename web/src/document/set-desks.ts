@@ -2,7 +2,6 @@ import type { SetList } from '@aurora/wire';
 import { saveSet, setKey } from '../api/sets.ts';
 import { copiesHere, PAGE_CLOCK } from './browser-device.ts';
 import type { DocumentKind } from './open-documents.ts';
-import { tellSaved } from './saved-news.ts';
 import { SetDesk } from './set-desk.ts';
 import { SET_KIND } from './set-kind.ts';
 
@@ -17,7 +16,6 @@ export const SET_DOCUMENT: DocumentKind<SetList, SetDesk> = {
       async (body, base) => {
         const saved = await saveSet(bandId, id, body, base);
         queries.setQueryData(setKey(bandId, id), saved);
-        tellSaved(id);
         return saved;
       },
       { ...PAGE_CLOCK, copies: copiesHere(SET_KIND, id) },

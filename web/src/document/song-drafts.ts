@@ -9,7 +9,6 @@ import type { Saved } from './device-copy.ts';
 import { Draft, type DraftState } from './draft.ts';
 import { chartOf } from './open-chart.ts';
 import type { DocumentKind } from './open-documents.ts';
-import { tellSaved } from './saved-news.ts';
 
 /** A chart that is being worked on. */
 export type ChartDraft = Draft<string, TextChange, ChartClash>;
@@ -31,7 +30,6 @@ export const SONG_DOCUMENT: DocumentKind<Song, ChartDraft> = {
       save: async (source, baseRevision) => {
         const saved = await saveSong(bandId, id, { source, baseRevision });
         keepSong(queries, bandId, saved);
-        tellSaved(id);
         return savedSong(saved);
       },
       faultOf: (error) => {

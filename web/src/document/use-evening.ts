@@ -1,5 +1,6 @@
 import { useMemo, useSyncExternalStore } from 'react';
 import { useMembers } from '../api/members.ts';
+import { useFollowing } from '../api/news/news-state.ts';
 import { useSet, useSets } from '../api/sets.ts';
 import { useBand } from '../api/songs.ts';
 import { useTonight } from '../session/tonight-store.ts';
@@ -31,7 +32,7 @@ export function useTonightSet(): TonightAnswer {
   const sets = useSets();
   const { setId: chosen } = useTonight();
   const setId = sets.data?.find(({ id }) => id === chosen)?.id ?? sets.data?.[0]?.id ?? null;
-  const { data: set, error } = useSet(setId);
+  const { data: set, error } = useSet(setId, useFollowing());
   const members = useMembers();
   const desk = useOpenDocument(SET_DOCUMENT, bandId, setId, set);
   const state = useSyncExternalStore(desk?.subscribe ?? NEVER, desk?.get ?? NO_STATE);

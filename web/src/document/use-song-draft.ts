@@ -1,4 +1,5 @@
 import { useEffect, useMemo, useSyncExternalStore } from 'react';
+import { useFollowing } from '../api/news/news-state.ts';
 import { useBand, useSong } from '../api/songs.ts';
 import { open } from '../session/opened.ts';
 import { type ChartDraft, type ChartDraftState, lensSource, SONG_DOCUMENT } from './song-drafts.ts';
@@ -14,7 +15,7 @@ export interface OpenSongAnswer {
 /** Opens a song for as long as something shows it: what others save is taken in, and its key is the home of the lenses. */
 export function useSongDraft(songId: string | undefined): OpenSongAnswer {
   const bandId = useBand().data?.id;
-  const song = useSong(songId, { follow: true });
+  const song = useSong(songId, useFollowing());
   const draft = useOpenDocument(SONG_DOCUMENT, bandId, songId, song.data);
   useEffect(() => (draft === null ? undefined : open(lensSource(draft))), [draft]);
   return { draft, fault: song.data === undefined ? song.error : null, again: () => void song.refetch() };

@@ -1,3 +1,4 @@
+import { useHearNews } from '../api/news/use-news.ts';
 import { useReach } from '../api/reach.ts';
 import { useRoadReady } from '../document/use-road.ts';
 import { clockOf } from '../parts/road/RoadLine.tsx';
@@ -8,6 +9,7 @@ import { HOUSE_WORDS } from '../wording/house.ts';
 /** What the device says of itself: that the server is away and from when it shows things, and that a newer version waits. */
 export function DeviceSigns() {
   useRoadReady();
+  useHearNews();
   const { isAway, keptAt } = useReach();
   const { take } = useVersion();
   return (

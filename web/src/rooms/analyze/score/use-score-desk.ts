@@ -1,6 +1,7 @@
 import { barPrint, placeOfSaid, type Reduction, type RememberedJson, type Said, storeSaid, subjectOf } from '@aurora/core';
 import type { Piece } from '@aurora/wire';
 import { useMemo, useState, useSyncExternalStore } from 'react';
+import { useFollowing } from '../../../api/news/news-state.ts';
 import { usePiece } from '../../../api/pieces.ts';
 import { useBand } from '../../../api/songs.ts';
 import { PIECE_DOCUMENT, type PieceDraft } from '../../../document/piece-drafts.ts';
@@ -11,7 +12,7 @@ import { useScore } from '../../../parts/score/use-score.ts';
 /** The draft of a piece, or why it did not open. */
 export function usePieceDraft(pieceId: string) {
   const bandId = useBand().data?.id;
-  const { data, error } = usePiece(pieceId);
+  const { data, error } = usePiece(pieceId, useFollowing());
   const draft = useOpenDocument(PIECE_DOCUMENT, bandId, pieceId, data);
   return { piece: data, draft, fault: data === undefined ? error : null };
 }

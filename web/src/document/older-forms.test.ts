@@ -2,16 +2,13 @@
 import '../../test/dom.ts';
 import { beforeEach, describe, expect, test } from '@jest/globals';
 import { chooseBand, chosenBand } from '../api/chosen-band.ts';
-import { CHART_KIND } from '../document/chart-kind.ts';
-import { COPY_FORM, deviceCopies } from '../document/device-copy.ts';
-import { RUN_FORM, useRun } from '../rooms/practice/session/run-store.ts';
-import { beginRun, blockOf } from '../rooms/practice/session/session-run.ts';
-import { useStandLook } from '../rooms/stand/stand-look.ts';
+import { device, tab } from '../device/records.ts';
 import { useChartView } from '../session/chart-view-store.ts';
 import { useDevice } from '../session/device-store.ts';
 import { usePaper } from '../session/paper-store.ts';
 import { useTonight } from '../session/tonight-store.ts';
-import { device, tab } from './records.ts';
+import { CHART_KIND } from './chart-kind.ts';
+import { COPY_FORM, deviceCopies } from './device-copy.ts';
 
 const ID = '00000000-0000-4000-8000-000000000007';
 /** What stores of the interface kept before forms were counted. */
@@ -26,25 +23,14 @@ describe('what browsers have from before forms were counted is read', () => {
     expect(useDevice.getState()).toMatchObject({ theme: 'night', volume: 0.5, strum: 'arpeggio', hintsRead: [] });
   });
 
-  test('the stand, the paper, charts and the set of tonight', async () => {
-    localStorage.setItem('aurora-stand', older({ turn: 'lines', form: 'played' }));
+  test('the paper, charts and the set of tonight', async () => {
     localStorage.setItem('aurora-paper', older({ paper: 'Letter' }));
     localStorage.setItem('aurora-chart-view', older({ show: 'letters', ownChords: true }));
     localStorage.setItem('aurora-tonight', older({ setId: ID }));
-    for (const store of [useStandLook, usePaper, useChartView, useTonight]) await store.persist.rehydrate();
-    expect(useStandLook.getState()).toMatchObject({ turn: 'lines', form: 'played' });
+    for (const store of [usePaper, useChartView, useTonight]) await store.persist.rehydrate();
     expect(usePaper.getState().paper).toBe('Letter');
     expect(useChartView.getState()).toMatchObject({ show: 'letters', ownChords: true });
     expect(useTonight.getState().setId).toBe(ID);
-  });
-
-  test('a session of practice that is under way', async () => {
-    const run = beginRun(ID, [blockOf('runs', { study: 'runs', what: 'scale', key: 'C major' }, 5)], 1000);
-    localStorage.setItem('aurora-practice', older({ run, minutes: 30 }));
-    await useRun.persist.rehydrate();
-    expect(useRun.getState()).toMatchObject({ run, minutes: 30, heard: true });
-    expect(device.put(RUN_FORM, { ...useRun.getState(), minutes: 45 })).toBe(true);
-    expect(device.get(RUN_FORM)?.minutes).toBe(45);
   });
 
   test('the band it was left in', () => {
@@ -79,11 +65,9 @@ describe('what browsers have from before forms were counted is read', () => {
 test.each([
   ['aurora-device', older({ volume: 11 })],
   ['aurora-device', 'half a rec'],
-  ['aurora-stand', older({ turn: 'sideways' })],
 ])('%s that holds nonsense leaves the device as new', async (name, text) => {
   localStorage.setItem(name, text);
-  useStandLook.setState({ turn: 'pages', form: 'written' });
   useDevice.setState({ volume: 0.3 });
-  for (const store of [useDevice, useStandLook]) await store.persist.rehydrate();
-  expect([useDevice.getState().volume, useStandLook.getState().turn]).toEqual([0.3, 'pages']);
+  await useDevice.persist.rehydrate();
+  expect(useDevice.getState().volume).toBe(0.3);
 });
