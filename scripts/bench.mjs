@@ -5,6 +5,7 @@ import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { gzipSync } from 'node:zlib';
 import { keyChangeMs } from './lib/bench-browser.mjs';
+import { changeFigures } from './lib/bench-changes.mjs';
 import { roomVitals } from './lib/bench-vitals.mjs';
 import { ensureBuilt } from './lib/build.mjs';
 import { leaveCluster, removeCluster, startCluster } from './lib/cluster.mjs';
@@ -41,6 +42,12 @@ async function withServer(build) {
       const bench = spawnSync(process.execPath, ['--import', 'tsx', `server/bench/${name}.bench.ts`], { cwd: ROOT, stdio: 'inherit', env });
       if (bench.status !== 0) throw new Halt(`The benchmark of the ${name} did not run.`);
     }
+    const { seenMs, backMs, allHeardMs, perBrowserKb, silentBytes } = await changeFigures(build, url);
+    console.log(`a change saved at one server is seen in a browser at another after ${seenMs.toFixed(0)} ms (goal: 300 ms)`);
+    console.log(`with that server killed and back, after ${backMs.toFixed(0)} ms (goal: 3000 ms)`);
+    console.log(
+      `200 browsers at one server: all have heard after ${allHeardMs.toFixed(0)} ms, ${perBrowserKb.toFixed(0)} KB each; a minute of silence is ${silentBytes} bytes (goal: under 1024)`,
+    );
     const { server: running } = await startDemo(build, url, folder);
     try {
       console.log(
