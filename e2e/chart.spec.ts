@@ -52,7 +52,7 @@ test('a song is written on the sheet by keyboard alone, and read in another key'
   await page.keyboard.press('\\');
 });
 
-test('what cannot be read is answered in the bar, and nothing is lost', { tag: '@quick' }, async ({ page }) => {
+test('what cannot be read stands in its bar, marked, and is a press away in the check', { tag: '@quick' }, async ({ page }) => {
   await song(page, `title: Slip\nkey: G\n\n${ORCHARD}`);
   await place(page, '1.0').click();
   await page.keyboard.type('8');
@@ -63,9 +63,19 @@ test('what cannot be read is answered in the bar, and nothing is lost', { tag: '
   await page.keyboard.press('Control+a');
   await page.keyboard.type('wat');
   await page.keyboard.press('Tab');
-  await expect(page.getByRole('alert')).toContainText('wat');
-  await expect(page.getByLabel('Bar 2', { exact: true })).toHaveValue('wat');
+  // nothing is held up by it: the next bar is open
+  await expect(page.getByLabel('Bar 3', { exact: true })).toBeFocused();
   await page.keyboard.press('Escape');
+  await expect(page.getByRole('button', { name: 'Bar 2: not read: wat' })).toBeVisible();
+  await expect(page.getByRole('status', { name: 'Bar 2' })).toContainText('wat');
+  await page.getByRole('button', { name: /^Check/ }).click();
+  await page.getByRole('button', { name: 'One bar is not read: go to it' }).click();
+  await expect(place(page, '1.0')).toBeFocused();
+  await page.keyboard.press('Enter');
+  await expect(page.getByLabel('Bar 2', { exact: true })).toHaveValue('wat');
+  await page.keyboard.press('Control+a');
+  await page.keyboard.type('4');
+  await page.keyboard.press('Enter');
   expect(await numbers(page)).toEqual(['1', '4', '6 minor', '5']);
 });
 

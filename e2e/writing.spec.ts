@@ -29,6 +29,32 @@ const BARS: readonly (readonly [keys: readonly string[], written: string])[] = [
   [['2', '-', 'Space', '5', '7'], '(2- 57)'],
 ];
 
+/** What goes wrong at speed: a letter that is none, a digit twice, a bracket alone, Enter for Tab, Esc in the middle of a bar. */
+const SLIPS: readonly ((keys: readonly string[], written: string) => readonly [keys: readonly string[], bars: readonly string[]])[] = [
+  (keys, written) => [
+    ['q', 'Tab', ...keys, 'Tab'],
+    ['(q)', written],
+  ],
+  (keys, written) => [
+    ['8', '8', 'Tab', ...keys, 'Tab'],
+    ['(88)', written],
+  ],
+  (keys, written) => [[...keys, ']', 'Tab'], [written]],
+  (keys, written) => [[...keys, 'Enter'], [written]],
+  (keys, written) => [['7', 'Escape', ...keys, 'Tab'], [written]],
+];
+
+/** A chart by keys, with nothing mended. */
+function slipped(seed: number): { readonly keys: readonly string[]; readonly bars: readonly string[] } {
+  const next = random(seed);
+  const steps = Array.from({ length: 12 }, () => {
+    const [keys, written] = BARS[Math.floor(next() * BARS.length)] as (typeof BARS)[number];
+    const slip = SLIPS[Math.floor(next() * SLIPS.length * 2)];
+    return slip?.(keys, written) ?? ([[...keys, 'Tab'], [written]] as const);
+  });
+  return { keys: [...steps.flatMap(([keys]) => keys), 'Escape'], bars: steps.flatMap(([, bars]) => bars) };
+}
+
 /** A chart by keys: bars with slips mended, stepped back to and written over, taken back and done again. */
 function generated(seed: number): { readonly keys: readonly string[]; readonly bars: readonly string[] } {
   const next = random(seed);
@@ -115,7 +141,7 @@ test('a save that is never answered is tried again, and what was typed meanwhile
   await expect(page.getByTestId('save-state')).toHaveAttribute('data-status', 'saving');
   await press(page, ['4', 'Enter']);
   await expect(page.getByTestId('save-state')).toHaveAttribute('data-status', 'saved', { timeout: 40_000 });
-  expect(barsOf(await stored(page))).toEqual(['5', '1', '2-', '4']);
+  expect(barsOf(await stored(page))).toEqual(['5', '1', '2-', '3-', '4']);
 });
 
 test('letters are those on the screen: of the key chosen for an empty song, and of the reader', { tag: '@quick' }, async ({ page }) => {
@@ -142,4 +168,40 @@ test('a whole song is pasted into a new one: title, key and bars are found and s
   await expect.poll(() => numbers(page)).toEqual(['1', '4', '5', '6 minor', '1', '4', '5', '1']);
   await expectSaved(page);
   expect(await stored(page)).toContain('title: Slate Causeway\nkey: Eb');
+});
+
+for (const seed of [21, 22, 23, 24, 25, 26])
+  test(`typed from the press on New song, with slips, chart ${seed}: nothing is lost but the wrong bar, which is kept`, async ({
+    page,
+  }) => {
+    await page.goto('/');
+    await page.getByRole('button', { name: 'New song' }).first().click();
+    // nothing is waited for: whoever plays on types on
+    const { keys, bars } = slipped(seed);
+    await press(page, keys);
+    await expect(page.locator('[data-bar]')).toHaveCount(bars.length);
+    await expectSaved(page);
+    expect(barsOf(await stored(page))).toEqual(bars);
+  });
+
+test.describe('on a phone', () => {
+  test.use({ viewport: { width: 390, height: 844 }, hasTouch: true });
+
+  for (const seed of [31, 32, 33, 34])
+    test(`a new song is written with the thumb, chart ${seed}`, async ({ page }) => {
+      await page.goto('/');
+      await page.getByRole('button', { name: 'New song' }).first().tap();
+      const pad = page.getByRole('group', { name: 'Write with one press' });
+      const next = random(seed);
+      const bars = Array.from({ length: 6 }, () => BARS[Math.floor(next() * BARS.length)] as (typeof BARS)[number]);
+      const names: Readonly<Record<string, string>> = { '-': 'minor', Space: 'one more chord in this bar' };
+      for (const [keys] of bars) {
+        // the last key of 57 is a degree like the others
+        for (const key of keys) await pad.getByRole('button', { name: names[key] ?? `degree ${key}`, exact: true }).tap();
+        await pad.getByRole('button', { name: 'next bar', exact: true }).tap();
+      }
+      await pad.getByRole('button', { name: 'leave it as it was', exact: true }).tap();
+      await expect(page.locator('[data-bar]')).toHaveCount(bars.length);
+      await expect.poll(async () => barsOf(await stored(page))).toEqual(bars.map(([, written]) => written));
+    });
 });

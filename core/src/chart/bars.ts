@@ -40,6 +40,8 @@ export interface WrittenBar {
   /** Index into `sections`; null before the first section. */
   readonly section: number | null;
   readonly chords: readonly BarChord[];
+  /** The bar as it was typed where not all of it could be read; null for all others. */
+  readonly unread: string | null;
   /** How the bar is written: itself, or as a sign for the bars before it. */
   readonly sign: 'chords' | '%' | '%%';
   readonly meter: Meter;
@@ -147,7 +149,13 @@ interface BarState {
 function readItem(state: BarState, item: MusicItem, line: number): void {
   switch (item.kind) {
     case 'bar':
-      addBar(state, shareBeats(item.slots, item.broken !== null, barBeats(state, item.at)), item.at, line, 'chords');
+      addBar(
+        state,
+        { ...shareBeats(item.slots, item.broken !== null, barBeats(state, item.at)), unread: item.broken },
+        item.at,
+        line,
+        'chords',
+      );
       break;
     case 'again':
       repeatBars(state, item.bars, item.at, line);
@@ -215,12 +223,19 @@ function barBeats(state: BarState, at: Place): number {
   return meter.beats;
 }
 
-function addBar(state: BarState, shared: SharedBeats, at: Place, line: number, sign: WrittenBar['sign']): void {
+function addBar(
+  state: BarState,
+  shared: SharedBeats & Pick<WrittenBar, 'unread'>,
+  at: Place,
+  line: number,
+  sign: WrittenBar['sign'],
+): void {
   if (shared.fault !== null) report(state, shared.fault, at);
   const section = state.sections.length - 1;
   state.bars.push({
     section: section < 0 ? null : section,
     chords: shared.chords,
+    unread: shared.unread,
     sign,
     meter: state.meter,
     stretch: state.stretches.length - 1,
@@ -254,7 +269,7 @@ function repeatBars(state: BarState, count: 1 | 2, at: Place, line: number): voi
   for (let index = 0; index < count; index += 1) {
     const before = state.bars[from + index]?.chords ?? [];
     const chords = before.map((chord) => ({ ...chord, push: false, stop: false }));
-    addBar(state, shareAgain(chords, barBeats(state, at)), at, line, count === 1 ? '%' : '%%');
+    addBar(state, { ...shareAgain(chords, barBeats(state, at)), unread: null }, at, line, count === 1 ? '%' : '%%');
   }
 }
 

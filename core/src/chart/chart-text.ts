@@ -141,9 +141,14 @@ export function printMusicLine(items: readonly MusicItem[]): string {
 
 /**
  * Reads one bar as it is typed by itself: `4`, `(2-7 57)`, or `2-7 57` for a bar that two chords
- * share. Letters count from `tonic`. Anything else than chords is a fault.
+ * share. Letters count from `tonic`. Anything else than chords is a fault, or kept as a bar's own text.
  */
-export function parseBarTokens(typed: string, tonic: Note, letters: LetterCount = 'as-charted'): Result<MusicItem> {
+export function parseBarTokens(
+  typed: string,
+  tonic: Note,
+  letters: LetterCount = 'as-charted',
+  unread: 'refused' | 'kept' = 'refused',
+): Result<MusicItem> {
   const text = typed.trim();
   const lead = typed.length - typed.trimStart().length;
   if (text === '') return failure({ code: 'empty', wanted: 'chord' }, 0, typed.length);
@@ -152,7 +157,7 @@ export function parseBarTokens(typed: string, tonic: Note, letters: LetterCount 
   // bar lines around it make whatever stands between them one bar
   const [item, ...more] = parseMusicLine(`|${text}|`, context);
   const fault = problems.find(({ severity }) => severity === 'error');
-  if (fault !== undefined) return failure(fault.fault, Math.max(0, lead + fault.at.column - 2), fault.at.length);
+  if (fault !== undefined && unread === 'refused') return failure(fault.fault, Math.max(0, lead + fault.at.column - 2), fault.at.length);
   if (item === undefined || more.length > 0 || (item.kind !== 'bar' && item.kind !== 'again'))
     return failure({ code: 'token-unreadable', text }, lead, text.length);
   return success(item);

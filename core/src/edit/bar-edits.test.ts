@@ -213,3 +213,50 @@ describe('laws', () => {
     );
   });
 });
+
+describe('what cannot be read, kept', () => {
+  const keep = (chart: ReturnType<typeof openChart>, bar: number, typed: string, isNew = false) => {
+    const done = writeBar(chart, { bar, isNew, typed, lettersFrom: null, keeps: true });
+    if (!done.ok) throw new Error('refused');
+    return done.value;
+  };
+
+  test.each([
+    ['1 4 5', 1, 'q', '1 (q) 5', 'q'],
+    ['1 4 5', 1, '4 q 5', '1 (4 q 5) 5', '4 q 5'],
+    ['1 4 5', 3, 'q9', '1 4 5 (q9)', 'q9'],
+    ['1 4 5', 1, 'x3', '1 (x3) 5', 'x3'],
+    ['1 4 5', 1, '~ la', '1 (~ la) 5', '~ la'],
+    ['1 4 5', 1, '// no', '1 (// no) 5', '// no'],
+    ['1 4 5', 1, '57 %', '1 (57 %) 5', '57 %'],
+    // brackets that stand alone would end the bar or begin something else
+    ['1 4 5', 1, '(q', '1 (q) 5', 'q'],
+    ['1 4 5', 1, 'q]|"{', '1 (q) 5', 'q'],
+    ['1 4 5', 1, '((', '1 (?) 5', '?'],
+    // and what is a chord without them is one
+    ['1 4 5', 1, '(6-', '1 6- 5', null],
+  ])('in %s at %i: %s', (music, bar, typed, wanted, unread) => {
+    const text = keep(song(music), bar, typed);
+    expect(body(text).trim()).toBe(wanted);
+    expect(readChart(text).bars[bar]?.unread ?? null).toBe(unread);
+  });
+
+  test('whatever is typed is one bar, and leaves every other bar as it was', () => {
+    const chart = song('[A]\n1 4 {key: D} 5 (2-7 57)\n~ la la\n[B]\n|: 1 4 :| 6- 5\n');
+    fc.assert(
+      fc.property(fc.string({ maxLength: 24, unit: 'binary' }), fc.nat(8), fc.boolean(), (typed, at, isNew) => {
+        fc.pre(typed.trim() !== '' && typed.trim() !== '%');
+        const bar = Math.min(at, chart.reading.bars.length);
+        const text = keep(chart, bar, typed, isNew);
+        const after = readChart(text);
+        const isAdded = isNew || bar === chart.reading.bars.length;
+        expect(after.bars).toHaveLength(chart.reading.bars.length + (isAdded ? 1 : 0));
+        const rest = (bars: typeof after.bars, left: number) =>
+          bars.filter((_, index) => index !== left).map((one) => [one.chords.map(({ chord }) => chord), one.section, one.stretch]);
+        expect(rest(after.bars, bar)).toEqual(rest(chart.reading.bars, isAdded ? -1 : bar));
+        expect(after.sections).toHaveLength(2);
+      }),
+      { seed: 27, numRuns: 300 },
+    );
+  });
+});

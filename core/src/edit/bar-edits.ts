@@ -41,6 +41,8 @@ export interface TypedBar {
   readonly typed: string;
   /** What letters count from, where they are read in another key than the chart's own; else null. */
   readonly lettersFrom: Note | null;
+  /** Whether what cannot be read is written all the same, as its own text, instead of being refused. */
+  readonly keeps?: boolean;
 }
 
 /**
@@ -48,8 +50,9 @@ export interface TypedBar {
  * one bar that two chords share. Letters count from the key they are read in. Faults come back with
  * their place in what was typed.
  */
-export function writeBar(chart: OpenChart, { bar, isNew, typed, lettersFrom }: TypedBar): Result<string> {
-  const read = parseBarTokens(typed, lettersFrom ?? countedFrom(chart, bar));
+export function writeBar(chart: OpenChart, { bar, isNew, typed, lettersFrom, keeps = false }: TypedBar): Result<string> {
+  const asked = parseBarTokens(typed, lettersFrom ?? countedFrom(chart, bar));
+  const read = asked.ok || !keeps ? asked : keptBar(typed);
   if (!read.ok) return read;
   const draft = draftOf(chart);
   const exists = bar < chart.reading.bars.length;
@@ -59,6 +62,15 @@ export function writeBar(chart: OpenChart, { bar, isNew, typed, lettersFrom }: T
     draft.insert(bar, [[read.value]]);
   }
   return success(draft.text());
+}
+
+/** What would end the bar, or begin something else, has no place in the text of one. */
+const NOT_IN_A_BAR = /[()[\]{}|"\n\r]+/g;
+
+/** A bar of what cannot be read: its text, in the parentheses of a bar. */
+function keptBar(typed: string): Result<MusicItem> {
+  const text = typed.replace(NOT_IN_A_BAR, ' ').replace(/\s+/g, ' ').trim() || '?';
+  return parseBarTokens(`(${text})`, 0, 'as-typed', 'kept');
 }
 
 /** Letters of a typed bar that a chart counts otherwise than typed, as numbers in chart text: `#5` and `b6`. */

@@ -49,6 +49,11 @@ export function signView(main: '×' | '–'): SymbolView {
   return { prefix: '', main, sign: '', raised: '', bass: null, label: main === '×' ? 'hit' : 'time' };
 }
 
+/** Text that is no chord, in the place of one. */
+export function textView(text: string): SymbolView {
+  return { prefix: '', main: text, sign: '', raised: '', bass: null, label: text };
+}
+
 function spoken(root: string, quality: string, bass: string | null): string {
   return `${spokenAccidentals(root)} ${spokenQuality(quality)}${bass === null ? '' : ` over ${spokenAccidentals(bass)}`}`
     .replace(/\s+/g, ' ')

@@ -3,8 +3,9 @@ import type { Place } from '../chart/chart.ts';
 import { type ChartReading, type Letters, lettersFrom } from '../chart/reading.ts';
 import type { CHORD_SHOWS, PART_KINDS } from '../choices.ts';
 import type { Chord } from '../chord/chord.ts';
+import type { Fault } from '../fault.ts';
 import type { Naming } from '../naming/naming.ts';
-import { letterView, numberView, type SymbolView, signView } from '../naming/symbol-view.ts';
+import { letterView, numberView, type SymbolView, signView, textView } from '../naming/symbol-view.ts';
 import type { Note } from '../pitch/note.ts';
 import { afterWords, barHeading, endingLabel, isFor, wordsUnder } from './bar-words.ts';
 import { bassOf, beatSign, drummedChords } from './rhythm-section.ts';
@@ -71,6 +72,8 @@ export interface BarCell {
   readonly after: readonly string[];
   readonly remarks: readonly BarRemark[];
   readonly wrong: boolean;
+  /** The bar as it was typed where not all of it could be read, and why not: it stands in the place of its chords. */
+  readonly unread: { readonly text: string; readonly fault: Fault | null } | null;
   readonly at: Place;
 }
 
@@ -203,7 +206,8 @@ function barCell(bar: WrittenBar, index: number, whole: Seen): BarCell {
     signs: form.signs,
     after: afterWords(form),
     remarks: bar.remarks.filter((remark) => isFor(remark, lens.cuesFor)),
-    wrong: seen.wrong.has(placeName(bar.at)),
+    wrong: bar.unread !== null || seen.wrong.has(placeName(bar.at)),
+    unread: bar.unread === null ? null : { text: bar.unread, fault: faultAt(reading, bar.at) },
     at: bar.at,
   };
 }
@@ -215,6 +219,7 @@ function plainlySpelled(seen: Seen): Seen {
 
 /** A bar's chords as the part has them: whole, as the bass plays them, or as the beats that count. */
 function chordCells(bar: WrittenBar, seen: Seen): readonly ChordCell[] {
+  if (bar.unread !== null) return [unreadCell(bar.unread)];
   const { kind } = seen.lens;
   const slots = kind === 'form' ? drummedChords(bar) : bar.chords;
   const unequal = slots.some(({ beats }) => beats !== slots[0]?.beats);
@@ -223,6 +228,12 @@ function chordCells(bar: WrittenBar, seen: Seen): readonly ChordCell[] {
     if (kind === 'bass') return chordCell({ ...slot, chord: bassOf(slot.chord) }, bar, seen, unequal);
     return { ...chordCell(slot, bar, seen, unequal), main: signView(beatSign(slot)), under: null, sounding: null };
   });
+}
+
+/** What nobody could read, as it was typed. */
+function unreadCell(text: string): ChordCell {
+  const marks = { push: false, ring: false, stop: false, optional: false };
+  return { main: textView(text), under: null, sounding: null, number: null, letter: null, chord: null, share: 1, beats: null, marks };
 }
 
 function chordCell(slot: BarChord, bar: WrittenBar, { lens: { naming, ...lens }, sounding, written }: Seen, unequal: boolean): ChordCell {
@@ -242,6 +253,12 @@ function chordCell(slot: BarChord, bar: WrittenBar, { lens: { naming, ...lens },
     chord: heard,
     ...shared,
   };
+}
+
+/** What is wrong in a bar first of all. */
+function faultAt({ problems }: ChartReading, { line, column, length }: Place): Fault | null {
+  const here = problems.filter(({ at, severity }) => severity === 'error' && at.line === line && at.column >= column);
+  return here.find(({ at }) => at.column < column + length)?.fault ?? null;
 }
 
 function placeName({ line, column }: Place): string {

@@ -27,6 +27,12 @@ describe('what an answer means for what was sent', () => {
     expect(verdictOn(new ApiFault(status, 'said by the house'))).toEqual({ isFinal, why, againMs: null });
   });
 
+  test('a refusal in the server’s own words is said in those', () => {
+    const problem = { type: '', title: '', status: 413, detail: 'A chart can be 240 KB.' };
+    expect(verdictOn(new ApiFault(413, problem.detail, problem))).toMatchObject({ isFinal: true, why: 'A chart can be 240 KB.' });
+    expect(verdictOn(new ApiFault(503, problem.detail, problem))).toMatchObject({ isFinal: false, why: AWAY });
+  });
+
   test('a time-out, and anything else that is thrown, is no answer', () => {
     expect(verdictOn(new DOMException('took too long', 'TimeoutError'))).toEqual({ isFinal: false, why: AWAY, againMs: null });
     expect(verdictOn(new Error('what came was no answer'))).toMatchObject({ isFinal: false, why: AWAY });

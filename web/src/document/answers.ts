@@ -13,7 +13,7 @@ export interface Verdict {
 
 interface Row {
   readonly isFinal: boolean;
-  /** What is said; the server's own words where this is null. */
+  /** What is said; the server's own words where this is null, and where it refuses in words. */
   readonly words: string | null;
 }
 
@@ -42,7 +42,8 @@ const OTHER_FAILURE = LATER(ANSWER_WORDS.notSavedYet);
 export function verdictOn(error: unknown): Verdict {
   const fault = asApiFault(error);
   const row = ROWS[fault.status] ?? (fault.status < 500 ? OTHER_REFUSAL : OTHER_FAILURE);
-  return { isFinal: row.isFinal, why: row.words ?? fault.message, againMs: fault.againMs };
+  const said = row.isFinal ? (fault.problem?.detail ?? row.words) : row.words;
+  return { isFinal: row.isFinal, why: said ?? fault.message, againMs: fault.againMs };
 }
 
 /** Whatever was thrown as a fault of a call. */

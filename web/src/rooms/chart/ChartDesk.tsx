@@ -61,11 +61,14 @@ export function ChartDesk({ draft, songId }: { readonly draft: ChartDraft; reado
   );
 }
 
-/** On a phone what can be done with a bar rises when one is pressed. */
-function useRaisedByChoice({ selection }: Desk, isPhone: boolean): void {
+/** On a phone what can be done with a bar rises when one is pressed, and what it is written with when one is open. */
+function useRaisedByChoice({ selection, state }: Desk, isPhone: boolean): void {
+  const place = state.typing === null ? null : `${state.typing.bar} ${state.typing.isNew}`;
+  // biome-ignore lint/correctness/useExhaustiveDependencies: each bar that is opened raises it anew
   useEffect(() => {
-    if (isPhone && selection !== null) raiseHand();
-  }, [isPhone, selection]);
+    if (isPhone && place !== null) raiseHand('tools');
+    else if (isPhone && selection !== null) raiseHand();
+  }, [isPhone, selection, place]);
 }
 
 /** The song's profile over its sheet; a press goes to that bar. */
@@ -121,7 +124,13 @@ function DeskHead({ desk }: { readonly desk: Desk }) {
   );
 }
 
+/** The first of these bars behind one, round and round. */
+function nextOf(bars: readonly number[], after: number): number {
+  return bars.find((bar) => bar > after) ?? bars[0] ?? 0;
+}
+
 function Checks({ desk, findings }: { readonly desk: Desk; readonly findings: Desk['song']['findings'] }) {
+  const unread = desk.desk.reading.bars.flatMap((bar, index) => (bar.unread === null ? [] : [index]));
   return (
     <ChecksList
       text={desk.text}
@@ -130,6 +139,8 @@ function Checks({ desk, findings }: { readonly desk: Desk; readonly findings: De
       onProblem={({ at }) => desk.goToText(at)}
       onFinding={({ bar }) => desk.input.choose(choose(bar))}
       onFix={(fix) => desk.edit({ kind: 'fix', fix })}
+      unread={unread.length}
+      onNextUnread={() => desk.input.choose(choose(nextOf(unread, desk.selection?.head ?? -1)))}
     />
   );
 }

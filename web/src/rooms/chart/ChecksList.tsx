@@ -9,12 +9,15 @@ interface ChecksListProps {
   readonly onProblem: (problem: Problem) => void;
   readonly onFinding: (finding: Finding) => void;
   readonly onFix: (fix: QuickFix) => void;
+  /** Bars that could not be read, and what goes to the next of them. */
+  readonly unread: number;
+  readonly onNextUnread: () => void;
 }
 
 const MOST_LISTED = 40;
 
 /** What to look at before the chart reaches the band: what the text gets wrong, and what may not be meant. Each is a press away. */
-export function ChecksList({ text, problems, findings, onProblem, onFinding, onFix }: ChecksListProps) {
+export function ChecksList({ text, problems, findings, onProblem, onFinding, onFix, unread, onNextUnread }: ChecksListProps) {
   const count = problems.length + findings.length;
   if (count === 0) return <p className="px-4 py-3 text-base text-quiet">{CHART_WORDS.nothingToLookAtTheChart}</p>;
   return (
@@ -22,6 +25,11 @@ export function ChecksList({ text, problems, findings, onProblem, onFinding, onF
       <h2 className="px-4 pt-2 text-fine font-semibold text-quiet">
         {count === 1 ? CHART_WORDS.onePlaceToLookAt : CHART_WORDS.placesToLookAt(count)}
       </h2>
+      {unread > 0 && (
+        <Button className="mx-4 my-1" onClick={onNextUnread}>
+          {CHART_WORDS.theNextBarThatIsNotRead(unread)}
+        </Button>
+      )}
       <ul>
         {problems.slice(0, MOST_LISTED).map((problem) => (
           <li key={`${problem.fault.code} ${problem.at.line} ${problem.at.column}`} className="flex items-start">

@@ -22,10 +22,13 @@ const SHEETS: Readonly<Record<DeskSheetName, ComponentType<OpenSheetProps>>> = {
       lettersFrom={desk.desk.written}
       behind={desk.selection === null ? null : rangeOf(desk.selection).to}
       onEdit={(edit) => {
+        desk.input.rest();
         desk.edit(edit);
         onClose();
       }}
       onWrite={(text) => {
+        // what comes in is the song: a first bar that waits to be typed is none of it
+        desk.input.rest();
         desk.rewriting.write(text);
         onClose();
       }}

@@ -1,4 +1,4 @@
-import { BLOCK_NAMES, itemWords, type Naming, type PlannedItem, planPractice, planReasonWords } from '@aurora/core';
+import { BLOCK_NAMES, itemWords, type Key, type Naming, type PlannedItem, planPractice, planReasonWords } from '@aurora/core';
 import { useMemo, useState } from 'react';
 import { useTonightSet } from '../../document/use-evening.ts';
 import { Glyphs } from '../../parts/notation/Glyphs.tsx';
@@ -61,13 +61,20 @@ export function PlanPart({ practice }: PartProps) {
   );
 }
 
-/** The songs of the set this device works on, in tonight's keys. */
-function useSetSongs() {
+interface SetSong {
+  readonly id: string;
+  readonly title: string;
+  readonly key: Key;
+}
+
+/** The songs of the set this device works on, in tonight's keys: another list only where another song or key is in it. */
+function useSetSongs(): readonly SetSong[] {
   const evening = useTonightSet().tonight?.evening;
-  return useMemo(
-    () => (evening?.entries ?? []).flatMap(({ name, song }) => (song === null ? [] : [{ id: song.songId, title: name, key: song.key }])),
-    [evening],
+  const songs = (evening?.entries ?? []).flatMap(({ name, song }) =>
+    song === null ? [] : [{ id: song.songId, title: name, key: song.key }],
   );
+  const text = JSON.stringify(songs);
+  return useMemo(() => JSON.parse(text) as readonly SetSong[], [text]);
 }
 
 function Minutes({ minutes }: { readonly minutes: number }) {

@@ -78,7 +78,7 @@ describe('look and sound, on this device', () => {
     await choose('Look and sound', 'Pick');
     await choose('Look and sound', 'Formula');
     expect(useDevice.getState()).toMatchObject({ strum: 'arpeggio', neckLabels: 'formula' });
-    expect(JSON.parse(localStorage.getItem('aurora-device') ?? '{}').state).toMatchObject({ strum: 'arpeggio' });
+    expect(JSON.parse(localStorage.getItem('aurora-device') ?? '{}').value).toMatchObject({ strum: 'arpeggio' });
     expect(house.all('PATCH', /preferences/)).toEqual([]);
   });
 

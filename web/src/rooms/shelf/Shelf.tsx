@@ -5,6 +5,7 @@ import { NEW_SONG } from '../../parts/song/shelf-view.ts';
 import { readHint, useDevice } from '../../session/device-store.ts';
 import { Button, buttonLook } from '../../ui/Button.tsx';
 import { Chip } from '../../ui/Chip.tsx';
+import { keepEarlyKeys } from '../../ui/early-keys.ts';
 import { Hint } from '../../ui/Hint.tsx';
 import { AddIcon, ArchiveIcon, CloseIcon, FindIcon, GoOnIcon, ImportIcon } from '../../ui/icons.ts';
 import { Notice } from '../../ui/Notice.tsx';
@@ -239,11 +240,13 @@ function BeginLine() {
 function NewSong() {
   const add = useAddSong();
   const navigate = useNavigate();
-  const start = () =>
+  const start = () => {
+    keepEarlyKeys();
     add.mutate(NEW_SONG, {
       onSuccess: ({ id }) => void navigate(`/songs/${id}/chart`),
       onError: (error) => void sayFault(error.message),
     });
+  };
   return (
     <Button look="strong" onClick={start} disabled={add.isPending}>
       <AddIcon size={19} aria-hidden="true" /> {SHELF_WORDS.newSong}

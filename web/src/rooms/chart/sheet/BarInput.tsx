@@ -1,4 +1,4 @@
-import { faultWords, parseNumberOrLetters } from '@aurora/core';
+import { parseNumberOrLetters } from '@aurora/core';
 import { useLayoutEffect, useRef } from 'react';
 import { usePhone } from '../../../session/use-media.ts';
 import { CHART_WORDS } from '../../../wording/chart.ts';
@@ -8,7 +8,7 @@ import { followCaret } from './use-sheet-input.ts';
 
 /** A bar being typed where it stands: a chord, or several that share it. */
 export function BarInput({ typing, input }: { readonly typing: Typing; readonly input: SheetInput }) {
-  const { text, caret, whole, fault, bar, isNew } = typing;
+  const { text, caret, whole, bar, isNew } = typing;
   const isPhone = usePhone();
   const field = useRef<HTMLInputElement>(null);
   const place = `${bar} ${isNew}`;
@@ -27,7 +27,6 @@ export function BarInput({ typing, input }: { readonly typing: Typing; readonly 
         ref={field}
         data-typing
         aria-label={isNew ? CHART_WORDS.newBar : CHART_WORDS.barNumbered(bar + 1)}
-        aria-invalid={fault !== null}
         value={text}
         // on a phone the pad writes; its own keyboard would cover the sheet
         inputMode={isPhone ? 'none' : undefined}
@@ -38,24 +37,21 @@ export function BarInput({ typing, input }: { readonly typing: Typing; readonly 
         onSelect={({ currentTarget }) => followCaret(currentTarget, input)}
         className="w-full min-w-0 rounded-md border-2 border-accent bg-sheet px-2 py-1 font-numeral text-head font-bold"
       />
-      <p
-        role={fault === null ? undefined : 'alert'}
-        className={`mt-1 text-fine leading-tight ${fault === null ? 'text-quiet' : 'font-semibold text-alarm'}`}
-      >
-        {fault === null ? hintOf(typing, input) : faultWords(fault)}
-      </p>
+      <p className="mt-1 text-fine leading-tight text-quiet">{hintOf(typing, input, isPhone)}</p>
     </div>
   );
 }
 
-function hintOf(typing: Typing, input: SheetInput): string {
+/** What happens next, in the words of the keys, or of the pad under the thumb. */
+function hintOf(typing: Typing, input: SheetInput, isPhone: boolean): string {
   const { text, whole, isNew } = typing;
   const meant = input.meant(typing);
-  if (whole) return CHART_WORDS.typeOverItEnterToEdit;
+  if (whole) return isPhone ? CHART_WORDS.tapOverIt : CHART_WORDS.typeOverItEnterToEdit;
   const charted = input.charted(typing);
   if (charted !== null) return CHART_WORDS.inThisKeyThatIs(chartText(charted.asCharted));
   if (meant !== closed(text)) return CHART_WORDS.writes(meant.replaceAll('-', '–'));
-  if (hasChord(meant)) return CHART_WORDS.tabNextBar;
+  if (hasChord(meant)) return isPhone ? CHART_WORDS.arrowNextBar : CHART_WORDS.tabNextBar;
+  if (isPhone) return CHART_WORDS.aDegreeThenItsQuality;
   return isNew ? CHART_WORDS.aDegreeThenItsQualityEsc : CHART_WORDS.aDegreeThenItsQuality;
 }
 

@@ -1,4 +1,5 @@
 import { useChartView } from '../../../session/chart-view-store.ts';
+import { usePhone } from '../../../session/use-media.ts';
 import { Named } from '../../../ui/Named.tsx';
 import { CHART_WORDS } from '../../../wording/chart.ts';
 import { PAD } from './bar-typing.ts';
@@ -12,6 +13,7 @@ const DEGREES = [1, 2, 3, 4, 5, 6, 7].map(String);
  * in rows beside them.
  */
 export function BarPad({ input }: { readonly input: SheetInput }) {
+  const isPhone = usePhone();
   return (
     <fieldset
       aria-label={CHART_WORDS.writeWithOnePress}
@@ -21,13 +23,15 @@ export function BarPad({ input }: { readonly input: SheetInput }) {
         {DEGREES.map((degree) => (
           <Pad key={degree} shows={degree} says={CHART_WORDS.degree(degree)} large onPress={() => input.put(degree)} />
         ))}
-        <Pad shows="+" says={CHART_WORDS.oneMoreChordInThisBar} hint="Space" onPress={() => input.put(' ')} />
+        <Pad shows={CHART_WORDS.split} says={CHART_WORDS.oneMoreChordInThisBar} hint="Space" onPress={() => input.put(' ')} />
         <Pad shows="→" says={CHART_WORDS.nextBar} hint="Tab" onPress={() => input.commit('next')} />
       </div>
       <div className="contents phone:grid phone:grid-cols-4 phone:content-start phone:gap-1">
         {PAD.map(({ key, writes, shows, says }) => (
           <Pad key={key} shows={shows} says={says} hint={key === writes || key === shows ? '' : key} onPress={() => input.put(writes)} />
         ))}
+        {isPhone && <Pad shows="⌫" says={CHART_WORDS.backspace} onPress={input.erase} />}
+        {isPhone && <Pad shows="↶" says={CHART_WORDS.undo} onPress={input.undo} />}
         <Pad shows="done" says={CHART_WORDS.done} hint="Enter" onPress={() => input.commit('stay')} />
         <Pad shows="leave" says={CHART_WORDS.leaveItAsItWas} hint="Esc" onPress={input.cancel} />
       </div>

@@ -1,4 +1,4 @@
-import { type BarCell, type ChordCell, symbolText } from '@aurora/core';
+import { type BarCell, type ChordCell, faultWords, symbolText } from '@aurora/core';
 import { type MouseEvent, memo } from 'react';
 import { ChordSymbol, LetterSymbol } from '../../../parts/notation/ChordSymbol.tsx';
 import { type NumeralSize, numeralSize } from '../../../parts/notation/numeral-size.ts';
@@ -48,6 +48,15 @@ export const SheetBarCell = memo(function SheetBarCell({ bar, last, chosen, chor
         <BarChords bar={bar} chord={chord} pixels={pixels} {...look} />
       ) : (
         <AgainButton bar={bar} pressed={chord !== null} {...look} />
+      )}
+      {bar.unread !== null && (
+        <p
+          role="status"
+          aria-label={CHART_WORDS.barNumbered(bar.index + 1)}
+          className="mt-0.5 text-fine leading-tight font-semibold text-alarm"
+        >
+          {bar.unread.fault === null ? CHART_WORDS.notRead : faultWords(bar.unread.fault)}
+        </p>
       )}
       {bar.remarks.map(({ to, text }) => (
         <p key={`${to} ${text}`} className="mt-1 text-fine leading-tight font-medium text-quiet">
@@ -156,7 +165,10 @@ function ChordOfSheet({ chord, bar, place, pressed, size, turn, layer, onSelect,
       onDoubleClick={() => onWrite(bar.index, 'edit')}
       className="flex min-w-0 flex-col items-start rounded-md px-1 pb-0.5 text-left hover:bg-wash aria-pressed:bg-wash aria-pressed:shadow-[inset_0_-3px_0_var(--accent)]"
     >
-      <Named name={chordLabel(chord, bar.index)} className="flex w-full min-w-0 flex-col items-start">
+      <Named
+        name={bar.unread === null ? chordLabel(chord, bar.index) : CHART_WORDS.unreadLabel(bar.index + 1, bar.unread.text)}
+        className={`${bar.unread === null ? '' : 'text-alarm'} flex w-full min-w-0 flex-col items-start`}
+      >
         {over?.bracket != null && <LayerBracket {...over.bracket} />}
         <span className={`flex items-end gap-1.5 ${hasWordsOver(bar) ? '' : '-mt-3 h-3'}`}>
           {chord.marks.ring && <Diamond />}

@@ -1,4 +1,5 @@
 import { MOST_CHART_BYTES } from '@aurora/wire';
+import { usePhone } from '../../../session/use-media.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { Notice } from '../../../ui/Notice.tsx';
 import { CHART_WORDS } from '../../../wording/chart.ts';
@@ -27,6 +28,7 @@ interface EmptyChartProps {
 
 /** A chart without bars: the first one is open to be typed. */
 export function EmptyChart({ typing, input, onPaste }: EmptyChartProps) {
+  const isPhone = usePhone();
   return (
     <div className="px-6 py-4">
       <div className="grid grid-cols-4 border-b border-hairline py-0.5">
@@ -39,7 +41,8 @@ export function EmptyChart({ typing, input, onPaste }: EmptyChartProps) {
         )}
       </div>
       <p className="mt-4 max-w-xl text-base text-quiet">
-        {CHART_WORDS.oneChordABarAsA} <b>1</b>, <b>4</b>, <b>6</b> {CHART_WORDS.andAMinusForMinorTab}
+        {CHART_WORDS.oneChordABarAsA} <b>1</b>, <b>4</b>, <b>6</b>{' '}
+        {isPhone ? CHART_WORDS.andAMinusForMinorThumb : CHART_WORDS.andAMinusForMinorTab}
       </p>
       <Button className="mt-3" onClick={onPaste}>
         {CHART_WORDS.pasteASong}

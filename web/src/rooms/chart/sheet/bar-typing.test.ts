@@ -74,7 +74,7 @@ describe('what is typed', () => {
   });
 
   test('a new bar is empty, and typed anew', () =>
-    expect(newTyping(3)).toMatchObject({ bar: 3, isNew: true, text: '', fresh: true, was: '', fault: null }));
+    expect(newTyping(3)).toMatchObject({ bar: 3, isNew: true, text: '', fresh: true, was: '' }));
 });
 
 describe('what stands over a bar', () => {

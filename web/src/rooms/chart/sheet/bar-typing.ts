@@ -1,4 +1,4 @@
-import { type Fault, linesOf, type OpenChart } from '@aurora/core';
+import { linesOf, type OpenChart } from '@aurora/core';
 import { CHART_WORDS } from '../../../wording/chart.ts';
 
 /** A bar being typed. */
@@ -15,8 +15,6 @@ export interface Typing {
   readonly fresh: boolean;
   /** What stood there before. */
   readonly was: string;
-  /** Why it could not be read. */
-  readonly fault: Fault | null;
 }
 
 /** A key of the pad: what it writes, and what stands on it. */
@@ -92,7 +90,7 @@ export function chartText(text: string): string {
 
 /** A new bar, open and empty. */
 export function newTyping(bar: number): Typing {
-  return { bar, isNew: true, text: '', caret: 0, whole: false, fresh: true, was: '', fault: null };
+  return { bar, isNew: true, text: '', caret: 0, whole: false, fresh: true, was: '' };
 }
 
 /** A bar as it would be typed: without the parentheses around a shared one. */

@@ -20,6 +20,8 @@ export class SheetInput implements ChosenBars {
   readonly #listeners = new Set<() => void>();
   #reading: SheetReading;
   #state: SheetInputState;
+  /** The last bar, left with Enter or Esc while the chart was written: what is typed next is the bar behind it. */
+  #goesOnBehind: number | null = null;
 
   constructor(document: SheetDocument, reading: SheetReading) {
     this.#document = document;
@@ -57,10 +59,10 @@ export class SheetInput implements ChosenBars {
 
   // ------------------------------------------------------------------------------ choosing
 
-  /** A bar pressed with a finger: what was being typed is written first, and stays open where it cannot be read. */
+  /** A bar pressed with a finger: what was being typed is written first. */
   readonly select = (bar: number, chord: number, reach = false): void => {
     const said = this.#saidAlready();
-    if (!this.finish()) return;
+    this.finish();
     const reaches = reach || this.#state.reaching;
     this.#put({ selection: reaches ? reachTo(this.selection, bar) : choose(bar, chord), reaching: false, ...said });
   };
@@ -68,7 +70,8 @@ export class SheetInput implements ChosenBars {
   /** Chooses by key or from elsewhere on the desk; what was being typed is written first. */
   readonly choose = (selection: BarSelection | null): void => {
     const said = this.#saidAlready();
-    if (this.finish()) this.#put({ selection, focus: this.#state.focus + 1, ...said });
+    this.finish();
+    this.#put({ selection, focus: this.#state.focus + 1, ...said });
   };
   readonly reach = (reaching: boolean): void => this.#put({ reaching });
   readonly walk = (step: 1 | -1): void => {
@@ -80,6 +83,19 @@ export class SheetInput implements ChosenBars {
   readonly all = (): void => this.choose({ anchor: 0, head: this.bars - 1, chord: 0 });
   readonly clear = (): void => this.#put({ selection: null });
 
+  /** Whether the chart is being written on: nothing stands in it yet, or its last bar was just left with Enter or Esc. */
+  get goesOn(): boolean {
+    const last = this.bars - 1;
+    return last < 0 || (this.#goesOnBehind === last && this.selection?.head === last);
+  }
+
+  /** Opens the bar that is written next: the chosen one, or behind it where the chart is being written on. */
+  #openChosen(): void {
+    const { selection } = this;
+    if (this.goesOn) this.openNew(this.bars);
+    else if (selection !== null) this.open(selection.head);
+  }
+
   // ------------------------------------------------------------------------------ typing
 
   /** Opens a bar: taken whole, so that what is typed stands in its place, or to be edited. */
@@ -90,7 +106,7 @@ export class SheetInput implements ChosenBars {
     }
     const text = barText(this.#document.chart(), bar);
     this.#put({
-      typing: { bar, isNew: false, text, caret: text.length, whole: how === 'replace', fresh: false, was: text, fault: null },
+      typing: { bar, isNew: false, text, caret: text.length, whole: how === 'replace', fresh: false, was: text },
       selection: choose(bar),
     });
   };
@@ -100,9 +116,7 @@ export class SheetInput implements ChosenBars {
 
   /** Types over the chosen bar. */
   readonly begin = (key: string): void => {
-    const { selection } = this;
-    if (selection === null) return;
-    this.open(selection.head);
+    this.#openChosen();
     this.type(key);
   };
 
@@ -117,7 +131,7 @@ export class SheetInput implements ChosenBars {
 
   /** Puts something at the caret, in the place of a bar taken whole; with none open it opens the chosen one. */
   readonly put = (writes: string): void => {
-    if (this.#state.typing === null && this.selection !== null) this.open(this.selection.head);
+    if (this.#state.typing === null) this.#openChosen();
     const { typing } = this.#state;
     if (typing === null) return;
     const [before, after] = typing.whole ? ['', ''] : [typing.text.slice(0, typing.caret), typing.text.slice(typing.caret)];
@@ -137,7 +151,7 @@ export class SheetInput implements ChosenBars {
     const { typing } = this.#state;
     if (typing === null) return;
     const fresh = typing.fresh || typing.whole || typing.text === '';
-    this.#typing({ text, caret, whole: false, fresh, fault: null });
+    this.#typing({ text, caret, whole: false, fresh });
   };
 
   /** The caret as it was put by hand. */
@@ -156,24 +170,34 @@ export class SheetInput implements ChosenBars {
     return typing !== null && ((typing.text === typing.was && !typing.fresh) || closed(typing.text) === '');
   }
 
-  /** Writes what was typed and goes where it asks; what cannot be read stays open with the reason. */
+  /** Writes what was typed and goes where it asks; what cannot be read is the bar's own text, and marked. */
   readonly commit = (after: After): void => {
     const { typing } = this.#state;
     if (typing === null) {
-      if (after === 'next') this.go(1);
+      if (after === 'next') this.#goOn();
       return;
     }
     if (typing.isNew && closed(typing.text) === '') this.#leaveEmpty(typing, after);
-    else if (this.#write(typing)) this.#leave(typing.bar, after);
+    else {
+      this.#write(typing);
+      this.#leave(typing.bar, after);
+      if (typing.isNew && after === 'stay') this.#goesOnBehind = typing.bar;
+    }
   };
 
-  /** Writes what was typed, if anything; false where it cannot be read. */
-  readonly finish = (): boolean => {
+  /** From a chosen bar to the next one; behind the last a new one is opened, so that what is typed next stands in no other. */
+  #goOn(): void {
+    const next = (this.selection?.head ?? -1) + 1;
+    if (next >= this.bars) this.openNew(this.bars);
+    else this.choose(choose(next));
+  }
+
+  /** Writes what was typed, if anything. */
+  readonly finish = (): void => {
     const { typing } = this.#state;
-    if (typing === null) return true;
-    if (!this.isUntouched && !this.#write(typing)) return false;
+    if (typing === null) return;
+    this.#write(typing);
     this.#put({ typing: null });
-    return true;
   };
 
   /** The chart is written elsewhere from now on: what was typed is written, an empty new bar is forgotten. */
@@ -189,6 +213,7 @@ export class SheetInput implements ChosenBars {
     const last = this.bars - 1;
     const bar = typing === null ? 0 : typing.isNew ? Math.min(Math.max(0, typing.bar - 1), last) : typing.bar;
     this.#put({ typing: null, selection: last < 0 ? null : choose(bar), focus: this.#state.focus + 1 });
+    if (typing?.isNew === true) this.#goesOnBehind = bar;
   };
 
   /** A new bar left empty: on and on it stays open, back it is forgotten. */
@@ -197,15 +222,13 @@ export class SheetInput implements ChosenBars {
     else if (after === 'stay') this.cancel();
   }
 
-  #write(typing: Typing): boolean {
-    if (this.isUntouched) return true;
+  #write(typing: Typing): void {
+    if (this.isUntouched) return;
     const { bar, isNew } = typing;
     const charted = this.charted(typing);
     const typed = this.meant(typing);
-    const done = this.#document.edit({ kind: 'write-bar', bar, isNew, typed, lettersFrom: this.#reading.lettersFrom(bar) });
-    if (!done.ok) this.#typing({ fault: done.fault });
-    else this.#put({ charted: charted === null ? null : { ...charted, bar } });
-    return done.ok;
+    this.edit({ kind: 'write-bar', bar, isNew, typed, lettersFrom: this.#reading.lettersFrom(bar), keeps: true });
+    this.#put({ charted: charted === null ? null : { ...charted, bar } });
   }
 
   /** What will be written otherwise than typed: letters on a raised degree that is a lowered one. */
@@ -253,7 +276,7 @@ export class SheetInput implements ChosenBars {
   #back(step: () => void): void {
     if (this.#state.typing !== null && !this.isUntouched) {
       const { was } = this.#state.typing;
-      this.#typing({ text: was, caret: was.length, whole: was !== '', fresh: was === '', fault: null });
+      this.#typing({ text: was, caret: was.length, whole: was !== '', fresh: was === '' });
       return;
     }
     this.#put({ charted: null });
@@ -264,6 +287,7 @@ export class SheetInput implements ChosenBars {
   }
 
   #put(change: Partial<SheetInputState>): void {
+    if ('selection' in change) this.#goesOnBehind = null;
     this.#state = { ...this.#state, ...change };
     for (const listener of this.#listeners) listener();
   }

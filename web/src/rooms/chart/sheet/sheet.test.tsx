@@ -76,15 +76,16 @@ describe('a bar as it is typed', () => {
     expect(music()).toBe('1 2-7 5');
   });
 
-  test('what cannot be read is answered in the bar and stays', async () => {
+  test('what cannot be read stands in its bar, marked, with what was expected, and the next bar is open', async () => {
     const user = userEvent.setup();
     renderInBand(<WrittenSheet source={'key: C\n\n1 4\n'} withText />);
     await user.click(bar(/^Bar 1/));
     await user.keyboard('{Enter}q{Tab}');
-    expect(screen.getByRole('alert').textContent).toContain('q');
-    expect((screen.getByLabelText('Bar 1') as HTMLInputElement).value).toBe('1q');
+    expect(screen.getByRole('button', { name: 'Bar 1: not read: 1q' })).toBeTruthy();
+    expect(screen.getByRole('status', { name: 'Bar 1' }).textContent).toContain('“q”');
+    expect((screen.getByLabelText('Bar 2') as HTMLInputElement).value).toBe('4');
     await user.keyboard('{Escape}');
-    expect(music()).toBe('1 4');
+    expect(music()).toBe('(1q) 4');
   });
 
   test('the hint tells what a digit alone will write', async () => {

@@ -3,6 +3,7 @@ import { type KeyboardEvent as ReactKeyboardEvent, useEffect, useLayoutEffect, u
 import { chartOf } from '../../../document/open-chart.ts';
 import { type ChartDraft, edit } from '../../../document/song-drafts.ts';
 import { useChartView } from '../../../session/chart-view-store.ts';
+import { takeEarlyKeys } from '../../../ui/early-keys.ts';
 import { SheetInput } from './sheet-input.ts';
 import { pressKey } from './sheet-keys.ts';
 import type { SheetInputState, SheetReading } from './sheet-state.ts';
@@ -24,8 +25,15 @@ export function useSheetInput(draft: ChartDraft, written: Note): { readonly inpu
     [draft],
   );
   useLayoutEffect(() => input.read(reading), [input, reading]);
-  useEffect(() => () => void input.finish(), [input]);
+  useLayoutEffect(() => typedEarly(input), [input]);
+  useEffect(() => input.finish, [input]);
   return { input, state: useSyncExternalStore(input.subscribe, input.get) };
+}
+
+/** What was typed while the sheet was on its way stands in the bar that is open. */
+function typedEarly(input: SheetInput): void {
+  const keys = takeEarlyKeys();
+  if (input.get().typing !== null) for (const key of keys) pressKey(key, input);
 }
 
 /** Hands keys to the sheet: those of its bars and its field, and those that nothing on the page has. */
@@ -75,7 +83,7 @@ function take(event: KeyboardEvent | ReactKeyboardEvent, input: SheetInput): voi
 /** With nothing open, only what begins with a chosen bar is the sheet's. */
 function isForSheet(event: KeyboardEvent, input: SheetInput): boolean {
   if (input.get().typing !== null) return true;
-  return input.selection !== null && !event.ctrlKey && !event.metaKey;
+  return (input.selection !== null || input.goesOn) && !event.ctrlKey && !event.metaKey;
 }
 
 function isOnSheet(target: EventTarget | null): boolean {
