@@ -40,7 +40,10 @@ const SLIPS: readonly ((keys: readonly string[], written: string) => readonly [k
     ['(88)', written],
   ],
   (keys, written) => [[...keys, ']', 'Tab'], [written]],
-  (keys, written) => [[...keys, 'Enter'], [written]],
+  (keys, written) => [
+    [...keys, 'Enter', ...keys, 'Tab'],
+    [written, written],
+  ],
   (keys, written) => [['7', 'Escape', ...keys, 'Tab'], [written]],
 ];
 

@@ -9,6 +9,7 @@ import { leaveCluster, removeCluster, startCluster } from './lib/cluster.mjs';
 import { ensureInstalled } from './lib/install.mjs';
 import { ensurePackages } from './lib/packages.mjs';
 import { randomFrom } from './lib/random.mjs';
+import { untilStopped } from './lib/signals.mjs';
 import { mutantsOf } from './lib/testing/mutants.mjs';
 import { copyCheckout, isKilled } from './lib/testing/spoilt-copy.mjs';
 import { trackedFiles } from './lib/tracked-files.mjs';
@@ -39,10 +40,14 @@ await run(async () => {
   const all = [...wholes].flatMap(([path, whole]) => mutantsOf(path, whole));
   const mutants = values.sample === undefined ? all : sampleOf(all, Number(values.sample), Number(values.seed));
   console.log(`${mutants.length} of ${all.length} mutants in ${paths.length} modules`);
+  const stopped = untilStopped();
   const scratch = mkdtempSync(`${tmpdir()}/aurora-mutants-`);
   const settings = { TEST_DATABASE_URL: await startCluster(`${scratch}/data`, { fast: true }) };
   try {
-    const survivors = await askAll(mutants, wholes, scratch, settings);
+    const survivors = await Promise.race([
+      askAll(mutants, wholes, scratch, settings),
+      stopped.then(() => Promise.reject(new Halt('Stopped.'))),
+    ]);
     const share = (100 * (mutants.length - survivors.length)) / mutants.length;
     console.log(`\n${mutants.length - survivors.length} of ${mutants.length} killed, ${share.toFixed(1)}%`);
   } finally {

@@ -14,11 +14,11 @@ const codes = (text: string) => findings(text).map(({ code, bar }) => `${code} $
 describe('what is worth a look', () => {
   test.each([
     ['key: G\n[A]\n1 4 5 1', []],
-    ['key: G\n[A]\n1 4 5\n[B]\n1 1', ['odd-phrase 0']],
+    ['key: G\n[A]\n1 4 5\n[B]\n1 1', []],
     ['key: G\n[A]\n{pickup: 1} 5 1 4 5 1', []],
     ['key: G\n[A]\n|: 1 4 1.[ 5 5 ] 2.[ 1 ] :|', []],
-    ['key: G\n[A]\n|: 1 4 1.[ 5 ] 2.[ 1 1 ] :|', ['odd-phrase 0']],
-    ['key: G\n[A]\n1 4 5 4', ['no-ending 3']],
+    ['key: G\n[A]\n|: 1 4 1.[ 5 ] 2.[ 1 1 ] :|', []],
+    ['key: G\n[A]\n1 4 5 4', []],
     ['key: G\n[A]\n1 4 5 <4>', []],
     ['key: G\n[A]\n1 4 5 5!', []],
     ['key: G\n[A]\n1 4 {fine} 5 5 {dc al fine}', []],
@@ -28,19 +28,16 @@ describe('what is worth a look', () => {
     // a coda is played when a jump leads to it
     ['key: G\n[A]\n1 4 {to coda} 5 5 {dc al coda}\n[Coda]\n{coda} 1 1', []],
     ['key: G\n[A]\n{segno} 1 4 {to coda} 5 5 {ds al coda}\n[Tag]\n4 4\n[Coda]\n{coda} 1 1', ['section-unplayed 4']],
-    ['key: C\n[A]\n1 4- 1 1', ['chord-outside 1']],
-    ['key: C\n[A]\n1 b2- b3- 1', ['chord-unexplained 1', 'chord-outside 2']],
-    ['key: C\n[A]\n1 4- 1 4-\n1 1 1 1', ['chord-outside 1']],
+    ['key: C\n[A]\n1 4- 1 1', []],
+    ['key: C\n[A]\n1 b2- b3- 1', ['chord-unexplained 1']],
+    ['key: C\n[A]\n1 4- 1 4-\n1 1 1 1', []],
     ['key: A\n[A]\n17 47 17 17', []],
     ['', []],
   ])('%j', (text, expected) => expect(codes(text)).toEqual(expected));
 
   test('every finding has words', () => {
     const all = findings('key: C\nform: A\n[A]\n1 b2- b3-\n[B]\n4- 4\n[C]\n');
-    expect(all.length).toBeGreaterThan(3);
+    expect(all.length).toBeGreaterThan(2);
     for (const finding of all) expect(findingWords(finding)).toMatch(/^\S.*[.?]$/);
-    expect(findingWords({ code: 'odd-phrase', bar: 0, section: 'Verse', bars: 7 })).toBe(
-      'Verse has 7 bars. Is one missing, or one too many?',
-    );
   });
 });

@@ -5,16 +5,10 @@ import { READING_NAMES } from './analysis-words.ts';
 /** A finding as a sentence: what was seen, and what it may mean. */
 export function findingWords(finding: Finding): string {
   switch (finding.code) {
-    case 'odd-phrase':
-      return `${finding.section || 'This section'} has ${finding.bars} bars. Is one missing, or one too many?`;
     case 'chord-unexplained': {
       const nearest = finding.nearest.map((kind) => READING_NAMES[kind]).join(' or ');
       return `${numberInWords(finding.number)} is outside the key and nothing explains it: a slip?${nearest === '' ? '' : ` Nearest: ${nearest}.`}`;
     }
-    case 'chord-outside':
-      return `${numberInWords(finding.number)} is outside the key: ${READING_NAMES[finding.reading]}.`;
-    case 'no-ending':
-      return 'The song stops here without an ending: no 1, no ring, no stop, no Fine.';
     case 'section-unplayed':
       return `${finding.section || 'A section without a name'} is written and never played.`;
     case 'section-empty':

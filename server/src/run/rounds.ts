@@ -55,7 +55,8 @@ export class Rounds {
 
   async #work(now: Date): Promise<void> {
     if (this.#minutes % SWEEP_MINUTES === 0)
-      for (const sweep of ['aurora_sweep', 'aurora_forget_changes']) await atLength(this.#deps.house, `select ${sweep}()`);
+      for (const sweep of ['aurora_sweep', 'aurora_forget_changes', 'aurora_forget_begun_songs'])
+        await atLength(this.#deps.house, `select ${sweep}()`);
     this.#minutes += 1;
     await refreshOutlines(this.#deps, () => this.#isStopping);
     const night = now.toISOString().slice(0, 10);

@@ -83,3 +83,19 @@ describe('the shelf', () => {
     for (const sort of ['tempo', 'saved']) await expect(titles({ sort, after })).rejects.toMatchObject({ code: 'invalid' });
   });
 });
+
+describe('a song that was begun and never written', () => {
+  test('is on nobody’s shelf until something is in it, and goes after a day', async () => {
+    const begin = async (source: string) => (await addSong(db.pool, db.bandId, { source, tags: [] }))?.id as string;
+    const [empty, named] = [await begin('key: C\ntime: 4/4\n'), await begin('title: Zinc Roof\nkey: C\n')];
+    expect(await titles({ find: '' })).not.toContain('');
+    expect(await titles({ find: 'zinc' })).toEqual(['Zinc Roof']);
+    const left = async () =>
+      (await db.pool.query('select id from song where id = any ($1)', [[empty, named]])).rows.map(({ id }) => id).sort();
+    await db.pool.query('select aurora_forget_begun_songs()');
+    expect(await left()).toEqual([empty, named].sort());
+    await db.pool.query("update song set saved_at = now() - interval '2 days' where id = any ($1)", [[empty, named]]);
+    await db.pool.query('select aurora_forget_begun_songs()');
+    expect(await left()).toEqual([named]);
+  });
+});

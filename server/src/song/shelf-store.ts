@@ -19,6 +19,9 @@ const SORTS = {
   saved: { value: 'song.saved_at', type: 'timestamptz', down: true },
 } as const;
 
+/** A song that was begun and has neither bars nor a name yet is on nobody's shelf. */
+const HAS_SOMETHING = "(song.bars > 0 or song.title <> '')";
+
 type Row = SongRow & { readonly sorted: string };
 
 /**
@@ -29,7 +32,7 @@ export async function listSongs(db: Queryable, bandId: string, query: SongsQuery
   const sort = SORTS[query.sort];
   const values: unknown[] = [bandId];
   const bind = (value: unknown) => `$${values.push(value)}`;
-  const conditions = ['song.band_id = $1', `song.archived_at is ${query.archived === 'yes' ? 'not null' : 'null'}`];
+  const conditions = ['song.band_id = $1', HAS_SOMETHING, `song.archived_at is ${query.archived === 'yes' ? 'not null' : 'null'}`];
   const words = (query.find ?? '')
     .toLowerCase()
     .split(/\s+/)

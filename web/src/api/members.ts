@@ -9,12 +9,16 @@ export const membersKey = (bandId: string) => ['members', bandId] as const;
 
 /** Everyone in the band; undefined until the server has answered. */
 export function useMembers(): readonly Member[] | undefined {
+  return useMembersQuery().data;
+}
+
+export function useMembersQuery() {
   const bandId = useBand().data?.id ?? '';
   return useQuery({
     queryKey: membersKey(bandId),
     queryFn: async ({ signal }) => (await call('GET', `/bands/${bandId}/members`, membersAnswer, { signal })).members,
     enabled: bandId !== '',
-  }).data;
+  });
 }
 
 /** Changes what is shown of the people, who may be unknown yet; an answer still on its way is of what was there before. */

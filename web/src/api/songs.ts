@@ -10,6 +10,9 @@ import {
   useQuery,
   useQueryClient,
 } from '@tanstack/react-query';
+import { z } from 'zod';
+import type { RecordForm } from '../device/record-form.ts';
+import { device } from '../device/records.ts';
 import { ANSWER_WORDS } from '../wording/answers.ts';
 import { chosenBand } from './chosen-band.ts';
 import { call } from './client.ts';
@@ -135,6 +138,35 @@ export function useSong(songId: string | undefined, following: Following = false
 /** Puts a new song on the shelf. */
 export function useAddSong() {
   return useSongMutation((bandId, source: string) => call('POST', `/bands/${bandId}/songs`, song, { body: { source } }));
+}
+
+/** The song that was begun last at this device, as long as nothing is written in it. */
+const BEGUN: RecordForm<{ readonly bandId: string; readonly songId: string }> = {
+  name: 'aurora-begun',
+  schema: z.object({ bandId: z.string(), songId: z.string() }),
+  upgrades: [(text) => JSON.parse(text)],
+};
+
+/** Begins a song and answers its id. One that was begun here and still has neither bars nor a name is gone on with. */
+export function useBeginSong() {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: async (source: string) => {
+      const bandId = await knownBandId(queries);
+      const begun = device.get(BEGUN);
+      const before = begun?.bandId === bandId ? await readBegun(bandId, begun.songId) : null;
+      const begins = before ?? (await call('POST', `/bands/${bandId}/songs`, song, { body: { source } }));
+      queries.setQueryData(songKey(bandId, begins.id), begins);
+      device.put(BEGUN, { bandId, songId: begins.id });
+      return begins.id;
+    },
+  });
+}
+
+/** A song that was begun, if it is still as it was; null for any other. */
+async function readBegun(bandId: string, songId: string): Promise<Song | null> {
+  const begun = await call('GET', `/bands/${bandId}/songs/${songId}`, song).catch(() => null);
+  return begun !== null && begun.bars === 0 && begun.title === '' && begun.revision === 1 && !begun.archived ? begun : null;
 }
 
 /** Puts a copy of a song on the shelf. */

@@ -1,7 +1,6 @@
 import { type Chord, type ChordScaleName, type Key, type Note, parseKey, printKey, sameKey } from '@aurora/core';
 import { create } from 'zustand';
 import { openedNow } from './opened.ts';
-import { CONCERT } from './reader-view.ts';
 
 /** A chord somebody is looking at, in sounding letters. */
 export interface Selection {
@@ -24,12 +23,12 @@ export interface PlayedScale {
 export interface LensState {
   /** The key everything is read in; null for the key at rest. */
   readonly key: Key | null;
-  /** The reader, as it stands in an address. */
-  readonly readerId: string;
+  /** The reader that was chosen, as it stands in an address; null for whoever is signed in. */
+  readonly readerId: string | null;
   readonly selection: Selection | null;
 }
 
-export const useLensStore = create<LensState>()(() => ({ key: null, readerId: CONCERT.id, selection: null }));
+export const useLensStore = create<LensState>()(() => ({ key: null, readerId: null, selection: null }));
 
 const C_MAJOR: Key = { tonic: 0, scale: 'major' };
 
@@ -54,7 +53,8 @@ export function setKey(key: Key | null): void {
   } else useLensStore.setState({ key: key !== null && sameKey(key, restingKey()) ? null : key });
 }
 
-export function setReader(readerId: string): void {
+/** Reads as somebody else for this visit; null reads as oneself again. */
+export function setReader(readerId: string | null): void {
   useLensStore.setState({ readerId });
 }
 
@@ -76,7 +76,7 @@ export function keyInForce({ key, homeKey }: { readonly key: Key | null; readonl
 export function lensSearch({ key, readerId }: Pick<LensState, 'key' | 'readerId'>): string {
   const search = new URLSearchParams();
   if (key !== null) search.set('key', printKey(key));
-  if (readerId !== CONCERT.id) search.set('reader', readerId);
+  if (readerId !== null) search.set('reader', readerId);
   const text = search.toString();
   return text === '' ? '' : `?${text}`;
 }
@@ -90,5 +90,5 @@ export function lensSearchNow(): string {
 export function lensesOf(search: string): Pick<LensState, 'key' | 'readerId'> {
   const asked = new URLSearchParams(search);
   const key = parseKey(asked.get('key') ?? '');
-  return { key: key.ok ? key.value : null, readerId: asked.get('reader') ?? CONCERT.id };
+  return { key: key.ok ? key.value : null, readerId: asked.get('reader') };
 }

@@ -3,7 +3,7 @@ import { beforeEach, describe, expect, test } from '@jest/globals';
 import { circleKeys, stepKey } from './key-view.ts';
 import { keyNow, lensesOf, lensSearch, setKey, useLensStore } from './lens-store.ts';
 import { type Opened, open } from './opened.ts';
-import { CONCERT, READER_CHOICES, readerChoice, readerNote } from './reader-view.ts';
+import { READER_CHOICES, readerChoice, readerNote } from './reader-view.ts';
 
 const key = (text: string) => requireValue(parseKey(text));
 let close: () => void = () => undefined;
@@ -15,7 +15,7 @@ const openHome = (home: string, more: Partial<Opened> = {}) => {
 const now = () => printKey(keyNow());
 beforeEach(() => {
   close();
-  useLensStore.setState({ key: null, readerId: CONCERT.id, selection: null });
+  useLensStore.setState({ key: null, readerId: null, selection: null });
 });
 
 describe('the key lens', () => {

@@ -1,11 +1,12 @@
 import { type Key, type Naming, sameKey } from '@aurora/core';
 import type { Member } from '@aurora/wire';
 import { useMemo } from 'react';
-import { useMembers } from '../api/members.ts';
+import { useMembers, useMembersQuery } from '../api/members.ts';
 import { usePreferences } from '../api/preferences.ts';
+import { useBand } from '../api/songs.ts';
 import { lensSearch, type Selection, useLensStore } from './lens-store.ts';
 import { useOpened } from './opened.ts';
-import { memberChoice, type ReaderChoice, readerChoice } from './reader-view.ts';
+import { CONCERT, memberChoice, type ReaderChoice, readerChoice } from './reader-view.ts';
 
 /** How everything is seen: through which key, whose eyes, in which words. */
 export interface Lens {
@@ -21,9 +22,33 @@ export interface Lens {
   readonly selection: Selection | null;
 }
 
-/** Whose eyes everything is read through, as they are in the band just now. */
+/** Oneself as a reader: whoever is signed in on this device; concert pitch where nobody is a player. */
+export function useOwnReaderId(): string {
+  const memberId = useBand().data?.memberId ?? null;
+  return memberId === null ? CONCERT.id : `m-${memberId}`;
+}
+
+/** Somebody else whose eyes everything is read through for this visit, and oneself; null while one reads as oneself. */
+export function useOtherReader(): { readonly other: ReaderChoice; readonly own: ReaderChoice } | null {
+  const reader = useReader();
+  const ownId = useOwnReaderId();
+  const members = useMembers() ?? null;
+  const isChosen = useLensStore(({ readerId }) => readerId !== null);
+  const own = useMemo(() => readerChoice(ownId, members), [ownId, members]);
+  return !isChosen || reader.id === ownId || reader.member?.id === own.member?.id ? null : { other: reader, own };
+}
+
+/** Whether it is known how one reads: before, nothing is shown in another's pitch. */
+export function useReaderIsKnown(): boolean {
+  const { isPending } = useMembersQuery();
+  return !isPending;
+}
+
+/** Whose eyes everything is read through, as they are in the band just now: one's own, or another's that was chosen. */
 export function useReader(): ReaderChoice {
-  const id = useLensStore(({ readerId }) => readerId);
+  const chosen = useLensStore(({ readerId }) => readerId);
+  const own = useOwnReaderId();
+  const id = chosen ?? own;
   const members = useMembers() ?? null;
   const { capos } = useOpened();
   return useMemo(() => {

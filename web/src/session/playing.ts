@@ -1,10 +1,11 @@
 import { checkInstrument, INSTRUMENTS, type Instrument, STANDARD_GUITAR } from '@aurora/core';
 import type { Member } from '@aurora/wire';
+import { useQuery } from '@tanstack/react-query';
 import { useMemo } from 'react';
 import { useInstrumentChange, useMembers } from '../api/members.ts';
-import { useBand } from '../api/songs.ts';
-import { useReader } from './lens.ts';
-import { sitDown, useSeat } from './seat.ts';
+import { meQuery, useBand } from '../api/songs.ts';
+import { useOtherReader, useReader } from './lens.ts';
+import { seatOf, sitDown, useSeat } from './seat.ts';
 
 export interface Playing {
   readonly members: readonly Member[];
@@ -24,14 +25,16 @@ const FRETTED = /guitar|bass(?!oon)/i;
 /** Who plays at this device, on what, and how to change both. A fretted player chosen as the reader plays. */
 export function usePlaying(): Playing {
   const members = useMembers() ?? NOBODY;
-  const { memberId } = useSeat();
+  const personId = useQuery(meQuery).data?.person?.id ?? null;
+  const memberId = seatOf(useSeat(), personId);
   const reader = useReader();
+  const other = useOtherReader()?.other.member ?? null;
   const change = useInstrumentChange();
   const capo = reader.reader.capo;
   const { data: band } = useBand();
   const own = members.find(({ id }) => id === band?.memberId) ?? null;
   const seated = members.find(({ id }) => id === memberId) ?? own ?? members[0] ?? null;
-  const read = members.find(({ id }) => id === reader.member?.id);
+  const read = members.find(({ id }) => id === other?.id);
   const player = read !== undefined && FRETTED.test(read.plays) ? read : seated;
   const instrument = useMemo(() => withCapo(instrumentOf(player), capo), [player, capo]);
   return {
@@ -40,7 +43,7 @@ export function usePlaying(): Playing {
     practises: band?.role === 'leader' && seated?.isIn === false ? seated : own,
     player,
     instrument,
-    sitDown,
+    sitDown: (id) => sitDown(id, personId),
     setUp: (next) => player !== null && change({ id: player.id, instrument: { ...next, capo: 0 } }),
   };
 }

@@ -6,9 +6,10 @@ import { useNavigate } from 'react-router';
 import { type ShelfWish, useShelf } from '../api/songs.ts';
 import { Glyphs } from '../parts/notation/Glyphs.tsx';
 import { keyWordsOf } from '../parts/song/shelf-view.ts';
+import { songName } from '../parts/song/song-name.ts';
 import { circleKeys } from '../session/key-view.ts';
 import { useLens, useNaming } from '../session/lens.ts';
-import { lensSearch, lensSearchNow, setKey, setReader } from '../session/lens-store.ts';
+import { lensSearch, lensSearchNow, setKey, setReader, useLensStore } from '../session/lens-store.ts';
 import { memberChoice, READER_CHOICES } from '../session/reader-view.ts';
 import { neckPath, rooms } from '../session/rooms.ts';
 import { openSheet } from '../session/sheet-store.ts';
@@ -121,14 +122,17 @@ function RoomItems({ songId, choose }: { readonly songId: string | undefined; re
 
 function SongItems({ songs, choose }: { readonly songs: readonly SongSummary[]; readonly choose: Choose }) {
   const navigate = useNavigate();
-  const { reader, naming } = useLens();
+  const { naming } = useLens();
   const open = (id: string) =>
-    choose(() => void navigate({ pathname: `/songs/${id}/chart`, search: lensSearch({ key: null, readerId: reader.id }) }));
+    choose(
+      () =>
+        void navigate({ pathname: `/songs/${id}/chart`, search: lensSearch({ key: null, readerId: useLensStore.getState().readerId }) }),
+    );
   return (
     <Command.Group heading={HOUSE_WORDS.songs} className={GROUP}>
-      {songs.map(({ id, title, by, key }) => (
-        <Item key={id} id={`song ${id}`} names={[title || HOUSE_WORDS.songWithoutATitle, by]} onChoose={open(id)}>
-          <span>{title || HOUSE_WORDS.songWithoutATitle}</span>
+      {songs.map(({ id, by, key, ...song }) => (
+        <Item key={id} id={`song ${id}`} names={[songName(song), by]} onChoose={open(id)}>
+          <span>{songName(song)}</span>
           <span className="music-glyph text-quiet">
             <Glyphs text={keyWordsOf(key, naming)} />
           </span>

@@ -1,7 +1,7 @@
 import { lazy } from 'react';
 import { Glyphs } from '../parts/notation/Glyphs.tsx';
-import { useLens } from '../session/lens.ts';
-import { keyInForce } from '../session/lens-store.ts';
+import { useLens, useOtherReader } from '../session/lens.ts';
+import { keyInForce, setReader } from '../session/lens-store.ts';
 import { readerNote } from '../session/reader-view.ts';
 import { ListIcon } from '../ui/icons.ts';
 import { LaterMenu } from '../ui/LaterMenu.tsx';
@@ -13,6 +13,7 @@ const ReaderMenu = lazy(async () => ({ default: (await import('./ReaderMenu.tsx'
 /** Through whose eyes everything is read. The sounding key stays in sight. */
 export function ReaderLens() {
   const state = useLens();
+  const other = useOtherReader();
   const note = readerNote(state.reader, keyInForce(state), state.naming);
   const trigger = (
     <button
@@ -34,7 +35,21 @@ export function ReaderLens() {
       </Named>
     </button>
   );
-  return <LaterMenu trigger={trigger} menu={ReaderMenu} more={NOTHING} />;
+  return (
+    <span className="flex min-w-0 items-center gap-1">
+      <LaterMenu trigger={trigger} menu={ReaderMenu} more={NOTHING} />
+      {other !== null && (
+        <button
+          type="button"
+          title={HOUSE_WORDS.readingAs(other.other.short, other.own.short)}
+          onClick={() => setReader(null)}
+          className="min-h-11 min-w-11 rounded-lg px-2 text-left text-fine leading-tight font-semibold text-accent hover:bg-wash phone:px-1"
+        >
+          {HOUSE_WORDS.backToReader(other.own.short)}
+        </button>
+      )}
+    </span>
+  );
 }
 
 const NOTHING = {};

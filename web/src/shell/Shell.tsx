@@ -2,6 +2,7 @@ import { chordMidi } from '@aurora/core';
 import { lazy, type ReactNode, Suspense, useEffect } from 'react';
 import { Navigate, Outlet, useLocation, useNavigate, useParams } from 'react-router';
 import { NoBand, useBand, useSong } from '../api/songs.ts';
+import { songName } from '../parts/song/song-name.ts';
 import { foldsOf, setFolds, useDevice } from '../session/device-store.ts';
 import { FOURTH, stepKey } from '../session/key-view.ts';
 import { useLens } from '../session/lens.ts';
@@ -131,7 +132,7 @@ function useNames(songId: string | undefined, pathname: string): Names {
   const band = useBand().data?.name ?? '';
   const song = useSong(songId).data;
   const room = roomName(roomAt(pathname));
-  const title = songId === undefined ? room : song === undefined ? ' ' : song.title || HOUSE_WORDS.songWithoutATitle;
+  const title = songId === undefined ? room : song === undefined ? ' ' : songName(song);
   useEffect(() => {
     document.title = songId === undefined ? HOUSE_WORDS.pageTitle(room) : `${title.trim() === '' ? HOUSE_WORDS.song : title} · ${room}`;
   }, [songId, title, room]);

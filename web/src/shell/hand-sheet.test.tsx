@@ -12,7 +12,7 @@ import { HandSheet } from './HandSheet.tsx';
 
 beforeEach(() => {
   useHand.setState({ raised: null, last: 'tools' });
-  useLensStore.setState({ key: null, readerId: 'concert', selection: null });
+  useLensStore.setState({ key: null, readerId: null, selection: null });
 });
 afterEach(cleanup);
 

@@ -4,14 +4,16 @@ import { type Key, parseKey, printKey, requireValue } from '@aurora/core';
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import { cleanup, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
+import { FakeHouse, playerOf } from '../../test/fake-house.ts';
 import { renderInBand } from '../../test/in-a-band.tsx';
+import { openRoom } from '../../test/open-room.tsx';
 import { useLensStore } from '../session/lens-store.ts';
 import { type Opened, open } from '../session/opened.ts';
 import { KeyLens } from './KeyLens.tsx';
 import { ReaderLens } from './ReaderLens.tsx';
 
 let close = () => undefined as unknown;
-beforeEach(() => useLensStore.setState({ key: null, readerId: 'concert', selection: null }));
+beforeEach(() => useLensStore.setState({ key: null, readerId: null, selection: null }));
 afterEach(() => {
   cleanup();
   close();
@@ -90,6 +92,60 @@ describe('the reader lens', () => {
     await screen.findByRole('menu');
     expect(document.activeElement?.getAttribute('aria-checked')).toBe('true');
     await user.keyboard('{ArrowDown}{Enter}');
-    expect(useLensStore.getState().readerId).not.toBe('concert');
+    expect(useLensStore.getState().readerId).not.toBeNull();
+  });
+});
+
+describe('the reader comes with the person', () => {
+  const alto = playerOf('Odile', 'alto saxophone', { transpose: 9, show: 'letters' });
+  const guitar = playerOf('Tam', 'guitar');
+
+  async function signedInAs(memberId: string | null, search = '') {
+    const house = new FakeHouse();
+    house.members = [guitar, alto];
+    const [band] = house.me.bands;
+    house.me = { ...house.me, bands: [{ ...band, memberId } as (typeof house.me.bands)[number]] };
+    openRoom(house, `/lens${search}`, [{ path: 'lens', Component: ReaderLens }]);
+    await screen.findByRole('button', { name: /^Reader/ });
+  }
+  const reader = (name: RegExp) => screen.findByRole('button', { name });
+
+  test('signed in as the alto everything is in the alto’s pitch, without anything chosen', async () => {
+    opened('D', false);
+    await signedInAs(alto.id);
+    expect(await reader(/^Reader: Odile, alto saxophone/)).toBeTruthy();
+    expect(screen.getByTestId('reader-note').textContent).toBe('reads B = sounding D');
+    expect(useLensStore.getState().readerId).toBeNull();
+  });
+
+  test('another reader is a look for this visit, says so, and goes back', async () => {
+    const user = userEvent.setup();
+    await signedInAs(alto.id);
+    await user.click(await reader(/^Reader: Odile/));
+    await user.click(await screen.findByRole('menuitemradio', { name: /Tam/ }));
+    const back = await screen.findByRole('button', { name: 'back to Odile' });
+    expect(back.getAttribute('title')).toBe('Reading as Tam for this visit; back to Odile');
+    await user.click(back);
+    expect(await reader(/^Reader: Odile/)).toBeTruthy();
+    expect([useLensStore.getState().readerId, screen.queryByRole('button', { name: 'back to Odile' })]).toEqual([null, null]);
+  });
+
+  test('a link with a reader of its own is followed, and the way back is beside it', async () => {
+    await signedInAs(alto.id, '?reader=concert');
+    expect(await reader(/^Reader: Concert/)).toBeTruthy();
+    expect(await screen.findByRole('button', { name: 'back to Odile' })).toBeTruthy();
+  });
+
+  test('choosing oneself in the menu is no other reader', async () => {
+    const user = userEvent.setup();
+    await signedInAs(alto.id, '?reader=concert');
+    await user.click(await reader(/^Reader/));
+    await user.click(await screen.findByRole('menuitemradio', { name: /Odile.*you/ }));
+    expect(useLensStore.getState().readerId).toBeNull();
+  });
+
+  test('who is no player reads what sounds', async () => {
+    await signedInAs(null);
+    expect(await reader(/^Reader: Concert/)).toBeTruthy();
   });
 });

@@ -2,6 +2,9 @@
 export const HOUSE_WORDS = {
   toTheRoom: 'To what is in the room',
   reader: (label: string | number) => `Reader: ${label}`,
+  readingAs: (other: string, own: string) => `Reading as ${other} for this visit; back to ${own}`,
+  backToReader: (own: string) => `back to ${own}`,
+  playsAndIsYou: (plays: string) => `${plays} (you)`,
   readsWhatSounds: 'reads what sounds',
   neck: 'Neck',
   rooms: 'Rooms',
@@ -30,7 +33,6 @@ export const HOUSE_WORDS = {
   home: (home: string | number) => `home ${home}`,
   homeKey: 'Home key',
   songs: 'Songs',
-  songWithoutATitle: 'Song without a title',
   pageTitle: (room: string | number) => `${room} · Aurora Ridge`,
   song: 'Song',
   thisRoomDidNotOpen: 'This room did not open',

@@ -27,7 +27,6 @@ export const SHELF_WORDS = {
   newHerePressFourChordsAnd: 'New here? Press four chords and have a song.',
   hideThisHint: 'Hide this hint',
   newSong: 'New song',
-  songWithoutATitle: 'Song without a title',
   moreAbout: (title: string | number) => `More about ${title}`,
   tagsOf: 'Tags of',
   slowEncore: 'slow, encore',

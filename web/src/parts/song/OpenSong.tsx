@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import type { ChartDraft } from '../../document/song-drafts.ts';
 import { useSongDraft } from '../../document/use-song-draft.ts';
+import { useReaderIsKnown } from '../../session/lens.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Notice } from '../../ui/Notice.tsx';
 import { PARTS_WORDS } from '../../wording/parts.ts';
@@ -13,6 +14,7 @@ interface OpenSongProps {
 /** Opens a song while a room shows it; says so when it cannot be had. */
 export function OpenSong({ songId, children }: OpenSongProps) {
   const { draft, fault, again } = useSongDraft(songId);
+  const isKnown = useReaderIsKnown();
   if (fault !== null) {
     return (
       <Notice title={PARTS_WORDS.thisSongDidNotOpen} action={<Button onClick={again}>{PARTS_WORDS.tryAgain}</Button>}>
@@ -20,7 +22,7 @@ export function OpenSong({ songId, children }: OpenSongProps) {
       </Notice>
     );
   }
-  return draft === null ? (
+  return draft === null || !isKnown ? (
     <p role="status" className="p-8 text-quiet">
       {PARTS_WORDS.fetchingTheSong}
     </p>

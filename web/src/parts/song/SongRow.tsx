@@ -5,6 +5,7 @@ import { ChordSymbol } from '../notation/ChordSymbol.tsx';
 import { Glyphs } from '../notation/Glyphs.tsx';
 import { RidgeThread } from '../ridge/RidgeStrip.tsx';
 import { keyName, openingBar } from './shelf-view.ts';
+import { songName } from './song-name.ts';
 
 const OPENING_BAR = 'flex h-9 min-w-1/4 shrink-0 items-center gap-3 border-l-2 border-edge px-2.5 text-lead font-bold max-lg:min-w-1/2';
 
@@ -21,7 +22,7 @@ export function SongRow({ song }: { readonly song: SongSummary }) {
         {scale !== '' && <span className="block text-fine text-quiet">{scale}</span>}
       </span>
       <span className="min-w-0">
-        <span className="block truncate text-lead font-semibold">{song.title || PARTS_WORDS.songWithoutATitle}</span>
+        <span className="block truncate text-lead font-semibold">{songName(song)}</span>
         <span className="block truncate text-fine text-quiet">
           {song.by}
           {song.tags.length > 0 && <span className="text-accent"> · {song.tags.join(', ')}</span>}

@@ -1,7 +1,7 @@
 import { DEFAULT_NAMING, type Naming, nameKey, numberView, parseKey, parseNumberOrLetters, type SymbolView } from '@aurora/core';
 
 /** What a new song starts as: no bar is anybody's but the writer's. */
-export const NEW_SONG = 'title: New song\nkey: C\ntime: 4/4\n';
+export const NEW_SONG = 'key: C\ntime: 4/4\n';
 
 const MOST_LETTERS = 40;
 const MOST_TAGS = 20;

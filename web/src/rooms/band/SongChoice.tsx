@@ -1,3 +1,4 @@
+import { songName } from '../../parts/song/song-name.ts';
 import { SelectField } from '../../ui/SelectField.tsx';
 import { BAND_WORDS } from '../../wording/band.ts';
 import type { BandSong } from './use-band-song.ts';
@@ -8,7 +9,7 @@ export function SongChoice({ song, songs, choose }: Pick<BandSong, 'song' | 'son
     <SelectField
       label={BAND_WORDS.song}
       value={song?.id ?? ''}
-      options={songs.map(({ id, title }) => [id, title || BAND_WORDS.songWithoutATitle])}
+      options={songs.map((song) => [song.id, songName(song)])}
       onChange={choose}
       className="min-w-56"
     />

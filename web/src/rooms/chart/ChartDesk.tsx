@@ -64,7 +64,6 @@ export function ChartDesk({ draft, songId }: { readonly draft: ChartDraft; reado
 /** On a phone what can be done with a bar rises when one is pressed, and what it is written with when one is open. */
 function useRaisedByChoice({ selection, state }: Desk, isPhone: boolean): void {
   const place = state.typing === null ? null : `${state.typing.bar} ${state.typing.isNew}`;
-  // biome-ignore lint/correctness/useExhaustiveDependencies: each bar that is opened raises it anew
   useEffect(() => {
     if (isPhone && place !== null) raiseHand('tools');
     else if (isPhone && selection !== null) raiseHand();
@@ -150,7 +149,7 @@ function DeskTools({ desk, both }: { readonly desk: Desk; readonly both: boolean
   const { input, selection, state, rewriting, openPaste, setSheet } = desk;
   return (
     <>
-      {(state.typing !== null || (both && selection !== null)) && <BarPad input={input} />}
+      {(state.typing !== null || (both && selection !== null)) && <BarPad input={input} isTyping={state.typing !== null} />}
       {state.typing === null && (
         <BarToolbar
           input={input}

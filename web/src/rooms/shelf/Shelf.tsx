@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { EVERYTHING, type ShelfWish, useAddSong, useBand, useMayWrite, useShelf, useTags } from '../../api/songs.ts';
+import { EVERYTHING, type ShelfWish, useBand, useBeginSong, useMayWrite, useShelf, useTags } from '../../api/songs.ts';
 import { NEW_SONG } from '../../parts/song/shelf-view.ts';
 import { readHint, useDevice } from '../../session/device-store.ts';
 import { Button, buttonLook } from '../../ui/Button.tsx';
@@ -238,12 +238,12 @@ function BeginLine() {
 }
 
 function NewSong() {
-  const add = useAddSong();
+  const add = useBeginSong();
   const navigate = useNavigate();
   const start = () => {
     keepEarlyKeys();
     add.mutate(NEW_SONG, {
-      onSuccess: ({ id }) => void navigate(`/songs/${id}/chart`),
+      onSuccess: (id) => void navigate(`/songs/${id}/chart`),
       onError: (error) => void sayFault(error.message),
     });
   };

@@ -3,8 +3,8 @@ import { lazy, Suspense, useState } from 'react';
 import { Link } from 'react-router';
 import { useChangeSong, useMayWrite } from '../../api/songs.ts';
 import { SongRow } from '../../parts/song/SongRow.tsx';
-import { useReader } from '../../session/lens.ts';
-import { lensSearch } from '../../session/lens-store.ts';
+import { songName } from '../../parts/song/song-name.ts';
+import { lensSearch, useLensStore } from '../../session/lens-store.ts';
 import { MoreIcon } from '../../ui/icons.ts';
 import { LaterMenu } from '../../ui/LaterMenu.tsx';
 import { sayFault } from '../../ui/say.ts';
@@ -16,17 +16,17 @@ const TagForm = lazy(async () => ({ default: (await import('./TagForm.tsx')).Tag
 
 /** A song on the shelf with what can be done with it. On a long shelf what is out of sight is not drawn. */
 export function ShelfRow({ song }: { readonly song: SongSummary }) {
-  const reader = useReader();
+  const readerId = useLensStore((state) => state.readerId);
   const change = useChangeSong();
   const mayWrite = useMayWrite();
   const [tagging, setTagging] = useState(false);
   const onError = (error: Error) => void sayFault(error.message);
-  const title = song.title || SHELF_WORDS.songWithoutATitle;
+  const title = songName(song);
   return (
     <li className="border-b border-hairline [contain-intrinsic-size:auto_4.5rem] [content-visibility:auto]">
       <div className="flex items-center gap-1">
         <Link
-          to={{ pathname: `/songs/${song.id}/chart`, search: lensSearch({ key: null, readerId: reader.id }) }}
+          to={{ pathname: `/songs/${song.id}/chart`, search: lensSearch({ key: null, readerId }) }}
           className="block min-w-0 flex-1 rounded-lg px-3 py-1.5 hover:bg-wash"
         >
           <SongRow song={song} />

@@ -92,6 +92,24 @@ describe('the shelf', () => {
     expect(router.state.location.pathname).toBe(`/songs/${house.songs.at(-1)?.id}/chart`);
   });
 
+  test('a song that was begun and never written is gone on with, and not begun again', async () => {
+    const press = async () => {
+      open();
+      await user.click((await screen.findAllByRole('button', { name: 'New song' }))[0] as HTMLElement);
+      await screen.findByText('the chart');
+      cleanup();
+    };
+    const before = house.songs.length;
+    await press();
+    await press();
+    expect(house.songs).toHaveLength(before + 1);
+    // once something stands in it, the next one is another
+    const begun = house.songs.at(-1) as (typeof house.songs)[number];
+    house.save(begun.id, { source: 'key: C\n\n1 4\n' });
+    await press();
+    expect(house.songs).toHaveLength(before + 2);
+  });
+
   test('an empty shelf shows the first step, one of a filter says so', async () => {
     house.songs = [];
     open();

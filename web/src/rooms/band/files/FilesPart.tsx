@@ -4,6 +4,7 @@ import { useExportAll } from '../../../api/files.ts';
 import { useBand } from '../../../api/songs.ts';
 import { useTonightSet } from '../../../document/use-evening.ts';
 import { FORMAT_TABLE } from '../../../parts/song/format-table.ts';
+import { songName } from '../../../parts/song/song-name.ts';
 import { Button, buttonLook } from '../../../ui/Button.tsx';
 import { BackUpIcon, ExportIcon, TableIcon } from '../../../ui/icons.ts';
 import { SelectField } from '../../../ui/SelectField.tsx';
@@ -47,7 +48,7 @@ export function FilesPart() {
           <div className="flex flex-col gap-2">
             <p className="text-base text-quiet">
               {BAND_WORDS.aPDFForEveryPlayer}
-              {song.title || BAND_WORDS.songWithoutATitle}
+              {songName(song)}
               {BAND_WORDS.inItsOwnKey}
             </p>
             <PackButton wish={{ of: 'song', songId: song.id, key: null, paper: 'A4' }} />

@@ -6,6 +6,7 @@ import { songKey, useBand, useShelf } from '../../../api/songs.ts';
 import { newSetSong } from '../../../document/evening-view.ts';
 import type { SetDesk } from '../../../document/set-desk.ts';
 import { SongRow } from '../../../parts/song/SongRow.tsx';
+import { songName } from '../../../parts/song/song-name.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { AddIcon, ChosenIcon } from '../../../ui/icons.ts';
 import { Sheet } from '../../../ui/Sheet.tsx';
@@ -47,7 +48,7 @@ export function AddSongs({ desk, onClose }: { readonly desk: SetDesk; readonly o
             <div className="min-w-0 flex-1">
               <SongRow song={song} />
             </div>
-            <Button aria-label={BAND_WORDS.add(song.title || BAND_WORDS.songWithoutATitle)} onClick={() => void add(song)}>
+            <Button aria-label={BAND_WORDS.add(songName(song))} onClick={() => void add(song)}>
               {added.includes(song.id) ? <ChosenIcon size={17} aria-hidden="true" /> : <AddIcon size={17} aria-hidden="true" />}
               {added.includes(song.id) ? BAND_WORDS.onceMore : BAND_WORDS.addOne}
             </Button>

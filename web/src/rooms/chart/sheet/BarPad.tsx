@@ -12,7 +12,7 @@ const DEGREES = [1, 2, 3, 4, 5, 6, 7].map(String);
  * learn the keys by. On a phone the degrees stand three by three under the thumb, the qualities
  * in rows beside them.
  */
-export function BarPad({ input }: { readonly input: SheetInput }) {
+export function BarPad({ input, isTyping }: { readonly input: SheetInput; readonly isTyping: boolean }) {
   const isPhone = usePhone();
   return (
     <fieldset
@@ -31,7 +31,7 @@ export function BarPad({ input }: { readonly input: SheetInput }) {
           <Pad key={key} shows={shows} says={says} hint={key === writes || key === shows ? '' : key} onPress={() => input.put(writes)} />
         ))}
         {isPhone && <Pad shows="⌫" says={CHART_WORDS.backspace} onPress={input.erase} />}
-        {isPhone && <Pad shows="↶" says={CHART_WORDS.undo} onPress={input.undo} />}
+        {isPhone && isTyping && <Pad shows="↶" says={CHART_WORDS.undo} onPress={input.undo} />}
         <Pad shows="done" says={CHART_WORDS.done} hint="Enter" onPress={() => input.commit('stay')} />
         <Pad shows="leave" says={CHART_WORDS.leaveItAsItWas} hint="Esc" onPress={input.cancel} />
       </div>

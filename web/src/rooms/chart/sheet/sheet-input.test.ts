@@ -276,14 +276,14 @@ describe('whole charts by keys alone', () => {
     (keys, text) => ({ keys: `${keys} Tab`, bars: [text] }),
     // a letter that is none
     (keys, text) => ({ keys: `q Tab ${keys} Tab`, bars: ['q?', text] }),
-    (keys, text) => ({ keys: `k w Tab ${keys} Enter`, bars: ['kw?', text] }),
+    (keys, text) => ({ keys: `k w Tab ${keys} Enter ${keys} Tab`, bars: ['kw?', text, text] }),
     // a digit twice
     (keys, text) => ({ keys: `1 8 Tab ${keys} Tab`, bars: ['18?', text] }),
     // brackets that stand alone
     (keys, text) => ({ keys: `] Backspace ${keys} Tab`, bars: [text] }),
     (keys, text) => ({ keys: `${keys} [ Tab`, bars: [text] }),
     // done too early, and on
-    (keys, text) => ({ keys: `${keys} Enter`, bars: [text] }),
+    (keys, text) => ({ keys: `${keys} Enter ${keys} Tab`, bars: [text, text] }),
     // Esc in the middle of a bar, and the bar once more
     (keys, text) => ({ keys: `7 Escape ${keys} Tab`, bars: [text] }),
     (keys, text) => ({ keys: `${keys} Escape ${keys} Tab`, bars: [text] }),

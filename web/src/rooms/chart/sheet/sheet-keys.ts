@@ -30,8 +30,8 @@ function sheetKey(press: Press, sheet: SheetInput): boolean {
   if (press.ctrlKey === true || press.metaKey === true) return done(withControl(press.key, sheet));
   if (press.altKey === true) return done({ ArrowLeft: () => sheet.commands.move(-1), ArrowRight: () => sheet.commands.move(1) }[press.key]);
   const meant = moving(press, sheet) ?? (sheet.selection === null ? undefined : onChosen(press.key, sheet));
-  // while a chart is being written any letter goes on with it, also one that is none
-  return done(meant ?? (sheet.goesOn && isLetter(press.key) ? () => sheet.begin(press.key) : undefined));
+  // an empty chart has no bar to choose: what begins one begins the first
+  return done(meant ?? (sheet.goesOn && beginsWriting(press.key) ? () => sheet.begin(press.key) : undefined));
 }
 
 function withControl(key: string, sheet: SheetInput): Action {

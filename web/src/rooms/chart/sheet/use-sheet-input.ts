@@ -41,7 +41,8 @@ export function useSheetKeys(input: SheetInput, onPaste: (text: string) => void)
   useEffect(() => {
     const listen = (event: KeyboardEvent) => {
       // a key pressed while the page is being drawn anew is for the bar that is open
-      if (event.target === document.body && !event.defaultPrevented && isForSheet(event, input)) take(event, input);
+      const isIdle = event.target === document.body || (isButton(event.target) && /^[1-7]$/.test(event.key));
+      if (isIdle && !event.defaultPrevented && isForSheet(event, input)) take(event, input);
     };
     const paste = (event: ClipboardEvent) => {
       if (!isOnSheet(event.target) || input.get().typing !== null) return;
@@ -84,6 +85,16 @@ function take(event: KeyboardEvent | ReactKeyboardEvent, input: SheetInput): voi
 function isForSheet(event: KeyboardEvent, input: SheetInput): boolean {
   if (input.get().typing !== null) return true;
   return (input.selection !== null || input.goesOn) && !event.ctrlKey && !event.metaKey;
+}
+
+/** On a button of the desk a degree is for the chosen bar all the same: a Tab too many loses nothing. */
+function isButton(target: EventTarget | null): boolean {
+  return (
+    target instanceof HTMLElement &&
+    target.tagName === 'BUTTON' &&
+    target.closest('[role=dialog], [role=menu]') === null &&
+    !isOnSheet(target)
+  );
 }
 
 function isOnSheet(target: EventTarget | null): boolean {
