@@ -10,7 +10,7 @@ import { Draft, type SaveFault } from './draft.ts';
 class World {
   saved: Saved<string>;
   now = 1000;
-  answers: 'all' | 'none' | 'lost' | 'refused' = 'all';
+  answers: 'all' | 'none' | 'lost' | 'refused' | 'later' = 'all';
   readonly storage = new Map<string, string>();
   readonly #tab = shelfOf(new Map());
   room = Number.POSITIVE_INFINITY;
@@ -55,15 +55,16 @@ class World {
       save: async (value, base) => {
         this.saves += 1;
         if (this.answers === 'none') throw new Error('away');
+        if (this.answers === 'later') throw Object.assign(new Error('away'), { againMs: 30_000 });
         if (this.answers === 'refused') throw Object.assign(new Error('too long'), { refused: true });
         const saved = this.put(value, base);
         if (this.answers === 'lost') throw new Error('away');
         return saved;
       },
       faultOf: (error): SaveFault<string> => {
-        const { current, refused } = error as { current?: Saved<string>; refused?: boolean };
+        const { current, refused, againMs = null } = error as { current?: Saved<string>; refused?: boolean; againMs?: number };
         if (current !== undefined) return { current };
-        return { isFinal: refused === true, why: (error as Error).message, againMs: null };
+        return { isFinal: refused === true, why: (error as Error).message, againMs };
       },
       copies: deviceCopies(device, tab, CHART_KIND, 'song'),
       now: () => this.now,
@@ -129,6 +130,53 @@ describe('a draft is saved', () => {
     await world.pass(30_000);
     expect(draft.get().status.kind).toBe('saved');
     expect(isUnsaved(world.device())).toBe(false);
+  });
+
+  test('each time it waits twice as long, from two seconds to twenty, and begins anew once it was saved', async () => {
+    const draft = world.open('a');
+    world.answers = 'none';
+    draft.write(verse('1 5'));
+    const waits: number[] = [];
+    for (let tries = 0; tries < 6; tries += 1) {
+      const [before, saves] = [world.now, world.saves];
+      while (world.saves === saves) await world.pass(100);
+      waits.push(Math.round((world.now - before) / 100) * 100);
+    }
+    expect(waits).toEqual([600, 2000, 4000, 8000, 16_000, 20_000]);
+    world.answers = 'all';
+    await world.pass(25_000);
+    expect(draft.get().status.kind).toBe('saved');
+    world.answers = 'none';
+    draft.write(verse('1 6-'));
+    await world.pass(600);
+    const saves = world.saves;
+    await world.pass(1900);
+    expect(world.saves).toBe(saves);
+    await world.pass(200);
+    expect(world.saves).toBe(saves + 1);
+  });
+
+  test('and no sooner than the server asked for', async () => {
+    const draft = world.open('a');
+    world.answers = 'later';
+    draft.write(verse('1 5'));
+    await world.pass(700);
+    expect(world.saves).toBe(1);
+    await world.pass(28_000);
+    expect(world.saves).toBe(1);
+    await world.pass(3000);
+    expect(world.saves).toBe(2);
+  });
+
+  test('what others saved is not taken in while one’s own save is on its way', async () => {
+    const draft = world.open('a');
+    draft.write(verse('1 5'));
+    const saving = draft.flush();
+    const before = draft.get();
+    draft.adopt({ value: verse('9 9'), revision: 9, savedAt: '2030-01-01T00:00:00.000Z' });
+    expect(draft.get()).toBe(before);
+    await saving;
+    expect([draft.get().value, world.saved.value]).toEqual([verse('1 5'), verse('1 5')]);
   });
 
   test('what the server refuses says why, and is tried again when it has changed', async () => {

@@ -22,7 +22,7 @@ export function ReaderLens() {
     >
       <Named name={HOUSE_WORDS.reader(state.reader.label)} className="flex max-w-full min-w-0 flex-col items-start">
         <span className="flex max-w-full items-center gap-1 text-base leading-tight font-semibold whitespace-nowrap">
-          <span className="truncate phone:hidden">{state.reader.label}</span>
+          <span className="truncate phone:hidden">{other === null ? state.reader.label : state.reader.short}</span>
           <span className="hidden truncate phone:inline">{state.reader.short}</span>
           <ListIcon size={16} aria-hidden="true" className="text-quiet" />
         </span>
@@ -41,11 +41,12 @@ export function ReaderLens() {
       {other !== null && (
         <button
           type="button"
+          aria-label={HOUSE_WORDS.backToReader(other.own.short)}
           title={HOUSE_WORDS.readingAs(other.other.short, other.own.short)}
           onClick={() => setReader(null)}
-          className="min-h-11 min-w-11 rounded-lg px-2 text-left text-fine leading-tight font-semibold text-accent hover:bg-wash phone:px-1"
+          className="min-h-11 min-w-11 rounded-lg px-1.5 text-left text-fine whitespace-nowrap leading-tight font-semibold text-accent hover:bg-wash phone:px-1"
         >
-          {HOUSE_WORDS.backToReader(other.own.short)}
+          <span aria-hidden="true">↩ {other.own.short}</span>
         </button>
       )}
     </span>

@@ -52,13 +52,16 @@ test('commands, and keys of a field, are left to what they are meant for', () =>
   expect(taken()).toBe('');
 });
 
-test.each([
-  ['Esc', () => press('Escape')],
-  ['a press elsewhere', () => document.body.dispatchEvent(new Event('pointerdown', { bubbles: true }))],
-])('%s ends it, and nothing is kept', (_, act) => {
+test('Esc is kept like the others: it gives up one bar, not all of them', () => {
+  keepEarlyKeys();
+  for (const key of ['1', 'Tab', '4', 'Escape', '5']) press(key);
+  expect(taken()).toBe('1 Tab 4 Escape 5');
+});
+
+test('a press elsewhere ends it, and nothing is kept', () => {
   keepEarlyKeys();
   press('1');
-  act();
+  document.body.dispatchEvent(new Event('pointerdown', { bubbles: true }));
   expect(press('4').defaultPrevented).toBe(false);
   expect(taken()).toBe('');
 });

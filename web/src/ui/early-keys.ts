@@ -6,13 +6,13 @@ export interface EarlyKey {
 
 /** Whoever presses nothing for so long has not been waiting. */
 const PATIENCE_MS = 15_000;
-const NAMED = new Set(['Tab', 'Enter', 'Backspace']);
+const NAMED = new Set(['Tab', 'Enter', 'Backspace', 'Escape']);
 
 let end: (() => EarlyKey[]) | null = null;
 
 /**
  * Keeps what is typed from now on until what it is meant for is there: somebody who presses *New song* plays on at once. A
- * press elsewhere, or Esc, ends it.
+ * press elsewhere ends it; Esc is a key like the others, and gives up the bar it is pressed in.
  */
 export function keepEarlyKeys(): void {
   end?.();
@@ -20,7 +20,6 @@ export function keepEarlyKeys(): void {
   const take = (event: KeyboardEvent) => {
     const { key, shiftKey, ctrlKey, metaKey, altKey, isComposing } = event;
     if (isComposing || ctrlKey || metaKey || altKey || isField(event.target)) return;
-    if (key === 'Escape') return void end?.();
     if ([...key].length > 1 && !NAMED.has(key)) return;
     keys.push({ key, shiftKey });
     // the button that was pressed is not pressed once more by Enter or Space

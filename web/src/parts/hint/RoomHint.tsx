@@ -1,14 +1,16 @@
 import { readHint, useDevice } from '../../session/device-store.ts';
 import type { RoomId } from '../../session/rooms.ts';
+import { usePhone } from '../../session/use-media.ts';
 import { Hint } from '../../ui/Hint.tsx';
 import { CloseIcon, HintIcon } from '../../ui/icons.ts';
 import { PARTS_WORDS } from '../../wording/parts.ts';
-import { ROOM_HINTS } from './hint-table.ts';
+import { ROOM_HINTS, THUMB_HINTS } from './hint-table.ts';
 
 /** The one hint of a room, until it is put away on this device. */
 export function RoomHint({ room }: { readonly room: RoomId }) {
   const isRead = useDevice(({ hintsRead }) => hintsRead.includes(room));
-  const hint = ROOM_HINTS[room];
+  const isPhone = usePhone();
+  const hint = (isPhone ? THUMB_HINTS[room] : undefined) ?? ROOM_HINTS[room];
   if (hint === undefined || isRead) return null;
   return (
     <div

@@ -9,3 +9,11 @@ export const ROOM_HINTS: Readonly<Partial<Record<RoomId, string>>> = {
   neck: PARTS_WORDS.theArrowsWalkThroughTheShapes,
   band: PARTS_WORDS.dragTheSongsIntoOrderTonights,
 };
+
+/** The same for a thumb, where a hint speaks of keys. */
+export const THUMB_HINTS: Readonly<Partial<Record<RoomId, string>>> = {
+  harmonize: PARTS_WORDS.pressAChordToHearIt,
+  analyze: PARTS_WORDS.pressAnyChordForWhy,
+  chart: PARTS_WORDS.pressABarAndWriteIt,
+  neck: PARTS_WORDS.pressAShapeToHoldIt,
+};

@@ -29,3 +29,11 @@ test('a room without a hint says nothing', () => {
   renderInBand(<RoomHint room="settings" />);
   expect(screen.queryByRole('note')).toBeNull();
 });
+
+test.each(['harmonize', 'analyze', 'chart', 'neck'] as const)('on a phone the hint of %s speaks of no key', (room) => {
+  const { matchMedia } = window;
+  window.matchMedia = ((media: string) => ({ ...matchMedia(media), matches: true })) as typeof matchMedia;
+  renderInBand(<RoomHint room={room} />);
+  window.matchMedia = matchMedia;
+  expect(screen.getByRole('note').textContent).not.toMatch(/\b(Tab|Alt|Esc|Ctrl|arrows?|1 to 7|type)\b/);
+});

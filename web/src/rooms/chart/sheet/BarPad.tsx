@@ -25,18 +25,33 @@ export function BarPad({ input, isTyping }: { readonly input: SheetInput; readon
         ))}
         <Pad shows={CHART_WORDS.split} says={CHART_WORDS.oneMoreChordInThisBar} hint="Space" onPress={() => input.put(' ')} />
         <Pad shows="→" says={CHART_WORDS.nextBar} hint="Tab" onPress={() => input.commit('next')} />
+        {isPhone && <ThumbKeys input={input} isTyping={isTyping} />}
       </div>
       <div className="contents phone:grid phone:grid-cols-4 phone:content-start phone:gap-1">
         {PAD.map(({ key, writes, shows, says }) => (
           <Pad key={key} shows={shows} says={says} hint={key === writes || key === shows ? '' : key} onPress={() => input.put(writes)} />
         ))}
-        {isPhone && <Pad shows="⌫" says={CHART_WORDS.backspace} onPress={input.erase} />}
-        {isPhone && isTyping && <Pad shows="↶" says={CHART_WORDS.undo} onPress={input.undo} />}
-        <Pad shows="done" says={CHART_WORDS.done} hint="Enter" onPress={() => input.commit('stay')} />
-        <Pad shows="leave" says={CHART_WORDS.leaveItAsItWas} hint="Esc" onPress={input.cancel} />
+        {!isPhone && (
+          <>
+            <Pad shows="done" says={CHART_WORDS.done} hint="Enter" onPress={() => input.commit('stay')} />
+            <Pad shows="leave" says={CHART_WORDS.leaveItAsItWas} hint="Esc" onPress={input.cancel} />
+          </>
+        )}
       </div>
       <OwnChords />
     </fieldset>
+  );
+}
+
+/** What a thumb has no key for: back, undo, done, leave. */
+function ThumbKeys({ input, isTyping }: { readonly input: SheetInput; readonly isTyping: boolean }) {
+  return (
+    <>
+      <Pad shows="⌫" says={CHART_WORDS.backspace} onPress={input.erase} />
+      {isTyping ? <Pad shows="↶" says={CHART_WORDS.undo} onPress={input.undo} /> : <span />}
+      <Pad shows="done" says={CHART_WORDS.done} onPress={() => input.commit('stay')} />
+      <Pad shows="leave" says={CHART_WORDS.leaveItAsItWas} onPress={input.cancel} />
+    </>
   );
 }
 
