@@ -70,8 +70,8 @@ describe('the sheet', () => {
     ).toEqual([
       [false, null, '', '', ''],
       [true, null, '', 'segno', ''],
-      [false, null, '1.', '', ''],
-      [false, 2, '2.', '', ''],
+      [false, 2, '1.', '', ''],
+      [false, null, '2.', '', ''],
       [false, null, '', '', 'To Coda'],
       [false, null, '', '', 'D.S. al Coda with repeats'],
       [false, null, '', 'coda', 'Fine'],

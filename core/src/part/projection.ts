@@ -8,6 +8,7 @@ import type { Naming } from '../naming/naming.ts';
 import { letterView, numberView, type SymbolView, signView, textView } from '../naming/symbol-view.ts';
 import type { Note } from '../pitch/note.ts';
 import { afterWords, barHeading, endingLabel, isFor, wordsUnder } from './bar-words.ts';
+import { type DrawnForm, drawnEndings } from './drawn-endings.ts';
 import { bassOf, beatSign, drummedChords } from './rhythm-section.ts';
 
 /** What of the chart a player reads: all of it, the bass line, or the form with its hits and stops. */
@@ -112,6 +113,8 @@ interface Seen {
   readonly reading: ChartReading;
   readonly sounding: Letters;
   readonly written: Letters;
+  /** How repeats with endings are drawn, by bar. */
+  readonly endings: ReadonlyMap<number, DrawnForm>;
   readonly wrong: ReadonlySet<string>;
 }
 
@@ -125,6 +128,7 @@ export function projectChart(reading: ChartReading, asked: ProjectionLens, most 
     lens: { ...asked, naming: namingShown(asked) },
     sounding: lettersFrom(reading, asked.sounding),
     written: lettersFrom(reading, asked.written),
+    endings: drawnEndings(reading.bars),
     wrong: new Set(reading.problems.filter(({ severity }) => severity === 'error').map(({ at }) => placeName(at))),
   };
   const rows = new Map<number | null, CellRow[]>();
@@ -194,6 +198,7 @@ function barCell(bar: WrittenBar, index: number, whole: Seen): BarCell {
   const { form } = bar;
   const seen = index < (whole.lens.ownBars ?? index + 1) ? whole : plainlySpelled(whole);
   const { lens, reading, written } = seen;
+  const drawn = seen.endings.get(index);
   return {
     index,
     chords: chordCells(bar, seen),
@@ -201,8 +206,11 @@ function barCell(bar: WrittenBar, index: number, whole: Seen): BarCell {
     counts: 1,
     heading: barHeading(bar, reading.bars[index - 1], written.keys, lens.naming),
     opensRepeat: form.opensRepeat,
-    closesRepeat: form.closesRepeat,
-    ending: form.ending === null ? null : { ...form.ending, label: endingLabel(form.ending.passes) },
+    closesRepeat: drawn?.closesRepeat ?? (drawn === undefined ? form.closesRepeat : null),
+    ending:
+      form.ending === null
+        ? null
+        : { begins: form.ending.begins, ends: drawn?.endsEnding ?? form.ending.ends, label: endingLabel(form.ending.passes) },
     signs: form.signs,
     after: afterWords(form),
     remarks: bar.remarks.filter((remark) => isFor(remark, lens.cuesFor)),

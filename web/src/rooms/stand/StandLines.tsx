@@ -3,7 +3,7 @@ import { type CSSProperties, memo } from 'react';
 import { ChordSymbol, LetterSymbol } from '../../parts/notation/ChordSymbol.tsx';
 import { barColumns } from '../../parts/sheet/bar-columns.ts';
 import { barEms, phoneColumns } from '../../parts/sheet/row-columns.ts';
-import { AgainSign, BeatMarks, CodaSign, Diamond, PushMark, SegnoSign, StopMark } from '../../parts/sheet/sheet-marks.tsx';
+import { AgainSign, BeatMarks, CodaSign, Diamond, PushMark, RepeatLine, SegnoSign, StopMark } from '../../parts/sheet/sheet-marks.tsx';
 import { STAND_WORDS } from '../../wording/stand.ts';
 
 /** On less than this, long bars stand two by two. */
@@ -61,8 +61,10 @@ function StandBar({ bar, last }: { readonly bar: BarCell; readonly last: boolean
     <div
       data-stand-bar
       data-bar={bar.index}
-      className={`relative min-w-0 px-2 pt-[0.3em] pb-[0.06em] ${bar.opensRepeat ? 'border-l-[5px] border-double border-ink' : 'border-l-2 border-edge'} ${bar.closesRepeat === null ? (last ? 'border-r-2 border-edge' : '') : 'border-r-[5px] border-double border-ink'} ${bar.ending === null ? '' : 'border-t-2 border-t-ink'}`}
+      className={`relative min-w-0 px-2 pt-[0.3em] pb-[0.06em] ${bar.opensRepeat ? 'pl-[0.62em]' : 'border-l-2 border-edge'} ${bar.closesRepeat === null ? (last ? 'border-r-2 border-edge' : '') : 'pr-[0.62em]'} ${bar.ending === null ? '' : 'border-t-2 border-t-ink'}`}
     >
+      {bar.opensRepeat && <RepeatLine end={false} />}
+      {bar.closesRepeat !== null && <RepeatLine end />}
       <p className="music-glyph absolute inset-x-1 top-0 flex h-[1.3em] items-center gap-1 truncate text-[0.24em] leading-none font-bold text-accent">
         {bar.signs.map((sign) => (sign === 'segno' ? <SegnoSign key={sign} /> : <CodaSign key={sign} />))}
         {over.join(' · ')}
