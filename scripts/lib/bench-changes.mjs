@@ -9,6 +9,10 @@ const ROUNDS = 20;
 const BROWSERS = 200;
 const SILENCE_MS = 60_000;
 const PAGE_BYTES = 4096;
+/** The second server has the next one; whoever is killed comes back where it was. */
+const PORT = '43817';
+/** A server that is not back by then does not come. */
+const LONGEST_MS = 60_000;
 
 /**
  * @param {import('./build.mjs').Build} build
@@ -17,7 +21,7 @@ const PAGE_BYTES = 4096;
 export async function changeFigures(build, ownerUrl) {
   const folder = mkdtempSync(`${tmpdir()}/aurora-changes-`);
   const settings = {
-    PORT: '0',
+    PORT,
     HOST: '127.0.0.1',
     LOG_LEVEL: 'warn',
     DEMO: '1',
@@ -57,7 +61,7 @@ async function songOn(url) {
 }
 
 /** @param {number} tempo */
-const chart = (tempo) => `title: Bench ${tempo}\nkey: C\n\n1 4 5 1\n`;
+const chart = (tempo) => `title: Bench ${tempo} here\nkey: C\n\n1 4 5 1\n`;
 
 /** @param {string} url @param {string} method @param {object} body @returns {Promise<any>} */
 async function sent(url, method, body) {
@@ -72,7 +76,7 @@ async function save(song, round) {
 
 /** When a page shows the chart of that name. @param {import('@playwright/test').Page} page @param {number} number */
 async function shownAt(page, number) {
-  await page.getByText(`Bench ${number}`, { exact: true }).first().waitFor();
+  await page.locator('h1', { hasText: `Bench ${number} here` }).waitFor();
   return Date.now();
 }
 
@@ -91,7 +95,8 @@ async function seenAfterReturn(house, page, song) {
   const shown = shownAt(page, ROUNDS + 1);
   await save(song, ROUNDS);
   let backAt = 0;
-  while (backAt === 0)
+  const since = Date.now();
+  while (backAt === 0 && Date.now() - since < LONGEST_MS)
     await fetch(`${house.urls[1]}/readyz`).then(
       ({ ok }) => {
         if (ok) backAt = Date.now();
@@ -129,7 +134,7 @@ async function streamOf(url) {
     const read = async () => {
       for await (const part of response.body ?? []) {
         bytes += part.length;
-        if (new TextDecoder().decode(part).includes('event: change')) resolve(Date.now());
+        if (new TextDecoder().decode(part).includes('event:change')) resolve(Date.now());
       }
     };
     void read().catch(() => undefined);

@@ -6,7 +6,7 @@ import { type Call, fileCall, STREAM } from '../call/call.ts';
 import type { Seat } from '../context/context.ts';
 import type { Db } from '../db/pool.ts';
 import type { ChangeFeed } from './change-feed.ts';
-import { changesAfter, findChange } from './change-store.ts';
+import { changesAfter, findChange, OVERLAP } from './change-store.ts';
 
 export interface ChangeDeps {
   readonly changes: ChangeFeed;
@@ -61,16 +61,16 @@ interface Stream extends ChangeDeps {
 /** First what was missed, then everything as it happens. */
 async function stream({ changes, request, response, db, seat, heard }: Stream): Promise<void> {
   // asked before the head is sent: a database that is away is answered as such
-  let last = heard ?? (await changesAfter(db, seat.bandId, null)).last;
-  let overlap = heard === null ? 0 : undefined;
+  const first = heard ?? (await changesAfter(db, seat.bandId, null)).last;
+  let last = first;
   const session = await createSession(request, response, { retry: AGAIN_MS, keepAlive: QUIET_MS, headers: { 'X-Accel-Buffering': 'no' } });
   const tell = (data: object, seq: number, name: string) => {
     last = Math.max(last, seq);
     if (session.isConnected) session.push(data, name, String(last));
   };
   const catchUp = async () => {
-    const missed = await changesAfter(db, seat.bandId, last, overlap);
-    overlap = undefined;
+    // to whoever has heard nothing yet, nothing of before is told
+    const missed = await changesAfter(db, seat.bandId, last, heard === null ? Math.min(OVERLAP, last - first) : OVERLAP);
     if (missed.all) last = missed.last;
     if (missed.all) tell({}, last, 'all');
     else for (const change of missed.changes) tell(change, change.seq, 'change');

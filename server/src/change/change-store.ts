@@ -7,7 +7,7 @@ const MOST = 500;
  * Changes are numbered when they are made and told when they are kept, so that one may come after a later one. Whoever
  * was away is told a few again that they may have heard.
  */
-const OVERLAP = 20;
+export const OVERLAP = 20;
 
 interface Row {
   readonly seq: string;
