@@ -1,4 +1,4 @@
-import type { BarForm, WrittenBar } from '../chart/bars.ts';
+import type { WrittenBar } from '../chart/bars.ts';
 
 /** How a repeat and its endings are drawn at a bar, as musicians read them. */
 export interface DrawnForm {
@@ -21,22 +21,19 @@ const TWICE = 2;
  * which one goes back has its own, and the last one has none and is open to the right. Bars that need no change are left out.
  */
 export function drawnEndings(bars: readonly WrittenBar[]): ReadonlyMap<number, DrawnForm> {
-  const drawn = new Map<number, DrawnForm>();
-  for (const group of groupsOf(bars)) {
-    const last = group.at(-1) as Run;
-    const times = bars[last.to]?.form.closesRepeat ?? null;
-    // one bracket alone says nothing of where the others are
-    if (group.length < TWICE) continue;
-    const passes = times ?? Math.max(...group.flatMap((run) => run.passes));
-    for (const run of group) {
-      const goesBack = run !== last || run.passes.some((pass) => pass < passes);
-      const own = bars[run.to]?.form as BarForm;
-      // a sign of its own stays as it is written; a new one needs no count, the numbers say it
-      const closesRepeat = goesBack ? (run === last ? own.closesRepeat : (own.closesRepeat ?? TWICE)) : null;
-      drawn.set(run.to, { closesRepeat, endsEnding: goesBack });
-    }
-  }
-  return drawn;
+  // one bracket alone says nothing of where the others are
+  const groups = groupsOf(bars).filter(({ length }) => length >= TWICE);
+  return new Map(groups.flatMap((group) => group.map((run) => [run.to, drawnAt(run, group, bars)] as const)));
+}
+
+/** The end of one ending among the others of its repeat. */
+function drawnAt(run: Run, group: readonly Run[], bars: readonly WrittenBar[]): DrawnForm {
+  const last = group.at(-1) as Run;
+  const passes = bars[last.to]?.form.closesRepeat ?? Math.max(...group.flatMap((one) => one.passes));
+  const own = bars[run.to]?.form.closesRepeat ?? null;
+  if (run !== last) return { closesRepeat: own ?? TWICE, endsEnding: true };
+  const goesBack = run.passes.some((pass) => pass < passes);
+  return { closesRepeat: goesBack ? own : null, endsEnding: goesBack };
 }
 
 /** Endings that stand one behind the other, in the order they are written. */
