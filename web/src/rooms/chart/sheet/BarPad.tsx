@@ -48,9 +48,9 @@ function ThumbKeys({ input, isTyping }: { readonly input: SheetInput; readonly i
   return (
     <>
       <Pad shows="⌫" says={CHART_WORDS.backspace} onPress={input.erase} />
-      {isTyping ? <Pad shows="↶" says={CHART_WORDS.undo} onPress={input.undo} /> : <span />}
       <Pad shows="done" says={CHART_WORDS.done} onPress={() => input.commit('stay')} />
       <Pad shows="leave" says={CHART_WORDS.leaveItAsItWas} onPress={input.cancel} />
+      {isTyping && <Pad shows="↶" says={CHART_WORDS.undo} onPress={input.undo} />}
     </>
   );
 }
