@@ -187,7 +187,8 @@ await run(async () => {
     args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
   });
   try {
-    for (const picture of PICTURES) {
+    const asked = process.argv.slice(2);
+    for (const picture of PICTURES.filter(({ name }) => asked.length === 0 || asked.includes(name))) {
       const first = await Promise.race([take(browser, server.url, picture), stopped]);
       if (first !== undefined) throw new Halt('Stopped.');
     }

@@ -68,7 +68,7 @@ export function CodaSign() {
 }
 
 /** The bar lines of a repeat: thick, thin, two dots, towards the bars that are repeated. */
-export function RepeatLine({ end }: { readonly end: boolean }) {
+export function RepeatLine({ end, within = false }: { readonly end: boolean; readonly within?: boolean }) {
   const dots = (
     <span aria-hidden="true" className="flex flex-col justify-center gap-2">
       {[0, 1].map((dot) => (
@@ -79,7 +79,9 @@ export function RepeatLine({ end }: { readonly end: boolean }) {
   const thin = <span aria-hidden="true" className="w-[1.5px] bg-ink" />;
   const thick = <span aria-hidden="true" className="w-[4px] bg-ink" />;
   return (
-    <span className={`absolute inset-y-0 flex gap-[3px] ${end ? '-right-[2px] flex-row' : '-left-[2px] flex-row-reverse'}`}>
+    <span
+      className={`absolute inset-y-0 flex gap-[3px] ${end ? 'right-0 flex-row' : 'left-0 flex-row-reverse'} ${within ? '' : end ? '-mr-[2px]' : '-ml-[2px]'}`}
+    >
       {dots}
       {thin}
       {thick}

@@ -11,6 +11,8 @@ const NARROW = 560;
 const BARS_IN_A_LINE = 4;
 /** What a bar's lines take of its width. */
 const EDGES = '1.7rem';
+/** What a repeat sign takes beside them, in pixels. */
+const REPEAT_SIGN = 12;
 /** A crowded bar is set smaller, but no smaller than this beside the others. */
 const SMALLEST = '0.5em';
 
@@ -57,14 +59,15 @@ function StandBar({ bar, last }: { readonly bar: BarCell; readonly last: boolean
   ].filter((word) => word !== '');
   const ems =
     barEms(bar) + bar.chords.reduce((sum, { marks }) => sum + (marks.push || marks.stop ? 0.5 : 0) + (marks.optional ? 0.7 : 0), 0);
+  const signs = REPEAT_SIGN * (Number(bar.opensRepeat) + Number(bar.closesRepeat !== null));
   return (
     <div
       data-stand-bar
       data-bar={bar.index}
-      className={`relative min-w-0 px-2 pt-[0.3em] pb-[0.06em] ${bar.opensRepeat ? 'pl-[0.62em]' : 'border-l-2 border-edge'} ${bar.closesRepeat === null ? (last ? 'border-r-2 border-edge' : '') : 'pr-[0.62em]'} ${bar.ending === null ? '' : 'border-t-2 border-t-ink'}`}
+      className={`relative min-w-0 pt-[0.3em] pb-[0.06em] ${bar.opensRepeat ? 'pl-5' : 'border-l-2 border-edge pl-2'} ${bar.closesRepeat === null ? `pr-2 ${last ? 'border-r-2 border-edge' : ''}` : 'pr-5'} ${bar.ending === null ? '' : 'border-t-2 border-t-ink'}`}
     >
-      {bar.opensRepeat && <RepeatLine end={false} />}
-      {bar.closesRepeat !== null && <RepeatLine end />}
+      {bar.opensRepeat && <RepeatLine end={false} within />}
+      {bar.closesRepeat !== null && <RepeatLine end within />}
       <p className="music-glyph absolute inset-x-1 top-0 flex h-[1.3em] items-center gap-1 truncate text-[0.24em] leading-none font-bold text-accent">
         {bar.signs.map((sign) => (sign === 'segno' ? <SegnoSign key={sign} /> : <CodaSign key={sign} />))}
         {over.join(' · ')}
@@ -73,7 +76,10 @@ function StandBar({ bar, last }: { readonly bar: BarCell; readonly last: boolean
       {bar.sign === 'chords' && (
         <div
           className="grid gap-x-[0.4em]"
-          style={{ ...barColumns(bar), fontSize: `clamp(${SMALLEST}, calc((var(--bar) - ${EDGES}) / ${Math.max(0.5, ems)}), 1em)` }}
+          style={{
+            ...barColumns(bar),
+            fontSize: `clamp(${SMALLEST}, calc((var(--bar) - ${EDGES} - ${signs}px) / ${Math.max(0.5, ems)}), 1em)`,
+          }}
         >
           {bar.chords.map((chord, place) => (
             // biome-ignore lint/suspicious/noArrayIndexKey: chords have no name but their place
