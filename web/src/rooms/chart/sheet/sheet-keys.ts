@@ -31,7 +31,7 @@ function sheetKey(press: Press, sheet: SheetInput): boolean {
   if (press.altKey === true) return done({ ArrowLeft: () => sheet.commands.move(-1), ArrowRight: () => sheet.commands.move(1) }[press.key]);
   const meant = moving(press, sheet) ?? (sheet.selection === null ? undefined : onChosen(press.key, sheet));
   // an empty chart has no bar to choose: what begins one begins the first
-  return done(meant ?? (sheet.goesOn && /^[1-7]$/.test(press.key) ? () => sheet.begin(press.key) : undefined));
+  return done(meant ?? (sheet.goesOn && /^[1-7b#A-G]$/.test(press.key) ? () => sheet.begin(press.key) : undefined));
 }
 
 function withControl(key: string, sheet: SheetInput): Action {
