@@ -35,6 +35,7 @@ export function ReaderLens() {
       </Named>
     </button>
   );
+  // on a phone there is no room beside it: the way back is oneself in the list
   return (
     <span className="flex min-w-0 items-center gap-1">
       <LaterMenu trigger={trigger} menu={ReaderMenu} more={NOTHING} />
@@ -44,7 +45,7 @@ export function ReaderLens() {
           aria-label={HOUSE_WORDS.backToReader(other.own.short)}
           title={HOUSE_WORDS.readingAs(other.other.short, other.own.short)}
           onClick={() => setReader(null)}
-          className="min-h-11 min-w-11 rounded-lg px-1.5 text-left text-fine whitespace-nowrap leading-tight font-semibold text-accent hover:bg-wash phone:px-1"
+          className="min-h-11 min-w-11 rounded-lg px-1.5 text-left text-fine leading-tight font-semibold whitespace-nowrap text-accent hover:bg-wash phone:hidden"
         >
           <span aria-hidden="true">↩ {other.own.short}</span>
         </button>
