@@ -3,8 +3,11 @@ import { spawnSync } from 'node:child_process';
 import { existsSync, statSync } from 'node:fs';
 import { Halt, ROOT } from './workplace.mjs';
 
+/** What is cut out, as a path from the root: it is made and not kept, so it is no tracked file. */
+export const STAFF_GLYPHS = 'web/src/parts/paper/staff-glyphs.ts';
+
 const SCRIPT = `${ROOT}/web/scripts/make-staff-font.mjs`;
-const MADE = `${ROOT}/web/src/parts/paper/staff-glyphs.ts`;
+const MADE = `${ROOT}/${STAFF_GLYPHS}`;
 
 /** Cuts the signs of a staff out of the music font, unless they are there as their script has them: they are made, not written. */
 export function ensureStaffGlyphs() {

@@ -3,6 +3,7 @@
 import { spawn } from 'node:child_process';
 import { cpSync, existsSync, mkdirSync, readdirSync, symlinkSync, writeFileSync } from 'node:fs';
 import { dirname } from 'node:path';
+import { STAFF_GLYPHS } from '../staff-glyphs.mjs';
 import { trackedFiles } from '../tracked-files.mjs';
 import { ROOT } from '../workplace.mjs';
 
@@ -12,11 +13,11 @@ const OWN_PACKAGES = '@aurora';
 const LONGEST_MS = 240_000;
 
 /**
- * Copies the project's own files into a folder; packages are those of the checkout, but the wings are the copy's.
+ * Copies the project's own files and what is made of them into a folder; packages are those of the checkout, but the wings are the copy's.
  * @param {string} folder
  */
 export function copyCheckout(folder) {
-  for (const path of trackedFiles()) cpSync(`${ROOT}/${path}`, `${folder}/${path}`);
+  for (const path of [...trackedFiles(), STAFF_GLYPHS]) cpSync(`${ROOT}/${path}`, `${folder}/${path}`);
   mkdirSync(`${folder}/node_modules/${OWN_PACKAGES}`, { recursive: true });
   for (const name of readdirSync(`${ROOT}/node_modules`))
     if (name !== OWN_PACKAGES) symlinkSync(`${ROOT}/node_modules/${name}`, `${folder}/node_modules/${name}`);
