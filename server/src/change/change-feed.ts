@@ -24,8 +24,8 @@ export interface Hearer {
 }
 
 /**
- * What the database says of changes, on one connection of its own; it is opened again where it breaks. Nothing is listened to
- * while nobody hears.
+ * What the database says of changes, on one connection of its own: opened for the first who hears, kept until the house closes,
+ * and opened again where it breaks.
  */
 export class ChangeFeed {
   readonly #url: string;
