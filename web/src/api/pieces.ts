@@ -1,7 +1,7 @@
 import { gone, type Piece, type PieceHead, type PieceWork, piece, piecesAnswer } from '@aurora/wire';
-import { type Query, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { call } from './client.ts';
-import { type Following, knownBandId, SAVE_MS, useBand } from './songs.ts';
+import { type Following, intervalOf, knownBandId, SAVE_MS, useBand } from './songs.ts';
 
 export const piecesKey = (bandId: string) => ['pieces', bandId] as const;
 export const pieceKey = (bandId: string, pieceId: string) => ['piece', bandId, pieceId] as const;
@@ -23,7 +23,7 @@ export function usePiece(pieceId: string | undefined, following: Following) {
     queryKey: pieceKey(bandId, pieceId ?? ''),
     queryFn: ({ signal }) => fetchPiece(bandId, pieceId as string, signal),
     enabled: bandId !== '' && pieceId !== undefined,
-    refetchInterval: following === false ? false : (query) => following(query as Pick<Query, 'state'>),
+    refetchInterval: intervalOf(following),
   });
 }
 

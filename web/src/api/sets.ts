@@ -1,7 +1,7 @@
 import { gone, type SetList, type SetListBody, type SetListHead, setList, setListsAnswer } from '@aurora/wire';
-import { type Query, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { call } from './client.ts';
-import { type Following, fullSetsKey, knownBandId, SAVE_MS, useBand } from './songs.ts';
+import { type Following, fullSetsKey, intervalOf, knownBandId, SAVE_MS, useBand } from './songs.ts';
 
 export const setsKey = (bandId: string) => ['sets', bandId] as const;
 export const setKey = (bandId: string, setId: string) => [...fullSetsKey(bandId), setId] as const;
@@ -23,7 +23,7 @@ export function useSet(setId: string | null, following: Following) {
     queryKey: setKey(bandId, setId ?? ''),
     queryFn: ({ signal }) => call('GET', `/bands/${bandId}/sets/${setId}`, setList, { signal }),
     enabled: bandId !== '' && setId !== null,
-    refetchInterval: following === false ? false : (query) => following(query as Pick<Query, 'state'>),
+    refetchInterval: intervalOf(following),
   });
 }
 

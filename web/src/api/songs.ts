@@ -124,6 +124,9 @@ export function useTags() {
 /** When a query is asked again, as the query library has it. */
 export type Following = false | ((query: Pick<Query, 'state'>) => number | false);
 
+/** The same as the query client wants it: of a query of any form. */
+export const intervalOf = (following: Following) => following && ((query: object) => following(query as Pick<Query, 'state'>));
+
 /** One song with its chart; `following` says how often it is asked for again. */
 export function useSong(songId: string | undefined, following: Following = false) {
   const bandId = useBand().data?.id ?? '';
@@ -131,7 +134,7 @@ export function useSong(songId: string | undefined, following: Following = false
     queryKey: songKey(bandId, songId ?? ''),
     queryFn: ({ signal }) => call('GET', `/bands/${bandId}/songs/${songId}`, song, { signal }),
     enabled: bandId !== '' && songId !== undefined,
-    refetchInterval: following === false ? false : (query) => following(query as Pick<Query, 'state'>),
+    refetchInterval: intervalOf(following),
   });
 }
 
