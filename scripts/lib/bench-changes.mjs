@@ -60,8 +60,8 @@ async function songOn(url) {
   return { url: at, band: bands[0].id, id: made.id, revision: made.revision };
 }
 
-/** @param {number} tempo */
-const chart = (tempo) => `title: Bench ${tempo} here\nkey: C\n\n1 4 5 1\n`;
+/** @param {number} round */
+const chart = (round) => `title: Bench ${round} here\nkey: C\n\n1 4 5 1\n`;
 
 /** @param {string} url @param {string} method @param {object} body @returns {Promise<any>} */
 async function sent(url, method, body) {
