@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { moved, type Shape } from './drawing.ts';
-import { againSign, beatDots, formSign, pushMark, repeatSign, ringMark, stopMark } from './page-signs.ts';
+import { againSign, formSign, marksOver, pushMark, repeatSign, stopMark } from './page-signs.ts';
 
 const dots = (shapes: readonly Shape[]) => shapes.flatMap((shape) => (shape.kind === 'circle' && shape.fill === 'ink' ? [shape] : []));
 const bars = (shapes: readonly Shape[]) => shapes.flatMap((shape) => (shape.kind === 'line' ? [shape] : []));
@@ -46,20 +46,25 @@ describe('signs on paper', () => {
     [2.5, 3],
     [3, 3],
   ])('%d beats have %i dots, half a beat a smaller one', (beats, count) => {
-    const radii = dots(beatDots(beats, 30)).map(({ radius }) => radius);
+    const radii = dots(marksOver({ ring: false, beats }, 30)).map(({ radius }) => radius);
     expect(radii).toHaveLength(count);
     expect((radii.at(-1) as number) < (radii[0] as number)).toBe(beats % 1 !== 0);
   });
 
-  test('without a count there are no dots', () => expect(beatDots(null, 30)).toEqual([]));
+  test('without a count there are no dots', () => expect(marksOver({ ring: false, beats: null }, 30)).toEqual([]));
+
+  test('a chord that rings has a diamond over it, before its beats', () => {
+    const [diamond, ...beats] = marksOver({ ring: true, beats: 2 }, 30);
+    expect(diamond).toMatchObject({ kind: 'path', fill: null, stroke: 'ink' });
+    expect(dots(beats)).toHaveLength(2);
+  });
 
   test('marks of a chord are lines that can be moved with it', () => {
-    for (const mark of [pushMark(20), ringMark(0, 30, 20), stopMark(30, 20)]) {
+    for (const mark of [pushMark(20), stopMark(30, 20)]) {
       if (mark.kind !== 'path') throw new Error('a path');
       expect(mark.d).not.toMatch(/NaN|undefined/);
       expect(moved(mark, 5, 5)).not.toEqual(mark);
     }
     expect(stopMark(30, 20)).toMatchObject({ fill: 'ink' });
-    expect(ringMark(0, 30, 20)).toMatchObject({ fill: null, stroke: 'ink' });
   });
 });

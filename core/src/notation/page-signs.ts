@@ -60,16 +60,9 @@ export function countSign(bars: number, x: number, width: number, y: number, siz
   return [text(x, y, number, { size, anchor: 'start', face: 'numeral' }), ...strokes];
 }
 
-/** A push: a bow into the chord, whose base line is y 0. `s` is its size. */
+/** A push: a bow into the chord that follows at `s` × 0.36, on the base line y 0. `s` is the chord's size. */
 export function pushMark(s: number): Shape {
-  return stroked(`M ${-0.12 * s} ${-0.08 * s} Q ${0.06 * s} ${0.12 * s} ${0.22 * s} ${-0.08 * s}`, 0.07 * s);
-}
-
-/** A chord that rings: a diamond around what stands from `x` to `end`. */
-export function ringMark(x: number, end: number, s: number): Shape {
-  const [left, right, top, bottom] = [x - 0.3 * s, end + 0.3 * s, TOP * s - 0.2 * s, 0.2 * s];
-  const [middle, y] = [(left + right) / 2, (top + bottom) / 2];
-  return stroked(`M ${middle} ${top} L ${right} ${y} L ${middle} ${bottom} L ${left} ${y} Z`, 0.06 * s);
+  return stroked(`M 0 ${-0.08 * s} Q ${0.17 * s} ${0.12 * s} ${0.33 * s} ${-0.08 * s}`, 0.07 * s);
 }
 
 /** A chord that is stopped: a wedge behind it. */
@@ -82,12 +75,21 @@ export function stopMark(end: number, s: number): Shape {
 /** How high the numbers reach, as a part of their size. */
 const TOP = -0.74;
 
-/** Beats of a chord in an unequally shared bar: a dot each, half a one smaller. */
-export function beatDots(beats: number | null, size: number): readonly Shape[] {
-  if (beats === null) return [];
-  return Array.from({ length: Math.ceil(beats) }, (_, beat) =>
-    disc((0.06 + 0.14 * beat) * size, -0.92 * size, (beats - beat < 1 ? 0.03 : 0.045) * size),
+const OVER = -1.02;
+const DIAMOND = 0.14;
+
+/**
+ * What stands over a chord of a size: a diamond where it rings, small, so that it covers no part of the symbol
+ * however long that is; then its beats in an unequally shared bar, a dot each, half a one smaller.
+ */
+export function marksOver({ ring, beats }: { readonly ring: boolean; readonly beats: number | null }, size: number): readonly Shape[] {
+  const [x, y, r] = [(DIAMOND + 0.02) * size, OVER * size, DIAMOND * size];
+  const diamond = stroked(`M ${x} ${y - r} L ${x + r} ${y} L ${x} ${y + r} L ${x - r} ${y} Z`, 0.05 * size);
+  const first = ring ? 0.44 : 0.06;
+  const dots = Array.from({ length: Math.ceil(beats ?? 0) }, (_, beat) =>
+    disc((first + 0.14 * beat) * size, y, ((beats ?? 0) - beat < 1 ? 0.03 : 0.045) * size),
   );
+  return ring ? [diamond, ...dots] : dots;
 }
 
 function stroked(d: string, width: number): Shape {

@@ -14,7 +14,6 @@ export interface PageType {
   readonly beside: number;
   readonly room: {
     readonly section: number;
-    readonly over: number;
     readonly number: number;
     readonly under: number;
     readonly remark: number;
@@ -47,7 +46,6 @@ export function pageType(size: number): PageType {
     beside: at(BESIDE),
     room: {
       section: 1.83 * label,
-      over: 1.72 * small,
       number: 1.02 * size,
       under: LINE * under,
       remark: LINE * small,

@@ -1,7 +1,8 @@
 import { type SymbolView, symbolText } from '../naming/symbol-view.ts';
 import { line, moved, type Shape, text } from '../notation/drawing.ts';
 import { LEAST_POINTS, textWidth, wrapped } from '../notation/letter-width.ts';
-import { againSign, beatDots, countSign, formSign, pushMark, repeatSign, ringMark, stopMark } from '../notation/page-signs.ts';
+import { againSign, countSign, marksOver, pushMark, repeatSign, stopMark } from '../notation/page-signs.ts';
+import { type OverBar, overBar, overRoom, overShapes } from './over-bar.ts';
 import type { PageType } from './page-type.ts';
 import { BARS_A_ROW, type BarCell, type CellRow, type CellSection, type ChordCell } from './projection.ts';
 
@@ -56,27 +57,35 @@ export function rowBlock(row: SetRow, section: CellSection | null, width: number
   const first = row.isPickup ? Math.max(0, columns - row.bars.length) : 0;
   const named = section !== null && (section.name !== null || section.beside !== '');
   const top = named ? room.section : 0;
-  const over = row.bars.some(hasOver) ? room.over : 0.2 * size;
+  const overs = row.bars.map((bar) => overBar(bar, barWidth, type));
+  const most = Math.max(0, ...overs.map(({ lines }) => lines.length));
+  const raised = row.bars.some(({ sign, chords }) => sign === 'chords' && chords.some(hasMarksOver)) ? MARKS_ROOM * size : 0;
   const under = row.bars.some(({ chords, sign }) => sign === 'chords' && chords.some((chord) => underText(chord) !== '')) ? room.under : 0;
   const remarks = Math.max(0, ...row.bars.map((bar) => remarkLines(bar, barWidth, type).length));
-  const barTop = top + over;
-  const barBottom = barTop + room.number + 0.16 * size + under;
+  const barTop = top + overRoom(most, type);
+  const baseline = barTop + raised + room.number - 0.08 * size;
+  const barBottom = baseline + 0.24 * size + under;
   const words = row.words.flatMap((one) => wrapped(one, width / type.words, 'text'));
   const remarksTop = barBottom + 0.12 * size;
   const wordsTop = remarksTop + remarks * room.remark;
-  const place = { barWidth, barTop, barBottom, type, under: under > 0, remarksTop };
+  const place = { barWidth, barTop, baseline, barBottom, type, under: under > 0, remarksTop, most };
   const shapes = [
     ...(named ? sectionShapes(section, type) : []),
     ...row.bars.flatMap((bar, index) =>
-      barShapes(bar, { ...place, last: index === row.bars.length - 1 }).map((shape) => moved(shape, (first + index) * barWidth, 0)),
+      barShapes(bar, overs[index] as OverBar, { ...place, last: index === row.bars.length - 1 }).map((shape) =>
+        moved(shape, (first + index) * barWidth, 0),
+      ),
     ),
     ...words.map((one, index) => text(0, wordsTop + (index + 0.8) * room.words, one, { size: type.words, anchor: 'start', ink: 'quiet' })),
   ];
   return { height: wordsTop + words.length * room.words + room.gap, shapes };
 }
 
-function hasOver({ heading, ending, signs, after, closesRepeat }: BarCell): boolean {
-  return heading !== '' || ending !== null || signs.length > 0 || after.length > 0 || (closesRepeat ?? 2) !== 2;
+/** Room for beats and diamonds over the numbers of a row, as a part of their size. */
+const MARKS_ROOM = 0.3;
+
+function hasMarksOver({ beats, marks }: ChordCell): boolean {
+  return beats !== null || marks.ring;
 }
 
 function sectionShapes({ name, beside }: CellSection, { label, beside: small, room }: PageType): readonly Shape[] {
@@ -90,10 +99,14 @@ function sectionShapes({ name, beside }: CellSection, { label, beside: small, ro
 interface BarRoom {
   readonly barWidth: number;
   readonly barTop: number;
+  /** On which the numbers stand. */
+  readonly baseline: number;
   readonly barBottom: number;
   readonly type: PageType;
   readonly under: boolean;
   readonly remarksTop: number;
+  /** Lines over the fullest bar of the row. */
+  readonly most: number;
   readonly last: boolean;
 }
 
@@ -106,8 +119,8 @@ function insideOf(
   return { inset, inside: barWidth - inset - (closesRepeat === null ? 0.1 : 0.42) * size };
 }
 
-function barShapes(bar: BarCell, room: BarRoom): readonly Shape[] {
-  const { barWidth, barTop, barBottom, type, remarksTop, last } = room;
+function barShapes(bar: BarCell, over: OverBar, room: BarRoom): readonly Shape[] {
+  const { barWidth, barTop, barBottom, type, remarksTop, last, most } = room;
   const { size, small } = type;
   const { inset, inside } = insideOf(bar, barWidth, size);
   const remarks = remarkLines(bar, barWidth, type).map((words, index) =>
@@ -117,15 +130,14 @@ function barShapes(bar: BarCell, room: BarRoom): readonly Shape[] {
     ...(bar.opensRepeat ? repeatSign(0, barTop, barBottom, size, 1) : [line(0, barTop, 0, barBottom, 1.1, 'ink')]),
     ...(bar.closesRepeat === null ? [] : repeatSign(barWidth, barTop, barBottom, size, -1)),
     ...(last && bar.closesRepeat === null ? [line(barWidth, barTop, barWidth, barBottom, 1.1, 'ink')] : []),
-    ...overShapes(bar, room),
+    ...overShapes(over, barWidth, barTop, most, type),
     ...insideShapes(bar, inset, inside, room),
     ...remarks,
   ];
 }
 
 function insideShapes(bar: BarCell, inset: number, inside: number, room: BarRoom): readonly Shape[] {
-  const { barWidth, barTop, barBottom, type } = room;
-  const baseline = barTop + type.room.number - 0.08 * type.size;
+  const { barWidth, barTop, baseline, barBottom, type } = room;
   switch (bar.sign) {
     case 'chords':
       return chordRow(bar, inset, inside, room);
@@ -134,38 +146,6 @@ function insideShapes(bar: BarCell, inset: number, inside: number, room: BarRoom
     default:
       return againSign(bar.sign === '%%', barWidth / 2, (barTop + barBottom) / 2, type.size);
   }
-}
-
-/** What stands over a bar: signs, new keys, endings, jumps. */
-function overShapes({ heading, ending, signs, after, closesRepeat }: BarCell, { barWidth, barTop, type }: BarRoom): readonly Shape[] {
-  const { size, small } = type;
-  const y = barTop - 0.16 * size;
-  const lead = signs.length * 0.62 * size;
-  const headed = heading === '' ? [] : [text(lead + 0.08 * size, y, heading, { size: small, anchor: 'start', face: 'bold' })];
-  const words = [...after, closesRepeat !== null && closesRepeat !== 2 ? `×${closesRepeat}` : ''].filter((part) => part !== '').join('  ');
-  const bracket = ending === null ? [] : endingShapes(ending, barWidth, barTop - 0.58 * size, type);
-  return [
-    ...signs.flatMap((sign, index) => formSign(sign, (index * 0.62 + 0.28) * size, y - 0.12 * size, 0.5 * size)),
-    ...headed,
-    ...(words === '' ? [] : [text(barWidth - 0.06 * size, y, words, { size: small, anchor: 'end', face: 'bold' })]),
-    ...bracket,
-  ];
-}
-
-function endingShapes(
-  { label, begins, ends }: NonNullable<BarCell['ending']>,
-  width: number,
-  y: number,
-  { size, small }: PageType,
-): readonly Shape[] {
-  const drop = 0.4 * size;
-  return [
-    line(begins ? 1 : 0, y, width - (ends ? 2 : 0), y, 1, 'ink'),
-    ...(begins
-      ? [line(1, y, 1, y + drop, 1, 'ink'), text(0.12 * size, y + small, label, { size: small, anchor: 'start', face: 'bold' })]
-      : []),
-    ...(ends ? [line(width - 2, y, width - 2, y + drop, 1, 'ink')] : []),
-  ];
 }
 
 interface Share {
@@ -187,9 +167,8 @@ function shares({ chords }: Pick<BarCell, 'chords'>, inside: number): readonly S
 }
 
 /** The chords of a bar side by side; a line under a shared bar. */
-function chordRow(bar: BarCell, inset: number, inside: number, { barTop, barBottom, type, under }: BarRoom): readonly Shape[] {
+function chordRow(bar: BarCell, inset: number, inside: number, { baseline, barBottom, type, under }: BarRoom): readonly Shape[] {
   const { size } = type;
-  const baseline = barTop + type.room.number - 0.08 * size;
   const shapes = shares(bar, inside).flatMap(({ chord, x, room }): readonly Shape[] => {
     const set = chordShapes(chord, room, size, bar.chords.length).map((shape) => moved(shape, inset + x, baseline));
     const words = underText(chord);
@@ -218,12 +197,17 @@ const behindOf = ({ bass }: SymbolView) => (bass === null ? '' : `/${bass}`);
 const raisedSize = (s: number) => Math.max(LEAST_POINTS, RAISED * s);
 const bassSize = (s: number) => Math.max(LEAST_POINTS, BASS * s);
 
-function leadOf({ push, ring, optional }: ChordCell['marks']): number {
-  return (push ? 0.24 : 0) + (ring ? 0.34 : 0) + (optional ? 0.24 : 0);
+/** Before and behind a number, as parts of its size. */
+const PUSH_ROOM = 0.36;
+const PAREN_ROOM = 0.36;
+const STOP_ROOM = 0.3;
+
+function leadOf({ push, optional }: ChordCell['marks']): number {
+  return (push ? PUSH_ROOM : 0) + (optional ? PAREN_ROOM : 0);
 }
 
-function tailOf({ ring, stop, optional }: ChordCell['marks']): number {
-  return (ring ? 0.34 : 0) + (stop ? 0.3 : 0) + (optional ? 0.24 : 0);
+function tailOf({ stop, optional }: ChordCell['marks']): number {
+  return (stop ? STOP_ROOM : 0) + (optional ? PAREN_ROOM : 0);
 }
 
 /** How wide a chord is with its number in a size. */
@@ -238,7 +222,7 @@ function chordWidth({ main, marks }: ChordCell, s: number): number {
 
 /** The largest size with which a chord fits its room. */
 function numberSize(chord: ChordCell, room: number, crowd: number, size: number): number {
-  let s = crowd > 1 ? CROWDED * size : size;
+  let s = crowd > 1 ? Math.max(LEAST_POINTS, CROWDED * size) : size;
   while (s > 4 && chordWidth(chord, s) > room - 2) s *= 0.96;
   return s;
 }
@@ -255,15 +239,14 @@ function chordShapes(chord: ChordCell, room: number, size: number, crowd: number
   const raisedEnd = after + textWidth(symbol.raised, 'numeral') * raisedSize(s);
   const end = raisedEnd + textWidth(behind, 'numeral') * bassSize(s);
   return [
-    ...beatDots(beats, size),
+    ...marksOver({ ring: marks.ring, beats }, size),
     text(x, 0, large, { size: s, anchor: 'start', face: 'numeral' }),
     ...(symbol.raised === '' ? [] : [text(after, -0.34 * s, symbol.raised, { size: raisedSize(s), anchor: 'start', face: 'numeral' })]),
     ...(behind === '' ? [] : [text(raisedEnd, 0, behind, { size: bassSize(s), anchor: 'start', face: 'numeral' })]),
     ...(marks.push ? [pushMark(s)] : []),
-    ...(marks.ring ? [ringMark(x, end, s)] : []),
     ...(marks.stop ? [stopMark(end, s)] : []),
     ...(marks.optional
-      ? [text(x - 0.24 * s, 0, '(', { size: s, anchor: 'start' }), text(end + 0.02 * s, 0, ')', { size: s, anchor: 'start' })]
+      ? [text(x - PAREN_ROOM * s, 0, '(', { size: s, anchor: 'start' }), text(end + 0.03 * s, 0, ')', { size: s, anchor: 'start' })]
       : []),
   ];
 }
