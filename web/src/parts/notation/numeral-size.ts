@@ -11,5 +11,10 @@ export type NumeralSize = (typeof SIZES)[number][0];
 
 /** The largest size in which so many ems fit into so many pixels; the smallest where none does. The very largest only where it is asked for. */
 export function numeralSize(ems: number, pixels: number, great = false): NumeralSize {
-  return SIZES.slice(great ? 0 : 1).find(([, size]) => ems * size <= pixels)?.[0] ?? 'text-lead';
+  return fittingNumeral((size) => ems * size <= pixels, great) ?? 'text-lead';
+}
+
+/** The largest size that fits, or null. */
+export function fittingNumeral(fits: (size: number) => boolean, great = false): NumeralSize | null {
+  return SIZES.slice(great ? 0 : 1).find(([, size]) => fits(size))?.[0] ?? null;
 }

@@ -11,7 +11,8 @@ const SHARP = 0.52;
 const RAISED = 0.52;
 const BASS = 0.74;
 
-function ems(text: string): number {
+/** About how wide letters on one line are, in ems of their own size. */
+export function plainEms(text: string): number {
   return [...text].reduce((sum, sign) => sum + signEms(sign), 0);
 }
 
@@ -23,5 +24,7 @@ function signEms(sign: string): number {
 
 /** About how wide a symbol is drawn, in ems of its number: enough to tell what fits beside what. */
 export function symbolEms({ prefix, main, sign, raised, bass }: SymbolView): number {
-  return ems(prefix) + ems(main) + ems(sign) + RAISED * ems(raised) + (bass === null ? 0 : BASS * (NARROW + ems(bass)));
+  return (
+    plainEms(prefix) + plainEms(main) + plainEms(sign) + RAISED * plainEms(raised) + (bass === null ? 0 : BASS * (NARROW + plainEms(bass)))
+  );
 }

@@ -6,7 +6,7 @@ import { useHeardSong } from '../../parts/analysis/use-heard-song.ts';
 import { useLens } from '../../session/lens.ts';
 import type { BarSelection } from './sheet/bar-selection.ts';
 import { choose } from './sheet/bar-selection.ts';
-import type { ChordLayer } from './sheet/sheet-bar.ts';
+import type { ChordLayer } from './sheet/chord-layer.ts';
 
 /** Which chord of which bar. */
 interface ChordPlace {

@@ -2,6 +2,7 @@ import type { BarCell, ChordCell, StandLine } from '@aurora/core';
 import { type CSSProperties, memo } from 'react';
 import { ChordSymbol, LetterSymbol } from '../../parts/notation/ChordSymbol.tsx';
 import { barColumns } from '../../parts/sheet/bar-columns.ts';
+import { hasMarksOver, ROW_AND_OVER } from '../../parts/sheet/bar-place.ts';
 import { barEms, phoneColumns } from '../../parts/sheet/row-columns.ts';
 import { AgainSign, BeatMarks, CodaSign, Diamond, PushMark, RepeatLine, SegnoSign, StopMark } from '../../parts/sheet/sheet-marks.tsx';
 import { STAND_WORDS } from '../../wording/stand.ts';
@@ -13,6 +14,8 @@ const BARS_IN_A_LINE = 4;
 const EDGES = '1.7rem';
 /** What a repeat sign takes beside them, in pixels. */
 const REPEAT_SIGN = 12;
+/** Letters under a number, as a part of its size. */
+const UNDER = 0.34;
 /** A crowded bar is set smaller, but no smaller than this beside the others. */
 const SMALLEST = '0.5em';
 
@@ -20,6 +23,7 @@ const SMALLEST = '0.5em';
 export const StandLineView = memo(function StandLineView({ line, width }: { readonly line: StandLine; readonly width: number }) {
   const columns = width < NARROW ? phoneColumns(line) : BARS_IN_A_LINE;
   const { heading, bars, isPickup, words, time } = line;
+  const roomy = bars.some(hasMarksOver);
   return (
     <div data-line className="border-b border-hairline" style={{ '--bar': `${width / columns}px` } as CSSProperties}>
       {heading !== null && (
@@ -30,9 +34,9 @@ export const StandLineView = memo(function StandLineView({ line, width }: { read
         </h2>
       )}
       <div className="grid" style={{ gridTemplateColumns: `repeat(${columns}, minmax(0, 1fr))` }}>
-        {isPickup && <span style={{ gridColumn: `span ${columns - 1}` }} />}
+        {isPickup && columns > 1 && <span className="row-span-2" style={{ gridColumn: `span ${columns - 1}` }} />}
         {bars.map((bar, at) => (
-          <StandBar key={bar.index} bar={bar} last={at === bars.length - 1} />
+          <StandBar key={bar.index} bar={bar} last={at === bars.length - 1} roomy={roomy} />
         ))}
       </div>
       {words.map((text, verse) => (
@@ -50,50 +54,72 @@ function ordinal(count: number): string {
   return `${count}${suffix}`;
 }
 
-function StandBar({ bar, last }: { readonly bar: BarCell; readonly last: boolean }) {
-  const over = [
-    bar.ending?.begins ? bar.ending.label : '',
-    bar.heading,
-    ...bar.after,
-    bar.closesRepeat !== null && bar.closesRepeat !== 2 ? `×${bar.closesRepeat}` : '',
-  ].filter((word) => word !== '');
+interface StandBarProps {
+  readonly bar: BarCell;
+  readonly last: boolean;
+  /** Whether beats or diamonds stand over chords of its line. */
+  readonly roomy: boolean;
+}
+
+function StandBar({ bar, last, roomy }: StandBarProps) {
   const ems =
-    barEms(bar) + bar.chords.reduce((sum, { marks }) => sum + (marks.push || marks.stop ? 0.5 : 0) + (marks.optional ? 0.7 : 0), 0);
+    barEms(bar, UNDER) + bar.chords.reduce((sum, { marks }) => sum + (marks.push || marks.stop ? 0.5 : 0) + (marks.optional ? 0.7 : 0), 0);
   const signs = REPEAT_SIGN * (Number(bar.opensRepeat) + Number(bar.closesRepeat !== null));
   return (
     <div
       data-stand-bar
       data-bar={bar.index}
-      className={`relative min-w-0 pt-[0.3em] pb-[0.06em] ${bar.opensRepeat ? 'pl-5' : 'border-l-2 border-edge pl-2'} ${bar.closesRepeat === null ? `pr-2 ${last ? 'border-r-2 border-edge' : ''}` : 'pr-5'} ${bar.ending === null ? '' : 'border-t-2 border-t-ink'}`}
+      className={`relative ${ROW_AND_OVER} min-w-0 pb-[0.06em] ${bar.opensRepeat ? 'pl-5' : 'border-l-2 border-edge pl-2'} ${bar.closesRepeat === null ? `pr-2 ${last ? 'border-r-2 border-edge' : ''}` : 'pr-5'}`}
     >
       {bar.opensRepeat && <RepeatLine end={false} within />}
       {bar.closesRepeat !== null && <RepeatLine end within />}
-      <p className="music-glyph absolute inset-x-1 top-0 flex h-[1.3em] items-center gap-1 truncate text-[0.24em] leading-none font-bold text-accent">
-        {bar.signs.map((sign) => (sign === 'segno' ? <SegnoSign key={sign} /> : <CodaSign key={sign} />))}
-        {over.join(' · ')}
-      </p>
-      {bar.sign === 'count' && <Count bars={bar.counts} />}
-      {bar.sign === 'chords' && (
-        <div
-          className="grid gap-x-[0.4em]"
-          style={{
-            ...barColumns(bar),
-            fontSize: `clamp(${SMALLEST}, calc((var(--bar) - ${EDGES} - ${signs}px) / ${Math.max(0.5, ems)}), 1em)`,
-          }}
-        >
-          {bar.chords.map((chord, place) => (
-            // biome-ignore lint/suspicious/noArrayIndexKey: chords have no name but their place
-            <StandChord key={place} chord={chord} />
-          ))}
-        </div>
+      <StandOver bar={bar} />
+      <div className="flex min-w-0 flex-col pt-[0.08em]">
+        {bar.sign === 'count' && <Count bars={bar.counts} />}
+        {bar.sign === 'chords' && (
+          <div
+            className="grid gap-x-[0.4em]"
+            style={{
+              ...barColumns(bar),
+              fontSize: `clamp(${SMALLEST}, calc((var(--bar) - ${EDGES} - ${signs}px) / ${Math.max(0.5, ems)}), 1em)`,
+            }}
+          >
+            {bar.chords.map((chord, place) => (
+              // biome-ignore lint/suspicious/noArrayIndexKey: chords have no name but their place
+              <StandChord key={place} chord={chord} roomy={roomy} />
+            ))}
+          </div>
+        )}
+        {(bar.sign === '%' || bar.sign === '%%') && <AgainSign twice={bar.sign === '%%'} />}
+        {bar.remarks.map(({ to, text }) => (
+          <p key={`${to} ${text}`} className="text-[0.22em] leading-tight text-quiet">
+            {to !== null && <b className="text-ink">{to}: </b>}
+            {text}
+          </p>
+        ))}
+      </div>
+    </div>
+  );
+}
+
+/** What stands over a bar: endings and signs, what is new, where it goes on. */
+function StandOver({ bar }: { readonly bar: BarCell }) {
+  const { ending, signs, heading, after, closesRepeat } = bar;
+  const end = [...after, closesRepeat !== null && closesRepeat !== 2 ? `×${closesRepeat}` : ''].filter((word) => word !== '').join(' · ');
+  return (
+    <div
+      className={`music-glyph relative -mr-1 -ml-1 flex flex-wrap items-center gap-x-[0.4em] self-start text-[max(0.24em,13px)] leading-[1.2] font-bold text-accent ${ending === null ? '' : 'pt-1 pl-1.5'} ${ending?.ends ? 'pr-2' : ''}`}
+    >
+      {ending !== null && (
+        <span
+          aria-hidden="true"
+          className={`absolute inset-x-0 top-0 h-[0.9em] border-t-2 border-ink ${ending.begins ? 'border-l-2' : ''} ${ending.ends ? 'border-r-2' : ''}`}
+        />
       )}
-      {(bar.sign === '%' || bar.sign === '%%') && <AgainSign twice={bar.sign === '%%'} />}
-      {bar.remarks.map(({ to, text }) => (
-        <p key={`${to} ${text}`} className="text-[0.22em] leading-tight text-quiet">
-          {to !== null && <b className="text-ink">{to}: </b>}
-          {text}
-        </p>
-      ))}
+      {ending?.begins && <span className="text-ink">{ending.label}</span>}
+      {signs.map((sign) => (sign === 'segno' ? <SegnoSign key={sign} /> : <CodaSign key={sign} />))}
+      {heading !== '' && <span className="min-w-0">{heading}</span>}
+      {end !== '' && <span className="ml-auto min-w-0 text-right text-ink">{end}</span>}
     </div>
   );
 }
@@ -118,14 +144,16 @@ function Count({ bars }: { readonly bars: number }) {
   );
 }
 
-function StandChord({ chord }: { readonly chord: ChordCell }) {
+function StandChord({ chord, roomy }: { readonly chord: ChordCell; readonly roomy: boolean }) {
   const { main, under, marks, beats } = chord;
   return (
     <span className="flex min-w-0 flex-col items-start">
-      <span className="-mt-2 flex h-3 items-end gap-1.5">
-        {marks.ring && <Diamond />}
-        {beats !== null && <BeatMarks beats={beats} />}
-      </span>
+      {roomy && (
+        <span className="flex h-[17px] items-end gap-1.5">
+          {marks.ring && <Diamond />}
+          {beats !== null && <BeatMarks beats={beats} />}
+        </span>
+      )}
       <span className="flex items-center">
         {marks.push && <PushMark />}
         {marks.optional && <span className="text-[0.7em] text-quiet">(</span>}

@@ -22,7 +22,7 @@ export function BarInput({ typing, input }: { readonly typing: Typing; readonly 
     if (field.current?.selectionStart !== from || field.current.selectionEnd !== to) field.current?.setSelectionRange(from, to);
   }, [text, caret, whole]);
   return (
-    <div className="flex min-h-[84px] flex-col border-l-2 border-accent bg-raised px-1.5 py-2">
+    <div className="row-span-2 flex min-h-[84px] flex-col border-l-2 border-accent bg-raised px-1.5 py-2">
       <input
         ref={field}
         data-typing

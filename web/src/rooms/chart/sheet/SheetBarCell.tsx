@@ -1,13 +1,14 @@
 import { type BarCell, type ChordCell, faultWords, symbolText } from '@aurora/core';
 import { type MouseEvent, memo } from 'react';
 import { ChordSymbol, LetterSymbol } from '../../../parts/notation/ChordSymbol.tsx';
-import { type NumeralSize, numeralSize } from '../../../parts/notation/numeral-size.ts';
+import { fittingNumeral, type NumeralSize } from '../../../parts/notation/numeral-size.ts';
 import { barColumns } from '../../../parts/sheet/bar-columns.ts';
-import { barEms } from '../../../parts/sheet/row-columns.ts';
+import { ROW_AND_OVER } from '../../../parts/sheet/bar-place.ts';
+import { fitsBar } from '../../../parts/sheet/row-columns.ts';
 import { AgainSign, BeatMarks, CodaSign, Diamond, PushMark, RepeatLine, SegnoSign, StopMark } from '../../../parts/sheet/sheet-marks.tsx';
 import { Named } from '../../../ui/Named.tsx';
 import { CHART_WORDS } from '../../../wording/chart.ts';
-import { type ChordLayer, hasWordsOver } from './sheet-bar.ts';
+import type { ChordLayer } from './chord-layer.ts';
 
 /** What a bar of the sheet is drawn with beside its music. */
 interface BarLook {
@@ -28,7 +29,7 @@ interface BarProps extends BarLook {
   readonly chord: number | null;
   /** Whether the bar is sounding. */
   readonly playing: boolean;
-  /** Whether something stands over the bars of this row, so that all leave room for it. */
+  /** Whether beats or diamonds stand over chords of this row, so that all leave room for them. */
   readonly roomy: boolean;
   /** How wide it is drawn. */
   readonly pixels: number;
@@ -39,16 +40,27 @@ export const SheetBarCell = memo(function SheetBarCell({ bar, last, chosen, chor
   return (
     <div
       data-bar={bar.index}
-      className={`relative flex min-h-[68px] scroll-my-4 flex-col ${roomy ? 'pt-[16px]' : 'pt-1.5'} pr-1.5 ${edgesOf(bar, last)} ${groundOf(bar, chosen)} ${playing ? 'outline-3 -outline-offset-3 outline-accent' : ''}`}
+      className={`relative ${ROW_AND_OVER} min-h-[68px] scroll-my-4 pr-1.5 ${edgesOf(bar, last)} ${groundOf(bar, chosen)} ${playing ? 'outline-3 -outline-offset-3 outline-accent' : ''}`}
     >
       {bar.opensRepeat && <RepeatLine end={false} />}
       {bar.closesRepeat !== null && <RepeatLine end />}
       <BarOver bar={bar} />
-      {bar.sign === 'chords' ? (
-        <BarChords bar={bar} chord={chord} pixels={pixels} {...look} />
-      ) : (
-        <AgainButton bar={bar} pressed={chord !== null} {...look} />
-      )}
+      <div className={`flex min-w-0 flex-col ${roomy ? '' : 'pt-1.5'}`}>
+        {bar.sign === 'chords' ? (
+          <BarChords bar={bar} chord={chord} pixels={pixels} roomy={roomy} {...look} />
+        ) : (
+          <AgainButton bar={bar} pressed={chord !== null} {...look} />
+        )}
+        <BarUnder bar={bar} />
+      </div>
+    </div>
+  );
+});
+
+/** What could not be read in a bar, and what is remarked on it. */
+function BarUnder({ bar }: { readonly bar: BarCell }) {
+  return (
+    <>
       {bar.unread !== null && (
         <p
           role="status"
@@ -64,9 +76,9 @@ export const SheetBarCell = memo(function SheetBarCell({ bar, last, chosen, chor
           {text}
         </p>
       ))}
-    </div>
+    </>
   );
-});
+}
 
 /** Bar lines where no repeat draws its own; a pickup stands in a broken frame. */
 function edgesOf({ opensRepeat, closesRepeat, heading }: BarCell, last: boolean): string {
@@ -80,19 +92,11 @@ function groundOf({ wrong }: BarCell, chosen: boolean): string {
   return wrong ? 'bg-alarm/10' : '';
 }
 
-/** What is not the numbers' own of a bar's width, in pixels: its lines, and the edges of every button. */
-const BESIDE = 22;
-const PER_CHORD = 8;
 /** On a bar so wide numbers grow. */
 const WIDE_BAR = 330;
-/** Room for the signs before and behind a number, in ems of it. */
-const PUSH = 0.4;
-const STOP = 0.5;
-
 /** The chords of a bar; those that share one stand on a line. */
-function BarChords({ bar, chord, pixels, ...look }: BarLook & Pick<BarProps, 'bar' | 'chord' | 'pixels'>) {
-  const marked = bar.chords.reduce((sum, { marks }) => sum + (marks.push ? PUSH : 0) + (marks.stop ? STOP : 0), 0);
-  const size = numeralSize(barEms(bar) + marked, pixels - BESIDE - PER_CHORD * bar.chords.length, pixels >= WIDE_BAR);
+function BarChords({ bar, chord, pixels, ...look }: BarLook & Pick<BarProps, 'bar' | 'chord' | 'pixels' | 'roomy'>) {
+  const size = fittingNumeral((number) => fitsBar(bar, number, pixels), pixels >= WIDE_BAR) ?? 'text-base';
   const shared = bar.chords.length > 1 ? 'border-b-2 border-quiet/50' : '';
   return (
     <div className={`grid gap-x-[0.6rem] ${shared} ${bar.closesRepeat === null ? '' : 'pr-3'}`} style={barColumns(bar)}>
@@ -126,34 +130,32 @@ function AgainButton({ bar, pressed, onSelect, onWrite }: BarLook & { readonly b
 function BarOver({ bar }: { readonly bar: BarCell }) {
   const { ending, signs, heading, after, closesRepeat } = bar;
   const end = [...after, ...(closesRepeat !== null && closesRepeat !== 2 ? [`×${closesRepeat}`] : [])].join('  ');
-  if (ending === null && signs.length === 0 && heading === '' && end === '') return null;
+  const edge = `${bar.opensRepeat ? 'pl-4' : 'pl-1.5'} ${ending === null ? '' : 'pt-1'} ${ending?.ends ? 'pr-2.5' : 'pr-1.5'}`;
   return (
-    <div
-      className={`absolute inset-x-0 top-0 flex h-5 items-center gap-1.5 pr-1.5 text-fine font-bold text-accent ${bar.opensRepeat ? 'pl-4' : 'pl-1.5'}`}
-    >
+    <div className={`relative flex flex-wrap items-center gap-x-1.5 self-start text-fine leading-[1.25] font-bold text-accent ${edge}`}>
       {ending !== null && (
         <span
           aria-hidden="true"
           className={`absolute inset-x-0 top-0 h-3.5 border-t-2 border-ink ${ending.begins ? 'border-l-2' : ''} ${ending.ends ? 'mr-1 border-r-2' : ''}`}
         />
       )}
-      {ending?.begins && <span className="relative text-ink">{ending.label}</span>}
+      {ending?.begins && <span className="text-ink">{ending.label}</span>}
       {signs.map((sign) => (sign === 'segno' ? <SegnoSign key={sign} /> : <CodaSign key={sign} />))}
-      {heading !== '' && <span className="music-glyph truncate">{heading}</span>}
-      {end !== '' && <span className="ml-auto truncate pr-1 text-ink">{end}</span>}
+      {heading !== '' && <span className="music-glyph min-w-0">{heading}</span>}
+      {end !== '' && <span className="ml-auto min-w-0 text-right text-ink">{end}</span>}
     </div>
   );
 }
 
-interface ChordProps extends BarLook {
+interface ChordProps extends BarLook, Pick<BarProps, 'roomy'> {
   readonly chord: ChordCell;
   readonly bar: BarCell;
   readonly place: number;
   readonly pressed: boolean;
-  readonly size: NumeralSize;
+  readonly size: NumeralSize | 'text-base';
 }
 
-function ChordOfSheet({ chord, bar, place, pressed, size, turn, layer, onSelect, onWrite }: ChordProps) {
+function ChordOfSheet({ chord, bar, place, pressed, size, roomy, turn, layer, onSelect, onWrite }: ChordProps) {
   const over = layer?.get(`${bar.index}.${place}`);
   return (
     <button
@@ -170,10 +172,12 @@ function ChordOfSheet({ chord, bar, place, pressed, size, turn, layer, onSelect,
         className={`${bar.unread === null ? '' : 'text-alarm'} flex w-full min-w-0 flex-col items-start`}
       >
         {over?.bracket != null && <LayerBracket {...over.bracket} />}
-        <span className={`flex items-end gap-1.5 ${hasWordsOver(bar) ? '' : '-mt-3 h-3'}`}>
-          {chord.marks.ring && <Diamond />}
-          {chord.beats !== null && <BeatMarks beats={chord.beats} />}
-        </span>
+        {roomy && (
+          <span className="flex h-[17px] items-end gap-1.5">
+            {chord.marks.ring && <Diamond />}
+            {chord.beats !== null && <BeatMarks beats={chord.beats} />}
+          </span>
+        )}
         <MarkedChord chord={chord} size={size} />
         {(chord.under !== null || chord.sounding !== null) && (
           <span className={`${turn ? 'letters-slide' : 'letters-slide-again'} flex flex-wrap items-baseline gap-x-1.5`}>

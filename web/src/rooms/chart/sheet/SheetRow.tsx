@@ -1,13 +1,14 @@
 import type { BarCell, CellRow } from '@aurora/core';
 import { Fragment, memo } from 'react';
-import { phoneColumns } from '../../../parts/sheet/row-columns.ts';
+import { hasMarksOver, ROW_AND_OVER } from '../../../parts/sheet/bar-place.ts';
+import { sheetColumns } from '../../../parts/sheet/row-columns.ts';
 import { CHART_WORDS } from '../../../wording/chart.ts';
 import { BarInput } from './BarInput.tsx';
 import { type BarSelection, rangeOf } from './bar-selection.ts';
 import type { Typing } from './bar-typing.ts';
+import type { ChordLayer } from './chord-layer.ts';
 import { Grip } from './Grip.tsx';
 import { SheetBarCell } from './SheetBarCell.tsx';
-import { type ChordLayer, hasOver } from './sheet-bar.ts';
 import type { SheetInput } from './sheet-input.ts';
 import type { Drop } from './use-sheet-drag.ts';
 
@@ -31,16 +32,15 @@ interface RowProps {
 
 /** Up to four bars side by side, with the words under them; the bar that is typed stands in its place. */
 export const SheetRow = memo(function SheetRow({ name, row, isLast, bars, typing, input, pixels, ...look }: RowProps) {
-  const isNarrow = pixels < NARROW;
-  const wide = pixels / (isNarrow ? phoneColumns(row) : BARS_IN_A_ROW);
+  const columns = sheetColumns(row, pixels);
   const field = (bar: number, isNew: boolean) =>
     typing?.bar === bar && typing.isNew === isNew ? <BarInput key={`typed ${bar} ${isNew}`} typing={typing} input={input} /> : null;
-  const roomy = row.bars.some(hasOver);
+  const roomy = row.bars.some(hasMarksOver);
   return (
     // rows out of sight are not laid out or painted: a long sheet changes its key at once
     <div data-row={name} className={`border-b border-hairline ${(row.bars[0]?.index ?? 0) < SEEN_FIRST ? '' : OUT_OF_SIGHT}`}>
-      <div className={`grid ${columnsOf(row, isNarrow)}`}>
-        {row.isPickup && !isNarrow && <span />}
+      <div className={`grid ${row.isPickup && columns === BARS_IN_A_ROW ? 'grid-cols-[3fr_1fr]' : COLUMNS[columns]}`}>
+        {row.isPickup && columns === BARS_IN_A_ROW && <span className="row-span-2" />}
         {row.bars.map((bar, place) => (
           <Fragment key={bar.index}>
             {field(bar.index, true)}
@@ -50,7 +50,7 @@ export const SheetRow = memo(function SheetRow({ name, row, isLast, bars, typing
                 isLast={isLast}
                 last={place === row.bars.length - 1}
                 roomy={roomy}
-                pixels={wide}
+                pixels={pixels / columns}
                 input={input}
                 {...look}
               />
@@ -74,13 +74,7 @@ const SEEN_FIRST = 32;
 const OUT_OF_SIGHT = '[contain-intrinsic-size:auto_6.5rem] [content-visibility:auto]';
 
 const BARS_IN_A_ROW = 4;
-/** On less than this, long bars stand two by two. */
-const NARROW = 560;
-
-function columnsOf(row: CellRow, isNarrow: boolean): string {
-  if (isNarrow) return phoneColumns(row) === 4 ? 'grid-cols-4' : 'grid-cols-2';
-  return row.isPickup ? 'grid-cols-[3fr_1fr]' : 'grid-cols-4';
-}
+const COLUMNS = { 1: 'grid-cols-1', 2: 'grid-cols-2', 4: 'grid-cols-4' } as const;
 
 interface PlacedBarProps extends Pick<RowProps, 'turn' | 'layer' | 'drop' | 'isLast' | 'selection' | 'playing' | 'input'> {
   readonly bar: BarCell;
@@ -93,7 +87,7 @@ function PlacedBar({ bar, last, roomy, pixels, drop, isLast, selection, playing,
   const range = selection === null ? null : rangeOf(selection);
   const dropsAt = (before: number) => drop?.kind === 'bar' && drop.before === before;
   return (
-    <div className="relative flex flex-col *:flex-1">
+    <div className={`relative ${ROW_AND_OVER}`}>
       {dropsAt(bar.index) && <DropLine side="left" />}
       {isLast && last && dropsAt(bar.index + 1) && <DropLine side="right" />}
       <SheetBarCell
@@ -110,7 +104,7 @@ function PlacedBar({ bar, last, roomy, pixels, drop, isLast, selection, playing,
         onWrite={input.open}
       />
       {range?.from === bar.index && (
-        <span className="absolute -top-1 right-0 z-10 flex-none!">
+        <span className="absolute -top-1 right-0 z-10">
           <Grip id="bars" label={CHART_WORDS.dragTheChosenBars} />
         </span>
       )}
@@ -119,5 +113,5 @@ function PlacedBar({ bar, last, roomy, pixels, drop, isLast, selection, playing,
 }
 
 function DropLine({ side }: { readonly side: 'left' | 'right' }) {
-  return <span className={`absolute inset-y-0 z-20 w-1 flex-none! bg-accent ${side === 'left' ? '-left-0.5' : '-right-0.5'}`} />;
+  return <span className={`absolute inset-y-0 z-20 w-1 bg-accent ${side === 'left' ? '-left-0.5' : '-right-0.5'}`} />;
 }

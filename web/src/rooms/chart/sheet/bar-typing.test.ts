@@ -1,7 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { chartOf } from '../../../document/open-chart.ts';
 import { barText, beginsWriting, chartText, closed, letterOf, newTyping, PAD, padWrites } from './bar-typing.ts';
-import { hasOver, hasWordsOver } from './sheet-bar.ts';
 
 describe('single keys for what follows a degree', () => {
   test.each([
@@ -75,26 +74,4 @@ describe('what is typed', () => {
 
   test('a new bar is empty, and typed anew', () =>
     expect(newTyping(3)).toMatchObject({ bar: 3, isNew: true, text: '', fresh: true, was: '' }));
-});
-
-describe('what stands over a bar', () => {
-  const bar = { ending: null, signs: [], heading: '', after: '', closesRepeat: null, chords: [] } as unknown as Parameters<
-    typeof hasOver
-  >[0];
-  test.each([
-    [{}, false],
-    [{ ending: [1] }, true],
-    [{ signs: ['segno'] }, true],
-    [{ heading: '3/4' }, true],
-    [{ after: 'D.S.' }, true],
-    [{ closesRepeat: 2 }, false],
-    [{ closesRepeat: 3 }, true],
-  ])('%j: %s', (over, has) => expect(hasWordsOver({ ...bar, ...over } as never)).toBe(has));
-
-  test('beats and diamonds stand over their chords', () => {
-    const chord = (over: object) => ({ ...bar, chords: [{ beats: null, marks: { ring: false }, ...over }] }) as never;
-    expect(hasOver(chord({}))).toBe(false);
-    expect(hasOver(chord({ beats: 2 }))).toBe(true);
-    expect(hasOver(chord({ marks: { ring: true } }))).toBe(true);
-  });
 });
