@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useSyncExternalStore } from 'react';
+import { useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import { useFollowing } from '../api/news/news-state.ts';
 import { useBand, useSong } from '../api/songs.ts';
 import { open } from '../session/opened.ts';
@@ -18,7 +18,25 @@ export function useSongDraft(songId: string | undefined): OpenSongAnswer {
   const song = useSong(songId, useFollowing());
   const draft = useOpenDocument(SONG_DOCUMENT, bandId, songId, song.data);
   useEffect(() => (draft === null ? undefined : open(lensSource(draft))), [draft]);
-  return { draft, fault: song.data === undefined ? song.error : null, again: () => void song.refetch() };
+  const { fault, forget } = useStandingFault(songId, song.error);
+  const again = () => {
+    void song.refetch();
+    forget();
+  };
+  return { draft, fault: song.data === undefined ? fault : null, again };
+}
+
+interface StandingFault {
+  readonly fault: Error | null;
+  /** Not said any more, until there is another. */
+  readonly forget: () => void;
+}
+
+/** Why something did not open, said until it does: it is asked for again by itself, and meanwhile nobody is told to wait. */
+function useStandingFault(id: string | undefined, error: Error | null): StandingFault {
+  const [said, setSaid] = useState({ id, error });
+  if (said.id !== id || (error !== null && error !== said.error)) setSaid({ id, error });
+  return { fault: error ?? (said.id === id ? said.error : null), forget: () => setSaid({ id, error: null }) };
 }
 
 /** A draft as it stands. */

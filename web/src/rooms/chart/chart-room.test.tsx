@@ -3,7 +3,7 @@ import '../../../test/dom.ts';
 import '../../../test/workers.ts';
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
-import { FakeHouse, playerOf } from '../../../test/fake-house.ts';
+import { FakeHouse, playerOf, Refusal } from '../../../test/fake-house.ts';
 import { openRoom } from '../../../test/open-room.tsx';
 import { user } from '../../../test/user.ts';
 import { ChartRoom } from './ChartRoom.tsx';
@@ -47,6 +47,25 @@ const numbers = () => names().map((name) => name.split(', ')[0]?.replace(/^Bar \
 const letters = () => names().map((name) => name.split(', ')[1]);
 const article = () => screen.getByRole('article', { name: 'Chart' });
 const ORCHARD = '1 4 6- 5';
+
+test('a song that is not here says so, also while it is asked for again by itself', async () => {
+  const { id } = house.addSong('1 4');
+  const answers: (() => void)[] = [];
+  house.on('GET', new RegExp(`/bands/[^/]+/songs/${id}`), async () => {
+    if (answers.length > 0) await new Promise<void>((answer) => answers.push(answer));
+    else answers.push(() => undefined);
+    return new Refusal(404, 'There is no such song here.');
+  });
+  const { queries } = openRoom(house, `/songs/${id}/chart`, [{ path: 'songs/:songId/chart', Component: ChartRoom }]);
+  await screen.findByText('There is no such song here.');
+  void queries.invalidateQueries({ queryKey: ['song'] });
+  await waitFor(() => expect(answers).toHaveLength(2));
+  expect(screen.getByText('There is no such song here.')).toBeTruthy();
+  await user.click(screen.getByRole('button', { name: 'Try again' }));
+  await screen.findByText('Fetching the song…');
+  for (const answer of answers) answer();
+  await screen.findByText('There is no such song here.');
+});
 
 describe('bars by single keys', () => {
   test('are split, marked, doubled, moved and made thicker; every step is taken back', async () => {
