@@ -41,7 +41,9 @@ export function useOtherReader(): { readonly other: ReaderChoice; readonly own: 
 /** Whether it is known how one reads: before, nothing is shown in another's pitch. */
 export function useReaderIsKnown(): boolean {
   const { isPending } = useMembersQuery();
-  return !isPending;
+  const { isError } = useBand();
+  // who has no band, or cannot be told which, reads what sounds
+  return isError || !isPending;
 }
 
 /** Whose eyes everything is read through, as they are in the band just now: one's own, or another's that was chosen. */

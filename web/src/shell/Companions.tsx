@@ -3,11 +3,12 @@ import { useLocation } from 'react-router';
 import { RoomHint } from '../parts/hint/RoomHint.tsx';
 import { foldsOf, setFolds, useDevice } from '../session/device-store.ts';
 import { lowerHand } from '../session/hand-store.ts';
-import { useLens } from '../session/lens.ts';
+import { useLens, useReaderIsKnown } from '../session/lens.ts';
 import { useOpened } from '../session/opened.ts';
 import { roomAt } from '../session/rooms.ts';
 import { usePhone } from '../session/use-media.ts';
 import { usePlayer } from '../transport/player.ts';
+import { HOUSE_WORDS } from '../wording/house.ts';
 
 // the shelf, which opens first, has no companions
 const SidePanel = lazy(async () => ({ default: (await import('./SidePanel.tsx')).SidePanel }));
@@ -42,14 +43,21 @@ export function Companions({ shown, head, children }: CompanionsProps) {
   const { isEmpty } = useOpened();
   // where there is no chord to look at yet, nothing stands beside the room that could only say so
   const hasChord = room === 'chart' ? !isEmpty || folds.side === 'text' : selection !== null;
-  const beside = shown && !isPhone && hasChord;
+  const isKnown = useReaderIsKnown() || !shown;
+  const beside = shown && isKnown && !isPhone && hasChord;
   return (
     <>
       <div className="flex min-h-0 flex-1 max-lg:flex-col flat:block">
         <main id={ROOM_ID} ref={main} tabIndex={-1} className="relative min-h-0 min-w-0 flex-1 overflow-auto flat:overflow-visible">
           {head}
           {(!beside || folds.side === null) && !(isPhone && room === 'chart') && <RoomHint room={room} />}
-          {children}
+          {isKnown ? (
+            children
+          ) : (
+            <p role="status" className="p-8 text-quiet">
+              {HOUSE_WORDS.opening}
+            </p>
+          )}
         </main>
         {beside && folds.side !== null && (
           <Suspense fallback={<div className="w-[300px] shrink-0 border-l border-hairline bg-sheet max-lg:hidden" />}>
@@ -62,7 +70,7 @@ export function Companions({ shown, head, children }: CompanionsProps) {
         {beside && (
           <NeckLine risen={folds.neck} side={folds.side} chord={selection?.chord ?? null} onFolds={(next) => setFolds(room, next)} />
         )}
-        {shown && isPhone && <HandSheet room={room} />}
+        {shown && isKnown && isPhone && <HandSheet room={room} />}
       </Suspense>
     </>
   );

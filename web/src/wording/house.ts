@@ -8,6 +8,7 @@ export const HOUSE_WORDS = {
   readsWhatSounds: 'reads what sounds',
   neck: 'Neck',
   rooms: 'Rooms',
+  opening: 'Opening…',
   shortcutsAndGlossary: 'Shortcuts and glossary',
   help: 'Help',
   notationInstrumentSoundTheme: 'Notation, instrument, sound, theme',
