@@ -133,7 +133,7 @@ test('played out, a repeated section comes as often as it is played', async ({ p
   const lines = page.locator('main > [aria-hidden] [data-line]');
   const written = await lines.count();
   await page.getByRole('button', { name: 'How it turns' }).click();
-  await page.getByRole('radio', { name: 'Played out' }).click();
+  await page.getByRole('radio', { name: 'Repeats written out' }).click();
   await expect(lines).not.toHaveCount(written);
   expect(await lines.count()).toBeGreaterThan(written);
   await expect(page.locator('main > [aria-hidden] h2', { hasText: 'Verse' })).toHaveCount(2);

@@ -225,7 +225,7 @@ export {
 // setlist
 export { type Evening, eveningOf, type EveningSong, NEW_SET_SONG } from './setlist/evening.ts';
 export { parseLength, printLength } from './setlist/length-text.ts';
-export { firstChord, lastChord, type PlayedText, playedTexts } from './setlist/medley.ts';
+export { firstChord, lastChord, type NextUp, nextUp, type PlayedText, playedTexts } from './setlist/medley.ts';
 export { clockAfter, GAP_SECONDS, type SetTime, setTimes, type SetWarning, setWarnings } from './setlist/set-list.ts';
 
 // part

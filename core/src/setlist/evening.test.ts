@@ -1,8 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
+import { printChord } from '../chord/chord-text.ts';
 import type { Key } from '../key/key.ts';
 import { printKey } from '../key/key-text.ts';
 import { eveningOf, NEW_SET_SONG, type StoredSet, type StoredSetSong } from './evening.ts';
-import { playedTexts } from './medley.ts';
+import { nextUp, playedTexts } from './medley.ts';
 
 const SONGS = [
   { id: 'a', title: 'Rope Walk', source: 'title: Rope Walk\nkey: Eb\ntempo: 100\n\n[A]\n1 4 {tempo: 150} 5 1\n' },
@@ -62,5 +63,30 @@ describe('tonight’s key', () => {
     const [text = ''] = textsOf(evening(song('a', { key: 'C', join }), song('b', { key: 'Dm' })));
     // A7 leads to D minor as its 5; in the text, which is in E♭, everything lies a minor third higher
     expect(text.trimEnd().split('\n').at(-1)).toBe('{key: Fm} 57');
+  });
+});
+
+describe('what comes next', () => {
+  const straight = (bridge: 'dominant' | 'two-five' | 'direct') => ({ join: { kind: 'bridge' as const, bridge } });
+  const pause = { kind: 'break' as const, id: 'x', name: 'Tea', seconds: 600 };
+
+  test.each([
+    ['a stop', {}, null],
+    // into Am: its dominant E7, before it the half-diminished chord on B
+    ['over the dominant', straight('dominant'), ['E7']],
+    ['over two and five', straight('two-five'), ['Bm7b5', 'E7']],
+    ['straight on', straight('direct'), []],
+  ])('%s', (_, more, chords) => {
+    const next = nextUp(evening(song('a', more), song('b', { starts: 'Tam' })), 0);
+    expect(next?.entry).toMatchObject({ name: 'Song without a title', starts: 'Tam' });
+    expect(next?.segue?.map((chord) => printChord(chord)) ?? null).toEqual(chords);
+  });
+
+  test('nothing leads over a break, and after the last there is nothing', () => {
+    const paused = evening(song('a', straight('dominant')), pause, song('b'));
+    expect(nextUp(paused, 0)).toMatchObject({ entry: { name: 'Tea', song: null }, segue: null });
+    expect(nextUp(paused, 1)).toMatchObject({ segue: null });
+    expect(nextUp(paused, 2)).toBeNull();
+    expect(nextUp(evening(), 0)).toBeNull();
   });
 });

@@ -48,17 +48,42 @@ export interface MedleySong {
  */
 export function withBridge(song: MedleySong, next: MedleySong, kind: BridgeKind): string {
   const { reading } = song;
-  const [from, to] = [lastChord(reading, song.tonic), firstChord(next.reading, next.tonic)];
-  const bridge = from === undefined || to === undefined ? undefined : findBridges(from, to).find((one) => one.kind === kind);
-  if (bridge === undefined || bridge.chords.length === 0) return song.source;
-  const key = (to as BridgeEnd).key;
+  const { chords, key } = bridgeBetween(song, next, kind);
+  if (key === null || chords.length === 0) return song.source;
   const counting = countingTonic(key, reading.head.numbering);
-  const numbers = bridge.chords.map((chord) => printNumber(numberChord(nearestTo(chord, key), counting)));
+  const numbers = chords.map((chord) => printNumber(numberChord(nearestTo(chord, key), counting)));
   const bar = `${keyChange(key, song)}${numbers.length === 1 ? numbers[0] : `(${numbers.join(' ')})`}`;
   const name = freeName(`To ${next.title.replace(/[[\]]/g, '') || 'the next song'}`, reading);
   const head = reading.head.form === null ? song.source : addedToForm(song.source, name);
   const text = `${head.trimEnd()}\n\n[${name}]\n${bar}\n`;
   return playsLast(text) ? text : text.replace(`[${name}]\n`, `[${name}] -- straight on from the last bar\n`);
+}
+
+/** What is played between two songs, and the key it leads to; no chords, and null, where there is no such bridge. */
+function bridgeBetween(
+  song: MedleySong,
+  next: MedleySong,
+  kind: BridgeKind,
+): { readonly chords: readonly Chord[]; readonly key: Key | null } {
+  const [from, to] = [lastChord(song.reading, song.tonic), firstChord(next.reading, next.tonic)];
+  const bridge = from === undefined || to === undefined ? undefined : findBridges(from, to).find((one) => one.kind === kind);
+  return { chords: bridge?.chords ?? [], key: bridge === undefined ? null : (to?.key ?? null) };
+}
+
+/** What comes after a song of an evening. */
+export interface NextUp {
+  readonly entry: EveningEntry;
+  /** The chords that lead over into it, none for straight on; null where there is a stop. */
+  readonly segue: readonly Chord[] | null;
+}
+
+/** What comes after the entry at a place, from 0; null after the last one. */
+export function nextUp({ entries }: Evening, at: number): NextUp | null {
+  const [here, entry] = [entries[at], entries[at + 1]];
+  if (here === undefined || entry === undefined) return null;
+  const [song, next] = [medleySong(here), medleySong(entry)];
+  if (here.entry.kind === 'break' || here.entry.join.kind !== 'bridge' || song === null || next === null) return { entry, segue: null };
+  return { entry, segue: bridgeBetween(song, next, here.entry.join.bridge).chords };
 }
 
 /** The key a bridge leads to, as a change in the text of a song that may be played elsewhere tonight; empty where the song ends in it. */

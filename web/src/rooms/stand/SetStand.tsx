@@ -9,6 +9,7 @@ import { Hint } from '../../ui/Hint.tsx';
 import { BeforeIcon, NextIcon } from '../../ui/icons.ts';
 import { Notice } from '../../ui/Notice.tsx';
 import { STAND_WORDS } from '../../wording/stand.ts';
+import { useNextSong } from './NextUp.tsx';
 import { Stand } from './Stand.tsx';
 import { ROUND } from './StandFoot.tsx';
 
@@ -42,6 +43,7 @@ function Evening({ tonight }: { readonly tonight: Tonight }) {
   const place = Math.min(at, songs.length - 1);
   const song = tonightsSong(tonight, ({ id }) => id === songs[place]?.id);
   const { member } = useReader();
+  const next = useNextSong(evening, song?.entry.id ?? '');
   useOpensTonight(song);
   if (song?.entry.song === null || song === null) return null;
   const go = (way: 1 | -1) => {
@@ -50,7 +52,7 @@ function Evening({ tonight }: { readonly tonight: Tonight }) {
     setAt(Math.max(0, Math.min(songs.length - 1, place + way)));
   };
   const capo = member === null ? undefined : song.capos[member.id];
-  const told = [...(capo === undefined || capo === 0 ? [] : [STAND_WORDS.capoAt(capo)]), ...song.words];
+  const told = [`${place + 1}/${songs.length}`, ...(capo === undefined || capo === 0 ? [] : [STAND_WORDS.capoAt(capo)]), ...song.words];
   return (
     <Stand
       key={song.entry.id}
@@ -61,15 +63,13 @@ function Evening({ tonight }: { readonly tonight: Tonight }) {
       tonight={told}
       onPast={go}
       isTonight
+      next={next}
     >
       <Hint text={STAND_WORDS.theSongBefore}>
         <button type="button" aria-label={STAND_WORDS.theSongBefore} className={ROUND} disabled={place === 0} onClick={() => go(-1)}>
           <BeforeIcon size={20} />
         </button>
       </Hint>
-      <span className="text-base text-quiet">
-        {place + 1}/{songs.length}
-      </span>
       <Hint text={STAND_WORDS.theNextSong}>
         <button
           type="button"

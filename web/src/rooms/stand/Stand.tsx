@@ -15,6 +15,7 @@ import { useThemeOnPage } from '../../session/use-theme.ts';
 import { STAND_WORDS } from '../../wording/stand.ts';
 import { KeyFlash } from './KeyFlash.tsx';
 import { LineByLine } from './LineByLine.tsx';
+import { CARD_ROOM, NextCard, type NextSong } from './NextUp.tsx';
 import { StandFoot } from './StandFoot.tsx';
 import { StandPages } from './StandPages.tsx';
 import { useStandLook } from './stand-look.ts';
@@ -45,15 +46,17 @@ interface StandProps {
   readonly onPast?: (way: 1 | -1) => void;
   /** Whether the song is in tonight's set, so that another key is tonight's. */
   readonly isTonight: boolean;
+  /** What comes after it tonight. */
+  readonly next?: NextSong | null;
   /** What else stands at the foot. */
   readonly children?: ReactNode;
 }
 
 /** A chart on a stand: whole lines on pages, dark, as large as they fit, nothing else. A foot pedal turns it. */
-export function Stand({ songId, text, ownBars, back, tonight = [], onPast, isTonight, children }: StandProps) {
-  useThemeOnPage('night');
-  const { sheet, reading, sounding } = useChartSheet(songId, text, { onStand: true, ownBars });
+export function Stand({ songId, text, ownBars, back, tonight = [], onPast, isTonight, next = null, children }: StandProps) {
   const look = useStandLook();
+  useThemeOnPage(look.theme);
+  const { sheet, reading, sounding } = useChartSheet(songId, text, { onStand: true, ownBars });
   const { part } = useReads();
   const folded = isFolded(reading);
   const lines = useMemo(() => {
@@ -67,6 +70,7 @@ export function Stand({ songId, text, ownBars, back, tonight = [], onPast, isTon
   const press = useStandKeys(walk, lines);
   useLeave(away, press, keys);
   const pages = paper.pages.length;
+  const isAtEnd = look.turn === 'pages' && walk.page + paper.open >= pages && paper.left >= CARD_ROOM;
   const where = [
     sectionAt(lines, walk.line),
     look.turn === 'pages' && pages > 1 ? STAND_WORDS.pageOf(walk.page + 1, pages) : '',
@@ -83,6 +87,7 @@ export function Stand({ songId, text, ownBars, back, tonight = [], onPast, isTon
         ) : (
           <LineByLine lines={lines} size={paper.size} width={paper.width} at={walk.line} />
         )}
+        {next !== null && isAtEnd && <NextCard next={next} />}
       </main>
       <StandRidge
         text={text}
@@ -98,6 +103,7 @@ export function Stand({ songId, text, ownBars, back, tonight = [], onPast, isTon
         isFolded={folded}
         away={away}
         onStep={keys.step}
+        next={next}
       >
         {children}
       </StandFoot>

@@ -6,6 +6,7 @@ import { Choice } from '../../ui/Choice.tsx';
 import { Hint } from '../../ui/Hint.tsx';
 import { CloseIcon, KeyDownIcon, KeyUpIcon, LooksIcon } from '../../ui/icons.ts';
 import { STAND_WORDS } from '../../wording/stand.ts';
+import { NextLine, type NextSong } from './NextUp.tsx';
 import { useStandLook } from './stand-look.ts';
 
 export const ROUND = 'grid size-11 shrink-0 place-items-center rounded-lg border border-edge hover:border-accent disabled:opacity-45';
@@ -23,6 +24,7 @@ interface StandFootProps {
   readonly isFolded: boolean;
   readonly away: { readonly pathname: string; readonly search: string };
   readonly onStep: (semitones: 1 | -1) => void;
+  readonly next: NextSong | null;
   /** What else stands at the foot. */
   readonly children: ReactNode;
 }
@@ -37,18 +39,28 @@ const FORMS = [
   ['played', STAND_WORDS.playedOut],
 ] as const;
 
+const LIGHTS = [
+  ['night', STAND_WORDS.dark],
+  ['paper', STAND_WORDS.light],
+] as const;
+
 /** At the foot of the stand: where one is and in which key; with a hand near, everything that can be changed. */
-export function StandFoot({ title, where, keyName, sounds, handled, isFolded, away, onStep, children }: StandFootProps) {
+export function StandFoot({ title, where, keyName, sounds, handled, isFolded, away, onStep, next, children }: StandFootProps) {
   const fade = `transition-opacity ${handled ? '' : 'pointer-events-none opacity-0 has-[:focus-visible]:pointer-events-auto has-[:focus-visible]:opacity-100'}`;
   return (
-    <footer className="flex shrink-0 flex-wrap items-center gap-x-3 gap-y-1 border-t border-hairline px-3 py-1">
-      <span className="flex min-w-0 flex-1 items-baseline gap-3 whitespace-nowrap">
-        <h1 className="truncate font-numeral text-lead font-bold">{title}</h1>
+    <footer className="flex shrink-0 items-center gap-x-3 gap-y-1 border-t border-hairline px-3 py-1 phone:grid phone:grid-cols-[1fr_auto_1fr] phone:gap-x-1">
+      <span className="flex min-w-0 flex-1 items-baseline gap-3 whitespace-nowrap phone:col-span-3 phone:flex-wrap phone:gap-y-0">
+        <h1 className="truncate font-numeral text-lead font-bold phone:line-clamp-2 phone:whitespace-normal">{title}</h1>
         <span className="truncate text-base text-quiet" data-testid="stand-where">
           {where}
         </span>
       </span>
-      <div className={`flex flex-wrap items-center gap-2 ${fade}`}>
+      {next !== null && (
+        <div className="max-w-[34%] phone:col-span-3 phone:max-w-none">
+          <NextLine next={next} />
+        </div>
+      )}
+      <div className={`flex items-center gap-2 phone:gap-1 ${fade}`}>
         {children}
         <StandLooks isFolded={isFolded} />
         <Hint text={STAND_WORDS.downAHalfStep} keys="[">
@@ -61,7 +73,7 @@ export function StandFoot({ title, where, keyName, sounds, handled, isFolded, aw
         <Glyphs text={keyName} />
         {sounds !== '' && <span className="block text-fine font-normal text-quiet">{sounds}</span>}
       </span>
-      <div className={`flex items-center gap-2 ${fade}`}>
+      <div className={`flex items-center justify-end gap-2 phone:gap-1 ${fade}`}>
         <Hint text={STAND_WORDS.upAHalfStep} keys="]">
           <button type="button" aria-label={STAND_WORDS.keyUpAHalfStep} className={ROUND} onClick={() => onStep(1)}>
             <KeyUpIcon size={20} />
@@ -100,6 +112,7 @@ function StandLooks({ isFolded }: Pick<StandFootProps, 'isFolded'>) {
           className="z-50 flex flex-col gap-2 rounded-xl border border-edge bg-raised p-3 shadow-lg"
         >
           <Choice label={STAND_WORDS.howItTurns} value={look.turn} options={TURNS} onChange={(turn) => put({ turn })} />
+          <Choice label={STAND_WORDS.theLight} value={look.theme} options={LIGHTS} onChange={(theme) => put({ theme })} />
           {isFolded && <Choice label={STAND_WORDS.repeatsAndJumps} value={look.form} options={FORMS} onChange={(form) => put({ form })} />}
         </Popover.Content>
       </Popover.Portal>

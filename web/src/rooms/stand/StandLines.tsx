@@ -41,7 +41,7 @@ export const StandLineView = memo(function StandLineView({ line, width }: { read
       </div>
       {words.map((text, verse) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: two verses may say the same
-        <p key={verse} className="px-2 text-[0.28em] leading-tight text-quiet italic">
+        <p key={verse} className="px-2 text-[max(0.28em,12px)] leading-tight text-quiet italic">
           {text}
         </p>
       ))}
@@ -92,7 +92,7 @@ function StandBar({ bar, last, roomy }: StandBarProps) {
         )}
         {(bar.sign === '%' || bar.sign === '%%') && <AgainSign twice={bar.sign === '%%'} />}
         {bar.remarks.map(({ to, text }) => (
-          <p key={`${to} ${text}`} className="text-[0.22em] leading-tight text-quiet">
+          <p key={`${to} ${text}`} className="text-[max(0.22em,12px)] leading-tight text-quiet">
             {to !== null && <b className="text-ink">{to}: </b>}
             {text}
           </p>

@@ -71,7 +71,7 @@ describe('a song on the stand', () => {
         textContent?.includes('Verse'),
       ).length;
     const before = verses();
-    await turning('Played out');
+    await turning('Repeats written out');
     await waitFor(() => expect(verses()).toBeGreaterThan(before));
   });
 
@@ -91,6 +91,18 @@ describe('a song on the stand', () => {
     expect(await screen.findByText(/^Nothing is written in this song yet\./)).toBeTruthy();
     await user.keyboard('{Escape}');
     expect(await screen.findByText('the chart')).toBeTruthy();
+  });
+
+  test('is dark whatever the other rooms are, light by its own switch, and remembers it', async () => {
+    const theme = () => document.documentElement.dataset.theme;
+    openSong(HARBOR);
+    await heading('Harbor Wall');
+    expect(theme()).toBe('night');
+    await turning('Light');
+    await waitFor(() => expect(theme()).toBe('paper'));
+    expect(localStorage.getItem('aurora-stand')).toContain('"theme":"paper"');
+    await turning('Dark');
+    await waitFor(() => expect(theme()).toBe('night'));
   });
 
   test('one that is not there says what to do', async () => {
@@ -118,6 +130,16 @@ describe('an evening on the stand', () => {
     await heading('Kelp Ladder');
     await user.click(screen.getByRole('button', { name: 'The song before' }));
     await heading('Harbor Wall');
+  });
+
+  test('what comes next is always in sight: title, key as it is read, and nothing after the last', async () => {
+    evening();
+    await heading('Harbor Wall');
+    await waitFor(() => expect(screen.getByTestId('stand-next').textContent).toBe('NextKelp LadderEm'));
+    await user.click(screen.getByRole('button', { name: 'The next song' }));
+    await heading('Kelp Ladder');
+    expect(screen.queryByTestId('stand-next')).toBeNull();
+    expect(screen.getByTestId('stand-where').textContent).toContain('2/2');
   });
 
   test('the pedal leads over the end of a song into the next', async () => {

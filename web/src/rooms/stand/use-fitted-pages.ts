@@ -15,9 +15,11 @@ export interface FittedPages {
   readonly size: number;
   /** Lines by page. */
   readonly pages: readonly (readonly number[])[];
+  /** Pixels that are left under the last of them. */
+  readonly left: number;
 }
 
-const NONE: FittedPages = { size: SMALLEST, pages: [] };
+const NONE: FittedPages = { size: SMALLEST, pages: [], left: 0 };
 
 /** The page that lines are laid on. */
 interface PageWish {
@@ -47,7 +49,10 @@ export function useFittedPages(
       before.current = fittingSize(element, before.current, { height, least });
       const size = SIZES[before.current] as number;
       element.style.fontSize = `${size}px`;
-      setFitted({ size, pages: standPages(heightsOf(element), height) });
+      const heights = heightsOf(element);
+      const pages = standPages(heights, height);
+      const last = pages.at(-1)?.reduce((sum, line) => sum + (heights[line] ?? 0), 0) ?? 0;
+      setFitted({ size, pages, left: height - last });
     };
     fit();
     // letters are wider or narrower once their face has come
