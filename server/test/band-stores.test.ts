@@ -30,6 +30,7 @@ const body = (more: Partial<SetListBody> = {}): SetListBody => ({
   name: 'Friday',
   place: 'The Slip',
   startsAt: '20:30',
+  date: '',
   gapSeconds: 30,
   entries: [song('a', songId, { key: 'A', notes: 'slow' }), { kind: 'break', id: 'b', name: 'Tea', seconds: 600 }, song('c')],
   ...more,
@@ -98,7 +99,11 @@ describe('sets over HTTP', () => {
     expect([made.status, made.body.name, made.body.songs.length]).toEqual([201, 'Friday', 1]);
     const at = `${base()}/${made.body.id}`;
     expect((await send(at)).body.entries).toHaveLength(3);
-    expect((await send(at, 'PUT', { ...body({ name: 'Late show' }), baseRevision: 1 })).body).toMatchObject({ revision: 2 });
+    expect((await send(at, 'PUT', { ...body({ name: 'Late show', date: '2026-12-04' }), baseRevision: 1 })).body).toMatchObject({
+      revision: 2,
+      date: '2026-12-04',
+    });
+    expect((await send(base())).body.sets).toContainEqual(expect.objectContaining({ name: 'Late show', date: '2026-12-04' }));
     const stale = await send(at, 'PUT', { ...body(), baseRevision: 1 });
     expect([stale.status, stale.body.currentSet.name]).toEqual([409, 'Late show']);
     expect((await send(at, 'DELETE')).body).toEqual({ gone: true });
@@ -107,6 +112,8 @@ describe('sets over HTTP', () => {
 
   test.each([
     ['no name', { name: ' ' }, 'name: give the set a name'],
+    ['no day', { date: 'Friday' }, 'date: a day, such as 2026-12-31, or nothing'],
+    ['a day there is none of', { date: '2026-02-30' }, 'date: a day, such as 2026-12-31, or nothing'],
     ['no time of day', { startsAt: 'late' }, 'startsAt: a time of day, such as 20:30, or nothing'],
     ['a key nobody can read', { entries: [song('a', undefined, { key: 'H' })] }, /H/],
     ['a capo past the neck', { entries: [song('a', undefined, { capos: { '00000000-0000-4000-8000-000000000000': 14 } })] }, /capos/],

@@ -187,6 +187,7 @@ describe('tables', () => {
       name: 'Friday',
       place: '',
       startsAt: '20:00',
+      date: '',
       gapSeconds: 0,
       entries: [entry, { kind: 'break', id: 'b', name: 'Tea', seconds: 600 }, { ...entry, id: 'c', join: { kind: 'gap' } }],
     });
@@ -235,6 +236,7 @@ describe('a backup of the whole band', () => {
       name: 'Friday',
       place: 'The Slip',
       startsAt: '20:00',
+      date: '',
       gapSeconds: 30,
       entries: [setSong('a', songId, { key: 'A', capos: { [wren]: 3 } })],
     });
@@ -277,7 +279,7 @@ describe('a backup of the whole band', () => {
 
   test('keeps the order of the sets, whichever was written first', async () => {
     const names = ['Friday', 'Harbour fair', 'Late', 'Quay', 'Rehearsal'];
-    for (const name of names) await addSet(db.pool, bandId, { name, place: '', startsAt: '', gapSeconds: 30, entries: [] });
+    for (const name of names) await addSet(db.pool, bandId, { name, place: '', startsAt: '', date: '', gapSeconds: 30, entries: [] });
     const order = async () => ((await (await fetch(`${base()}/sets`)).json()) as { sets: { name: string }[] }).sets.map(({ name }) => name);
     const [text, before] = [await backup(), await order()];
     expect([...before].sort()).toEqual(names);

@@ -32,6 +32,7 @@ beforeAll(async () => {
     name: 'Friday',
     place: '',
     startsAt: '20:30',
+    date: '',
     gapSeconds: 0,
     entries: [
       setSong('a', songId, { capos: { [ids[0] as string]: 1 }, starts: 'Rook', join: { kind: 'bridge', bridge: 'dominant' } }),

@@ -1,6 +1,6 @@
 import { PAGES, type Page } from '@aurora/wire';
 import { createBrowserRouter, Navigate, type RouteObject } from 'react-router';
-import { Shelf } from './rooms/shelf/Shelf.tsx';
+import { Home } from './rooms/shelf/Home.tsx';
 import { LostPage, RoomFault } from './shell/RoomFault.tsx';
 import { Shell } from './shell/Shell.tsx';
 
@@ -31,7 +31,7 @@ const FOR_DEVELOPERS = import.meta.env.DEV
   : [];
 
 const ROOMS: Readonly<Record<Page, Pick<RouteObject, 'Component' | 'element' | 'lazy'>>> = {
-  '': { Component: Shelf },
+  '': { Component: Home },
   harmonize: { lazy: lazyHarmonize },
   analyze: { lazy: lazyAnalyze },
   'analyze/score/:pieceId?': { lazy: lazyScore },

@@ -92,6 +92,7 @@ export function setOf(name: string, songs: readonly Song[], over: Partial<SetLis
     name,
     place: '',
     startsAt: '',
+    date: '',
     gapSeconds: 30,
     entries,
     revision: 1,

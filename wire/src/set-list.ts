@@ -46,6 +46,10 @@ const content = {
     .string()
     .regex(/^(([01]?\d|2[0-3]):[0-5]\d)?$/, { error: 'a time of day, such as 20:30, or nothing' })
     .describe('when it begins, 20:30; empty when nobody knows'),
+  date: z
+    .union([z.literal(''), z.iso.date({ error: 'a day, such as 2026-12-31, or nothing' })])
+    .default('')
+    .describe('the day it is played, 2026-12-31; empty when nobody knows'),
   gapSeconds: z.number().int().min(0).max(600, { error: 'ten minutes at most; add a break for longer' }),
   entries: z.array(z.discriminatedUnion('kind', [setSong, setBreak])).max(200, { error: 'a set has at most 200 songs and breaks' }),
 };
@@ -59,6 +63,7 @@ const setListHead = z
     name: z.string(),
     place: z.string(),
     startsAt: z.string(),
+    date: z.string(),
     songs: z.number().int(),
     revision: z.number().int(),
     savedAt: z.string(),

@@ -34,13 +34,13 @@ export async function restoreBand(client: Queryable, bandId: string, backup: Ban
     await insertWithVersions(client, bandId, songs.get(song.id) as string, { ...song, versions: ofMembers(song.versions, members) });
     await tick(index + 1, backup.songs.length);
   }
-  for (const [index, { id, name, place, startsAt, gapSeconds, entries }] of backup.sets.entries()) {
+  for (const [index, { id, name, place, startsAt, date, gapSeconds, entries }] of backup.sets.entries()) {
     const setId = sets.get(id);
     // sets stand in the order they were last worked on: the first of the backup stays the first
     await client.query(
-      `insert into set_list (id, band_id, name, place, starts_at, gap_seconds, saved_at)
-       values ($1, $2, $3, $4, $5, $6, now() - $7 * interval '1 millisecond')`,
-      [setId, bandId, name, place, startsAt, gapSeconds, index],
+      `insert into set_list (id, band_id, name, place, starts_at, on_date, gap_seconds, saved_at)
+       values ($1, $2, $3, $4, $5, $6, $7, now() - $8 * interval '1 millisecond')`,
+      [setId, bandId, name, place, startsAt, date, gapSeconds, index],
     );
     await writeEntries(client, bandId, setId as string, { entries: entries.map((entry) => movedEntry(entry, songs, members)) });
   }

@@ -119,6 +119,7 @@ function demoSet(songs: ReadonlyMap<string, string>, juno: string): SetListBody 
     name: 'Friday at the Tidehouse',
     place: 'The Tidehouse, Corriewick',
     startsAt: '20:30',
+    date: '',
     gapSeconds: GAP_SECONDS,
     entries: [
       song('e1', 'Harbor Wall', { starts: 'Rosa', notes: 'Horns from the second verse' }),

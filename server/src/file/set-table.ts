@@ -58,7 +58,7 @@ export async function setOfTable(
     }
     return [songEntry(id, song, row)];
   });
-  return { body: { name: name.slice(0, 80), place: '', startsAt: '', gapSeconds: GAP_SECONDS, entries }, missing };
+  return { body: { name: name.slice(0, 80), place: '', startsAt: '', date: '', gapSeconds: GAP_SECONDS, entries }, missing };
 }
 
 const USUAL_BREAK = 900;

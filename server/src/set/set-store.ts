@@ -16,13 +16,14 @@ interface SetRow {
   readonly name: string;
   readonly place: string;
   readonly starts_at: string;
+  readonly on_date: string;
   readonly gap_seconds: number;
   readonly revision: number;
   readonly saved_at: Date;
   readonly saved_by: string | null;
 }
 
-const COLUMNS = `set_list.id, set_list.name, set_list.place, set_list.starts_at, set_list.gap_seconds, set_list.revision, set_list.saved_at,
+const COLUMNS = `set_list.id, set_list.name, set_list.place, set_list.starts_at, set_list.on_date, set_list.gap_seconds, set_list.revision, set_list.saved_at,
   coalesce((select member.name from member where member.band_id = set_list.band_id and member.id = set_list.saved_by), set_list.saved_name) as saved_by`;
 
 /** The band's sets, the last one worked on first. */
@@ -33,11 +34,12 @@ export async function listSets(db: Queryable, bandId: string): Promise<readonly 
       where set_list.band_id = $1 group by set_list.band_id, set_list.id order by set_list.saved_at desc, set_list.id`,
     [bandId],
   );
-  return rows.map(({ id, name, place, starts_at, songs, revision, saved_at, saved_by }) => ({
+  return rows.map(({ id, name, place, starts_at, on_date, songs, revision, saved_at, saved_by }) => ({
     id,
     name,
     place,
     startsAt: starts_at,
+    date: on_date,
     songs: Number(songs),
     revision,
     savedAt: saved_at.toISOString(),
@@ -54,8 +56,8 @@ export async function findSet(db: Queryable, bandId: string, setId: string): Pro
     'select place, song_id, entry from set_entry where band_id = $1 and set_id = $2 order by place',
     [bandId, setId],
   );
-  const { id, name, place, starts_at: startsAt, gap_seconds: gapSeconds, revision, saved_at, saved_by: savedBy } = row;
-  const body: SetListBody = { name, place, startsAt, gapSeconds, entries: entries.rows.map(entryOf) };
+  const { id, name, place, starts_at: startsAt, on_date: date, gap_seconds: gapSeconds, revision, saved_at, saved_by: savedBy } = row;
+  const body: SetListBody = { name, place, startsAt, date, gapSeconds, entries: entries.rows.map(entryOf) };
   return { ...body, id, revision, savedAt: saved_at.toISOString(), savedBy, songs: [...(await songsOf(db, bandId, body))] };
 }
 
@@ -91,9 +93,9 @@ export async function insertSet(client: Queryable, bandId: string, body: SetList
   const strange = await strangeSong(client, bandId, body);
   if (strange !== null) return { kind: 'strange-song', place: strange };
   const { rows } = await client.query<{ id: string }>(
-    `insert into set_list (band_id, name, place, starts_at, gap_seconds, saved_by, saved_name)
-     select id, $2, $3, $4, $5, $6, $7 from band where id = $1 returning id`,
-    [bandId, body.name, body.place, body.startsAt, body.gapSeconds, by.memberId, by.name],
+    `insert into set_list (band_id, name, place, starts_at, on_date, gap_seconds, saved_by, saved_name)
+     select id, $2, $3, $4, $5, $6, $7, $8 from band where id = $1 returning id`,
+    [bandId, body.name, body.place, body.startsAt, body.date, body.gapSeconds, by.memberId, by.name],
   );
   const id = rows[0]?.id;
   if (id === undefined) return { kind: 'missing' };
@@ -116,9 +118,9 @@ export async function saveSet(
     const strange = await strangeSong(client, bandId, body);
     if (strange !== null) return { kind: 'strange-song', place: strange };
     await client.query(
-      `update set_list set name = $3, place = $4, starts_at = $5, gap_seconds = $6, saved_by = $7, saved_name = $8, revision = revision + 1, saved_at = now()
+      `update set_list set name = $3, place = $4, starts_at = $5, on_date = $6, gap_seconds = $7, saved_by = $8, saved_name = $9, revision = revision + 1, saved_at = now()
         where band_id = $1 and id = $2`,
-      [bandId, setId, body.name, body.place, body.startsAt, body.gapSeconds, by.memberId, by.name],
+      [bandId, setId, body.name, body.place, body.startsAt, body.date, body.gapSeconds, by.memberId, by.name],
     );
     await client.query('delete from set_entry where band_id = $1 and set_id = $2', [bandId, setId]);
     await writeEntries(client, bandId, setId, body);

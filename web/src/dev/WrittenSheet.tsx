@@ -32,7 +32,7 @@ export function WrittenSheet({
 }: WrittenSheetProps) {
   const { input, text } = useMemo(() => sheetOn(source, { ownChords }), [source, ownChords]);
   const { typing } = useSyncExternalStore(input.subscribe, input.get);
-  const onKeyDown = useSheetKeys(input, NOTHING);
+  const onKeyDown = useSheetKeys(input, NOTHING, true);
   const reading = readChart(text());
   const look = { naming: DEFAULT_NAMING, show, kind: 'chart', words: true, cuesFor: null } as const;
   const sheet = projectChart(reading, lensOn(reader, look, reading, reading.head.key.tonic));

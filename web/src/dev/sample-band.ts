@@ -46,6 +46,7 @@ const BODY: SetListBody = {
   name: 'Quay night',
   place: 'The Net Loft',
   startsAt: '20:30',
+  date: '',
   gapSeconds: 30,
   entries: [
     entry('in-harbor', HARBOR),

@@ -23,7 +23,14 @@ const SONGS = [
   song('b', 'title: Tide\nkey: Em\n\n[A]\n1- 4- 57 1-\n'),
 ];
 const entry = (id: string, songId: string, more: object = {}) => ({ ...newSetSong(songId), id, ...more });
-const body = (entries: SetListBody['entries']): SetListBody => ({ name: 'Friday', place: '', startsAt: '20:00', gapSeconds: 30, entries });
+const body = (entries: SetListBody['entries']): SetListBody => ({
+  name: 'Friday',
+  place: '',
+  startsAt: '20:00',
+  date: '',
+  gapSeconds: 30,
+  entries,
+});
 const ines: Member = {
   id: 'ines',
   name: 'Ines',

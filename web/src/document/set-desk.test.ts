@@ -8,6 +8,7 @@ const SET: SetList = {
   name: 'Friday',
   place: '',
   startsAt: '',
+  date: '',
   gapSeconds: 30,
   entries: [],
   revision: 1,

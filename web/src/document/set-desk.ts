@@ -109,6 +109,6 @@ function isNewer(songs: readonly Song[], { id, savedAt }: Song): boolean {
   return here === undefined || here.savedAt < savedAt;
 }
 
-function savedSet({ name, place, startsAt, gapSeconds, entries, revision, savedAt }: SetList): Saved<SetListBody> {
-  return { value: { name, place, startsAt, gapSeconds, entries }, revision, savedAt };
+function savedSet({ name, place, startsAt, date, gapSeconds, entries, revision, savedAt }: SetList): Saved<SetListBody> {
+  return { value: { name, place, startsAt, date, gapSeconds, entries }, revision, savedAt };
 }

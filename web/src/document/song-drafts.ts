@@ -51,8 +51,8 @@ export function edit(draft: Pick<ChartDraft, 'get' | 'write'>, change: ChartEdit
 
 const LENS_SOURCES = new WeakMap<ChartDraft, OpenSource>();
 
-/** An open chart as the lenses need it. */
-export function lensSource(draft: ChartDraft): OpenSource {
+/** An open chart as the lenses need it; for who only reads it has no other home. */
+export function lensSource(draft: ChartDraft, mayWrite: boolean): OpenSource {
   const known = LENS_SOURCES.get(draft);
   if (known !== undefined) return known;
   let last: { readonly text: string; readonly opened: Opened } | null = null;
@@ -64,7 +64,8 @@ export function lensSource(draft: ChartDraft): OpenSource {
       const { head, bars } = chartOf(text).reading;
       const isEmpty = bars.length === 0;
       const same = last !== null && sameHome(last.opened, head.key, isEmpty) ? last.opened : null;
-      const rehome: Opened['rehome'] = last?.opened.rehome ?? ((key, keeps) => void edit(draft, { kind: 'rekey', key, keeps }));
+      const rekey: Opened['rehome'] = (key, keeps) => void edit(draft, { kind: 'rekey', key, keeps });
+      const rehome = mayWrite ? (last?.opened.rehome ?? rekey) : null;
       last = { text, opened: same ?? { home: head.key, resting: null, capos: {}, isEmpty, rehome } };
       return last.opened;
     },

@@ -1,6 +1,6 @@
 import { useEffect, useMemo, useState, useSyncExternalStore } from 'react';
 import { useFollowing } from '../api/news/news-state.ts';
-import { useBand, useSong } from '../api/songs.ts';
+import { useBand, useMayWrite, useSong } from '../api/songs.ts';
 import { open } from '../session/opened.ts';
 import { type ChartDraft, type ChartDraftState, lensSource, SONG_DOCUMENT } from './song-drafts.ts';
 import { useOpenDocument } from './use-open-document.ts';
@@ -17,7 +17,8 @@ export function useSongDraft(songId: string | undefined): OpenSongAnswer {
   const bandId = useBand().data?.id;
   const song = useSong(songId, useFollowing());
   const draft = useOpenDocument(SONG_DOCUMENT, bandId, songId, song.data);
-  useEffect(() => (draft === null ? undefined : open(lensSource(draft))), [draft]);
+  const mayWrite = useMayWrite();
+  useEffect(() => (draft === null ? undefined : open(lensSource(draft, mayWrite))), [draft, mayWrite]);
   const { fault, forget } = useStandingFault(songId, song.error);
   const again = () => {
     void song.refetch();

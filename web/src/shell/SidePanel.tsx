@@ -1,5 +1,6 @@
 import { Tabs } from 'radix-ui';
 import { Suspense } from 'react';
+import { useMayWrite } from '../api/songs.ts';
 import { RoomHint } from '../parts/hint/RoomHint.tsx';
 import { type Side, setFolds } from '../session/device-store.ts';
 import type { RoomId } from '../session/rooms.ts';
@@ -12,7 +13,7 @@ import { WhyOfSelection } from './WhyOfSelection.tsx';
 
 /** What stands beside a room: the why of the chosen chord or, with a chart, its text. */
 export function SidePanel({ room, side }: { readonly room: RoomId; readonly side: Side }) {
-  const hasText = room === 'chart';
+  const hasText = useMayWrite() && room === 'chart';
   const shown = hasText ? side : 'why';
   return (
     <aside

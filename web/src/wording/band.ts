@@ -45,6 +45,8 @@ export const BAND_WORDS = {
   typeTonightsKey: 'Type tonight’s key',
   theSetsName: 'The set’s name',
   whereItIs: 'Where it is',
+  whichDay: 'the day it is played',
+  day: 'Day',
   whenItBegins: 'When it begins',
   theTimeBetweenSongs: 'The time between songs',
   theTempo: 'the tempo',

@@ -104,6 +104,7 @@ export const CHART_WORDS = {
   deleteWord: 'Delete',
   notPlayed: 'not played',
   sectionBars: (bars: string | number) => `${bars} bars`,
+  nothingWrittenYet: 'Nothing is written in this song yet.',
   sectionLabel: 'Section',
   times: 'Times',
   remark: 'Remark',

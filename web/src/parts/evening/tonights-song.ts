@@ -1,5 +1,6 @@
 import { type Key, printKey, tonightWords } from '@aurora/core';
 import { useEffect, useRef } from 'react';
+import { useMayWrite } from '../../api/songs.ts';
 import { withEntry } from '../../document/evening-view.ts';
 import type { Tonight } from '../../document/use-evening.ts';
 import { useLensStore } from '../../session/lens-store.ts';
@@ -15,12 +16,16 @@ export interface TonightsSong {
   readonly capos: Opened['capos'];
   /** What is said of it tonight. */
   readonly words: readonly string[];
-  /** Gives it another key tonight; the song's own stays. */
-  readonly setKey: (key: Key) => void;
+  /** Gives it another key tonight; the song's own stays. Null for who only reads. */
+  readonly setKey: ((key: Key) => void) | null;
 }
 
 /** The first song of tonight's set that is the one meant; null where none is. */
-export function tonightsSong(tonight: Tonight | null, isIt: (entry: Entry) => boolean): TonightsSong | null {
+export function useTonightsSong(tonight: Tonight | null, isIt: (entry: Entry) => boolean): TonightsSong | null {
+  return tonightsSong(tonight, isIt, useMayWrite());
+}
+
+function tonightsSong(tonight: Tonight | null, isIt: (entry: Entry) => boolean, mayWrite: boolean): TonightsSong | null {
   const entry = tonight?.evening.entries.find(isIt);
   const song = entry?.song;
   if (tonight === null || entry === undefined || song === null || song === undefined) return null;
@@ -31,10 +36,12 @@ export function tonightsSong(tonight: Tonight | null, isIt: (entry: Entry) => bo
     key: song.key,
     capos: entry.entry.kind === 'song' ? entry.entry.capos : NO_CAPOS,
     words: tonightWords(entry),
-    setKey: ({ tonic }) => {
-      const key = tonic === home.tonic ? null : printKey({ ...home, tonic });
-      tonight.desk.change((body) => withEntry(body, entry.id, (stored) => (stored.kind === 'break' ? stored : { ...stored, key })));
-    },
+    setKey: mayWrite
+      ? ({ tonic }) => {
+          const key = tonic === home.tonic ? null : printKey({ ...home, tonic });
+          tonight.desk.change((body) => withEntry(body, entry.id, (stored) => (stored.kind === 'break' ? stored : { ...stored, key })));
+        }
+      : null,
   };
 }
 
@@ -47,7 +54,8 @@ export function useOpensTonight(song: TonightsSong | null): void {
     latest.current = song;
   });
   const { home, key, capos } = song ?? { home: null, key: null, capos: NO_CAPOS };
-  const name = song === null ? '' : `${printKey(song.home)} ${printKey(song.key)} ${JSON.stringify(capos)}`;
+  const isOurs = song !== null && song.setKey !== null;
+  const name = song === null ? '' : `${printKey(song.home)} ${printKey(song.key)} ${JSON.stringify(capos)} ${isOurs}`;
   // biome-ignore lint/correctness/useExhaustiveDependencies: `name` stands for the values, which are new objects whenever the set is drawn
   useEffect(() => {
     if (home === null || key === null) return;
@@ -57,7 +65,7 @@ export function useOpensTonight(song: TonightsSong | null): void {
       capos,
       rehome: null,
       isEmpty: false,
-      onKey: (next: Key) => latest.current?.setKey(next),
+      ...(isOurs ? { onKey: (next: Key) => latest.current?.setKey?.(next) } : {}),
     };
     return open({ get: () => opened, subscribe: () => () => undefined });
   }, [name]);
@@ -76,7 +84,7 @@ export function useKeyChosenEarly(waiting: boolean, song: TonightsSong | null): 
     });
   }, [waiting]);
   useEffect(() => {
-    if (song === null || chosen.current === null) return;
+    if (song?.setKey == null || chosen.current === null) return;
     song.setKey(chosen.current);
     chosen.current = null;
     useLensStore.setState({ key: null });

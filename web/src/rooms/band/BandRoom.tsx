@@ -1,15 +1,17 @@
 import type { ComponentType } from 'react';
 import { useNavigate, useParams } from 'react-router';
+import { useMayWrite } from '../../api/songs.ts';
 import { lensSearchNow } from '../../session/lens-store.ts';
 import { partKeys, useShortcuts } from '../../session/use-shortcuts.ts';
 import { PartTabs } from '../../ui/PartTabs.tsx';
 import { BAND_WORDS } from '../../wording/band.ts';
-import { BAND_PARTS, type BandPartName, bandPart } from './band-part.ts';
+import { BAND_PARTS, type BandPartName, bandPart, GUEST_PARTS } from './band-part.ts';
 import { FilesPart } from './files/FilesPart.tsx';
 import { GuitarsPart } from './GuitarsPart.tsx';
 import { PlayersPart } from './PlayersPart.tsx';
 import { PeoplePart } from './people/PeoplePart.tsx';
 import { SingerPart } from './singer/SingerPart.tsx';
+import { GuestTonight } from './tonight/GuestTonight.tsx';
 import { TonightPart } from './tonight/TonightPart.tsx';
 
 const BODIES: Readonly<Record<BandPartName, ComponentType>> = {
@@ -25,16 +27,18 @@ const BODIES: Readonly<Record<BandPartName, ComponentType>> = {
 export function BandRoom() {
   const { songId, part: named } = useParams();
   const navigate = useNavigate();
-  const part = bandPart(named);
+  const mayWrite = useMayWrite();
+  const parts = mayWrite ? BAND_PARTS : GUEST_PARTS;
+  const part = bandPart(named, parts);
   const open = (name: BandPartName) => {
     const room = songId === undefined ? '/band' : `/songs/${songId}/band`;
     void navigate({ pathname: `${room}/${name}`, search: lensSearchNow() });
   };
-  useShortcuts(partKeys(BAND_PARTS, open));
-  const Body = BODIES[part];
+  useShortcuts(partKeys(parts, open));
+  const Body = part === 'tonight' && !mayWrite ? GuestTonight : BODIES[part];
   return (
     <div className="mx-auto flex max-w-[1240px] flex-col px-5 py-1 phone:px-3">
-      <PartTabs label={BAND_WORDS.theBand} parts={BAND_PARTS} open={part} onOpen={open}>
+      <PartTabs label={BAND_WORDS.theBand} parts={parts} open={part} onOpen={open}>
         <Body />
       </PartTabs>
     </div>

@@ -13,7 +13,10 @@ export const BAND_PARTS = [
 
 export type BandPartName = (typeof BAND_PARTS)[number][0];
 
-/** The part an address names; the first one for anything else. */
-export function bandPart(name: string | undefined): BandPartName {
-  return BAND_PARTS.find(([part]) => part === name)?.[0] ?? 'tonight';
+/** What a guest of an evening has of them: the evening, and the band they are a guest of. */
+export const GUEST_PARTS = BAND_PARTS.filter(([name]) => name === 'tonight' || name === 'people');
+
+/** The one of these parts an address names; the first one for anything else. */
+export function bandPart(name: string | undefined, parts: typeof BAND_PARTS | typeof GUEST_PARTS = BAND_PARTS): BandPartName {
+  return parts.find(([part]) => part === name)?.[0] ?? 'tonight';
 }

@@ -268,6 +268,19 @@ describe('files', () => {
   });
 });
 
+describe('a guest of an evening', () => {
+  test('has its songs in tonight’s keys, the stand, and nothing to change', async () => {
+    house.me = { ...house.me, bands: house.me.bands.map((band) => ({ ...band, role: 'guest' as const })) };
+    house.sets = [setOf('Quay night', songs)];
+    await open('tonight');
+    expect((await screen.findByRole('link', { name: /On the stand/ })).getAttribute('href')).toBe('/band/stand');
+    expect(screen.getAllByRole('listitem').length).toBeGreaterThan(0);
+    expect(screen.queryAllByRole('button')).toEqual([]);
+    expect(screen.queryAllByRole('textbox')).toEqual([]);
+    expect(screen.getAllByRole('tab')).toHaveLength(2);
+  });
+});
+
 describe('people', () => {
   const seat = (name: string, role: string, over: object = {}) => ({
     memberId: name,

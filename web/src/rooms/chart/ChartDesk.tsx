@@ -30,13 +30,15 @@ export function ChartDesk({ draft, songId }: { readonly draft: ChartDraft; reado
   const hasLine = useSlotIsThere('line');
   // beside the resting neck there is room for the tools, not for the whole pad
   const place = isPhone ? 'hand' : hasLine && desk.state.typing === null ? 'line' : null;
-  const tools = <DeskTools desk={desk} both={isPhone} />;
+  const tools = desk.mayWrite && <DeskTools desk={desk} both={isPhone} />;
   return (
     <div ref={desk.room} className="flex h-full flex-col bg-sheet phone:h-auto phone:min-h-full">
       <Conflict draft={draft} />
-      <InSlot name="text">
-        <DeskText desk={desk} />
-      </InSlot>
+      {desk.mayWrite && (
+        <InSlot name="text">
+          <DeskText desk={desk} />
+        </InSlot>
+      )}
       {!desk.desk.tooLong && (
         <InSlot name="tools">
           <DeskHead desk={desk} />
@@ -110,6 +112,7 @@ function DeskHead({ desk }: { readonly desk: Desk }) {
   return (
     <DeskBar
       songId={songId}
+      mayWrite={desk.mayWrite}
       layer={layer}
       onLayer={setLayer}
       toLookAt={reading.problems.length + song.findings.length}

@@ -27,6 +27,8 @@ import { CHART_WORDS } from '../../wording/chart.ts';
 
 interface DeskBarProps {
   readonly songId: string;
+  /** Whether it is only read: then there is nothing to check and to look back at. */
+  readonly mayWrite: boolean;
   readonly layer: Layer;
   readonly onLayer: (layer: Layer) => void;
   /** Places to look at before the chart reaches the band. */
@@ -42,7 +44,7 @@ interface DeskBarProps {
 
 /** Beside the title: play, what the sheet shows, and what may be done with the whole chart. On a phone all but play is in one menu. */
 export function DeskBar(props: DeskBarProps) {
-  const { layer, onLayer, toLookAt, checking, onCheck, children } = props;
+  const { mayWrite, layer, onLayer, toLookAt, checking, onCheck, children } = props;
   const { show, setShow } = useReads();
   const isPhone = usePhone();
   return (
@@ -50,17 +52,19 @@ export function DeskBar(props: DeskBarProps) {
       {children}
       {!isPhone && (
         <>
-          <Hint text={CHART_WORDS.placesToLookAtBeforeThe}>
-            <Button
-              look="bare"
-              aria-label={checkWords(toLookAt)}
-              aria-pressed={checking}
-              className="px-2.5! aria-pressed:bg-wash"
-              onClick={onCheck}
-            >
-              <CheckIcon size={18} aria-hidden="true" /> {toLookAt === 0 ? '' : toLookAt}
-            </Button>
-          </Hint>
+          {mayWrite && (
+            <Hint text={CHART_WORDS.placesToLookAtBeforeThe}>
+              <Button
+                look="bare"
+                aria-label={checkWords(toLookAt)}
+                aria-pressed={checking}
+                className="px-2.5! aria-pressed:bg-wash"
+                onClick={onCheck}
+              >
+                <CheckIcon size={18} aria-hidden="true" /> {toLookAt === 0 ? '' : toLookAt}
+              </Button>
+            </Hint>
+          )}
           <LayerChoice layer={layer} onLayer={onLayer} />
           <ShowChoice show={show} shows={SHOWS} onShow={setShow} />
         </>
@@ -75,7 +79,7 @@ function checkWords(toLookAt: number): string {
 }
 
 /** What may be done with the whole chart, and on a phone what it shows as well. */
-function MoreMenu({ songId, toLookAt, onCheck, onOpen, onText, isPhone }: DeskBarProps & { readonly isPhone: boolean }) {
+function MoreMenu({ songId, mayWrite, toLookAt, onCheck, onOpen, onText, isPhone }: DeskBarProps & { readonly isPhone: boolean }) {
   const { show, setShow } = useReads();
   const navigate = useNavigate();
   const toStand = () => void navigate({ pathname: `/songs/${songId}/stand`, search: lensSearchNow() });
@@ -95,11 +99,15 @@ function MoreMenu({ songId, toLookAt, onCheck, onOpen, onText, isPhone }: DeskBa
           <Item icon={CapoIcon} label={CHART_WORDS.whereToPutACapo} onPress={() => onOpen('capo')} />
           <Item icon={PrintIcon} label={CHART_WORDS.print} onPress={() => onOpen('print')} />
           <Item icon={ExportIcon} label={CHART_WORDS.exportForOtherPrograms} onPress={() => onOpen('export')} />
-          <Item icon={VersionsIcon} label={CHART_WORDS.versions} onPress={() => onOpen('versions')} />
-          <Item icon={TextIcon} label={CHART_WORDS.editAsText} onPress={onText} />
+          {mayWrite && (
+            <>
+              <Item icon={VersionsIcon} label={CHART_WORDS.versions} onPress={() => onOpen('versions')} />
+              <Item icon={TextIcon} label={CHART_WORDS.editAsText} onPress={onText} />
+            </>
+          )}
           {isPhone && (
             <>
-              <Item icon={CheckIcon} label={checkWords(toLookAt)} onPress={onCheck} />
+              {mayWrite && <Item icon={CheckIcon} label={checkWords(toLookAt)} onPress={onCheck} />}
               {SHOWS.map(([value, label]) => (
                 <Item
                   key={value}

@@ -1,4 +1,5 @@
 import { useMemo } from 'react';
+import { CHART_WORDS } from '../../wording/chart.ts';
 import { ChartSheet } from './sheet/ChartSheet.tsx';
 import type { SectionActions } from './sheet/SectionHeading.tsx';
 import { ChartedNotice, EmptyChart, TooLongNotice } from './sheet/SheetNotice.tsx';
@@ -14,7 +15,8 @@ export function DeskSheet({ desk }: { readonly desk: Desk }) {
     // biome-ignore lint/a11y/noStaticElementInteractions: the keys belong to the bars inside
     <div className="min-h-0 flex-1 overflow-auto phone:overflow-visible" onKeyDown={onKeyDown}>
       {tooLong && <TooLongNotice text={text} />}
-      {isEmpty && <EmptyChart typing={state.typing} input={input} onPaste={() => openPaste('')} />}
+      {isEmpty && !desk.mayWrite && <p className="p-6 text-quiet">{CHART_WORDS.nothingWrittenYet}</p>}
+      {isEmpty && desk.mayWrite && <EmptyChart typing={state.typing} input={input} onPaste={() => openPaste('')} />}
       {!isEmpty && !tooLong && (
         <ChartSheet
           sheet={sheet}
@@ -25,7 +27,7 @@ export function DeskSheet({ desk }: { readonly desk: Desk }) {
           layer={song.layer}
           typing={state.typing}
           input={input}
-          sections={sections}
+          sections={desk.mayWrite ? sections : null}
         />
       )}
       <ChartedNotice charted={state.charted} input={input} />

@@ -67,6 +67,21 @@ test('a song that is not here says so, also while it is asked for again by itsel
   await screen.findByText('There is no such song here.');
 });
 
+test('a guest reads: a chord is chosen and looked at, and nothing is there that could not be done', async () => {
+  house.me = { ...house.me, bands: house.me.bands.map((band) => ({ ...band, role: 'guest' as const })) };
+  await open('title: Steps\nkey: G\n\n[Verse]\n1 4 6- 5\n');
+  await user.click(place('1.0'));
+  expect(place('1.0').getAttribute('aria-pressed')).toBe('true');
+  await user.keyboard('5{Delete}s');
+  await user.dblClick(place('1.0'));
+  expect(numbers()).toEqual(['1', '4', '6 minor', '5']);
+  expect(document.querySelector('[data-typing]')).toBeNull();
+  for (const name of [/^Drag/, /^Bar$/, /change it/, /^Undo/, /^Check/]) expect(screen.queryByRole('button', { name })).toBeNull();
+  await user.click(screen.getByRole('button', { name: 'More' }));
+  expect(screen.getAllByRole('menuitem').map(({ textContent }) => textContent?.trim())).not.toContain('Versions');
+  expect(house.all('PUT', /songs/)).toEqual([]);
+});
+
 describe('bars by single keys', () => {
   test('are split, marked, doubled, moved and made thicker; every step is taken back', async () => {
     await open(`title: Steps\nkey: G\n\n${ORCHARD}\n`);

@@ -1,5 +1,6 @@
 import type { ChartEdit, Problem } from '@aurora/core';
 import { useRef, useState } from 'react';
+import { useMayWrite } from '../../api/songs.ts';
 import { type ChartDraft, edit } from '../../document/song-drafts.ts';
 import { useDraftState, useRewriting } from '../../document/use-song-draft.ts';
 import { type Layer, NO_LAYER } from '../../parts/analysis/sheet-content.ts';
@@ -36,7 +37,8 @@ export function useDesk(draft: ChartDraft, songId: string) {
     setPasted(put);
     setSheet('paste');
   };
-  const onKeyDown = useSheetKeys(input, openPaste);
+  const mayWrite = useMayWrite();
+  const onKeyDown = useSheetKeys(input, openPaste, mayWrite);
   useShortcuts({
     ArrowLeft: () => input.walk(-1),
     ArrowRight: () => input.walk(1),
@@ -67,6 +69,7 @@ export function useDesk(draft: ChartDraft, songId: string) {
     editor,
     room,
     onKeyDown,
+    mayWrite,
     edit: (change: ChartEdit) => void edit(draft, change),
     goToText: ({ line, column }: Problem['at']) => editor.inText((text) => text.goTo(line, column)),
   };

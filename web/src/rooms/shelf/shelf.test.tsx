@@ -2,9 +2,10 @@
 import '../../../test/dom.ts';
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import { cleanup, screen, waitFor, within } from '@testing-library/react';
-import { FakeHouse, Refusal } from '../../../test/fake-house.ts';
+import { FakeHouse, Refusal, setOf } from '../../../test/fake-house.ts';
 import { openRoom } from '../../../test/open-room.tsx';
 import { user } from '../../../test/user.ts';
+import { Home } from './Home.tsx';
 import { Shelf } from './Shelf.tsx';
 
 let house: FakeHouse;
@@ -143,5 +144,39 @@ describe('the shelf', () => {
     await shown(['Harbor Wall', 'Kelp Ladder', 'Northbound Gravel']);
     for (const name of [/^New song/, /^More about/]) expect(screen.queryByRole('button', { name })).toBeNull();
     expect(screen.queryByRole('link', { name: /Import/ })).toBeNull();
+  });
+});
+
+describe('the way in', () => {
+  const today = () => {
+    const now = new Date();
+    return `${now.getFullYear()}-${String(now.getMonth() + 1).padStart(2, '0')}-${String(now.getDate()).padStart(2, '0')}`;
+  };
+  const come = (role: 'leader' | 'member' | 'guest', date: string) => {
+    house.me = { ...house.me, bands: house.me.bands.map((band) => ({ ...band, role })) };
+    house.sets = [setOf('Quay night', house.songs, { date })];
+    return openRoom(house, '/', [
+      { index: true, Component: Home },
+      { path: 'band/tonight', Component: () => <p>the evening</p> },
+    ]);
+  };
+
+  test.each([
+    ['a member', 'member', 'is on today', 'the evening'],
+    ['a member', 'member', 'has no day', 'songs'],
+    ['a guest', 'guest', 'is on today', 'the evening'],
+    ['a guest', 'guest', 'has no day', 'the evening'],
+    ['a leader', 'leader', 'is on today', 'songs'],
+  ] as const)('of %s (%s) where a set %s leads to %s', async (_, role, when, wanted) => {
+    come(role, when === 'is on today' ? today() : '');
+    if (wanted === 'songs') await shown(['Harbor Wall', 'Kelp Ladder', 'Northbound Gravel']);
+    else expect(await screen.findByText('the evening')).toBeTruthy();
+  });
+
+  test('leads to the songs where they are asked for later', async () => {
+    const { router } = come('member', today());
+    await screen.findByText('the evening');
+    await router.navigate('/');
+    await shown(['Harbor Wall', 'Kelp Ladder', 'Northbound Gravel']);
   });
 });

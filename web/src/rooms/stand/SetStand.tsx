@@ -2,7 +2,7 @@ import { playedTexts } from '@aurora/core';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { type Tonight, useTonightSet } from '../../document/use-evening.ts';
-import { tonightsSong, useOpensTonight } from '../../parts/evening/tonights-song.ts';
+import { useOpensTonight, useTonightsSong } from '../../parts/evening/tonights-song.ts';
 import { useReader } from '../../session/lens.ts';
 import { setKey } from '../../session/lens-store.ts';
 import { Hint } from '../../ui/Hint.tsx';
@@ -41,7 +41,7 @@ function Evening({ tonight }: { readonly tonight: Tonight }) {
   const songs = evening.entries.filter(({ song }) => song !== null);
   const texts = useMemo(() => playedTexts(evening), [evening]);
   const place = Math.min(at, songs.length - 1);
-  const song = tonightsSong(tonight, ({ id }) => id === songs[place]?.id);
+  const song = useTonightsSong(tonight, ({ id }) => id === songs[place]?.id);
   const { member } = useReader();
   const next = useNextSong(evening, song?.entry.id ?? '');
   useOpensTonight(song);

@@ -2,7 +2,7 @@ import { useParams } from 'react-router';
 import type { ChartDraft } from '../../document/song-drafts.ts';
 import { useTonightSet } from '../../document/use-evening.ts';
 import { useDraftState } from '../../document/use-song-draft.ts';
-import { tonightsSong, useKeyChosenEarly, useOpensTonight } from '../../parts/evening/tonights-song.ts';
+import { useKeyChosenEarly, useOpensTonight, useTonightsSong } from '../../parts/evening/tonights-song.ts';
 import { OpenSong } from '../../parts/song/OpenSong.tsx';
 import { Stand } from './Stand.tsx';
 
@@ -15,7 +15,7 @@ export function StandRoom() {
 function SongOnStand({ draft, songId }: { readonly draft: ChartDraft; readonly songId: string }) {
   const { value } = useDraftState(draft);
   const { tonight, waiting } = useTonightSet();
-  const song = tonightsSong(tonight, ({ song: one }) => one?.songId === songId);
+  const song = useTonightsSong(tonight, ({ song: one }) => one?.songId === songId);
   useOpensTonight(song);
   useKeyChosenEarly(waiting, song);
   return <Stand songId={songId} text={value} back={`/songs/${songId}/chart`} isTonight={song !== null} />;

@@ -3,6 +3,7 @@ import { Popover } from 'radix-ui';
 import { useSetChanges, useSets } from '../../../api/sets.ts';
 import type { SetDeskState } from '../../../document/set-desk.ts';
 import type { Tonight } from '../../../document/use-evening.ts';
+import { sayDate } from '../../../parts/people/say-day.ts';
 import { RoadLine } from '../../../parts/road/RoadLine.tsx';
 import { useTonight } from '../../../session/tonight-store.ts';
 import { AskOnce } from '../../../ui/AskOnce.tsx';
@@ -24,12 +25,14 @@ interface Head {
 /** Which set, how long it lasts, where and when. */
 export function SetHead({ tonight, isNew, onNew }: Head) {
   const { state, times, setId } = tonight;
-  const { name, place, startsAt } = state.body;
+  const { name, place, startsAt, date } = state.body;
   const sets = useSets().data ?? [];
   const { open } = useTonight();
   const last = times.at(-1);
   const end = last === undefined ? null : clockAfter(startsAt, last.at + last.seconds);
-  const facts = [end === null ? startsAt : BAND_WORDS.fromTo(startsAt, end), place].filter((fact) => fact !== '');
+  const facts = [date === '' ? '' : sayDate(date), end === null ? startsAt : BAND_WORDS.fromTo(startsAt, end), place].filter(
+    (fact) => fact !== '',
+  );
   return (
     <div className="flex flex-wrap items-center gap-x-3">
       <Select
@@ -82,7 +85,7 @@ function SavedLine({ state: { status, isKept }, by }: { readonly state: SetDeskS
 /** What is written once for a set; a new one asks for it at once. */
 function SetFacts({ tonight, isNew }: Omit<Head, 'onNew'>) {
   const { desk, state, setId } = tonight;
-  const { name, place, startsAt } = state.body;
+  const { name, place, startsAt, date } = state.body;
   return (
     <Popover.Root defaultOpen={isNew}>
       <Popover.Trigger asChild>
@@ -109,7 +112,16 @@ function SetFacts({ tonight, isNew }: Omit<Head, 'onNew'>) {
             most={80}
             onChange={(next) => desk.change((body) => ({ ...body, place: next }))}
           />
-          <div className="flex items-end justify-between gap-3">
+          <div className="grid grid-cols-2 gap-3">
+            <label className="flex flex-col gap-1 text-fine font-semibold text-quiet">
+              {BAND_WORDS.day}
+              <input
+                type="date"
+                value={date}
+                onChange={(event) => desk.change((body) => ({ ...body, date: event.target.value }))}
+                className="min-h-11 min-w-0 rounded-lg border border-edge bg-raised px-3 text-base font-medium text-ink"
+              />
+            </label>
             <label className="flex flex-col gap-1 text-fine font-semibold text-quiet">
               {BAND_WORDS.begins}
               <input
@@ -119,8 +131,8 @@ function SetFacts({ tonight, isNew }: Omit<Head, 'onNew'>) {
                 className="min-h-11 rounded-lg border border-edge bg-raised px-3 text-base font-medium text-ink"
               />
             </label>
-            <CopySet tonight={tonight} />
           </div>
+          <CopySet tonight={tonight} />
           <TakeAway setId={setId} name={name} />
         </Popover.Content>
       </Popover.Portal>
@@ -138,7 +150,8 @@ function CopySet({ tonight: { state } }: { readonly tonight: Tonight }) {
   const copied = `${name.slice(0, MOST_NAME - COPY.length)}${COPY}`;
   const copy = () =>
     add.mutate(
-      { name: copied, place, startsAt, gapSeconds, entries },
+      // another evening: its day is not known yet
+      { name: copied, place, startsAt, date: '', gapSeconds, entries },
       { onSuccess: ({ id }) => open(id), onError: (error) => void sayFault(error.message) },
     );
   return (

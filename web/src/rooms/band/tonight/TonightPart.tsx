@@ -5,7 +5,7 @@ import { useNavigate } from 'react-router';
 import { useMembers } from '../../../api/members.ts';
 import { useSetChanges } from '../../../api/sets.ts';
 import { type Tonight, useTonightSet } from '../../../document/use-evening.ts';
-import { tonightsSong, useOpensTonight } from '../../../parts/evening/tonights-song.ts';
+import { useOpensTonight, useTonightsSong } from '../../../parts/evening/tonights-song.ts';
 import { Glyphs } from '../../../parts/notation/Glyphs.tsx';
 import { useNaming } from '../../../session/lens.ts';
 import { lensSearchNow } from '../../../session/lens-store.ts';
@@ -41,7 +41,7 @@ export function TonightPart() {
   };
   const begin = () =>
     add.mutate(
-      { name: BAND_WORDS.newSet, place: '', startsAt: '', gapSeconds: GAP_SECONDS, entries: [] },
+      { name: BAND_WORDS.newSet, place: '', startsAt: '', date: '', gapSeconds: GAP_SECONDS, entries: [] },
       { onSuccess: opened, onError: (error) => void sayFault(error.message) },
     );
   if (fault !== null) return <p className="py-6 text-alarm">{fault}</p>;
@@ -71,7 +71,7 @@ function TonightDesk({ tonight, isNew, onNew }: ComponentProps<typeof SetHead>) 
   const navigate = useNavigate();
   const at = evening.entries.findIndex(({ id }) => id === chosen);
   // the key over the room is that of the chosen entry, and rests without one
-  useOpensTonight(tonightsSong(tonight, ({ id }) => id === chosen));
+  useOpensTonight(useTonightsSong(tonight, ({ id }) => id === chosen));
   useShortcuts({ 'Ctrl+z': desk.undo, 'Ctrl+y': desk.redo, 'Ctrl+Z': desk.redo });
   const addBreak = () => {
     const id = crypto.randomUUID();

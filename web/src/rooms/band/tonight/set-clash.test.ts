@@ -19,6 +19,7 @@ const BODY: SetListBody = {
   name: 'Friday',
   place: '',
   startsAt: '',
+  date: '',
   gapSeconds: 30,
   entries: [song, { kind: 'break', id: 'e2', name: 'Tea', seconds: 900 }],
 };

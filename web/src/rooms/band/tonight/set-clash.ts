@@ -15,6 +15,7 @@ const OF_THE_SET: Readonly<Record<string, string>> = {
   name: BAND_WORDS.theSetsName,
   place: BAND_WORDS.whereItIs,
   startsAt: BAND_WORDS.whenItBegins,
+  date: BAND_WORDS.whichDay,
   gapSeconds: BAND_WORDS.theTimeBetweenSongs,
 };
 

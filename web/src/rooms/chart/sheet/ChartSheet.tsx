@@ -27,7 +27,8 @@ interface SheetProps {
   readonly playing: number | null;
   readonly typing: Typing | null;
   readonly input: SheetInput;
-  readonly sections: SectionActions;
+  /** What can be done with sections; null where the sheet is only read. */
+  readonly sections: SectionActions | null;
 }
 
 /** The number chart, written where it stands: bars on a quiet grid, numbers large, the reader's letters under them. */
@@ -36,7 +37,7 @@ export function ChartSheet({ sheet, reading, sections, turn, ...looked }: SheetP
   const inner = { ...looked, pixels: useInnerWidth(article, FIRST_WIDTH) };
   useFollow(article, inner.playing);
   const drawn = useRowsInSight(article, sheet, turn);
-  const { drop, context } = useSheetDrag(inner.input.commands.moveTo, sections.onMove);
+  const { drop, context } = useSheetDrag(inner.input.commands.moveTo, sections?.onMove ?? (() => undefined));
   const last = sheet.sections.at(-1);
   const bars = reading.bars.length;
   return (
@@ -54,9 +55,11 @@ export function ChartSheet({ sheet, reading, sections, turn, ...looked }: SheetP
             ends={section === last}
           />
         ))}
-        <Button look="bare" className="mt-1 text-quiet" onClick={() => inner.input.openNew(bars)}>
-          <AddIcon size={18} aria-hidden="true" /> {CHART_WORDS.barButton}
-        </Button>
+        {sections !== null && (
+          <Button look="bare" className="mt-1 text-quiet" onClick={() => inner.input.openNew(bars)}>
+            <AddIcon size={18} aria-hidden="true" /> {CHART_WORDS.barButton}
+          </Button>
+        )}
         {sheet.left > 0 && (
           <p className="py-4 font-semibold text-alarm">
             {sheet.left} {CHART_WORDS.moreBarsAreInTheText}
@@ -86,7 +89,7 @@ interface SectionProps extends Omit<SheetProps, 'sheet' | 'reading' | 'sections'
   readonly place: number;
   readonly bars: number;
   readonly drawn: Drawn;
-  readonly actions: SectionActions;
+  readonly actions: SectionActions | null;
   readonly drop: Drop;
   /** Whether it is the last one, so that a bar behind the last is typed here. */
   readonly ends: boolean;
@@ -105,7 +108,7 @@ function SheetSection({ section, place, drawn, actions, drop, ends, ...inner }: 
     >
       {index !== null && (
         <div className="flex items-center gap-1 py-0.5">
-          <Grip id={`section-${index}`} label={CHART_WORDS.drag(section.name ?? '')} />
+          {actions !== null && <Grip id={`section-${index}`} label={CHART_WORDS.drag(section.name ?? '')} />}
           <SectionHeading section={section} index={index} actions={actions} />
         </div>
       )}
@@ -116,6 +119,7 @@ function SheetSection({ section, place, drawn, actions, drop, ends, ...inner }: 
           name={`${place}.${at}`}
           drop={drop}
           isLast={ends && at === rows.length - 1}
+          mayWrite={actions !== null}
           {...inner}
           {...drawn(place, at, row)}
         />

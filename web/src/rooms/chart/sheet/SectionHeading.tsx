@@ -16,7 +16,7 @@ export interface SectionActions {
   readonly onLoop: (section: number) => void;
 }
 
-/** A section's name, how often it is played and what is said of it; pressed, everything about it can be changed. */
+/** A section's name, how often it is played and what is said of it; pressed, everything about it can be changed where one may. */
 export function SectionHeading({
   section,
   index,
@@ -24,8 +24,33 @@ export function SectionHeading({
 }: {
   readonly section: CellSection;
   readonly index: number;
-  readonly actions: SectionActions;
+  readonly actions: SectionActions | null;
 }) {
+  return (
+    <div className="flex items-center gap-3">
+      <h2 className="flex items-center gap-3">
+        {actions === null ? (
+          <span className={NAME}>{section.name || CHART_WORDS.noName}</span>
+        ) : (
+          <ChangedHeading section={section} index={index} actions={actions} />
+        )}
+        {section.times > 1 && <span className="text-base font-bold">×{section.times}</span>}
+      </h2>
+      {section.remark !== null && <span className="text-base text-quiet">{section.remark}</span>}
+      <span className="text-fine text-quiet">{playedWords(section.played)}</span>
+    </div>
+  );
+}
+
+const NAME = 'rounded-md bg-wash px-2.5 font-numeral text-base font-bold text-accent';
+
+interface ChangedProps {
+  readonly section: CellSection;
+  readonly index: number;
+  readonly actions: SectionActions;
+}
+
+function ChangedHeading({ section, index, actions }: ChangedProps) {
   const [open, setOpen] = useState(false);
   const leave = (action: () => void) => () => {
     setOpen(false);
@@ -33,32 +58,22 @@ export function SectionHeading({
   };
   const name = section.name ?? '';
   return (
-    <div className="flex items-center gap-3">
-      <h2 className="flex items-center gap-3">
-        <Popover.Root open={open} onOpenChange={setOpen}>
-          <Popover.Trigger
-            aria-label={CHART_WORDS.sectionChangeIt(name)}
-            className="min-h-7 rounded-md bg-wash px-2.5 font-numeral text-base font-bold text-accent hover:outline-2 hover:outline-accent"
-          >
-            {name || CHART_WORDS.noName}
-          </Popover.Trigger>
-          <Popover.Portal>
-            <Popover.Content
-              align="start"
-              sideOffset={6}
-              aria-label={CHART_WORDS.sectionNamed(name)}
-              className="z-30 w-80 rounded-xl border border-edge bg-raised p-4 shadow-lg"
-            >
-              <HeadingForm section={section} onDone={(heading) => leave(() => actions.onName(index, heading))()} />
-              <SectionSteps index={index} actions={actions} leave={leave} />
-            </Popover.Content>
-          </Popover.Portal>
-        </Popover.Root>
-        {section.times > 1 && <span className="text-base font-bold">×{section.times}</span>}
-      </h2>
-      {section.remark !== null && <span className="text-base text-quiet">{section.remark}</span>}
-      <span className="text-fine text-quiet">{playedWords(section.played)}</span>
-    </div>
+    <Popover.Root open={open} onOpenChange={setOpen}>
+      <Popover.Trigger aria-label={CHART_WORDS.sectionChangeIt(name)} className={`min-h-7 hover:outline-2 hover:outline-accent ${NAME}`}>
+        {name || CHART_WORDS.noName}
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content
+          align="start"
+          sideOffset={6}
+          aria-label={CHART_WORDS.sectionNamed(name)}
+          className="z-30 w-80 rounded-xl border border-edge bg-raised p-4 shadow-lg"
+        >
+          <HeadingForm section={section} onDone={(heading) => leave(() => actions.onName(index, heading))()} />
+          <SectionSteps index={index} actions={actions} leave={leave} />
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
   );
 }
 

@@ -20,6 +20,8 @@ interface RowProps {
   readonly drop: Drop;
   /** Whether bars behind the last one are typed here. */
   readonly isLast: boolean;
+  /** Whether bars can be dragged and written, or are only read. */
+  readonly mayWrite: boolean;
   /** How many bars the chart has. */
   readonly bars: number;
   readonly selection: BarSelection | null;
@@ -76,14 +78,16 @@ const OUT_OF_SIGHT = '[contain-intrinsic-size:auto_6.5rem] [content-visibility:a
 const BARS_IN_A_ROW = 4;
 const COLUMNS = { 1: 'grid-cols-1', 2: 'grid-cols-2', 4: 'grid-cols-4' } as const;
 
-interface PlacedBarProps extends Pick<RowProps, 'turn' | 'layer' | 'drop' | 'isLast' | 'selection' | 'playing' | 'input'> {
+const NOTHING = () => undefined;
+
+interface PlacedBarProps extends Pick<RowProps, 'turn' | 'layer' | 'drop' | 'isLast' | 'mayWrite' | 'selection' | 'playing' | 'input'> {
   readonly bar: BarCell;
   readonly last: boolean;
   readonly roomy: boolean;
   readonly pixels: number;
 }
 
-function PlacedBar({ bar, last, roomy, pixels, drop, isLast, selection, playing, input, turn, layer }: PlacedBarProps) {
+function PlacedBar({ bar, last, roomy, pixels, drop, isLast, mayWrite, selection, playing, input, turn, layer }: PlacedBarProps) {
   const range = selection === null ? null : rangeOf(selection);
   const dropsAt = (before: number) => drop?.kind === 'bar' && drop.before === before;
   return (
@@ -101,9 +105,9 @@ function PlacedBar({ bar, last, roomy, pixels, drop, isLast, selection, playing,
         turn={turn}
         layer={layer}
         onSelect={input.select}
-        onWrite={input.open}
+        onWrite={mayWrite ? input.open : NOTHING}
       />
-      {range?.from === bar.index && (
+      {mayWrite && range?.from === bar.index && (
         <span className="absolute -top-1 right-0 z-10">
           <Grip id="bars" label={CHART_WORDS.dragTheChosenBars} />
         </span>

@@ -36,9 +36,10 @@ function typedEarly(input: SheetInput): void {
   if (input.get().typing !== null) for (const key of keys) pressKey(key, input);
 }
 
-/** Hands keys to the sheet: those of its bars and its field, and those that nothing on the page has. */
-export function useSheetKeys(input: SheetInput, onPaste: (text: string) => void): (event: ReactKeyboardEvent) => void {
+/** Hands keys to the sheet: those of its bars and its field, and those that nothing on the page has; none where it is only read. */
+export function useSheetKeys(input: SheetInput, onPaste: (text: string) => void, mayWrite: boolean): (event: ReactKeyboardEvent) => void {
   useEffect(() => {
+    if (!mayWrite) return;
     const listen = (event: KeyboardEvent) => {
       // a key pressed while the page is being drawn anew is for the bar that is open
       const isIdle = event.target === document.body || (isButton(event.target) && /^[1-7]$/.test(event.key));
@@ -55,8 +56,9 @@ export function useSheetKeys(input: SheetInput, onPaste: (text: string) => void)
       window.removeEventListener('keydown', listen, true);
       window.removeEventListener('paste', paste);
     };
-  }, [input, onPaste]);
+  }, [input, onPaste, mayWrite]);
   return (event) => {
+    if (!mayWrite) return;
     const field = event.target instanceof HTMLInputElement && event.target.dataset.typing !== undefined ? event.target : null;
     if (field === null ? isOnSheet(event.target) : !isForField(event.key, field, input)) take(event, input);
   };

@@ -1,6 +1,6 @@
 import { type BarCell, type CellSection, type Fade, isShown } from '@aurora/core';
 import { useTonightSet } from '../../../document/use-evening.ts';
-import { tonightsSong, useOpensTonight } from '../../../parts/evening/tonights-song.ts';
+import { useOpensTonight, useTonightsSong } from '../../../parts/evening/tonights-song.ts';
 import { ChordSymbol, LetterSymbol } from '../../../parts/notation/ChordSymbol.tsx';
 import { useChartSheet } from '../../../parts/sheet/use-chart-sheet.ts';
 import { useShortcuts } from '../../../session/use-shortcuts.ts';
@@ -18,7 +18,7 @@ import { type SongOnStand, useSongPractice } from './use-song-practice.ts';
 /** A song of the set in tonight's key: it plays, and its bars vanish step by step. */
 export function SongItem(props: ItemProps) {
   const { tonight, waiting } = useTonightSet();
-  const song = tonightsSong(tonight, (entry) => entry.song?.songId === props.item.item.what);
+  const song = useTonightsSong(tonight, (entry) => entry.song?.songId === props.item.item.what);
   useOpensTonight(song);
   if (waiting) return <p className="flex-1 px-5 py-8 text-lead text-quiet">{PRACTICE_WORDS.fetching}</p>;
   if (song === null || song.entry.song === null)
