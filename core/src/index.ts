@@ -241,6 +241,7 @@ export {
   type ProjectionLens,
 } from './part/projection.ts';
 export { cueNames, lensOn, partPages, type PartReader, type TonightSong } from './part/reader-part.ts';
+export { countedSections } from './part/counted-bars.ts';
 export { drummedLines, isFolded, playedLines, type StandLine, standPages, writtenLines } from './part/stand-lines.ts';
 
 // sound

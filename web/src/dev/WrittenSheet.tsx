@@ -47,6 +47,7 @@ export function WrittenSheet({
           turn={false}
           layer={null}
           selection={input.selection}
+          kind="chart"
           sections={NO_ACTIONS}
         />
       )}

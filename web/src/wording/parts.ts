@@ -98,6 +98,7 @@ export const PARTS_WORDS = {
   theChartAsItIsKept: 'the chart as it is kept here',
   thisSongDidNotOpen: 'This song did not open',
   tryAgain: 'Try again',
+  barsOfTime: (bars: number) => (bars === 1 ? 'one bar of time' : `${bars} bars of time`),
   fetchingTheSong: 'Fetching the song…',
   undo: 'Undo',
   newSong: 'New song',

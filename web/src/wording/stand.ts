@@ -36,5 +36,4 @@ export const STAND_WORDS = {
   time: (ordinal: string | number) => ` · ${ordinal} time`,
   pageLabel: (what: string | number, count: string | number) => `Page ${what} of ${count}`,
   nothingWritten: 'Nothing is written in this song yet. Esc leads back to its chart.',
-  barsOfTime: (bars: number) => (bars === 1 ? 'one bar of time' : `${bars} bars of time`),
 } as const;

@@ -101,3 +101,23 @@ export function BeatMarks({ beats }: { readonly beats: number }) {
     </span>
   );
 }
+
+const PHRASE = 4;
+
+/** Bars of time that a drummer only counts: how many, and a stroke for each, in fours; as large as the type around it. */
+export function CountSign({ bars }: { readonly bars: number }) {
+  return (
+    <span className="flex items-end gap-[0.3em]">
+      <span className="sr-only">{PARTS_WORDS.barsOfTime(bars)}</span>
+      <b aria-hidden="true" className="font-numeral leading-tight">
+        {bars}
+      </b>
+      <span aria-hidden="true" className="mb-[0.3em] flex items-end gap-[0.12em]">
+        {Array.from({ length: bars }, (_, bar) => (
+          // biome-ignore lint/suspicious/noArrayIndexKey: a stroke has no name but its place
+          <span key={bar} className={`h-[0.42em] w-[0.06em] bg-quiet ${bar > 0 && bar % PHRASE === 0 ? 'ml-[0.14em]' : ''}`} />
+        ))}
+      </span>
+    </span>
+  );
+}

@@ -4,6 +4,7 @@ import {
   lensOn,
   lettersFrom,
   type Note,
+  type PartKind,
   type Projected,
   projectChart,
   timelineOf,
@@ -20,6 +21,8 @@ import { useReads } from '../../session/use-reads.ts';
 export interface ChartOnDesk {
   readonly reading: ChartReading;
   readonly sheet: Projected;
+  /** What of the chart is shown: all of it, or the reader's part. */
+  readonly kind: PartKind;
   /** Home tonics that sound and that are read. */
   readonly sounding: Note;
   readonly written: Note;
@@ -38,10 +41,8 @@ export interface ChartOnDesk {
 }
 
 interface SheetWish {
-  /** While bars are typed on the sheet itself. */
-  readonly atOnce?: boolean;
-  /** Where it is only read: a bass player or a drummer sees their part of it. */
-  readonly onStand?: boolean;
+  /** While it is written: all of it, also for a bass player or a drummer, who else see their part. */
+  readonly whole?: boolean;
   /** Bars of the song itself, where a bridge to the next one follows. */
   readonly ownBars?: number | undefined;
 }
@@ -51,17 +52,16 @@ const LONG_TEXT = 6000;
 /** More bars than this are not drawn at once. */
 const MOST_BARS = 600;
 
-/** Reads a text as a chart and lays it out. A long text may come a moment later, but not while its bars are typed on the sheet itself. */
-export function useChartSheet(songId: string, text: string, { atOnce = false, onStand = false, ownBars }: SheetWish = {}): ChartOnDesk {
+/** Reads a text as a chart and lays it out. A long text may come a moment later, but not while its bars are written on the sheet itself. */
+export function useChartSheet(songId: string, text: string, { whole = false, ownBars }: SheetWish = {}): ChartOnDesk {
   const later = useDeferredValue(text);
-  const deferred = atOnce || text.length < LONG_TEXT ? text : later;
+  const deferred = whole || text.length < LONG_TEXT ? text : later;
   const tooLong = isTooLong(deferred);
   const shown = tooLong ? '' : deferred;
   const { reading } = chartOf(shown);
   const { key, homeKey, reader, naming } = useLens();
   const { show, part, words, cuesFor } = useReads();
-  // a chart is written whole, whoever reads it
-  const kind = onStand ? part : 'chart';
+  const kind = whole ? 'chart' : part;
   const swaps = useOwnSwaps(songId);
   const sounding = (key ?? homeKey ?? reading.head.key).tonic;
   const lens = useMemo(
@@ -74,6 +74,7 @@ export function useChartSheet(songId: string, text: string, { atOnce = false, on
   return {
     reading,
     sheet,
+    kind,
     sounding,
     written,
     letterKey,

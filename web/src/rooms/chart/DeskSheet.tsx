@@ -1,3 +1,4 @@
+import { countedSections, type PartKind, type Projected } from '@aurora/core';
 import { useMemo } from 'react';
 import { CHART_WORDS } from '../../wording/chart.ts';
 import { ChartSheet } from './sheet/ChartSheet.tsx';
@@ -8,7 +9,8 @@ import type { Desk } from './use-desk.ts';
 /** The sheet itself, or what stands in its place: a first bar to be written, or a text too long to be a chart. */
 export function DeskSheet({ desk }: { readonly desk: Desk }) {
   const { text, input, state, selection, play, song, openPaste, onKeyDown } = desk;
-  const { sheet, reading, turn, tooLong } = desk.desk;
+  const { kind, reading, turn, tooLong } = desk.desk;
+  const sheet = useCounted(desk.desk.sheet, kind);
   const sections = useSectionActions(desk);
   const isEmpty = reading.bars.length === 0 && !tooLong;
   return (
@@ -21,6 +23,7 @@ export function DeskSheet({ desk }: { readonly desk: Desk }) {
         <ChartSheet
           sheet={sheet}
           reading={reading}
+          kind={kind}
           turn={turn}
           selection={selection}
           playing={play.bar}
@@ -33,6 +36,11 @@ export function DeskSheet({ desk }: { readonly desk: Desk }) {
       <ChartedNotice charted={state.charted} input={input} />
     </div>
   );
+}
+
+/** A drummer's bars of time are counted, as on paper and on the stand. */
+function useCounted(sheet: Projected, kind: PartKind): Projected {
+  return useMemo(() => (kind === 'form' ? { ...sheet, sections: countedSections(sheet.sections) } : sheet), [sheet, kind]);
 }
 
 /** What can be done with sections; the same value as long as the chart is, so that nothing is drawn anew for it. */

@@ -82,6 +82,52 @@ test('a guest reads: a chord is chosen and looked at, and nothing is there that 
   expect(house.all('PUT', /songs/)).toEqual([]);
 });
 
+describe('the sheet is read as whoever is signed in reads', () => {
+  /** Opens a song as a player of the band who reads like this. */
+  async function openAs(plays: string, reads: Parameters<typeof playerOf>[2], source: string) {
+    const player = playerOf('Wren', plays, reads);
+    house.members = [player];
+    house.me = { ...house.me, bands: house.me.bands.map((band) => ({ ...band, memberId: player.id })) };
+    house.addSong(source);
+    songId = house.songs.at(-1)?.id ?? '';
+    openRoom(house, `/songs/${songId}/chart`, [{ path: 'songs/:songId/chart', Component: ChartRoom }]);
+    await waitFor(() => expect(place('0.0')).toBeTruthy());
+  }
+  const SONG = 'title: Steps\nkey: F\n\n[Verse]\n1 4 6-7 5/7\n1 >4 <5> 1!\n';
+
+  test('a drummer has bars of time counted, the hits whole, and all of it while a bar is written', async () => {
+    await openAs('drums', { part: 'form' }, SONG);
+    expect(names()[0]).toBe('Bar 1: 5 bars of time');
+    expect(
+      names()
+        .slice(1)
+        .map((name) => name.replace(/^.*?(, [a-z ,]+)?$/, '$1')),
+    ).toEqual([', pushed', ', let ring', ', stop']);
+    await user.click(place('0.0'));
+    await user.keyboard('{F2}');
+    await waitFor(() => expect(document.querySelector('[data-typing]')).not.toBeNull());
+    expect(numbers()).toEqual(['4', '6 minor 7', '5 over 7', '1', '4', '5', '1']);
+  });
+
+  test.each([
+    ['a bass player: roots and basses', 'bass', { part: 'bass' as const }, ['1', '4', '6', '7'], ['F', 'B flat', 'D', 'E']],
+    ['a trumpet, a step up', 'trumpet', { transpose: 2 }, ['1', '4', '6 minor 7', '5 over 7'], ['G', 'C', 'E minor 7', 'D over F sharp']],
+    [
+      'an alto, a sixth up',
+      'alto saxophone',
+      { transpose: 9 },
+      ['1', '4', '6 minor 7', '5 over 7'],
+      ['D', 'G', 'B minor 7', 'A over C sharp'],
+    ],
+    ['a capo on 3', 'guitar', { capo: 3 }, ['1', '4', '6 minor 7', '5 over 7'], ['D', 'G', 'B minor 7', 'A over C sharp']],
+    ['a singer', 'voice', {}, ['1', '4', '6 minor 7', '5 over 7'], ['F', 'B flat', 'D minor 7', 'C over E']],
+  ])('%s', async (_, plays, reads, first, read) => {
+    await openAs(plays, reads, SONG);
+    expect(numbers().slice(0, 4)).toEqual(first);
+    expect(letters().slice(0, 4)).toEqual(read);
+  });
+});
+
 describe('bars by single keys', () => {
   test('are split, marked, doubled, moved and made thicker; every step is taken back', async () => {
     await open(`title: Steps\nkey: G\n\n${ORCHARD}\n`);

@@ -21,7 +21,7 @@ export function useDesk(draft: ChartDraft, songId: string) {
   const { value: text } = useDraftState(draft);
   const rewriting = useRewriting(draft);
   const { input, state } = useSheetInput(draft, useWrittenTonic(text));
-  const desk = useChartSheet(songId, text, { atOnce: state.typing !== null });
+  const desk = useChartSheet(songId, text, { whole: state.typing !== null });
   const selection = input.selection;
   const [layer, setLayer] = useState<Layer>(NO_LAYER);
   const song = useChartAnalysis(desk.text, layer);

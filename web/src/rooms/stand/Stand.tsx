@@ -9,7 +9,6 @@ import { useChartSheet } from '../../parts/sheet/use-chart-sheet.ts';
 import { stepKey } from '../../session/key-view.ts';
 import { useLens } from '../../session/lens.ts';
 import { keyInForce, lensSearchNow, setKey } from '../../session/lens-store.ts';
-import { useReads } from '../../session/use-reads.ts';
 import { useShortcuts } from '../../session/use-shortcuts.ts';
 import { useThemeOnPage } from '../../session/use-theme.ts';
 import { STAND_WORDS } from '../../wording/stand.ts';
@@ -56,13 +55,12 @@ interface StandProps {
 export function Stand({ songId, text, ownBars, back, tonight = [], onPast, isTonight, next = null, children }: StandProps) {
   const look = useStandLook();
   useThemeOnPage(look.theme);
-  const { sheet, reading, sounding } = useChartSheet(songId, text, { onStand: true, ownBars });
-  const { part } = useReads();
+  const { sheet, kind, reading, sounding } = useChartSheet(songId, text, { ownBars });
   const folded = isFolded(reading);
   const lines = useMemo(() => {
     const all = look.form === 'played' && folded ? playedLines(sheet, reading, MOST_LINES) : writtenLines(sheet);
-    return part === 'form' ? drummedLines(all) : all;
-  }, [sheet, reading, look.form, folded, part]);
+    return kind === 'form' ? drummedLines(all) : all;
+  }, [sheet, reading, look.form, folded, kind]);
   const paper = useStandPaper(lines);
   const walk = useStandWalk({ lines, pages: paper.pages, open: look.turn === 'lines' ? 0 : paper.open, onPast });
   const away = { pathname: back, search: lensSearchNow() };

@@ -4,7 +4,17 @@ import { ChordSymbol, LetterSymbol } from '../../parts/notation/ChordSymbol.tsx'
 import { barColumns } from '../../parts/sheet/bar-columns.ts';
 import { hasMarksOver, ROW_AND_OVER } from '../../parts/sheet/bar-place.ts';
 import { barEms, phoneColumns } from '../../parts/sheet/row-columns.ts';
-import { AgainSign, BeatMarks, CodaSign, Diamond, PushMark, RepeatLine, SegnoSign, StopMark } from '../../parts/sheet/sheet-marks.tsx';
+import {
+  AgainSign,
+  BeatMarks,
+  CodaSign,
+  CountSign,
+  Diamond,
+  PushMark,
+  RepeatLine,
+  SegnoSign,
+  StopMark,
+} from '../../parts/sheet/sheet-marks.tsx';
 import { STAND_WORDS } from '../../wording/stand.ts';
 
 /** On less than this, long bars stand two by two. */
@@ -75,7 +85,7 @@ function StandBar({ bar, last, roomy }: StandBarProps) {
       {bar.closesRepeat !== null && <RepeatLine end within />}
       <StandOver bar={bar} />
       <div className="flex min-w-0 flex-col pt-[0.08em]">
-        {bar.sign === 'count' && <Count bars={bar.counts} />}
+        {bar.sign === 'count' && <CountSign bars={bar.counts} />}
         {bar.sign === 'chords' && (
           <div
             className="grid gap-x-[0.4em]"
@@ -121,26 +131,6 @@ function StandOver({ bar }: { readonly bar: BarCell }) {
       {heading !== '' && <span className="min-w-0">{heading}</span>}
       {end !== '' && <span className="ml-auto min-w-0 text-right text-ink">{end}</span>}
     </div>
-  );
-}
-
-const PHRASE = 4;
-
-/** Bars of time that a drummer only counts: how many, and a stroke for each, in fours. */
-function Count({ bars }: { readonly bars: number }) {
-  return (
-    <p className="flex items-end gap-[0.3em]">
-      <span className="sr-only">{STAND_WORDS.barsOfTime(bars)}</span>
-      <b aria-hidden="true" className="font-numeral leading-tight">
-        {bars}
-      </b>
-      <span aria-hidden="true" className="mb-[0.3em] flex items-end gap-[0.12em]">
-        {Array.from({ length: bars }, (_, bar) => (
-          // biome-ignore lint/suspicious/noArrayIndexKey: a stroke has no name but its place
-          <span key={bar} className={`h-[0.42em] w-[0.06em] bg-quiet ${bar > 0 && bar % PHRASE === 0 ? 'ml-[0.14em]' : ''}`} />
-        ))}
-      </span>
-    </p>
   );
 }
 

@@ -1,4 +1,4 @@
-import type { CellSection, ChartReading, Projected } from '@aurora/core';
+import type { CellSection, ChartReading, PartKind, Projected } from '@aurora/core';
 import { DndContext } from '@dnd-kit/core';
 import { type RefObject, useEffect, useRef } from 'react';
 import { sheetFacts } from '../../../parts/sheet/sheet-facts.ts';
@@ -20,6 +20,8 @@ import { type Drop, useSheetDrag } from './use-sheet-drag.ts';
 interface SheetProps {
   readonly sheet: Projected;
   readonly reading: ChartReading;
+  /** Whether all of the chart is shown, or only a reader's part. */
+  readonly kind: PartKind;
   readonly turn: boolean;
   readonly layer: ReadonlyMap<string, ChordLayer> | null;
   readonly selection: BarSelection | null;
@@ -32,7 +34,7 @@ interface SheetProps {
 }
 
 /** The number chart, written where it stands: bars on a quiet grid, numbers large, the reader's letters under them. */
-export function ChartSheet({ sheet, reading, sections, turn, ...looked }: SheetProps) {
+export function ChartSheet({ sheet, reading, kind, sections, turn, ...looked }: SheetProps) {
   const article = useRef<HTMLElement>(null);
   const inner = { ...looked, pixels: useInnerWidth(article, FIRST_WIDTH) };
   useFollow(article, inner.playing);
@@ -44,7 +46,7 @@ export function ChartSheet({ sheet, reading, sections, turn, ...looked }: SheetP
     <DndContext {...context}>
       <article ref={article} aria-label={CHART_WORDS.chart} className="relative px-5 py-1.5 phone:px-2 phone:pb-[60vh] 3xl:px-10">
         <p className="pt-1 text-right text-fine text-quiet lg:absolute lg:right-5 phone:static phone:text-left lying:hidden">
-          {sheetFacts(reading).join('  ·  ')}
+          {[PART_NAMES[kind], ...sheetFacts(reading)].filter((fact) => fact !== '').join('  ·  ')}
         </p>
         {sheet.sections.map((section, place) => (
           <SheetSection
@@ -70,6 +72,8 @@ export function ChartSheet({ sheet, reading, sections, turn, ...looked }: SheetP
   );
 }
 
+const PART_NAMES: Readonly<Record<PartKind, string>> = { chart: '', form: CHART_WORDS.formPart, bass: CHART_WORDS.bassPart };
+
 /** Taken until the sheet was measured. */
 const FIRST_WIDTH = 860;
 
@@ -82,7 +86,7 @@ function useFollow(article: RefObject<HTMLElement | null>, playing: number | nul
   }, [article, playing]);
 }
 
-interface SectionProps extends Omit<SheetProps, 'sheet' | 'reading' | 'sections' | 'turn'> {
+interface SectionProps extends Omit<SheetProps, 'sheet' | 'reading' | 'kind' | 'sections' | 'turn'> {
   readonly pixels: number;
   readonly section: CellSection;
   /** Its place on the sheet. */

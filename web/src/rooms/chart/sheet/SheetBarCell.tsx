@@ -5,7 +5,17 @@ import { fittingNumeral, type NumeralSize } from '../../../parts/notation/numera
 import { barColumns } from '../../../parts/sheet/bar-columns.ts';
 import { ROW_AND_OVER } from '../../../parts/sheet/bar-place.ts';
 import { fitsBar } from '../../../parts/sheet/row-columns.ts';
-import { AgainSign, BeatMarks, CodaSign, Diamond, PushMark, RepeatLine, SegnoSign, StopMark } from '../../../parts/sheet/sheet-marks.tsx';
+import {
+  AgainSign,
+  BeatMarks,
+  CodaSign,
+  CountSign,
+  Diamond,
+  PushMark,
+  RepeatLine,
+  SegnoSign,
+  StopMark,
+} from '../../../parts/sheet/sheet-marks.tsx';
 import { Named } from '../../../ui/Named.tsx';
 import { CHART_WORDS } from '../../../wording/chart.ts';
 import type { ChordLayer } from './chord-layer.ts';
@@ -108,20 +118,30 @@ function BarChords({ bar, chord, pixels, ...look }: BarLook & Pick<BarProps, 'ba
   );
 }
 
-/** A bar written as a sign for the bars before it. */
+/** A bar written as a sign for the bars before it, or bars of time that are only counted. */
 function AgainButton({ bar, pressed, onSelect, onWrite }: BarLook & { readonly bar: BarCell; readonly pressed: boolean }) {
   const twice = bar.sign === '%%';
+  const label =
+    bar.sign === 'count'
+      ? CHART_WORDS.timeLabel(bar.index + 1, bar.counts)
+      : CHART_WORDS.barAgainLabel(bar.index + 1, twice ? CHART_WORDS.theTwoBarsBeforeAgain : CHART_WORDS.theBarBeforeAgain);
   return (
     <button
       type="button"
       data-place={`${bar.index}.0`}
       aria-pressed={pressed}
-      aria-label={CHART_WORDS.barAgainLabel(bar.index + 1, twice ? CHART_WORDS.theTwoBarsBeforeAgain : CHART_WORDS.theBarBeforeAgain)}
+      aria-label={label}
       onClick={(event) => onSelect(bar.index, 0, event.shiftKey)}
       onDoubleClick={() => onWrite(bar.index, 'edit')}
       className="flex flex-1 rounded-md hover:bg-wash aria-pressed:shadow-[inset_0_-3px_0_var(--accent)]"
     >
-      <AgainSign twice={twice} />
+      {bar.sign === 'count' ? (
+        <span className="px-1 text-figure">
+          <CountSign bars={bar.counts} />
+        </span>
+      ) : (
+        <AgainSign twice={twice} />
+      )}
     </button>
   );
 }

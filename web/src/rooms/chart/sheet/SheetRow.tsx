@@ -78,6 +78,11 @@ const OUT_OF_SIGHT = '[contain-intrinsic-size:auto_6.5rem] [content-visibility:a
 const BARS_IN_A_ROW = 4;
 const COLUMNS = { 1: 'grid-cols-1', 2: 'grid-cols-2', 4: 'grid-cols-4' } as const;
 
+/** Whether a drawn bar stands for the written one at an index: it may count several. */
+function stands({ index, counts }: BarCell, at: number): boolean {
+  return index <= at && at < index + counts;
+}
+
 const NOTHING = () => undefined;
 
 interface PlacedBarProps extends Pick<RowProps, 'turn' | 'layer' | 'drop' | 'isLast' | 'mayWrite' | 'selection' | 'playing' | 'input'> {
@@ -97,9 +102,9 @@ function PlacedBar({ bar, last, roomy, pixels, drop, isLast, mayWrite, selection
       <SheetBarCell
         bar={bar}
         last={last}
-        chosen={range !== null && bar.index >= range.from && bar.index <= range.to}
-        chord={selection?.head === bar.index ? selection.chord : null}
-        playing={playing === bar.index}
+        chosen={range !== null && range.from < bar.index + bar.counts && bar.index <= range.to}
+        chord={selection !== null && stands(bar, selection.head) ? selection.chord : null}
+        playing={playing !== null && stands(bar, playing)}
         roomy={roomy}
         pixels={pixels}
         turn={turn}
