@@ -23,3 +23,16 @@ test('everything else stays as it was typed, letters, spaces and faults', () => 
   const source = 'title:   Rope\nkey: D\n\n[A]  x2\n  D   G  hello\n~ a line\n// kept\n';
   expect(kept(source)).toBe('title:   Rope\nkey: D\nrange: B3 D5\n\n[A]  x2\n  D   G  hello\n~ a line\n// kept\n');
 });
+
+test('a title stands before everything else that is said', () => {
+  const titled = (source: string) => withHeadLine(source, readChart(source), 'title', 'Rope');
+  expect(titled('key: D\ntempo: 90\n\n1 4\n')).toBe('title: Rope\nkey: D\ntempo: 90\n\n1 4\n');
+  expect(titled('// ours\nkey: D\n\n1\n')).toBe('// ours\ntitle: Rope\nkey: D\n\n1\n');
+  expect(titled('title: Old\nkey: D\n\n1\n')).toBe('title: Rope\nkey: D\n\n1\n');
+});
+
+test('a line without a value goes, and one that is not there stays away', () => {
+  const without = (source: string) => withHeadLine(source, readChart(source), 'tempo', '');
+  expect(without('key: D\ntempo: 90\n\n1\n')).toBe('key: D\n\n1\n');
+  expect(without('key: D\n\n1\n')).toBe('key: D\n\n1\n');
+});

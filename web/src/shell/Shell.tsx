@@ -57,6 +57,7 @@ function House() {
       <div className="flex min-h-0 min-w-0 flex-1 flex-col flat:block">
         <TopBar
           title={names.title}
+          songId={songId}
           room={names.room}
           subtitle={subtitle}
           scaleIsFree={songId === undefined}
@@ -64,7 +65,7 @@ function House() {
         />
         <Companions
           shown={hasCompanions(pathname)}
-          head={isPhone ? <PageHead title={names.title} room={names.room} subtitle={subtitle} /> : null}
+          head={isPhone ? <PageHead title={names.title} songId={songId} room={names.room} subtitle={subtitle} /> : null}
         >
           <Outlet />
         </Companions>

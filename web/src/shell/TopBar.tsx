@@ -10,10 +10,13 @@ import { ReaderLens } from './ReaderLens.tsx';
 // nothing sounds before the page is there
 const Loudness = lazy(async () => ({ default: (await import('./Loudness.tsx')).Loudness }));
 const DeviceSigns = lazy(async () => ({ default: (await import('./DeviceSigns.tsx')).DeviceSigns }));
+const SongTitle = lazy(async () => ({ default: (await import('./SongTitle.tsx')).SongTitle }));
 const PhoneMenu = lazy(async () => ({ default: (await import('./PhoneMenu.tsx')).PhoneMenu }));
 
 interface TopBarProps {
   readonly title: string;
+  /** The open song, whose title can be edited where it stands. */
+  readonly songId: string | undefined;
   /** The room a song is open in, for who does not see it; empty where the title says it. */
   readonly room: string;
   /** Under the title: whose it is, or whether it is saved. */
@@ -24,7 +27,7 @@ interface TopBarProps {
 }
 
 /** What is open, what may be done with it, and the two lenses it is seen through: one line. On a phone the lenses alone. */
-export function TopBar({ title, room, subtitle, scaleIsFree, keyRests }: TopBarProps) {
+export function TopBar({ title, songId, room, subtitle, scaleIsFree, keyRests }: TopBarProps) {
   const isPhone = usePhone();
   if (isPhone) {
     return (
@@ -55,7 +58,7 @@ export function TopBar({ title, room, subtitle, scaleIsFree, keyRests }: TopBarP
   }
   return (
     <header className="no-print flex min-h-13 flex-wrap items-center gap-x-2 gap-y-1 border-b border-hairline bg-sheet px-4 py-1">
-      <Title title={title} room={room} subtitle={subtitle} />
+      <Title title={title} songId={songId} room={room} subtitle={subtitle} />
       <SlotPlace name="tools" className="flex min-w-0 items-center gap-1 max-lg:order-last max-lg:w-full" />
       <div className="ml-auto flex min-w-0 items-center gap-2">
         <Suspense>
@@ -71,21 +74,29 @@ export function TopBar({ title, room, subtitle, scaleIsFree, keyRests }: TopBarP
   );
 }
 
+type HeadProps = Pick<TopBarProps, 'title' | 'songId' | 'room' | 'subtitle'>;
+
 /** On a phone the title and the tools go with the page. */
-export function PageHead({ title, room, subtitle }: Pick<TopBarProps, 'title' | 'room' | 'subtitle'>) {
+export function PageHead({ title, songId, room, subtitle }: HeadProps) {
   return (
     <div className="flex min-h-14 flex-wrap items-center gap-x-2 px-3 pt-1">
-      <Title title={title} room={room} subtitle={subtitle} />
+      <Title title={title} songId={songId} room={room} subtitle={subtitle} />
       <SlotPlace name="tools" className="ml-auto flex min-w-0 flex-wrap items-center" />
     </div>
   );
 }
 
-function Title({ title, room, subtitle }: Pick<TopBarProps, 'title' | 'room' | 'subtitle'>) {
+function Title({ title, songId, room, subtitle }: HeadProps) {
   return (
     <div className="max-w-52 min-w-24 flex-1 py-0.5 phone:max-w-none 3xl:max-w-96">
       <h1 className="truncate font-numeral text-lead leading-tight font-bold">
-        {title}
+        {songId === undefined ? (
+          title
+        ) : (
+          <Suspense fallback={title}>
+            <SongTitle songId={songId} name={title} />
+          </Suspense>
+        )}
         {room !== '' && <span className="sr-only">, {room}</span>}
       </h1>
       <div className="flex min-h-[1.1rem] gap-2 truncate text-fine text-quiet">{subtitle}</div>

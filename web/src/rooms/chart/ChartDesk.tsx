@@ -11,6 +11,7 @@ import { ChecksList } from './ChecksList.tsx';
 import { DeskBar } from './DeskBar.tsx';
 import { DeskSheet } from './DeskSheet.tsx';
 import { DeskSheets } from './DeskSheets.tsx';
+import { NameOnce } from './NameOnce.tsx';
 import { NumberingChoice } from './NumberingChoice.tsx';
 import { PlayBar } from './PlayBar.tsx';
 import { BarPad } from './sheet/BarPad.tsx';
@@ -45,6 +46,7 @@ export function ChartDesk({ draft, songId }: { readonly draft: ChartDraft; reado
         </InSlot>
       )}
       <DeskRidge desk={desk} />
+      <NameOnce desk={desk} />
       {desk.checking && (
         <div className="max-h-[40%] shrink-0 overflow-auto border-b border-hairline phone:max-h-none">
           <Checks desk={desk} findings={desk.song.findings} />

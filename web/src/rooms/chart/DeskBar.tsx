@@ -12,6 +12,7 @@ import {
   CapoIcon,
   CheckIcon,
   ChosenIcon,
+  EditIcon,
   ExportIcon,
   type Icon,
   LayerIcon,
@@ -35,7 +36,7 @@ interface DeskBarProps {
   readonly toLookAt: number;
   readonly checking: boolean;
   readonly onCheck: () => void;
-  readonly onOpen: (sheet: 'print' | 'versions' | 'capo' | 'export') => void;
+  readonly onOpen: (sheet: 'print' | 'versions' | 'capo' | 'export' | 'details') => void;
   /** Opens the text, the caret in it. */
   readonly onText: () => void;
   /** How the song is played. */
@@ -101,6 +102,7 @@ function MoreMenu({ songId, mayWrite, toLookAt, onCheck, onOpen, onText, isPhone
           <Item icon={ExportIcon} label={CHART_WORDS.exportForOtherPrograms} onPress={() => onOpen('export')} />
           {mayWrite && (
             <>
+              <Item icon={EditIcon} label={CHART_WORDS.details} onPress={() => onOpen('details')} />
               <Item icon={VersionsIcon} label={CHART_WORDS.versions} onPress={() => onOpen('versions')} />
               <Item icon={TextIcon} label={CHART_WORDS.editAsText} onPress={onText} />
             </>

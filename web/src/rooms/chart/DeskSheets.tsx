@@ -7,6 +7,7 @@ const CapoSheet = lazy(async () => ({ default: (await import('./out/CapoSheet.ts
 const ExportSheet = lazy(async () => ({ default: (await import('./out/ExportSheet.tsx')).ExportSheet }));
 const PrintSheet = lazy(async () => ({ default: (await import('./out/PrintSheet.tsx')).PrintSheet }));
 const VersionsSheet = lazy(async () => ({ default: (await import('./versions/VersionsSheet.tsx')).VersionsSheet }));
+const DetailsSheet = lazy(async () => ({ default: (await import('./out/DetailsSheet.tsx')).DetailsSheet }));
 const ChangesSheet = lazy(async () => ({ default: (await import('./versions/ChangesSheet.tsx')).ChangesSheet }));
 
 interface OpenSheetProps {
@@ -44,6 +45,9 @@ const SHEETS: Readonly<Record<DeskSheetName, ComponentType<OpenSheetProps>>> = {
   },
   versions: ({ desk, onClose }) => (
     <VersionsSheet songId={desk.songId} text={desk.text} onWrite={(next) => desk.rewriting.write(next)} onClose={onClose} />
+  ),
+  details: ({ desk, onClose }) => (
+    <DetailsSheet songId={desk.songId} text={desk.text} reading={desk.desk.reading} onEdit={desk.edit} onClose={onClose} />
   ),
   changes: ({ desk, onClose }) => <ChangesSheet input={desk.input} reading={desk.desk.reading} onClose={onClose} />,
 };

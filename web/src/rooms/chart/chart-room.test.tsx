@@ -128,6 +128,56 @@ describe('the sheet is read as whoever is signed in reads', () => {
   });
 });
 
+describe('what a song is called', () => {
+  const kept = (start: string) => waitFor(() => expect(source().startsWith(start)).toBe(true), { timeout: 20_000 });
+
+  test('is asked once, after the first section, and not while a bar is written', async () => {
+    await open('key: G\n\n1 4 6- 5\n');
+    const field = screen.getByRole('textbox', { name: 'What is it called?' });
+    await user.click(place('0.0'));
+    await user.keyboard('{F2}');
+    await waitFor(() => expect(screen.queryByRole('textbox', { name: 'What is it called?' })).toBeNull());
+    await user.keyboard('{Escape}');
+    await screen.findByRole('textbox', { name: 'What is it called?' });
+    expect(field.isConnected).toBe(false);
+    await user.type(screen.getByRole('textbox', { name: 'What is it called?' }), 'Rope Walk{Enter}');
+    await kept('title: Rope Walk\nkey: G\n\n1 4 6- 5\n');
+    expect(screen.queryByRole('textbox', { name: 'What is it called?' })).toBeNull();
+  });
+
+  test('and later is later: the question does not come back, nor for a song of three bars', async () => {
+    await open('key: G\n\n1 4 6- 5\n');
+    await user.click(screen.getByRole('button', { name: 'Later' }));
+    expect(screen.queryByRole('textbox', { name: 'What is it called?' })).toBeNull();
+    cleanup();
+    await open('key: G\n\n1 4 5\n');
+    expect(screen.queryByRole('textbox', { name: 'What is it called?' })).toBeNull();
+  });
+
+  test('stands with everything else of the head in a form over the same text; what cannot be read is not taken', async () => {
+    await open('title: Steps\nkey: G\ntempo: 90\n\n1 4\n');
+    await user.click(screen.getByRole('button', { name: 'More' }));
+    await user.click(screen.getByRole('menuitem', { name: 'Details' }));
+    const fill = async (name: string, value: string) => {
+      const field = await screen.findByRole('textbox', { name });
+      await user.clear(field);
+      await user.type(field, `${value}{Enter}`);
+      return field;
+    };
+    await fill('Title', 'Rope Walk');
+    await fill('Written by', 'Tam');
+    await fill('Key (the numbers stay)', 'Eb');
+    await fill('Time', '3/4');
+    const tempo = await fill('Tempo, beats a minute', 'fast');
+    expect(tempo.getAttribute('aria-invalid')).toBe('true');
+    await fill('Range of the melody', 'B3 D5');
+    await fill('Note', '');
+    await kept('title: Rope Walk\nkey: Eb\ntempo: 90\nby: Tam\ntime: 3/4\nrange: B3 D5\n\n1 4\n');
+    await fill('Tempo, beats a minute', '104');
+    await kept('title: Rope Walk\nkey: Eb\ntempo: 104\n');
+  });
+});
+
 describe('bars by single keys', () => {
   test('are split, marked, doubled, moved and made thicker; every step is taken back', async () => {
     await open(`title: Steps\nkey: G\n\n${ORCHARD}\n`);

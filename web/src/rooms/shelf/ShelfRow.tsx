@@ -12,6 +12,7 @@ import { SHELF_WORDS } from '../../wording/shelf.ts';
 
 // only where somebody asks for them
 const SongMenu = lazy(async () => ({ default: (await import('./SongMenu.tsx')).SongMenu }));
+const RenameForm = lazy(async () => ({ default: (await import('./RenameForm.tsx')).RenameForm }));
 const TagForm = lazy(async () => ({ default: (await import('./TagForm.tsx')).TagForm }));
 
 /** A song on the shelf with what can be done with it. On a long shelf what is out of sight is not drawn. */
@@ -19,7 +20,7 @@ export function ShelfRow({ song }: { readonly song: SongSummary }) {
   const readerId = useLensStore((state) => state.readerId);
   const change = useChangeSong();
   const mayWrite = useMayWrite();
-  const [tagging, setTagging] = useState(false);
+  const [open, setOpen] = useState<'tags' | 'title' | null>(null);
   const onError = (error: Error) => void sayFault(error.message);
   const title = songName(song);
   return (
@@ -44,17 +45,22 @@ export function ShelfRow({ song }: { readonly song: SongSummary }) {
               </button>
             }
             menu={SongMenu}
-            more={{ song, onTag: () => setTagging(true) }}
+            more={{ song, onTag: () => setOpen('tags'), onRename: () => setOpen('title') }}
           />
         )}
       </div>
-      {tagging && (
+      {open === 'title' && (
+        <Suspense>
+          <RenameForm song={song} onDone={() => setOpen(null)} />
+        </Suspense>
+      )}
+      {open === 'tags' && (
         <Suspense>
           <TagForm
             title={title}
             tags={song.tags}
             onDone={(tags) => {
-              setTagging(false);
+              setOpen(null);
               if (tags !== null) change.mutate({ id: song.id, change: { tags: [...tags] } }, { onError });
             }}
           />

@@ -138,6 +138,19 @@ describe('the shelf', () => {
     expect(await screen.findByText('No songs yet')).toBeTruthy();
   });
 
+  test('a song is renamed on its row; the rest of its chart stays as it is', async () => {
+    open();
+    await choose('Harbor Wall', 'Rename');
+    const field = await screen.findByRole('textbox', { name: 'Title' });
+    await user.clear(field);
+    await user.type(field, 'Harbour Lights{Enter}');
+    await waitFor(() => expect(house.songs[0]?.source).toBe('title: Harbour Lights\nkey: D\ntempo: 92\n\n1 4 6- 5\n'));
+    await choose('Kelp Ladder', 'Rename');
+    await user.keyboard('x{Escape}');
+    expect(screen.queryByRole('textbox', { name: 'Title' })).toBeNull();
+    expect(house.songs[1]?.source).toContain('title: Kelp Ladder\n');
+  });
+
   test('a guest finds nothing a guest may not do', async () => {
     house.me = { ...house.me, bands: house.me.bands.map((band) => ({ ...band, role: 'guest' as const })) };
     open();
