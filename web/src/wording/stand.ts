@@ -1,6 +1,7 @@
 /** Words of the stand. Another language is another table of this shape. */
 export const STAND_WORDS = {
   pageOf: (what: string | number, pages: string | number) => `page ${what} of ${pages}`,
+  songOf: (place: number, songs: number) => `song ${place} of ${songs}`,
   tonightsKey: 'tonight’s key',
   sounds: (what: string | number, key: string | number) => `${what}sounds ${key}`,
   capo: (capo: string | number) => `capo ${capo}, `,

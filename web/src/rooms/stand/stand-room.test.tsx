@@ -139,7 +139,7 @@ describe('an evening on the stand', () => {
     await user.click(screen.getByRole('button', { name: 'The next song' }));
     await heading('Kelp Ladder');
     expect(screen.queryByTestId('stand-next')).toBeNull();
-    expect(screen.getByTestId('stand-where').textContent).toContain('2/2');
+    expect(screen.getByTestId('stand-where').textContent).toContain('song 2 of 2');
   });
 
   test('the pedal leads over the end of a song into the next', async () => {
