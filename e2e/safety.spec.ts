@@ -91,7 +91,7 @@ test('the database stops and returns: the page says so, keeps the text and saves
     await writeChart(page, 'title: In the storm\n1 4 5\n');
     await expect(page.getByTestId('save-state')).toHaveAttribute('data-status', 'away');
     await expect(page.getByTestId('save-state')).toContainText('kept here');
-    await expect(page.getByRole('heading', { name: 'Before the storm' })).toBeVisible();
+    await expect(page.getByRole('heading', { name: 'In the storm' })).toBeVisible();
     await expect(page.getByLabel('Chart text')).toContainText('In the storm');
 
     await start();

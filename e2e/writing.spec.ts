@@ -203,7 +203,7 @@ test.describe('on a phone', () => {
         for (const key of keys) await pad.getByRole('button', { name: names[key] ?? `degree ${key}`, exact: true }).tap();
         await pad.getByRole('button', { name: 'next bar', exact: true }).tap();
       }
-      await pad.getByRole('button', { name: 'leave it as it was', exact: true }).tap();
+      await pad.getByRole('button', { name: 'Cancel', exact: true }).tap();
       await expect(page.locator('[data-bar]')).toHaveCount(bars.length);
       await expect.poll(async () => barsOf(await stored(page))).toEqual(bars.map(([, written]) => written));
     });

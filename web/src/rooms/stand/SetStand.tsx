@@ -52,7 +52,11 @@ function Evening({ tonight }: { readonly tonight: Tonight }) {
     setAt(Math.max(0, Math.min(songs.length - 1, place + way)));
   };
   const capo = member === null ? undefined : song.capos[member.id];
-  const told = [STAND_WORDS.songOf(place + 1, songs.length), ...(capo === undefined || capo === 0 ? [] : [STAND_WORDS.capoAt(capo)]), ...song.words];
+  const told = [
+    STAND_WORDS.songOf(place + 1, songs.length),
+    ...(capo === undefined || capo === 0 ? [] : [STAND_WORDS.capoAt(capo)]),
+    ...song.words,
+  ];
   return (
     <Stand
       key={song.entry.id}
