@@ -227,7 +227,7 @@ test('on a phone a bar is written with the thumb: the half sheet rises, the pad 
   await pad.getByRole('button', { name: 'minor', exact: true }).click();
   await pad.getByRole('button', { name: 'done' }).click();
   await expect(page.locator('[data-place="0.0"]')).toHaveAccessibleName(/^Bar 1: 6 minor/);
-  await hand.getByRole('button', { name: 'Undo' }).click();
+  await hand.getByRole('toolbar').getByRole('button', { name: 'Undo' }).click();
   await expect(page.locator('[data-place="0.0"]')).toHaveAccessibleName(/^Bar 1: 1,/);
   await hand.getByRole('tab', { name: 'Neck' }).click();
   await expect(hand.getByRole('group', { name: /neck$/ })).toBeVisible();

@@ -90,7 +90,7 @@ describe('what a format cannot hold is told', () => {
   const song =
     'title: One\nby: Somebody\nkey: C harmonic minor\nfeel: swing\nrange: C4 C5\nform: A, A\n\n[A] -- quietly\n>1- <4-> 57! b6? "listen" @bass "walk"\n~ words\n';
   test.each([
-    ['musicxml', ['cue', 'form-written-out', 'mode', 'optional', 'push']],
+    ['musicxml', ['cue', 'form-written-out', 'mode', 'optional']],
     ['abc', ['cue', 'form-written-out', 'mode', 'optional', 'push', 'ring', 'stop']],
     ['midi', ['feel', 'form-written-out', 'head', 'head', 'lyrics', 'mode', 'optional', 'remark', 'ring']],
     ['text', ['cue', 'form-written-out', 'head', 'optional', 'push', 'remark', 'ring', 'stop']],

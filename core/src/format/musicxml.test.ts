@@ -295,3 +295,71 @@ describe('compressed MusicXML', () => {
     expect(letters(requireValue(readFormat('mxl', zip)).content)).toEqual(['G', 'C', 'D', 'G']);
   });
 });
+
+describe('a pushed chord as MusicXML', () => {
+  const SONG = 'key: C\n\n[A]\n1 >4 (5 >1) NC >2-7 (6-... >4.)\n';
+  const measures = xmlOf(SONG).match(/<measure[\s\S]*?<\/measure>/g) ?? [];
+  /** The notes of a measure: duration in sixteenths of a quarter, whether a tie begins or ends. */
+  const notes = (measure = '') =>
+    (measure.match(/<note>.*?<\/note>/g) ?? []).map(
+      (note) =>
+        `${/<duration>(\d+)/.exec(note)?.[1]}${note.includes('<tie type="stop"/>') ? '⌣' : ''}${note.includes('<tie type="start"/>') ? '⌢' : ''}`,
+    );
+
+  test('begins with the eighth before it, tied over the bar line or within the bar', () => {
+    expect(notes(measures[0])).toEqual(['16', '16', '16', '8', '8⌢']);
+    expect(notes(measures[1])).toEqual(['16⌣', '16', '16', '16']);
+    expect(notes(measures[2])).toEqual(['16', '8', '8⌢', '16⌣', '16']);
+    // out of a rest the chord comes early all the same
+    expect(notes(measures[3])).toEqual(['16', '16', '16', '8', '8⌢']);
+    expect(measures[3]).toContain('<note><rest/><duration>8</duration><type>eighth</type></note>');
+  });
+
+  test('has its symbol an eighth before its beat, and is pushed when it is read back', () => {
+    expect(measures[1]).toContain('<offset sound="yes">-8</offset>');
+    const back = chartOf(xmlOf(SONG));
+    expect(back.split('\n').filter((line) => line.includes('>'))).toEqual(['1 >4 (5 >1) NC', '>2-7 (6-... >4.)']);
+    expect(writeFormat('musicxml', SONG, null).losses.map(({ code }) => code)).not.toContain('push');
+  });
+
+  test.each(['3/4', '6/8', '2/2', '12/8'])('fills its bars in %s', (time) => {
+    const [meter, unit] = time.split('/').map(Number) as [number, number];
+    const xml = xmlOf(`key: G\ntime: ${time}\n\n[A]\n>1 >4 >5 >1\n`);
+    for (const measure of xml.match(/<measure[\s\S]*?<\/measure>/g) ?? [])
+      expect(notes(measure).reduce((sum, note) => sum + Number.parseInt(note, 10), 0)).toBe((meter * 64) / unit);
+    expect(chartOf(xml)).toContain('>1 >4 >5 >1');
+  });
+});
+
+describe('repeats with endings as MusicXML, as musicians read them', () => {
+  /** The bar lines as they are drawn, worked out by hand: `|:` `:|` and brackets `1.⌜ ⌝`; `~` where a bracket stays open. */
+  const found = (pattern: RegExp, measure: string) => pattern.exec(measure)?.[1]?.replace(/ /g, '') ?? '';
+  const drawnBar = (measure: string, index: number) => {
+    const begins = found(/<ending number="([\d, ]+)" type="start"/, measure);
+    const marks = [
+      [measure.includes('direction="forward"'), '|:'],
+      [begins !== '', `${begins}.⌜`],
+      [true, `b${index + 1}`],
+      [measure.includes('type="discontinue"'), '~'],
+      [/<ending[^>]*type="stop"/.test(measure), '⌝'],
+      [measure.includes('direction="backward"'), `:|${found(/direction="backward" times="(\d+)"/, measure)}`],
+    ] as const;
+    return marks.map(([is, mark]) => (is ? mark : '')).join('');
+  };
+  const drawn = (music: string) => (xmlOf(`key: C\n\n[A]\n${music}\n`).match(/<measure[\s\S]*?<\/measure>/g) ?? []).map(drawnBar).join(' ');
+
+  test.each([
+    ['two endings', '|: 1 4 1.[ 5 ] 2.[ 1 ] :|', '|:b1 b2 1.⌜b3⌝:| 2.⌜b4~'],
+    ['endings of two bars', '|: 1 4 1.[ 5 5 ] 2.[ 1 1 ] :|', '|:b1 b2 1.⌜b3 b4⌝:| 2.⌜b5 b6~'],
+    ['three endings', '|: 1 1.[ 5 ] 2.[ 4 ] 3.[ 1 ] :| x3', '|:b1 1.⌜b2⌝:| 2.⌜b3⌝:| 3.⌜b4~'],
+    ['two passes on one ending', '|: 1 1,2.[ 5 ] 3.[ 1 ] :| x3', '|:b1 1,2.⌜b2⌝:| 3.⌜b3~'],
+    ['no endings', '|: 1 4 :|', '|:b1 b2:|'],
+    ['three times', '|: 1 4 :| x3', '|:b1 b2:|3'],
+    ['a jump behind the last ending', '|: 1 1.[ 5 ] 2.[ 4 ] :| {dc}', '|:b1 1.⌜b2⌝:| 2.⌜b3~'],
+    ['over a line break', '|: 1 4 5 1 1.[ 5\n5 ] 2.[ 1\n1 ] :|', '|:b1 b2 b3 b4 1.⌜b5 b6⌝:| 2.⌜b7 b8~'],
+    ['with a pickup', '{pickup: 1} 5 |: 1 1.[ 5 ] 2.[ 1 ] :|', 'b1 |:b2 1.⌜b3⌝:| 2.⌜b4~'],
+    ['two repeats', '|: 1 1.[ 5 ] 2.[ 1 ] :| |: 4 1.[ 5 ] 2.[ 1 ] :|', '|:b1 1.⌜b2⌝:| 2.⌜b3~ |:b4 1.⌜b5⌝:| 2.⌜b6~'],
+    ['and the song goes on', '|: 1 1.[ 5 ] 2.[ 1 ] :| 4 5', '|:b1 1.⌜b2⌝:| 2.⌜b3~ b4 b5'],
+    ['one bar alone', '|: 1 :|', '|:b1:|'],
+  ])('%s', (_, music, wanted) => expect(drawn(music)).toBe(wanted));
+});

@@ -71,7 +71,8 @@ export const PARTS_WORDS = {
   pressAChordToHearIt: 'Press a chord of the key to hear it; + gathers it below.',
   pressAnyChordForWhy: 'Press any chord to see why it works.',
   pressAShapeToHoldIt: 'Press a shape to see how it is held. A capo is set with the reader above.',
-  pressABarAndWriteIt: 'Press a bar, then degrees and qualities on the pad; → goes on. The key above moves the letters, never the numbers.',
+  pressABarAndWriteIt:
+    'Press a bar, then degrees and qualities on the pad; Next goes on. The key above moves the letters, never the numbers.',
   chooseABarAndTypeDigits: 'Choose a bar and type: digits are degrees, Tab goes on. The key above moves the letters, never the numbers.',
   theArrowsWalkThroughTheShapes: 'The arrows walk through the shapes, f changes their family. A capo is set with the reader above.',
   dragTheSongsIntoOrderTonights: 'Drag the songs into order. Tonight’s key belongs to the evening; the song keeps its own.',

@@ -107,7 +107,7 @@ class MeasureReader {
         this.#attributes(element);
         return at;
       case 'harmony':
-        bar.harmony(at + numberIn(element, 'offset', 0), this.#harmony(element, bar));
+        this.#place(element, bar, at);
         return at;
       case 'direction':
         this.#direction(element, bar);
@@ -131,6 +131,13 @@ class MeasureReader {
       default:
         return at;
     }
+  }
+
+  /** A chord that stands an eighth before its note is pushed; any other offset is where it enters. */
+  #place(element: XmlElement, bar: OpenMeasure, at: number): void {
+    const offset = numberIn(element, 'offset', 0);
+    const push = Math.abs(offset + this.#divisions / 2) < 0.01;
+    bar.harmony({ at: push ? at : at + offset, push, chord: this.#harmony(element, bar) });
   }
 
   #sing(note: XmlElement): void {
@@ -168,7 +175,7 @@ class MeasureReader {
   /** Chords from where they stand to the next; a bar that names none goes on with the chord before. */
   #chords(bar: OpenMeasure, unit: number, beats: number): readonly SheetChord[] {
     const named = bar.harmonies
-      .map(({ at, chord }) => ({ at: Math.max(0, at / unit), chord }))
+      .map(({ at, ...one }) => ({ at: Math.max(0, at / unit), ...one }))
       .filter(({ at }) => at < beats)
       .sort((a, b) => a.at - b.at);
     const { chords, goesOn } = chordsOfBar(named, this.#chord, beats);
@@ -289,15 +296,15 @@ class OpenMeasure {
   closesRepeat: number | null = null;
   ending: SheetBar['form']['ending'] = null;
   length = 0;
-  readonly harmonies: { at: number; chord: Chord | null }[] = [];
+  readonly harmonies: { readonly at: number; readonly push: boolean; readonly chord: Chord | null }[] = [];
   readonly signs: ('segno' | 'coda')[] = [];
   readonly after: (FormJump | 'fine' | 'to-coda')[] = [];
   readonly remarks: string[] = [];
   readonly #marks = new Map<number, { ring: boolean; stop: boolean }>();
   readonly #lyrics = new Map<number, string>();
 
-  harmony(at: number, chord: Chord | null | undefined): void {
-    if (chord !== undefined) this.harmonies.push({ at, chord });
+  harmony({ at, push, chord }: { readonly at: number; readonly push: boolean; readonly chord: Chord | null | undefined }): void {
+    if (chord !== undefined) this.harmonies.push({ at, push, chord });
   }
 
   sign(sign: 'segno' | 'coda'): void {

@@ -39,6 +39,7 @@ interface Whole {
 
 /** Parts of a quarter note: enough for half beats of sixteenths. */
 const DIVISIONS = 16;
+const EIGHTH = DIVISIONS / 2;
 const LETTERS = 'CDEFGAB';
 
 /** Modes MusicXML has a word for; the minor scales are one to it. */
@@ -98,16 +99,18 @@ function measureOf(bar: SheetBar, before: SheetBar | undefined, { score, reader 
   const { form } = bar;
   const words = wordsFor(bar, score.bars, index);
   const starts = startsOf(bar.chords);
+  const after = score.bars[index + 1]?.chords[0];
   const notes = bar.chords.flatMap((chord, place) => [
     ...harmonyOf(chord, bar, reader.show, index, losses),
-    ...notesOf(
-      chord,
-      starts[place] as number,
-      bar,
-      words.map((line) => line[place] ?? ''),
-    ),
+    ...notesOf(chord, {
+      start: starts[place] as number,
+      meter: bar.meter,
+      words: words.map((line) => line[place] ?? ''),
+      // the very first chord comes early out of nothing
+      comesOn: chord.push && (index > 0 || place > 0),
+      goesOn: (bar.chords[place + 1] ?? after)?.push === true,
+    }),
   ]);
-  if (bar.chords.some(({ push }) => push)) losses.add('push', index + 1);
   if (bar.chords.some(({ optional }) => optional)) losses.add('optional', index + 1);
   return [
     `    <measure number="${index + 1}"${bar.pickup === null ? '' : ' implicit="yes"'}>`,
@@ -231,7 +234,7 @@ function jumpSound(mark: 'fine' | 'to-coda' | FormJump): string {
 }
 
 /** The chord at its first note: letters above the staff, and its number in the key below it; the one of them that is wanted above it. */
-function harmonyOf({ chord }: SheetChord, { key }: SheetBar, show: ShownChords, index: number, losses: LossList): readonly string[] {
+function harmonyOf({ chord, push }: SheetChord, { key }: SheetBar, show: ShownChords, index: number, losses: LossList): readonly string[] {
   if (chord === null) {
     losses.add('no-chord', index + 1);
     return ['<harmony placement="above"><root><root-step text="">C</root-step></root><kind text="N.C.">none</kind></harmony>'];
@@ -247,14 +250,16 @@ function harmonyOf({ chord }: SheetChord, { key }: SheetBar, show: ShownChords, 
   const letters = `<kind text="${escaped(printQuality(own, LETTER_SCHOOL))}">${kind}</kind>`;
   const numbers = `<kind text="${escaped(numberSign(own))}">${kind}</kind>`;
   const bass = chord.bass === null ? '' : `<bass>${stepAndAlter('bass', chord.bass)}</bass>`;
+  // it is heard before the beat it belongs to
+  const early = push ? `<offset sound="yes">-${EIGHTH}</offset>` : '';
   return [
     ...(show === 'numbers'
       ? []
-      : [`<harmony placement="above"><root>${stepAndAlter('root', chord.root)}</root>${letters}${bass}${tones}</harmony>`]),
+      : [`<harmony placement="above"><root>${stepAndAlter('root', chord.root)}</root>${letters}${bass}${tones}${early}</harmony>`]),
     ...(show === 'letters'
       ? []
       : [
-          `<harmony placement="${show === 'numbers' ? 'above' : 'below'}"><numeral>${numeralOf(chord, key)}</numeral>${numbers}${numberBass(chord, key)}${tones}</harmony>`,
+          `<harmony placement="${show === 'numbers' ? 'above' : 'below'}"><numeral>${numeralOf(chord, key)}</numeral>${numbers}${numberBass(chord, key)}${tones}${early}</harmony>`,
         ]),
   ];
 }
@@ -294,31 +299,65 @@ function numeralOf(chord: Chord, { tonic }: Key): string {
   return `<numeral-root text="${printDegree(degree)}">${letterStep(degree) + 1}</numeral-root>${hidden}`;
 }
 
-/** Slashes for as long as a chord lasts, a beat each; rests where nobody plays. */
-function notesOf(
-  { chord, beats, ring, stop }: SheetChord,
-  start: number,
-  { meter }: SheetBar,
-  words: readonly string[],
-): readonly string[] {
+/** Where a chord lies in its bar, and whether it came an eighth early, or the next one does. */
+interface NotePlace {
+  /** In beats. */
+  readonly start: number;
+  readonly meter: Meter;
+  readonly words: readonly string[];
+  readonly comesOn: boolean;
+  readonly goesOn: boolean;
+}
+
+/** Slashes for as long as a chord lasts, a beat each; rests where nobody plays. A pushed chord begins with the eighth before it, tied over. */
+function notesOf({ chord, beats, ring, stop }: SheetChord, { start, meter, words, comesOn, goesOn }: NotePlace): readonly string[] {
   const lengths = [...Array.from({ length: Math.floor(beats) }, () => 1), ...(beats % 1 === 0 ? [] : [beats % 1])];
-  return lengths.map((length, place) => {
+  return lengths.flatMap((length, place) => {
     const [from, to] = [place, place + length].map((beat) => Math.round(((start + beat) * 4 * DIVISIONS) / meter.unit)) as [number, number];
     const duration = Math.max(1, to - from);
-    const type = typeOf(length, meter);
-    if (chord === null) return `<note><rest/><duration>${duration}</duration>${type}</note>`;
     const first = place === 0;
-    const head = first && ring ? 'diamond' : 'slash';
-    const marks = first && stop ? '<notations><articulations><staccatissimo/></articulations></notations>' : '';
-    const sung = first
-      ? words
-          .map((text, line) =>
-            text === '' ? '' : `<lyric number="${line + 1}"><syllabic>single</syllabic><text>${escaped(text)}</text></lyric>`,
-          )
-          .join('')
-      : '';
-    return `<note><unpitched><display-step>B</display-step><display-octave>4</display-octave></unpitched><duration>${duration}</duration>${type}<stem>none</stem><notehead>${head}</notehead>${marks}${sung}</note>`;
+    const look = { ring: first && ring, stop: first && stop, words: first ? words : [], stops: first && comesOn, starts: false };
+    const type = typeOf(length, meter);
+    if (!goesOn || place < lengths.length - 1) return [noteOf(duration, type, chord === null ? null : look)];
+    const early = noteOf(Math.min(duration, EIGHTH), typeIn(Math.min(duration, EIGHTH)), { ...NO_LOOK, starts: true });
+    if (duration <= EIGHTH) return [noteOf(duration, type, { ...look, starts: true })];
+    return [noteOf(duration - EIGHTH, typeIn(duration - EIGHTH), chord === null ? null : look), early];
   });
+}
+
+interface NoteLook {
+  readonly ring: boolean;
+  readonly stop: boolean;
+  readonly words: readonly string[];
+  /** Whether a tie ends at it, and begins. */
+  readonly stops: boolean;
+  readonly starts: boolean;
+}
+
+const NO_LOOK: NoteLook = { ring: false, stop: false, words: [], stops: false, starts: false };
+
+/** A slash, a diamond for a chord that rings; a rest for none. */
+function noteOf(duration: number, type: string, look: NoteLook | null): string {
+  if (look === null) return `<note><rest/><duration>${duration}</duration>${type}</note>`;
+  const { ring, stop, words, stops, starts } = look;
+  const ties = [stops ? 'stop' : '', starts ? 'start' : ''].filter((tie) => tie !== '');
+  const tied = ties.map((tie) => `<tied type="${tie}"/>`).join('');
+  const short = stop ? '<articulations><staccatissimo/></articulations>' : '';
+  const marks = tied === '' && short === '' ? '' : `<notations>${tied}${short}</notations>`;
+  const sung = words
+    .map((text, line) =>
+      text === '' ? '' : `<lyric number="${line + 1}"><syllabic>single</syllabic><text>${escaped(text)}</text></lyric>`,
+    )
+    .join('');
+  return `<note><unpitched><display-step>B</display-step><display-octave>4</display-octave></unpitched><duration>${duration}</duration>${ties.map((tie) => `<tie type="${tie}"/>`).join('')}${type}<stem>none</stem><notehead>${ring ? 'diamond' : 'slash'}</notehead>${marks}${sung}</note>`;
+}
+
+/** The note value of a duration, with a dot where it needs one; none where it has no name. */
+function typeIn(duration: number): string {
+  const plain = NOTE_TYPES[(4 * DIVISIONS) / duration];
+  if (plain !== undefined) return `<type>${plain}</type>`;
+  const dotted = NOTE_TYPES[(6 * DIVISIONS) / duration];
+  return dotted === undefined ? '' : `<type>${dotted}</type><dot/>`;
 }
 
 function typeOf(length: number, { unit }: Meter): string {

@@ -5,8 +5,8 @@ import { CHART_WORDS } from '../../../wording/chart.ts';
 import { DEGREES, OwnChords } from './OwnChords.tsx';
 import type { SheetInput } from './sheet-input.ts';
 
-/** A press of the pad: what it writes, its sign, and the word under it, by which it is called. */
-type Press = readonly [writes: string, sign: string, word: string];
+/** A press of the pad: what it writes, its sign, and the word it is called by, which stands under it, in short where it is long. */
+type Press = readonly [writes: string, sign: string, word: string, short?: string];
 
 const ACCIDENTALS: readonly Press[] = [
   ['b', '♭', CHART_WORDS.flat],
@@ -16,13 +16,13 @@ const ACCIDENTALS: readonly Press[] = [
 const QUALITIES: readonly Press[] = [
   ['-', '–', CHART_WORDS.minor],
   ['7', '⁷', CHART_WORDS.seventh],
-  ['maj7', 'maj7', CHART_WORDS.majorSeventh],
-  ['sus4', 'sus', CHART_WORDS.suspended],
-  ['o', '°', CHART_WORDS.diminished],
-  ['+', '+', CHART_WORDS.augmented],
-  ['-7b5', '–7♭5', CHART_WORDS.halfDiminished],
+  ['maj7', 'maj7', CHART_WORDS.majorSeventh, 'major 7'],
+  ['sus4', 'sus', CHART_WORDS.suspended, 'sus 4'],
+  ['o', '°', CHART_WORDS.diminished, 'dim'],
+  ['+', '+', CHART_WORDS.augmented, 'aug'],
+  ['-7b5', '–7♭5', CHART_WORDS.halfDiminished, 'half dim'],
   ['/', '/', CHART_WORDS.bassSign],
-  ['add9', 'add9', CHART_WORDS.addedNinth],
+  ['add9', 'add9', CHART_WORDS.addedNinth, 'ninth'],
   ['7alt', '7alt', CHART_WORDS.altered],
 ];
 
@@ -95,7 +95,7 @@ interface KeyProps {
   readonly input: SheetInput;
 }
 
-function Key({ press: [writes, sign, word], says = word, input }: KeyProps) {
+function Key({ press: [writes, sign, word, short = word], says = word, input }: KeyProps) {
   return (
     <button
       type="button"
@@ -105,12 +105,20 @@ function Key({ press: [writes, sign, word], says = word, input }: KeyProps) {
       className="music-glyph flex min-h-13 min-w-0 flex-col items-center justify-center rounded-lg border border-edge bg-raised px-0.5 font-bold hover:border-accent"
     >
       <Named name={says} className="flex min-w-0 flex-col items-center">
-        <span className={`leading-none ${word === '' ? 'text-head' : 'text-lead'}`}>{sign}</span>
-        {word !== '' && <span className="mt-0.5 text-[0.6875rem] leading-none font-semibold text-quiet">{word}</span>}
+        <span className={`leading-none whitespace-nowrap ${sizeOf(sign, word)}`}>{sign}</span>
+        {word !== '' && <span className="mt-0.5 text-[0.6875rem] leading-none font-semibold whitespace-nowrap text-quiet">{short}</span>}
       </Named>
     </button>
   );
 }
+
+/** A degree is large, and a long sign as small as it must be. */
+function sizeOf(sign: string, word: string): string {
+  if (word === '') return 'text-head';
+  return sign.length > MOST_LARGE ? 'text-fine leading-[19px]!' : 'text-lead';
+}
+
+const MOST_LARGE = 3;
 
 interface FootProps {
   readonly word: string;
