@@ -51,7 +51,7 @@ export const StandLineView = memo(function StandLineView({ line, width }: { read
       </div>
       {words.map((text, verse) => (
         // biome-ignore lint/suspicious/noArrayIndexKey: two verses may say the same
-        <p key={verse} className="px-2 text-[max(0.28em,12px)] leading-tight text-quiet italic">
+        <p key={verse} className="px-2 text-on-stand leading-tight text-quiet italic">
           {text}
         </p>
       ))}
@@ -102,7 +102,7 @@ function StandBar({ bar, last, roomy }: StandBarProps) {
         )}
         {(bar.sign === '%' || bar.sign === '%%') && <AgainSign twice={bar.sign === '%%'} />}
         {bar.remarks.map(({ to, text }) => (
-          <p key={`${to} ${text}`} className="text-[max(0.22em,12px)] leading-tight text-quiet">
+          <p key={`${to} ${text}`} className="text-on-stand leading-tight text-quiet">
             {to !== null && <b className="text-ink">{to}: </b>}
             {text}
           </p>
@@ -118,7 +118,7 @@ function StandOver({ bar }: { readonly bar: BarCell }) {
   const end = [...after, closesRepeat !== null && closesRepeat !== 2 ? `×${closesRepeat}` : ''].filter((word) => word !== '').join(' · ');
   return (
     <div
-      className={`music-glyph relative -mr-1 -ml-1 flex flex-wrap items-center gap-x-[0.4em] self-start text-[max(0.24em,13px)] leading-[1.2] font-bold text-accent ${ending === null ? '' : 'pt-1 pl-1.5'} ${ending?.ends ? 'pr-2' : ''}`}
+      className={`music-glyph relative -mr-1 -ml-1 flex flex-wrap items-center gap-x-[0.4em] self-start text-on-stand leading-[1.2] font-bold text-accent ${ending === null ? '' : 'pt-1 pl-1.5'} ${ending?.ends ? 'pr-2' : ''}`}
     >
       {ending !== null && (
         <span

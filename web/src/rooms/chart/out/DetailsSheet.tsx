@@ -25,9 +25,9 @@ const LINES = [
   ['key', CHART_WORDS.keyLine, 'G, Em, D dorian'],
   ['time', CHART_WORDS.timeLine, '4/4'],
   ['tempo', CHART_WORDS.tempoLine, '96'],
-  ['feel', CHART_WORDS.feelLine, CHART_WORDS.feelExample],
+  ['feel', CHART_WORDS.feelLayer, CHART_WORDS.feelExample],
   ['range', CHART_WORDS.rangeLine, 'B3 D5'],
-  ['form', CHART_WORDS.formLine, CHART_WORDS.formExample],
+  ['form', CHART_WORDS.form, CHART_WORDS.introVerseX2Chorus],
   ['note', CHART_WORDS.noteLine, ''],
 ] as const;
 

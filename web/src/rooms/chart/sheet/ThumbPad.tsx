@@ -106,7 +106,7 @@ function Key({ press: [writes, sign, word, short = word], says = word, input }: 
     >
       <Named name={says} className="flex min-w-0 flex-col items-center">
         <span className={`leading-none whitespace-nowrap ${sizeOf(sign, word)}`}>{sign}</span>
-        {word !== '' && <span className="mt-0.5 text-[0.6875rem] leading-none font-semibold whitespace-nowrap text-quiet">{short}</span>}
+        {word !== '' && <span className="mt-0.5 text-[0.7em] leading-none font-semibold whitespace-nowrap text-quiet">{short}</span>}
       </Named>
     </button>
   );
