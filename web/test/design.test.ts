@@ -49,6 +49,12 @@ describe('seven sizes of type', () => {
   });
 });
 
+describe('what is chosen', () => {
+  test('is a wash with an underline: solid green is what is done next', () => {
+    expect(places(/(aria-pressed|aria-selected|aria-checked|aria-current|data-\[state=(on|active)\]):bg-accent(?!\/)/)).toEqual([]);
+  });
+});
+
 describe('one control for each thing', () => {
   test.each([
     ['a list to choose from', /<select\b/, ['ui/Select.tsx']],

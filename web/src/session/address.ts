@@ -1,4 +1,4 @@
-import { lensesOf, lensSearch, useLensStore } from './lens-store.ts';
+import { lensesOf, lensSearch, readsThroughLenses, useLensStore } from './lens-store.ts';
 
 /** What of a router the lenses need. */
 interface Router {
@@ -13,20 +13,21 @@ interface Place {
   readonly hash: string;
 }
 
-/** Keeps the lenses and the address the same, so that a link opens the same song, key and reader. */
+/** Keeps the lenses and the address of what is read through them the same, so that a link opens the same song, key and reader. */
 export function bindAddress(router: Router): void {
   let written = router.state.location.search;
   useLensStore.setState(lensesOf(written));
-  router.subscribe(({ location: { search } }) => {
-    if (search === written) return;
+  router.subscribe(({ location: { pathname, search } }) => {
+    // a room in between leaves the lenses as they are
+    if (search === written || !readsThroughLenses(pathname)) return;
     written = search;
     useLensStore.setState(lensesOf(search));
   });
   useLensStore.subscribe((state) => {
     const wanted = lensSearch(state);
-    if (wanted === written) return;
-    written = wanted;
     const { pathname, hash } = router.state.location;
+    if (wanted === written || !readsThroughLenses(pathname)) return;
+    written = wanted;
     void router.navigate({ pathname, search: wanted, hash }, { replace: true });
   });
 }

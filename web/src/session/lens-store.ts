@@ -81,9 +81,16 @@ export function lensSearch({ key, readerId }: Pick<LensState, 'key' | 'readerId'
   return text === '' ? '' : `?${text}`;
 }
 
-/** The end of the address for just now. */
-export function lensSearchNow(): string {
-  return lensSearch(useLensStore.getState());
+/** Where something is read through the lenses: elsewhere they are not shown, and stand in no address. */
+const READ_THROUGH = /(^|\/)(harmonize|analyze|neck|stand)$|^\/analyze\/score(\/|$)|^\/songs\/[^/]+\/chart$/;
+
+export function readsThroughLenses(pathname: string): boolean {
+  return READ_THROUGH.test(pathname);
+}
+
+/** The way to a room, with the lenses at its end where it is read through them. */
+export function lensLink(pathname: string, lenses: Pick<LensState, 'key' | 'readerId'> = useLensStore.getState()) {
+  return { pathname, search: readsThroughLenses(pathname) ? lensSearch(lenses) : '' };
 }
 
 /** The lenses an address asks for. A key nobody can read counts as none. */

@@ -4,7 +4,7 @@ import { useMemo } from 'react';
 import { useMembers, useMembersQuery } from '../api/members.ts';
 import { usePreferences } from '../api/preferences.ts';
 import { useBand } from '../api/songs.ts';
-import { lensSearch, type Selection, useLensStore } from './lens-store.ts';
+import { lensLink, type Selection, useLensStore } from './lens-store.ts';
 import { useOpened } from './opened.ts';
 import { CONCERT, memberChoice, type ReaderChoice, readerChoice } from './reader-view.ts';
 
@@ -83,7 +83,9 @@ export function useLens(): Lens {
   };
 }
 
-/** The lenses as the end of an address, for links. */
-export function useLensSearch(): string {
-  return useLensStore(lensSearch);
+/** Makes ways to rooms, with the lenses at their end where they are read through them. */
+export function useLensLinks(): (pathname: string) => ReturnType<typeof lensLink> {
+  const key = useLensStore((state) => state.key);
+  const readerId = useLensStore((state) => state.readerId);
+  return (pathname) => lensLink(pathname, { key, readerId });
 }

@@ -9,7 +9,7 @@ import { keyWordsOf } from '../parts/song/shelf-view.ts';
 import { songName } from '../parts/song/song-name.ts';
 import { circleKeys } from '../session/key-view.ts';
 import { useLens, useNaming } from '../session/lens.ts';
-import { lensSearch, lensSearchNow, setKey, setReader, useLensStore } from '../session/lens-store.ts';
+import { lensLink, lensSearch, setKey, setReader, useLensStore } from '../session/lens-store.ts';
 import { memberChoice, READER_CHOICES } from '../session/reader-view.ts';
 import { neckPath, rooms } from '../session/rooms.ts';
 import { openSheet } from '../session/sheet-store.ts';
@@ -105,7 +105,7 @@ function Item({ id, names, onChoose, children }: ItemProps) {
 
 function RoomItems({ songId, choose }: { readonly songId: string | undefined; readonly choose: Choose }) {
   const navigate = useNavigate();
-  const to = (pathname: string) => choose(() => void navigate({ pathname, search: lensSearchNow() }));
+  const to = (pathname: string) => choose(() => void navigate(lensLink(pathname)));
   return (
     <Command.Group heading={HOUSE_WORDS.rooms} className={GROUP}>
       {rooms(songId).map(({ name, path }) => (

@@ -37,7 +37,7 @@ function TonicGrid({ current }: { readonly current: Key }) {
           type="button"
           aria-pressed={key.tonic === current.tonic}
           onClick={() => setKey(key)}
-          className="music-glyph min-h-12 rounded-lg border border-hairline text-lead font-bold hover:border-accent aria-pressed:border-accent aria-pressed:bg-accent aria-pressed:text-on-accent"
+          className="music-glyph min-h-12 rounded-lg border border-hairline text-lead font-bold hover:border-accent aria-pressed:bg-wash aria-pressed:shadow-[inset_0_-3px_0_var(--accent)]"
         >
           <Glyphs text={nameNote(key.tonic, naming.notes)} />
         </button>

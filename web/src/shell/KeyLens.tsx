@@ -18,15 +18,13 @@ const STEP =
 
 interface KeyLensProps {
   readonly scaleIsFree: boolean;
-  /** Whether no one key goes for what is seen. */
-  readonly rests?: boolean;
 }
 
 /**
  * The key everything is read in, one press away from the next one; away from home it says so. Every
  * button keeps its place whatever the key is called: two presses are two half steps.
  */
-export function KeyLens({ scaleIsFree, rests = false }: KeyLensProps) {
+export function KeyLens({ scaleIsFree }: KeyLensProps) {
   const { key: seen, homeKey, naming } = useLens();
   const key = keyInForce({ key: seen, homeKey });
   const home = homeKey === null ? null : nameKey(homeKey, naming);
@@ -34,13 +32,7 @@ export function KeyLens({ scaleIsFree, rests = false }: KeyLensProps) {
   const tonight = useTonightWords(naming);
   return (
     <div role="group" aria-label={HOUSE_WORDS.key} className="flex items-center gap-1.5 phone:gap-0.5">
-      <KeyStep
-        text={HOUSE_WORDS.downAHalfStep}
-        keys="["
-        name={HOUSE_WORDS.keyDownAHalfStep}
-        disabled={rests}
-        onStep={() => setKey(stepKey(key, -1))}
-      >
+      <KeyStep text={HOUSE_WORDS.downAHalfStep} keys="[" name={HOUSE_WORDS.keyDownAHalfStep} onStep={() => setKey(stepKey(key, -1))}>
         <KeyDownIcon size={20} />
       </KeyStep>
       <LaterMenu
@@ -48,22 +40,15 @@ export function KeyLens({ scaleIsFree, rests = false }: KeyLensProps) {
         trigger={
           <button
             type="button"
-            disabled={rests}
             className="flex h-11 w-36 shrink-0 flex-col items-center justify-center rounded-lg border border-edge bg-raised leading-none hover:border-accent disabled:opacity-45 phone:w-20"
           >
-            <KeyField seen={away ? key : null} shown={key} home={home} tonight={tonight} rests={rests} />
+            <KeyField seen={away ? key : null} shown={key} home={home} tonight={tonight} />
           </button>
         }
         menu={KeyMenu}
         more={{ current: key, scaleIsFree }}
       />
-      <KeyStep
-        text={HOUSE_WORDS.upAHalfStep}
-        keys="]"
-        name={HOUSE_WORDS.keyUpAHalfStep}
-        disabled={rests}
-        onStep={() => setKey(stepKey(key, 1))}
-      >
+      <KeyStep text={HOUSE_WORDS.upAHalfStep} keys="]" name={HOUSE_WORDS.keyUpAHalfStep} onStep={() => setKey(stepKey(key, 1))}>
         <KeyUpIcon size={20} />
       </KeyStep>
       <Hint text={away ? HOUSE_WORDS.backTo(home) : HOUSE_WORDS.backToTheHomeKey} keys="\">
@@ -71,7 +56,7 @@ export function KeyLens({ scaleIsFree, rests = false }: KeyLensProps) {
           type="button"
           aria-label={away ? HOUSE_WORDS.backToTheHomeKeyNamed(home) : HOUSE_WORDS.backToTheHomeKey}
           className={`${STEP} ${away ? 'text-accent' : 'invisible'}`}
-          disabled={!away || rests}
+          disabled={!away}
           onClick={() => setKey(null)}
         >
           <HomeKeyIcon size={18} />
@@ -92,15 +77,14 @@ interface KeyStepProps {
   readonly text: string;
   readonly keys: string;
   readonly name: string;
-  readonly disabled: boolean;
   readonly onStep: () => void;
   readonly children: ReactNode;
 }
 
-function KeyStep({ text, keys, name, disabled, onStep, children }: KeyStepProps) {
+function KeyStep({ text, keys, name, onStep, children }: KeyStepProps) {
   return (
     <Hint text={text} keys={keys}>
-      <button type="button" aria-label={name} className={STEP} disabled={disabled} onClick={onStep}>
+      <button type="button" aria-label={name} className={STEP} onClick={onStep}>
         {children}
       </button>
     </Hint>
@@ -114,10 +98,9 @@ interface KeyFieldProps {
   readonly home: string | null;
   /** What is said where the key is tonight's; null where it is the song's own. */
   readonly tonight: string | null;
-  readonly rests: boolean;
 }
 
-function KeyField({ seen, shown, home, tonight, rests }: KeyFieldProps) {
+function KeyField({ seen, shown, home, tonight }: KeyFieldProps) {
   const { naming } = useLens();
   return (
     <>
@@ -125,7 +108,7 @@ function KeyField({ seen, shown, home, tonight, rests }: KeyFieldProps) {
         <Glyphs text={roleOf(seen !== null, home, tonight)} />
       </span>
       <span className="music-glyph max-w-full truncate px-1 text-lead leading-tight font-bold" data-testid="key-in-force">
-        {rests ? '–' : <Glyphs text={nameKey(shown, naming)} />}
+        <Glyphs text={nameKey(shown, naming)} />
       </span>
     </>
   );

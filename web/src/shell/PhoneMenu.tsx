@@ -1,6 +1,5 @@
 import type { ReactElement } from 'react';
 import { useNavigate } from 'react-router';
-import { lensSearchNow } from '../session/lens-store.ts';
 import { openSheet } from '../session/sheet-store.ts';
 import { useTheme } from '../session/use-theme.ts';
 import { FindIcon, GlossaryIcon, HelpIcon, NightThemeIcon, PaperThemeIcon, SettingsIcon, YouIcon } from '../ui/icons.ts';
@@ -23,10 +22,10 @@ export function PhoneMenu({ trigger }: { readonly trigger: ReactElement }) {
         {theme === 'paper' ? <NightThemeIcon size={18} aria-hidden="true" /> : <PaperThemeIcon size={18} aria-hidden="true" />}
         {theme === 'paper' ? HELP_WORDS.night : HELP_WORDS.paper}
       </MenuItem>
-      <MenuItem onPress={() => void navigate({ pathname: '/settings', search: lensSearchNow() })}>
+      <MenuItem onPress={() => void navigate('/settings')}>
         <SettingsIcon size={18} aria-hidden="true" /> {HOUSE_WORDS.settings}
       </MenuItem>
-      <MenuItem onPress={() => void navigate({ pathname: '/you', search: lensSearchNow() })}>
+      <MenuItem onPress={() => void navigate('/you')}>
         <YouIcon size={18} aria-hidden="true" /> {PEOPLE_WORDS.youAndYourDevices}
       </MenuItem>
       <MenuItem onPress={() => openSheet({ kind: 'glossary', wanted: '' })}>

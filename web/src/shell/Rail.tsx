@@ -1,6 +1,6 @@
 import { Link, useLocation } from 'react-router';
 import { useBand } from '../api/songs.ts';
-import { useLensSearch } from '../session/lens.ts';
+import { useLensLinks } from '../session/lens.ts';
 import { isIn, type RoomId, rooms } from '../session/rooms.ts';
 import { openSheet } from '../session/sheet-store.ts';
 import { Hint } from '../ui/Hint.tsx';
@@ -41,7 +41,7 @@ const HERE = 'bg-raised text-accent shadow-[inset_3px_0_0_var(--accent)] phone:s
 /** The way from room to room: at the left, and on a phone at the foot. */
 export function Rail({ songId }: { readonly songId: string | undefined }) {
   const { pathname } = useLocation();
-  const search = useLensSearch();
+  const linkTo = useLensLinks();
   const you = useBand().data?.playerName ?? PEOPLE_WORDS.you;
   return (
     <nav
@@ -56,7 +56,7 @@ export function Rail({ songId }: { readonly songId: string | undefined }) {
         return (
           <Link
             key={name}
-            to={{ pathname: path, search }}
+            to={linkTo(path)}
             aria-current={here ? 'page' : undefined}
             className={`${ENTRY} ${here ? HERE : 'text-quiet hover:text-ink'}`}
           >
@@ -74,7 +74,7 @@ export function Rail({ songId }: { readonly songId: string | undefined }) {
         </Hint>
         <Hint text={PEOPLE_WORDS.youAndYourDevices}>
           <Link
-            to={{ pathname: '/you', search }}
+            to="/you"
             aria-current={pathname === '/you' ? 'page' : undefined}
             className={`${ENTRY} ${pathname === '/you' ? HERE : 'text-quiet hover:text-ink'}`}
           >
@@ -84,7 +84,7 @@ export function Rail({ songId }: { readonly songId: string | undefined }) {
         </Hint>
         <Hint text={HOUSE_WORDS.notationInstrumentSoundTheme} keys=",">
           <Link
-            to={{ pathname: '/settings', search }}
+            to="/settings"
             aria-current={pathname === '/settings' ? 'page' : undefined}
             className={`${ENTRY} ${pathname === '/settings' ? HERE : 'text-quiet hover:text-ink'}`}
           >

@@ -6,7 +6,7 @@ import { songName } from '../parts/song/song-name.ts';
 import { foldsOf, setFolds, useDevice } from '../session/device-store.ts';
 import { FOURTH, stepKey } from '../session/key-view.ts';
 import { useLens } from '../session/lens.ts';
-import { keyNow, lensSearchNow, setKey } from '../session/lens-store.ts';
+import { keyNow, lensLink, readsThroughLenses, setKey } from '../session/lens-store.ts';
 import { useOpened } from '../session/opened.ts';
 import { hasCompanions, isAlone, neckPath, roomAt, roomName, rooms } from '../session/rooms.ts';
 import { openSheet } from '../session/sheet-store.ts';
@@ -42,6 +42,8 @@ function House() {
   const names = useNames(songId, pathname);
   const isPhone = usePhone();
   const { home } = useOpened();
+  // in the band one key goes for what is seen only with an entry chosen
+  const hasLenses = readsThroughLenses(pathname) || (/\/band(\/|$)/.test(pathname) && home !== null);
   useShellKeys(songId);
   useThemeOnPage(useTheme().theme);
   const subtitle = songId === undefined ? names.band : <SavedSong songId={songId} />;
@@ -60,12 +62,14 @@ function House() {
           songId={songId}
           room={names.room}
           subtitle={subtitle}
+          hasLenses={hasLenses}
           scaleIsFree={songId === undefined}
-          keyRests={/\/(band|practice)(\/|$)/.test(pathname) && home === null}
         />
         <Companions
           shown={hasCompanions(pathname)}
-          head={isPhone ? <PageHead title={names.title} songId={songId} room={names.room} subtitle={subtitle} /> : null}
+          head={
+            isPhone ? <PageHead title={names.title} songId={songId} room={names.room} subtitle={subtitle} hasLenses={hasLenses} /> : null
+          }
         >
           <Outlet />
         </Companions>
@@ -96,7 +100,7 @@ function useShellKeys(songId: string | undefined): void {
     return () => window.clearTimeout(timer);
   }, []);
   const step = (semitones: number) => () => setKey(stepKey(keyNow(), semitones));
-  const go = (path: string) => void navigate({ pathname: path, search: lensSearchNow() });
+  const go = (path: string) => void navigate(lensLink(path));
   const fold = (change: 'why' | 'neck') => () => {
     const folds = foldsOf(useDevice.getState(), room);
     setFolds(room, change === 'neck' ? { neck: !folds.neck } : { side: folds.side === 'why' ? null : 'why' });

@@ -21,24 +21,24 @@ interface TopBarProps {
   readonly room: string;
   /** Under the title: whose it is, or whether it is saved. */
   readonly subtitle: ReactNode;
+  /** Whether what is seen follows the lenses: elsewhere they are not there. */
+  readonly hasLenses: boolean;
   readonly scaleIsFree: boolean;
-  /** Whether one key goes for all that is seen; in the band it does only with an entry chosen. */
-  readonly keyRests: boolean;
 }
 
-/** What is open, what may be done with it, and the two lenses it is seen through: one line. On a phone the lenses alone. */
-export function TopBar({ title, songId, room, subtitle, scaleIsFree, keyRests }: TopBarProps) {
+/** What is open, what may be done with it, and the two lenses it is seen through where it is: one line. On a phone the lenses alone. */
+export function TopBar({ title, songId, room, subtitle, hasLenses, scaleIsFree }: TopBarProps) {
   const isPhone = usePhone();
   if (isPhone) {
     return (
       <header className="no-print flex min-h-12 shrink-0 flex-wrap items-center gap-0.5 border-b border-hairline bg-sheet px-1">
-        <KeyLens scaleIsFree={scaleIsFree} rests={keyRests} />
+        {hasLenses ? <KeyLens scaleIsFree={scaleIsFree} /> : <Title title={title} songId={songId} room={room} subtitle={subtitle} />}
         <span className="mx-auto flex min-w-0 items-center gap-1">
           <Suspense>
             <DeviceSigns />
           </Suspense>
         </span>
-        <ReaderLens />
+        {hasLenses && <ReaderLens />}
         <LaterMenu
           trigger={
             <button
@@ -64,8 +64,12 @@ export function TopBar({ title, songId, room, subtitle, scaleIsFree, keyRests }:
         <Suspense>
           <DeviceSigns />
         </Suspense>
-        <KeyLens scaleIsFree={scaleIsFree} rests={keyRests} />
-        <ReaderLens />
+        {hasLenses && (
+          <>
+            <KeyLens scaleIsFree={scaleIsFree} />
+            <ReaderLens />
+          </>
+        )}
         <Suspense>
           <Loudness />
         </Suspense>
@@ -76,11 +80,11 @@ export function TopBar({ title, songId, room, subtitle, scaleIsFree, keyRests }:
 
 type HeadProps = Pick<TopBarProps, 'title' | 'songId' | 'room' | 'subtitle'>;
 
-/** On a phone the title and the tools go with the page. */
-export function PageHead({ title, songId, room, subtitle }: HeadProps) {
+/** On a phone the title and the tools go with the page; where there are no lenses the title has their place. */
+export function PageHead({ title, songId, room, subtitle, hasLenses }: HeadProps & Pick<TopBarProps, 'hasLenses'>) {
   return (
-    <div className="flex min-h-14 flex-wrap items-center gap-x-2 px-3 pt-1">
-      <Title title={title} songId={songId} room={room} subtitle={subtitle} />
+    <div className={`flex flex-wrap items-center gap-x-2 px-3 pt-1 ${hasLenses ? 'min-h-14' : ''}`}>
+      {hasLenses && <Title title={title} songId={songId} room={room} subtitle={subtitle} />}
       <SlotPlace name="tools" className="ml-auto flex min-w-0 flex-wrap items-center" />
     </div>
   );

@@ -11,7 +11,7 @@ export function Chip({ on, className = '', ...rest }: ChipProps) {
     <button
       type="button"
       aria-pressed={on}
-      className={`min-h-11 rounded-full border border-edge bg-raised px-3.5 text-base font-semibold whitespace-nowrap text-ink hover:border-accent aria-pressed:border-accent aria-pressed:bg-accent aria-pressed:text-on-accent ${className}`}
+      className={`min-h-11 rounded-full border border-edge bg-raised px-3.5 text-base font-semibold whitespace-nowrap text-ink hover:border-accent aria-pressed:bg-wash aria-pressed:shadow-[inset_0_-3px_0_var(--accent)] ${className}`}
       {...rest}
     />
   );

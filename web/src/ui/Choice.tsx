@@ -22,7 +22,7 @@ export function Choice<Value extends string>({ label, value, options, onChange }
         <ToggleGroup.Item
           key={option}
           value={option}
-          className="min-h-10 rounded-md px-3 text-base font-semibold text-quiet data-[state=on]:bg-accent data-[state=on]:text-on-accent"
+          className="min-h-10 rounded-md px-3 text-base font-semibold text-quiet data-[state=on]:bg-wash data-[state=on]:text-ink data-[state=on]:shadow-[inset_0_-3px_0_var(--accent)]"
         >
           {text}
         </ToggleGroup.Item>

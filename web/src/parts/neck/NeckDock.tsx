@@ -14,7 +14,7 @@ import {
 import { type ReactNode, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { setDevice, useDevice } from '../../session/device-store.ts';
-import { useLens, useLensSearch } from '../../session/lens.ts';
+import { useLens, useLensLinks } from '../../session/lens.ts';
 import type { PlayedScale } from '../../session/lens-store.ts';
 import { usePlaying } from '../../session/playing.ts';
 import { neckPath } from '../../session/rooms.ts';
@@ -107,13 +107,13 @@ function useDockedFrets({ frets, capo }: Instrument, shape: readonly (number | n
 
 function DockHead({ onFold, children }: NeckDockProps & { readonly children: ReactNode }) {
   const { songId } = useParams();
-  const search = useLensSearch();
+  const linkTo = useLensLinks();
   return (
     <div className="flex items-center gap-1">
       <h2 className="min-w-0 flex-1 text-fine leading-snug font-medium text-quiet">{children}</h2>
       <Hint text={PARTS_WORDS.openTheNeck} keys="N">
         <Link
-          to={{ pathname: neckPath(songId), search }}
+          to={linkTo(neckPath(songId))}
           aria-label={PARTS_WORDS.openTheNeck}
           className="grid size-11 shrink-0 place-items-center rounded-lg hover:bg-wash"
         >

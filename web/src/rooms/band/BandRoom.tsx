@@ -1,7 +1,6 @@
 import type { ComponentType } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { useMayWrite } from '../../api/songs.ts';
-import { lensSearchNow } from '../../session/lens-store.ts';
 import { partKeys, useShortcuts } from '../../session/use-shortcuts.ts';
 import { PartTabs } from '../../ui/PartTabs.tsx';
 import { BAND_WORDS } from '../../wording/band.ts';
@@ -32,7 +31,7 @@ export function BandRoom() {
   const part = bandPart(named, parts);
   const open = (name: BandPartName) => {
     const room = songId === undefined ? '/band' : `/songs/${songId}/band`;
-    void navigate({ pathname: `${room}/${name}`, search: lensSearchNow() });
+    void navigate(`${room}/${name}`);
   };
   useShortcuts(partKeys(parts, open));
   const Body = part === 'tonight' && !mayWrite ? GuestTonight : BODIES[part];

@@ -1,137 +1,226 @@
-import { analyzeText, chordMidi, type Key, nameKey, songProfile } from '@aurora/core';
+import { analyzeText, chordMidi, type Key, nameNote, songProfile } from '@aurora/core';
+import type { Song } from '@aurora/wire';
 import { useMemo, useState } from 'react';
-import { useNavigate } from 'react-router';
+import { Link } from 'react-router';
 import { useAddSong } from '../../api/songs.ts';
-import { songOf } from '../../document/progression-store.ts';
 import { ChordSymbol, LetterSymbol } from '../../parts/notation/ChordSymbol.tsx';
-import { Glyphs } from '../../parts/notation/Glyphs.tsx';
 import { RidgeStrip } from '../../parts/ridge/RidgeStrip.tsx';
+import { songName } from '../../parts/song/song-name.ts';
 import { readHint } from '../../session/device-store.ts';
 import { circleKeys, stepKey } from '../../session/key-view.ts';
 import { useNaming } from '../../session/lens.ts';
 import { useShortcuts } from '../../session/use-shortcuts.ts';
 import { play } from '../../transport/player.ts';
-import { Button } from '../../ui/Button.tsx';
-import { Chip } from '../../ui/Chip.tsx';
-import { GoOnIcon, KeyDownIcon, KeyUpIcon, UndoIcon } from '../../ui/icons.ts';
+import { Button, buttonLook } from '../../ui/Button.tsx';
+import { Choice } from '../../ui/Choice.tsx';
+import { HearIcon, KeyDownIcon, KeyUpIcon, SaveIcon } from '../../ui/icons.ts';
 import { Named } from '../../ui/Named.tsx';
+import { Select } from '../../ui/Select.tsx';
+import { SignButton } from '../../ui/SignButton.tsx';
 import { sayFault } from '../../ui/say.ts';
 import { BEGIN_WORDS } from '../../wording/begin.ts';
-import { type BeginChord, beginChords, ENOUGH, FIRST_KEY } from './begin-song.ts';
+import { type BeginChord, type BeginScale, beginChords, begunSong, FIRST_KEY, furtherChords } from './begin-song.ts';
 
 const BEATS = 2;
 const TEMPO = 90;
-/** A whole step in half steps. */
-const STEP = 2;
+const SCALES = [
+  ['major', BEGIN_WORDS.major],
+  ['natural minor', BEGIN_WORDS.minor],
+] as const;
 
-/** The first minute: press what you just played, see it rise, say its key, and keep it as a song. */
+/** The first minute: what you just played is pressed chord by chord, in the key you were in; heard, named and kept as a song. */
 export function BeginRoom() {
-  const naming = useNaming();
-  const chords = useMemo(() => beginChords(naming), [naming]);
-  const [played, setPlayed] = useState<readonly number[]>([]);
-  const [key, setKey] = useState<Key | null>(null);
-  const bars = played.map((at) => chords[at] as BeginChord);
-  const press = (at: number) => {
-    setPlayed((before) => [...before, at]);
-    void play('begin', [{ midi: chordMidi((chords[at] as BeginChord).chordIn(key ?? FIRST_KEY)), beats: BEATS }], TEMPO);
-  };
-  const undo = () => setPlayed((before) => before.slice(0, -1));
-  const { save, saving } = useSave(bars, key);
-  useShortcuts({
-    ...Object.fromEntries(chords.map((_, at) => [String(at + 1), () => press(at)])),
-    Backspace: undo,
-    'Ctrl+z': undo,
-  });
+  const [saved, setSaved] = useState<Song | null>(null);
   return (
-    <div className="mx-auto flex max-w-3xl flex-col gap-4 px-5 py-5 phone:px-3">
-      <div>
-        <h2 className="font-numeral text-figure font-bold">{BEGIN_WORDS.whatDidYouJustPlay}</h2>
-        <p className="text-lead text-quiet">{BEGIN_WORDS.pressTheChordsInTheirOrder}</p>
-      </div>
-      <div role="group" aria-label={BEGIN_WORDS.theChordsOfAKey} className="grid grid-cols-7 gap-2 phone:grid-cols-4">
-        {chords.map(({ text, number }, at) => (
-          <Button key={text} className="min-h-20!" onClick={() => press(at)}>
-            <Named name={BEGIN_WORDS.playIt(number.label)} className="flex">
-              <ChordSymbol view={number} className="text-figure font-bold" />
-            </Named>
-          </Button>
-        ))}
-      </div>
-      {bars.length > 0 && <Written bars={bars} letters={key} onUndo={undo} />}
-      {bars.length >= ENOUGH && <WhichKey chosen={key} onKey={setKey} />}
-      {key !== null && (
-        <div className="flex flex-wrap items-center gap-3">
-          <span className="text-lead">{BEGIN_WORDS.theSingerWantsItInAnother}</span>
-          <Button onClick={() => setKey(stepKey(key, -STEP))}>
-            <KeyDownIcon size={18} aria-hidden="true" /> {BEGIN_WORDS.aStepDown}
-          </Button>
-          <Button onClick={() => setKey(stepKey(key, STEP))}>
-            <KeyUpIcon size={18} aria-hidden="true" /> {BEGIN_WORDS.aStepUp}
-          </Button>
-          <Button look="strong" className="ml-auto" disabled={saving} onClick={save}>
-            {BEGIN_WORDS.saveItAsASong} <GoOnIcon size={18} aria-hidden="true" />
-          </Button>
-        </div>
-      )}
+    <div className="mx-auto flex min-h-full max-w-3xl flex-col px-5 pt-5 phone:px-3 phone:pt-3">
+      {saved === null ? <Playing onSaved={setSaved} /> : <SavedSong song={saved} />}
     </div>
   );
 }
 
-/** Saves the bars as a song of the band and opens its chart. */
-function useSave(bars: readonly BeginChord[], key: Key | null) {
+function Playing({ onSaved }: { readonly onSaved: (song: Song) => void }) {
+  const naming = useNaming();
+  const [title, setTitle] = useState('');
+  const [key, setKey] = useState<Key>(FIRST_KEY);
+  const [played, setPlayed] = useState<readonly BeginChord[]>([]);
+  const [hasMore, setHasMore] = useState(false);
+  const scale: BeginScale = key.scale === 'major' ? 'major' : 'natural minor';
+  const chords = useMemo(() => beginChords(naming, scale), [naming, scale]);
+  const further = useMemo(() => furtherChords(naming, scale), [naming, scale]);
+  const sound = (bars: readonly BeginChord[]) =>
+    void play(
+      'begin',
+      bars.map((bar) => ({ midi: chordMidi(bar.chordIn(key)), beats: BEATS })),
+      TEMPO,
+    );
+  const press = (chord: BeginChord) => {
+    setPlayed((before) => [...before, chord]);
+    sound([chord]);
+  };
+  const undo = () => setPlayed((before) => before.slice(0, -1));
   const add = useAddSong();
-  const navigate = useNavigate();
   const save = () =>
     add.mutate(
-      songOf(
-        bars.map(({ text }) => text),
-        key ?? FIRST_KEY,
+      begunSong(
+        title,
+        played.map(({ text }) => text),
+        key,
       ),
       {
-        onSuccess: ({ id }) => {
+        onSuccess: (song) => {
           readHint('begin');
-          void navigate(`/songs/${id}/chart`);
+          onSaved(song);
         },
         onError: (error) => void sayFault(error.message),
       },
     );
-  return { save, saving: add.isPending };
+  useShortcuts({
+    ...Object.fromEntries(chords.map((chord, at) => [String(at + 1), () => press(chord)])),
+    Backspace: undo,
+    'Ctrl+z': undo,
+  });
+  return (
+    <>
+      <div className="flex flex-1 flex-col gap-3 pb-4">
+        <div>
+          <h2 className="font-numeral text-figure font-bold phone:text-head">{BEGIN_WORDS.whatDidYouJustPlay}</h2>
+          <p className="text-base text-quiet">{BEGIN_WORDS.pressTheChordsInTheirOrder}</p>
+        </div>
+        <input
+          aria-label={BEGIN_WORDS.title}
+          value={title}
+          placeholder={BEGIN_WORDS.untitled}
+          maxLength={200}
+          onChange={({ target }) => setTitle(target.value)}
+          className="min-h-11 rounded-lg border border-hairline bg-sheet px-3 font-numeral text-lead font-bold placeholder:font-normal placeholder:text-quiet"
+        />
+        <WhichKey value={key} onKey={setKey} />
+        <div role="group" aria-label={BEGIN_WORDS.theChordsOfAKey} className="grid grid-cols-8 gap-2 phone:grid-cols-4">
+          {chords.map((chord) => (
+            <ChordKey key={chord.text} chord={chord} letters={key} onPress={() => press(chord)} />
+          ))}
+          <Button
+            className="min-h-18! px-1!"
+            aria-expanded={hasMore}
+            aria-label={BEGIN_WORDS.moreChords}
+            onClick={() => setHasMore(!hasMore)}
+          >
+            <span aria-hidden="true" className="text-head">
+              …
+            </span>
+          </Button>
+          {hasMore && further.map((chord) => <ChordKey key={chord.text} chord={chord} letters={key} onPress={() => press(chord)} />)}
+        </div>
+        {played.length > 0 && <Written bars={played} letters={key} onUndo={undo} />}
+      </div>
+      {played.length > 0 && (
+        <div className="sticky bottom-0 z-10 -mx-5 flex items-center gap-3 border-t border-hairline bg-ground px-5 py-2 phone:-mx-3 phone:px-3">
+          <Button onClick={() => sound(played)}>
+            <HearIcon size={18} aria-hidden="true" /> {BEGIN_WORDS.hear}
+          </Button>
+          <Button look="strong" className="ml-auto" disabled={add.isPending} onClick={save}>
+            <SaveIcon size={18} aria-hidden="true" /> {BEGIN_WORDS.save}
+          </Button>
+        </div>
+      )}
+    </>
+  );
+}
+
+interface ChordKeyProps {
+  readonly chord: BeginChord;
+  readonly letters: Key;
+  readonly onPress: () => void;
+}
+
+/** A chord to press: its number, and its letters small under it. */
+function ChordKey({ chord, letters, onPress }: ChordKeyProps) {
+  return (
+    <Button className="min-h-18! flex-col gap-0! px-1!" onClick={onPress}>
+      <Named name={BEGIN_WORDS.playIt(chord.number.label)} className="flex flex-col items-center">
+        <ChordSymbol view={chord.number} className="text-figure font-bold" />
+        <LetterSymbol view={chord.letterIn(letters)} className="text-fine font-semibold text-quiet" />
+      </Named>
+    </Button>
+  );
+}
+
+/** In which key it was: one row. The numbers stay whatever is chosen. */
+function WhichKey({ value, onKey }: { readonly value: Key; readonly onKey: (key: Key) => void }) {
+  const naming = useNaming();
+  const keys = circleKeys(value.scale);
+  const at = keys.find(({ tonic }) => (tonic - value.tonic) % 12 === 0)?.tonic ?? value.tonic;
+  return (
+    <div role="group" aria-label={BEGIN_WORDS.key} className="flex flex-wrap items-center gap-2 phone:gap-1">
+      <span className="text-base phone:w-full">{BEGIN_WORDS.iWasIn}</span>
+      <SignButton name={BEGIN_WORDS.aHalfStepDown} onClick={() => onKey(stepKey(value, -1))}>
+        <KeyDownIcon size={18} />
+      </SignButton>
+      <Select aria-label={BEGIN_WORDS.tonic} value={at} onChange={({ target }) => onKey({ ...value, tonic: Number(target.value) })}>
+        {keys.map(({ tonic }) => (
+          <option key={tonic} value={tonic}>
+            {nameNote(tonic, naming.notes)}
+          </option>
+        ))}
+      </Select>
+      <SignButton name={BEGIN_WORDS.aHalfStepUp} onClick={() => onKey(stepKey(value, 1))}>
+        <KeyUpIcon size={18} />
+      </SignButton>
+      <Choice
+        label={BEGIN_WORDS.majorOrMinor}
+        value={value.scale === 'major' ? 'major' : 'natural minor'}
+        options={SCALES}
+        onChange={(scale) => onKey({ ...value, scale })}
+      />
+    </div>
+  );
 }
 
 interface WrittenProps {
   readonly bars: readonly BeginChord[];
-  /** The key whose letters stand under the numbers; null before it is known. */
-  readonly letters: Key | null;
+  readonly letters: Key;
   readonly onUndo: () => void;
 }
 
-/** What was pressed: its ridge, its bars and, once the key is known, its letters. */
+/** What was pressed: its bars with their letters, and from the second chord on its ridge. */
 function Written({ bars, letters, onUndo }: WrittenProps) {
-  const profile = useMemo(() => songProfile(analyzeText(`key: C\n${bars.map(({ text }) => text).join(' ')}\n`)), [bars]);
+  const profile = useMemo(
+    () =>
+      songProfile(
+        analyzeText(
+          begunSong(
+            '',
+            bars.map(({ text }) => text),
+            letters,
+          ),
+        ),
+      ),
+    [bars, letters],
+  );
   return (
     <section aria-label={BEGIN_WORDS.whatYouPlayed} className="rounded-xl border border-hairline bg-sheet">
-      <RidgeStrip
-        profile={profile}
-        at={profile.spans.at(-1)?.index ?? null}
-        label={BEGIN_WORDS.itsRidgeTheHigherTheFurther}
-        onGo={() => undefined}
-        className="block h-16 w-full"
-      />
-      <ol className="grid grid-cols-4 border-t border-hairline">
+      {bars.length > 1 && (
+        <RidgeStrip
+          profile={profile}
+          at={profile.spans.at(-1)?.index ?? null}
+          label={BEGIN_WORDS.itsRidgeTheHigherTheFurther}
+          onGo={() => undefined}
+          className="block h-14 w-full border-b border-hairline"
+        />
+      )}
+      <ol className="grid grid-cols-4">
         {bars.map((bar, place) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: bars have no name but their place
-          <li key={place} className="flex min-h-20 flex-col items-start border-l-2 border-edge px-3 py-1">
-            <ChordSymbol view={bar.number} className="text-numeral font-bold" />
-            {letters !== null && (
-              <span key={letters.tonic} className="letters-slide">
-                <LetterSymbol view={bar.letterIn(letters)} className="text-lead font-semibold" />
-              </span>
-            )}
+          <li key={place} className="flex min-h-18 flex-col items-start border-l-2 border-edge px-3 py-1">
+            <ChordSymbol view={bar.number} className="text-figure font-bold" />
+            <span key={`${letters.tonic}`} className="letters-slide">
+              <LetterSymbol view={bar.letterIn(letters)} className="text-base font-semibold" />
+            </span>
           </li>
         ))}
         <li className="grid place-items-center">
-          <Button look="bare" aria-label={BEGIN_WORDS.undoTheLastChord} onClick={onUndo}>
-            <UndoIcon size={18} /> {BEGIN_WORDS.undo}
+          <Button look="bare" aria-label={BEGIN_WORDS.undoTheLastChord} className="text-head" onClick={onUndo}>
+            ⌫
           </Button>
         </li>
       </ol>
@@ -139,21 +228,22 @@ function Written({ bars, letters, onUndo }: WrittenProps) {
   );
 }
 
-/** In which key it was: the letters follow. */
-function WhichKey({ chosen, onKey }: { readonly chosen: Key | null; readonly onKey: (key: Key) => void }) {
-  const naming = useNaming();
+/** It is kept: what may come next. */
+function SavedSong({ song }: { readonly song: Song }) {
   return (
-    <div>
-      <p className="mb-2 text-lead">{BEGIN_WORDS.whichKeyWereYouInIts}</p>
-      <div role="group" aria-label={BEGIN_WORDS.key} className="flex flex-wrap gap-2">
-        {circleKeys('major').map((key) => (
-          <Chip key={key.tonic} on={chosen !== null && (chosen.tonic - key.tonic) % 12 === 0} onClick={() => onKey(key)}>
-            <span className="music-glyph">
-              <Glyphs text={nameKey(key, naming)} />
-            </span>
-          </Chip>
-        ))}
+    <section className="flex flex-col gap-4 py-6">
+      <h2 className="font-numeral text-figure font-bold">{BEGIN_WORDS.isOnTheShelf(songName(song))}</h2>
+      <div className="flex flex-wrap gap-3">
+        <Link to={`/songs/${song.id}/chart`} className={buttonLook('strong')}>
+          {BEGIN_WORDS.keepWriting}
+        </Link>
+        <Link to={`/songs/${song.id}/stand`} className={buttonLook('plain')}>
+          {BEGIN_WORDS.onTheStand}
+        </Link>
+        <Link to="/band/people" className={buttonLook('plain')}>
+          {BEGIN_WORDS.inviteTheBand}
+        </Link>
       </div>
-    </div>
+    </section>
   );
 }

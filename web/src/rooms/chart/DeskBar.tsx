@@ -3,7 +3,7 @@ import type { ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import { LAYER_NAMES, type Layer } from '../../parts/analysis/sheet-content.ts';
 import { SHOWS, ShowChoice } from '../../parts/reading/ShowChoice.tsx';
-import { lensSearchNow } from '../../session/lens-store.ts';
+import { lensLink } from '../../session/lens-store.ts';
 import { usePhone } from '../../session/use-media.ts';
 import { useReads } from '../../session/use-reads.ts';
 import { Button } from '../../ui/Button.tsx';
@@ -83,7 +83,7 @@ function checkWords(toLookAt: number): string {
 function MoreMenu({ songId, mayWrite, toLookAt, onCheck, onOpen, onText, isPhone }: DeskBarProps & { readonly isPhone: boolean }) {
   const { show, setShow } = useReads();
   const navigate = useNavigate();
-  const toStand = () => void navigate({ pathname: `/songs/${songId}/stand`, search: lensSearchNow() });
+  const toStand = () => void navigate(lensLink(`/songs/${songId}/stand`));
   return (
     <DropdownMenu.Root>
       <DropdownMenu.Trigger asChild>

@@ -128,7 +128,7 @@ function ChordChooser({ sounding, chord, naming }: ChordChooserProps) {
               setText('');
               select({ chord: of, heardIn: sounding });
             }}
-            className="min-h-11 min-w-11 rounded-lg border border-edge bg-raised px-2.5 font-bold aria-pressed:border-accent aria-pressed:bg-accent aria-pressed:text-on-accent"
+            className="min-h-11 min-w-11 rounded-lg border border-edge bg-raised px-2.5 font-bold aria-pressed:bg-wash aria-pressed:shadow-[inset_0_-3px_0_var(--accent)]"
           >
             <LetterSymbol view={letterView(of, naming)} />
           </button>

@@ -1,7 +1,6 @@
 import { type ComponentType, useEffect, useRef } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { useRefreshPractice } from '../../api/practice.ts';
-import { lensSearchNow } from '../../session/lens-store.ts';
 import { partKeys, useShortcuts } from '../../session/use-shortcuts.ts';
 import { PartTabs } from '../../ui/PartTabs.tsx';
 import { PRACTICE_WORDS } from '../../wording/practice.ts';
@@ -28,7 +27,7 @@ export function PracticeRoom() {
   const practice = usePractice();
   useSentAnew(practice);
   const part = practicePart(named);
-  const open = (name: PracticePartName) => void navigate({ pathname: `/practice/${name}`, search: lensSearchNow() });
+  const open = (name: PracticePartName) => void navigate(`/practice/${name}`);
   useShortcuts(partKeys(PRACTICE_PARTS, open));
   const Body = BODIES[part];
   return (

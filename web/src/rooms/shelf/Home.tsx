@@ -3,7 +3,6 @@ import { Navigate, useLocation } from 'react-router';
 import { useSets } from '../../api/sets.ts';
 import { useBand } from '../../api/songs.ts';
 import { setSoonOn } from '../../parts/evening/soon-on.ts';
-import { lensSearchNow } from '../../session/lens-store.ts';
 import { useTonight } from '../../session/tonight-store.ts';
 import { Shelf } from './Shelf.tsx';
 
@@ -23,5 +22,5 @@ function Arrival({ isGuest }: { readonly isGuest: boolean }) {
   const set = setSoonOn(known, now) ?? (isGuest ? known[0] : undefined);
   if (set === undefined) return <Shelf />;
   useTonight.setState({ setId: set.id });
-  return <Navigate to={{ pathname: '/band/tonight', search: lensSearchNow() }} replace />;
+  return <Navigate to="/band/tonight" replace />;
 }

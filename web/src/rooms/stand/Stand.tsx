@@ -8,7 +8,7 @@ import { sheetFacts } from '../../parts/sheet/sheet-facts.ts';
 import { useChartSheet } from '../../parts/sheet/use-chart-sheet.ts';
 import { stepKey } from '../../session/key-view.ts';
 import { useLens } from '../../session/lens.ts';
-import { keyInForce, lensSearchNow, setKey } from '../../session/lens-store.ts';
+import { keyInForce, lensLink, setKey } from '../../session/lens-store.ts';
 import { useShortcuts } from '../../session/use-shortcuts.ts';
 import { useThemeOnPage } from '../../session/use-theme.ts';
 import { STAND_WORDS } from '../../wording/stand.ts';
@@ -63,7 +63,7 @@ export function Stand({ songId, text, ownBars, back, tonight = [], onPast, isTon
   }, [sheet, reading, look.form, folded, kind]);
   const paper = useStandPaper(lines);
   const walk = useStandWalk({ lines, pages: paper.pages, open: look.turn === 'lines' ? 0 : paper.open, onPast });
-  const away = { pathname: back, search: lensSearchNow() };
+  const away = lensLink(back);
   const keys = useStandKeySteps(reading.head.key);
   const press = useStandKeys(walk, lines);
   useLeave(away, press, keys);

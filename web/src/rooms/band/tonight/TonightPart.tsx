@@ -8,7 +8,7 @@ import { type Tonight, useTonightSet } from '../../../document/use-evening.ts';
 import { useOpensTonight, useTonightsSong } from '../../../parts/evening/tonights-song.ts';
 import { Glyphs } from '../../../parts/notation/Glyphs.tsx';
 import { useNaming } from '../../../session/lens.ts';
-import { lensSearchNow } from '../../../session/lens-store.ts';
+import { lensLink } from '../../../session/lens-store.ts';
 import { useTonight } from '../../../session/tonight-store.ts';
 import { useShortcuts } from '../../../session/use-shortcuts.ts';
 import { Button } from '../../../ui/Button.tsx';
@@ -100,7 +100,7 @@ function TonightDesk({ tonight, isNew, onNew }: ComponentProps<typeof SetHead>) 
         </SignButton>
         <SignButton
           name={BAND_WORDS.onTheStand}
-          onClick={() => void navigate({ pathname: '/band/stand', search: lensSearchNow() })}
+          onClick={() => void navigate(lensLink('/band/stand'))}
           disabled={evening.entries.length === 0}
         >
           <StandIcon size={18} />

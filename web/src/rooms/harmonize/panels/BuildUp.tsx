@@ -50,7 +50,7 @@ export function BuildUp({ sounding, written, naming }: PanelProps) {
       <ol className="mt-4 grid grid-cols-8 text-center" aria-label={HARMONIZE_WORDS.theScale}>
         {[...intervals, 0].map((interval, place) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: the tonic stands twice
-          <li key={place} className={`rounded-xl py-3 ${now === place ? 'bg-accent text-on-accent' : ''}`}>
+          <li key={place} className={`rounded-xl py-3 ${now === place ? 'bg-wash shadow-[inset_0_-3px_0_var(--accent)]' : ''}`}>
             <span className="music-glyph block text-figure font-bold">
               {aloud || !on ? <Glyphs text={printScaleNumber(interval, 'glyph')} /> : '·'}
             </span>

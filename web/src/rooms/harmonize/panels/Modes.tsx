@@ -93,7 +93,7 @@ function HearMode({ mode, name }: { readonly mode: Mode; readonly name: string }
           look="bare"
           aria-pressed={drone === low}
           aria-label={HARMONIZE_WORDS.droneOn(name)}
-          className="aria-pressed:bg-accent aria-pressed:text-on-accent"
+          className="aria-pressed:bg-wash aria-pressed:shadow-[inset_0_-3px_0_var(--accent)]"
           onClick={() => void toggleDrone(low)}
         >
           <DroneIcon size={17} />

@@ -21,7 +21,7 @@ export function PickTones({ written, index, naming }: { readonly written: Key; r
             aria-pressed={!left.has(place)}
             disabled={place === 0}
             onClick={() => toggle(place)}
-            className="music-glyph min-h-11 min-w-12 rounded-lg border border-edge bg-raised px-2 leading-tight aria-pressed:border-accent aria-pressed:bg-accent aria-pressed:text-on-accent"
+            className="music-glyph min-h-11 min-w-12 rounded-lg border border-edge bg-raised px-2 leading-tight aria-pressed:bg-wash aria-pressed:shadow-[inset_0_-3px_0_var(--accent)]"
           >
             <b>{withGlyphs(tone.formula)}</b>
             <span className="block text-fine">{nameNote(tone.note, naming.notes)}</span>

@@ -3,7 +3,6 @@ import { type ReactNode, useEffect } from 'react';
 import { useNavigate } from 'react-router';
 import { Glyphs } from '../../../parts/notation/Glyphs.tsx';
 import { useNaming } from '../../../session/lens.ts';
-import { lensSearchNow } from '../../../session/lens-store.ts';
 import { useShortcuts } from '../../../session/use-shortcuts.ts';
 import { useTheme, useThemeOnPage } from '../../../session/use-theme.ts';
 import { stop } from '../../../transport/player.ts';
@@ -31,7 +30,7 @@ export function SessionPage() {
   const navigate = useNavigate();
   const leave = () => {
     silence();
-    void navigate({ pathname: '/practice', search: lensSearchNow() });
+    void navigate('/practice');
   };
   useEffect(() => {
     document.title = HOUSE_WORDS.pageTitle(PRACTICE_WORDS.session);

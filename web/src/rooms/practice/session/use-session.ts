@@ -1,12 +1,11 @@
 import { useNavigate } from 'react-router';
-import { lensSearchNow } from '../../../session/lens-store.ts';
 import { useRun } from './run-store.ts';
 import { beginRun, type RunBlock } from './session-run.ts';
 
 /** The way into a session: with blocks of one's own, or on with the one under way. */
 export function useSession(): { readonly begin: (blocks: readonly RunBlock[]) => void; readonly goOn: () => void } {
   const navigate = useNavigate();
-  const goOn = () => void navigate({ pathname: '/practice/session', search: lensSearchNow() });
+  const goOn = () => void navigate('/practice/session');
   const begin = (blocks: readonly RunBlock[]) => {
     useRun.setState({ run: beginRun(crypto.randomUUID(), blocks, Date.now()) });
     goOn();
