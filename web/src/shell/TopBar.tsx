@@ -31,7 +31,7 @@ export function TopBar({ title, songId, room, subtitle, hasLenses, scaleIsFree }
   const isPhone = usePhone();
   if (isPhone) {
     return (
-      <header className="no-print flex min-h-12 shrink-0 flex-wrap items-center gap-0.5 border-b border-hairline bg-sheet px-1">
+      <header className="no-print flex min-h-12 shrink-0 flex-wrap items-center gap-0.5 border-b border-hairline bg-sheet px-1 [&>div:first-child]:pl-2">
         {hasLenses ? <KeyLens scaleIsFree={scaleIsFree} /> : <Title title={title} songId={songId} room={room} subtitle={subtitle} />}
         <span className="mx-auto flex min-w-0 items-center gap-1">
           <Suspense>

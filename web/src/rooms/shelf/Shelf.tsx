@@ -7,13 +7,14 @@ import { Button, buttonLook } from '../../ui/Button.tsx';
 import { Chip } from '../../ui/Chip.tsx';
 import { keepEarlyKeys } from '../../ui/early-keys.ts';
 import { Hint } from '../../ui/Hint.tsx';
-import { AddIcon, ArchiveIcon, CloseIcon, FindIcon, GoOnIcon, ImportIcon } from '../../ui/icons.ts';
+import { AddIcon, ArchiveIcon, CloseIcon, FindIcon, GoOnIcon, HarmonizeIcon, ImportIcon } from '../../ui/icons.ts';
 import { Notice } from '../../ui/Notice.tsx';
 import { Select } from '../../ui/Select.tsx';
 import { Soon } from '../../ui/Soon.tsx';
 import { sayFault } from '../../ui/say.ts';
 import { SHELF_WORDS } from '../../wording/shelf.ts';
 import { ShelfRow } from './ShelfRow.tsx';
+import { soughtBy } from './shelf-wish.ts';
 import { usePatternFault } from './use-pattern-fault.ts';
 import { usePaused } from './use-paused.ts';
 
@@ -64,40 +65,25 @@ function Find({ wish, fault, onAsk }: AskProps & { readonly fault: string | null
   const mayWrite = useMayWrite();
   return (
     <div className="no-print mb-2 flex flex-wrap items-start gap-2">
-      <Field
-        label={SHELF_WORDS.findASong}
-        value={wish.find}
-        placeholder={SHELF_WORDS.findByTitleWriterOrKey}
-        onChange={(find) => onAsk({ find })}
-      />
-      <div className="min-w-52 flex-1">
-        <Field
-          label={SHELF_WORDS.songsThatGoThroughTheseChords}
-          value={wish.pattern}
-          placeholder={SHELF_WORDS.patternExample}
-          numerals
-          onChange={(pattern) => onAsk({ pattern })}
-        />
+      <div className="min-w-40 flex-1">
+        <Field typed={wish.pattern || wish.find} isChords={wish.pattern !== ''} onType={(typed) => onAsk(soughtBy(typed))} />
         {fault !== null && (
           <p role="status" className="mt-1 text-fine text-quiet">
             {fault}
           </p>
         )}
       </div>
-      {mayWrite && (
-        <>
-          <NewSong />
-          <Link to="/band/files" className={buttonLook('plain')}>
-            <ImportIcon size={17} aria-hidden="true" /> {SHELF_WORDS.import}
-          </Link>
-        </>
-      )}
+      {mayWrite && <NewSong />}
     </div>
   );
 }
 
-/** In which order, with which tag, and whether those put away. */
+/** In which order, the other ways to a song, with which tag, and whether those put away: one line. */
+const LINE_LINK =
+  'flex min-h-11 shrink-0 items-center gap-1.5 rounded-lg px-2.5 text-base font-semibold whitespace-nowrap text-ink hover:bg-wash';
+
 function Narrow({ wish, onAsk }: AskProps) {
+  const mayWrite = useMayWrite();
   return (
     <div className="no-print mb-2 flex flex-wrap items-center gap-1.5 phone:-mx-3 phone:flex-nowrap phone:overflow-x-auto phone:px-3">
       <label>
@@ -110,6 +96,16 @@ function Narrow({ wish, onAsk }: AskProps) {
           ))}
         </Select>
       </label>
+      {mayWrite && (
+        <>
+          <Link to="/begin" title={SHELF_WORDS.whatDidYouJustPlay} className={LINE_LINK}>
+            <HarmonizeIcon size={17} aria-hidden="true" /> {SHELF_WORDS.playItIn}
+          </Link>
+          <Link to="/band/files" className={LINE_LINK}>
+            <ImportIcon size={17} aria-hidden="true" /> {SHELF_WORDS.import}
+          </Link>
+        </>
+      )}
       <Tags chosen={wish.tag} onChoose={(tag) => onAsk({ tag })} />
       <Button
         look="bare"
@@ -165,25 +161,25 @@ function Songs({ shelf, wish }: SongsProps) {
 }
 
 interface FieldProps {
-  readonly label: string;
-  readonly value: string;
-  readonly placeholder: string;
-  readonly numerals?: boolean;
-  readonly onChange: (value: string) => void;
+  readonly typed: string;
+  /** Whether what is typed is taken for chords. */
+  readonly isChords: boolean;
+  readonly onType: (typed: string) => void;
 }
 
-function Field({ label, value, placeholder, numerals = false, onChange }: FieldProps) {
+/** Title, key or chords: what is typed says itself which. */
+function Field({ typed, isChords, onType }: FieldProps) {
   return (
-    <label className="relative block min-w-52 flex-1">
-      <span className="sr-only">{label}</span>
+    <label className="relative block">
+      <span className="sr-only">{SHELF_WORDS.findASong}</span>
       <FindIcon size={18} aria-hidden="true" className="absolute top-3.5 left-3 text-quiet" />
       <input
         type="search"
-        value={value}
+        value={typed}
         maxLength={200}
-        onChange={(event) => onChange(event.target.value)}
-        placeholder={placeholder}
-        className={`min-h-11 w-full rounded-lg border border-edge bg-raised pr-3 pl-10 text-base placeholder:text-quiet ${numerals ? 'music-glyph font-semibold placeholder:font-normal' : ''}`}
+        onChange={(event) => onType(event.target.value)}
+        placeholder={SHELF_WORDS.titleKeyOrChords}
+        className={`min-h-11 w-full rounded-lg border border-edge bg-raised pr-3 pl-10 text-base placeholder:text-quiet ${isChords ? 'music-glyph font-semibold' : ''}`}
       />
     </label>
   );
@@ -219,7 +215,7 @@ function BeginLine() {
     <div
       role="note"
       aria-label={SHELF_WORDS.hint}
-      className="mb-2 flex flex-wrap items-center gap-x-3 rounded-xl bg-wash py-1 pl-4 text-base"
+      className="mb-2 flex flex-wrap items-center gap-x-3 rounded-xl bg-wash py-1 pl-4 text-base phone:hidden"
     >
       <p className="min-w-48 flex-1">{SHELF_WORDS.newHerePressFourChordsAnd}</p>
       <BeginLink />
