@@ -21,7 +21,7 @@ test('where to put a capo: every fret with its shapes, why, and read at the one 
   // without a capo B♭ and its neighbours are barres: for a player who holds none, the song goes to the end of the list
   await sheet.getByRole('radio', { name: 'No barres' }).click();
   await expect(frets.locator(':scope > li').last()).not.toContainText('every chord is open');
-  await first.getByRole('button', { name: 'Read at 3' }).click();
+  await first.getByRole('button', { name: 'Use capo 3' }).click();
   await expect(sheet).toBeHidden();
   await expect(page.getByTestId('reader-note')).toHaveText('G shapes = sounding B♭');
   await expect.poll(() => letters(page)).toEqual(['G', 'C', 'D', 'E minor']);
@@ -31,7 +31,7 @@ test('where to put a capo: every fret with its shapes, why, and read at the one 
   await page.getByRole('button', { name: 'More' }).click();
   await page.getByRole('menuitem', { name: 'Where to put a capo' }).click();
   await expect(frets.locator(':scope > li', { hasText: 'Capo 4: G shapes sound B;' })).toBeVisible();
-  await expect(page.getByRole('button', { name: 'Read so now' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'In use' })).toBeVisible();
 });
 
 /** Opens a part of the Band room. */
@@ -215,13 +215,13 @@ test('a set is put in order by keys and taken back; a medley gets its bridge, he
   await expect.poll(titles).toEqual(['Harbor Wall', 'Kelp Ladder', 'Emberwick Street']);
 
   // from D to E minor the dominant of what comes: B7
-  await page.getByRole('button', { name: 'then a stop' }).first().press('Enter');
+  await page.getByRole('button', { name: 'stop' }).first().press('Enter');
   const choices = page.getByRole('dialog', { name: 'How Harbor Wall goes over into what comes next' });
   await expect(choices).toContainText('B7 is the dominant of Em');
   await choices.getByRole('button', { name: 'Hear Dominant' }).click();
   await choices.getByRole('button', { name: /^B7 ?Dominant/ }).click();
   await page.keyboard.press('Escape');
-  await expect(page.getByRole('button', { name: /straight on over B7/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: /segue via B7/ })).toBeVisible();
   await expectAccessible(page);
 
   // a capo that moves where nobody waits is told

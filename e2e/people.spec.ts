@@ -88,14 +88,14 @@ test('an invitation: the link signs in, the player is theirs, and their name sta
   await phone.getByRole('button', { name: 'Come in as Nils' }).click();
   await expect(phone.getByRole('navigation', { name: 'Rooms' })).toBeVisible();
   await phone.goto(`${server.url}/band/people`);
-  await expect(phone.getByRole('list', { name: 'Who is in' })).toContainText('Nilsyou');
+  await expect(phone.getByRole('list', { name: 'Members' })).toContainText('Nilsyou');
   // a member is not offered what a leader does
-  await expect(phone.getByRole('button', { name: /Invite|Take out/ })).toHaveCount(0);
+  await expect(phone.getByRole('button', { name: /Invite|Remove/ })).toHaveCount(0);
   await nils.close();
 
   await page.reload();
-  await expect(page.getByRole('list', { name: 'Who is in' }).getByRole('listitem').filter({ hasText: 'Nils' })).toContainText('signed in');
-  await expect(page.getByRole('list', { name: 'What happened' })).toContainText('Nils came in');
+  await expect(page.getByRole('list', { name: 'Members' }).getByRole('listitem').filter({ hasText: 'Nils' })).toContainText('signed in');
+  await expect(page.getByRole('list', { name: 'Activity' })).toContainText('Nils came in');
 });
 
 test('a second device: a link from the first one, and signed out again from it', async ({ browser }) => {

@@ -155,7 +155,7 @@ test('a programme: begun, a night played, a night skipped', async ({ page, reque
   await sitDownAsNew(page, request, 'Nights');
   await page.goto('/practice/programme');
   await page.getByLabel('Order').selectOption('fifths');
-  await page.getByRole('button', { name: 'Begin', exact: true }).click();
+  await page.getByRole('button', { name: 'Start', exact: true }).click();
   const nights = page.getByRole('list', { name: 'Nights' }).getByRole('listitem');
   await expect(nights).toHaveCount(30);
   await expect(nights.nth(1)).toContainText('G major');

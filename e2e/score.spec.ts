@@ -50,7 +50,7 @@ test('a piece is brought in, read, corrected by keyboard, and taken away as a ch
 
   // the neighbour of the first bar is called a passing note
   await harmonies.getByRole('button', { name: /bar 1, beat 1/ }).click();
-  await page.getByRole('tab', { name: 'Notes beside it' }).click();
+  await page.getByRole('tab', { name: 'Non-chord tones' }).click();
   const note = page.getByLabel(/What is D, 1:2.5/);
   await expect(note).toHaveValue('neighbour');
   await note.selectOption('passing');
@@ -61,13 +61,13 @@ test('a piece is brought in, read, corrected by keyboard, and taken away as a ch
   // kept over a reload
   await expect(async () => {
     await page.reload();
-    await expect(page.getByLabel(/What is D, 1:2.5/).or(page.getByRole('tab', { name: 'Notes beside it' }))).toBeVisible();
-    await page.getByRole('tab', { name: 'Notes beside it' }).click();
+    await expect(page.getByLabel(/What is D, 1:2.5/).or(page.getByRole('tab', { name: 'Non-chord tones' }))).toBeVisible();
+    await page.getByRole('tab', { name: 'Non-chord tones' }).click();
     await expect(page.getByLabel(/What is D, 1:2.5/)).toHaveValue('passing', { timeout: 5000 });
   }).toPass({ timeout: 60_000 });
 
   // a chart of it on the shelf, linked
-  await page.getByRole('tab', { name: 'Take away' }).click();
+  await page.getByRole('tab', { name: 'Save as chart' }).click();
   await page.getByRole('button', { name: 'Make a number chart' }).click();
   await page.getByRole('link', { name: 'Open its chart' }).click();
   await expect(page).toHaveURL(/\/songs\/[0-9a-f-]{36}\/chart/);
@@ -96,7 +96,7 @@ for (const [width, height] of [
     await page.goto('/analyze/score');
     await page.getByRole('link', { name: /Study at the Lantern Window/ }).click();
     await expect(page.locator('.engraved svg g.note').first()).toBeAttached({ timeout: 60_000 });
-    for (const part of ['Harmony', 'Notes beside it', 'Keys and closes', 'Take away']) {
+    for (const part of ['Harmony', 'Non-chord tones', 'Keys and cadences', 'Save as chart']) {
       await page.getByRole('tab', { name: part }).click();
       await expectAccessible(page);
     }

@@ -28,7 +28,7 @@ test('one song, from key to chart to the band', { tag: '@quick' }, async ({ page
   await page.getByLabel('Chords as numbers or letters').fill('Am F E7');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('list', { name: 'Bars' }).getByRole('listitem')).toHaveCount(4);
-  await page.getByRole('button', { name: 'Start a song' }).click();
+  await page.getByRole('button', { name: 'New song' }).click();
 
   // the song is a chart
   await expect(page.getByLabel('Chart text')).toContainText('key: A harmonic minor');

@@ -71,3 +71,43 @@ describe('words', () => {
     }
   });
 });
+
+describe('one name for one thing', () => {
+  /** Words that once stood on screens, each with the one that stands there now. */
+  const GONE = [
+    ['Take it out', 'Download my data'],
+    ['Take out', 'Remove'],
+    ['Who is in', 'Members'],
+    ['Links that are open', 'Open invitations'],
+    ['What happened', 'Activity'],
+    ['Read at', 'Use capo'],
+    ['Read so now', 'In use'],
+    ['reads what sounds', 'as it sounds'],
+    ['then a stop', 'stop'],
+    ['straight on over', 'segue via'],
+    ['Played out', 'Repeats written out'],
+    ['Restore it whole', 'Restore this version'],
+    ['Notes beside it', 'Non-chord tones'],
+    ['Keys and closes', 'Keys and cadences'],
+    ['Take away', 'Save as chart, Delete'],
+    ['a third deeper', 'Add a third to this chord'],
+    ['Written octaves higher', 'Octave'],
+    ['leave it as it was', 'Cancel'],
+    ['2 writes 2', '2 is major (press for minor)'],
+    ['slip in it', 'check the link'],
+    ['should hold for', 'last right 42 days ago'],
+  ] as const;
+  const shown = [...texts(join(import.meta.dirname, '../src/wording')), ...texts(join(import.meta.dirname, '../../core/src/wording'))];
+
+  test('there are words to look through', () => expect(shown.length).toBeGreaterThan(20));
+
+  test.each(GONE)('“%s” is called “%s”', (gone: string, _now: string) => {
+    expect(shown.filter(({ text }) => text.includes(gone)).map(({ path }) => path)).toEqual([]);
+  });
+});
+
+function texts(folder: string): readonly { readonly path: string; readonly text: string }[] {
+  return readdirSync(folder)
+    .filter((path) => path.endsWith('.ts') && !path.endsWith('.test.ts'))
+    .map((path) => ({ path, text: readFileSync(join(folder, path), 'utf8') }));
+}

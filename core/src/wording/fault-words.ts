@@ -84,7 +84,8 @@ const WORDS: { readonly [Code in Fault['code']]: (fault: Extract<Fault, { code: 
   'form-section-twice': (fault) =>
     `Two sections are called “${show(fault.name)}”; the form plays the first. Give the other a name of its own.`,
   'form-and-jumps': () => 'The form line and the jumps in the chart both say the order; the form line wins.',
-  'performance-long': (fault) => `Played out this is ${fault.bars} bars or more; the first ${fault.most} are written out.`,
+  'performance-long': (fault) =>
+    `With its repeats written out this is ${fault.bars} bars or more; the first ${fault.most} are written out.`,
   'two-bars-perhaps': (fault) => `${fault.text} is one chord. Two bars? Write ${fault.write}.`,
   'tuning-strings': (fault) =>
     `That is ${fault.strings === 1 ? 'one string' : `${fault.strings} strings`}: an instrument here has ${fault.fewest} to ${fault.most}.`,

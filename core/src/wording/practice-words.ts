@@ -152,10 +152,9 @@ function daysWords(days: number): string {
 export function dueWords(memory: Memory, now: number): string {
   const days = daysUntil(memory.dueAt, now);
   const when = days === 0 ? 'due now' : `due in ${daysWords(days)}`;
-  const times = memory.sittings === 1 ? 'once so far' : `${memory.sittings} sittings`;
   const since = daysSince(memory.lastAt, now);
-  const last = `${OUTCOME_NAMES[memory.last.outcome]}${memory.last.tempo === null ? '' : ` at ${memory.last.tempo}`}`;
-  return `${when}: ${times}, the last ${since === 0 ? 'today' : `${daysWords(since)} ago`} ${last}; it should hold for about ${daysWords(Math.max(1, Math.round(memory.stability)))}`;
+  const tempo = memory.last.tempo === null ? '' : ` at ${memory.last.tempo}`;
+  return `${when}: last ${OUTCOME_NAMES[memory.last.outcome]}${tempo} ${since === 0 ? 'today' : `${daysWords(since)} ago`}`;
 }
 
 const FORM_WORDS: Readonly<Record<AnswerForm, string>> = {

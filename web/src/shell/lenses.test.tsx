@@ -75,7 +75,7 @@ describe('the reader lens', () => {
     opened('D', false);
     const user = userEvent.setup();
     renderInBand(<ReaderLens />);
-    expect(screen.getByTestId('reader-note').textContent).toBe('reads what sounds');
+    expect(screen.getByTestId('reader-note').textContent).toBe('as it sounds');
     await user.click(screen.getByRole('button', { name: /^Reader/ }));
     await screen.findByRole('menu');
     for (const group of ['The band', 'Concert and horns', 'Guitar']) expect(screen.getByText(group)).toBeTruthy();

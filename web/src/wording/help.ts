@@ -61,7 +61,7 @@ export const HELP_WORDS = {
   thisSheet: 'This sheet',
   walkTheDegrees: 'Walk the degrees',
   keyUpOrDownAHalf: 'Key up or down a half step',
-  thisDegreeAloneAThirdDeeper: 'This degree alone a third deeper',
+  thisDegreeAloneAThirdDeeper: 'Add a third to this chord',
   hearTheChordOnThatDegree: 'Hear the chord on that degree',
   hearTheWholeKey: 'Hear the whole key',
   addTheSelectedChordToThe: 'Add the selected chord to the progression',

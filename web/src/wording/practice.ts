@@ -210,13 +210,11 @@ export const PRACTICE_WORDS = {
     state === 'done' && playedAt !== null
       ? `${format(playedAt, 'd MMM')}, ${plural(stages, 'stage')}`
       : { done: 'done', next: 'next', skipped: 'skipped', ahead: '' }[state],
-  theProgramme: 'The programme',
   order: 'Order',
   beginsOn: 'Begins on',
   andMinor: 'Minor keys too',
   strings: 'Strings',
   twoStrings: (upper: number, lower: number) => `${upper} and ${lower}`,
-  beginProgramme: 'Begin',
   beginAnew: 'Begin anew',
   beginAnewAsked: 'Begin another round of nights?',
   nothingIsForgotten: 'The calendar starts again at night 1. What you played stays remembered.',

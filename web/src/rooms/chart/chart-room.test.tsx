@@ -323,7 +323,7 @@ describe('versions', () => {
     await waitFor(() => expect(frets.children.length).toBeGreaterThan(5));
     expect(frets.children[0]?.textContent).toContain('Capo 3: G shapes sound B♭; every chord is open.');
     expect(frets.children[0]?.textContent).toContain('sounds E♭');
-    await user.click(within(frets.children[0] as HTMLElement).getByRole('button', { name: 'Read at 3' }));
+    await user.click(within(frets.children[0] as HTMLElement).getByRole('button', { name: 'Use capo 3' }));
     await waitFor(() => expect(letters()).toEqual(['G', 'C', 'D', 'E minor']));
     expect(source()).toContain('key: Bb');
   });

@@ -170,7 +170,7 @@ describe('the progression', () => {
     await user.click(screen.getByRole('button', { name: 'Redo' }));
     await user.click(within(bars()[3] as HTMLElement).getByRole('button'));
     expect(bars()).toHaveLength(3);
-    await user.click(screen.getByRole('button', { name: 'Start a song' }));
+    await user.click(screen.getByRole('button', { name: 'New song' }));
     expect(await screen.findByText('the chart')).toBeTruthy();
     expect(house.songs[0]?.source).toContain('key: A harmonic minor');
     expect(house.songs[0]?.source).toContain('4-7 1- b6');

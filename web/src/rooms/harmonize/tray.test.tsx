@@ -33,7 +33,7 @@ describe('chords that are gathered', () => {
   test('with none there is a hint, and nothing to take back, hear or begin', async () => {
     open();
     await screen.findByRole('button', { name: 'Undo' });
-    for (const name of ['Undo', 'Redo', /^Hear/, /^Start a song/]) expect(isOff(name)).toBe(true);
+    for (const name of ['Undo', 'Redo', /^Hear/, /^New song/]) expect(isOff(name)).toBe(true);
     expect(screen.queryByRole('list', { name: 'Bars' })).toBeNull();
   });
 
@@ -63,11 +63,11 @@ describe('chords that are gathered', () => {
     house.on('POST', /.*\/songs/, () => new Refusal(507, 'There is no room on the disk.'));
     addBars(['1', '4']);
     open();
-    await user.click(await screen.findByRole('button', { name: /^Start a song/ }));
+    await user.click(await screen.findByRole('button', { name: /^New song/ }));
     await waitFor(() => expect(house.all('POST', /songs/)).toHaveLength(1));
     expect(useProgression.getState().bars).toEqual(['1', '4']);
     house.on('POST', /.*\/songs/, ({ body }) => house.addSong((body as { source: string }).source));
-    await user.click(screen.getByRole('button', { name: /^Start a song/ }));
+    await user.click(screen.getByRole('button', { name: /^New song/ }));
     expect(await screen.findByText('the chart')).toBeTruthy();
     expect(house.songs[0]?.source).toMatch(/key: Eb[\s\S]*1 4\n$/);
   });

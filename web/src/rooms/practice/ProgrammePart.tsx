@@ -152,7 +152,7 @@ function ProgrammeForm({ practice, isBegun }: PartProps & { readonly isBegun: bo
   const [pair, setPair] = useState('0');
   const begin = () => beginProgramme(practice, { nights, order, first: Number(first), minor, strings: strings[Number(pair)] ?? [5, 6] });
   return (
-    <section aria-label={PRACTICE_WORDS.theProgramme} className="flex flex-wrap items-end gap-x-4 gap-y-3 border-t border-hairline pt-4">
+    <section aria-label={PRACTICE_WORDS.programme} className="flex flex-wrap items-end gap-x-4 gap-y-3 border-t border-hairline pt-4">
       <div className="w-28">
         <NumberField
           label={PRACTICE_WORDS.nights}
@@ -194,7 +194,7 @@ function ProgrammeForm({ practice, isBegun }: PartProps & { readonly isBegun: bo
         </AskOnce>
       ) : (
         <Button look="strong" onClick={begin}>
-          {PRACTICE_WORDS.beginProgramme}
+          {PRACTICE_WORDS.start}
         </Button>
       )}
       <LadderFields practice={practice} />

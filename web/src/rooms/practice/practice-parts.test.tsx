@@ -65,7 +65,7 @@ async function openStudy(group: string, name: RegExp): Promise<void> {
 
 describe('a key a night', () => {
   const nights = () => within(screen.getByRole('list', { name: 'Nights' })).getAllByRole('listitem');
-  const begin = async () => press('Begin');
+  const begin = async () => press('Start');
 
   test('is begun in the order chosen, and its first night is offered', async () => {
     open('programme');
