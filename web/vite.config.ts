@@ -61,14 +61,20 @@ export default defineConfig({
           // few files for a phone to ask for: what changes with the years, what opens the house, what rooms share
           groups: [
             { name: 'react', test: /node_modules[\\/](react|react-dom|scheduler)[\\/]/, priority: 5 },
+            // pictures of figures: the log alone draws some
+            {
+              name: 'figures',
+              test: /node_modules[\\/](recharts|d3-[a-z]+|victory-vendor|@reduxjs|redux|redux-thunk|react-redux|reselect|immer|es-toolkit|decimal\.js-light|internmap)[\\/]/,
+              priority: 3,
+            },
             { name: 'house', tags: ['$initial'], priority: 4 },
             {
               name: 'after',
               test: /(DeviceSigns|SaveState|HandSheet|WhyOfSelection|RoomHint|CommandMenu|Paper)\.tsx$|workbox-window/,
               priority: 1,
             },
-            { name: 'rooms', minShareCount: 3, priority: 3 },
-            { name: 'desks', minShareCount: 2, priority: 2, entriesAware: true, entriesAwareMergeThreshold: 60_000 },
+            { name: 'rooms', minShareCount: 3, priority: 2 },
+            { name: 'desks', minShareCount: 2, priority: 1, entriesAware: true, entriesAwareMergeThreshold: 60_000 },
           ],
         },
       },
