@@ -134,6 +134,13 @@ describe('the server around its routes', () => {
     expect((await fetch(`${server.url}/..%2f..%2fetc%2fpasswd`, { headers: { Accept: 'text/plain' } })).status).toBe(404);
   });
 
+  test('asks for the first data with the page, where the browser says which band it has open', async () => {
+    const band = '11111111-2222-4333-8444-555555555555';
+    const page = await fetch(`${server.url}/harmonize`, { headers: { Accept: 'text/html', Cookie: `aurora-band=${band}` } });
+    expect(page.headers.get('link')).toContain(`</api/v1/bands/${band}/members>; rel=preload; as=fetch; crossorigin`);
+    expect((await fetch(`${server.url}/harmonize`, { headers: { Accept: 'text/html' } })).headers.get('link')).toBeNull();
+  });
+
   test('lets the page run nothing but its own scripts', async () => {
     const { headers } = await fetch(`${server.url}/`, { headers: { Accept: 'text/html' } });
     const policy = headers.get('content-security-policy') ?? '';

@@ -1,6 +1,7 @@
 import { chordMidi } from '@aurora/core';
 import { lazy, type ReactNode, Suspense, useEffect } from 'react';
 import { Navigate, Outlet, useLocation, useNavigate, useParams } from 'react-router';
+import { tellOpenBand } from '../api/chosen-band.ts';
 import { NoBand, useBand, useSong } from '../api/songs.ts';
 import { songName } from '../parts/song/song-name.ts';
 import { foldsOf, setFolds, useDevice } from '../session/device-store.ts';
@@ -31,7 +32,11 @@ const CHORD_TEMPO = 80;
 export function Shell() {
   const { pathname } = useLocation();
   useSound();
-  const { error } = useBand();
+  const { error, data: band } = useBand();
+  const bandId = band?.id;
+  useEffect(() => {
+    if (bandId !== undefined) tellOpenBand(bandId);
+  }, [bandId]);
   if (isAlone(pathname)) return <Outlet />;
   return error instanceof NoBand ? <Navigate to="/welcome" replace /> : <House />;
 }
