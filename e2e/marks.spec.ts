@@ -11,7 +11,7 @@ const AROUND = [
 ] as const;
 const AFTER = ['{ds al coda}', '{to coda}', '{fine}', '"watch the singer"'] as const;
 const CHORDS = ['1', '#4-7b5/1', '(6-7 57)', '(4.. 5. 1.)', '(2-7b5/b6 5 b7maj7#11 1)'] as const;
-const PLACES = [
+const PLACES: readonly [(bar: string) => string, ...((bar: string) => string)[]] = [
   (bar: string) => `4 ${bar} 1`,
   (bar: string) => `|: ${bar} 1 :| x3`,
   (bar: string) => `|: 1 1.[ ${bar} ] 2.[ 1 ] :|`,

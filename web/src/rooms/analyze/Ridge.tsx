@@ -1,22 +1,11 @@
-import type { SongProfile } from '@aurora/core';
 import { lazy, Suspense } from 'react';
-import { type RidgeNames, ridgeList, ridgeWords } from '../../parts/analysis/analysis-view.ts';
+import { ridgeList, ridgeWords } from '../../parts/analysis/analysis-view.ts';
 import { Word } from '../../parts/glossary/Word.tsx';
 import { ANALYZE_WORDS } from '../../wording/analyze.ts';
+import type { RidgeProps } from './RidgePicture.tsx';
 
 // what draws it is as large as a room
 const RidgePicture = lazy(async () => ({ default: (await import('./RidgePicture.tsx')).RidgePicture }));
-
-export interface RidgeProps {
-  readonly profile: SongProfile;
-  readonly names: RidgeNames;
-  readonly selected: number;
-  /** The keys and the chord each begins at. */
-  readonly regions: readonly { readonly from: number; readonly name: string }[];
-  /** Low, where something else needs the room. */
-  readonly isLow: boolean;
-  readonly onGo: (index: number) => void;
-}
 
 /** The song's profile: each chord a plateau as wide as it lasts and as high as it is far from home; keys are the floor it stands on. */
 export function Ridge(picture: RidgeProps) {

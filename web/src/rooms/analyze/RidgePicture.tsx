@@ -1,8 +1,19 @@
 import type { RidgeSpan, SongProfile } from '@aurora/core';
 import { Area, ComposedChart, Line, ReferenceArea, ReferenceLine, ResponsiveContainer, XAxis, YAxis } from 'recharts';
+import type { RidgeNames } from '../../parts/analysis/analysis-view.ts';
 import { MarkPath } from '../../parts/ridge/FunctionMark.tsx';
 import { floorLine, plateau, type RidgePoint, ridgeLine, ridgeRuns, spanAt } from '../../parts/ridge/ridge-view.ts';
-import type { RidgeProps } from './Ridge.tsx';
+
+export interface RidgeProps {
+  readonly profile: SongProfile;
+  readonly names: RidgeNames;
+  readonly selected: number;
+  /** The keys and the chord each begins at. */
+  readonly regions: readonly { readonly from: number; readonly name: string }[];
+  /** Low, where something else needs the room. */
+  readonly isLow: boolean;
+  readonly onGo: (index: number) => void;
+}
 
 /** Up to so many chords each has a mark of its own. */
 const MOST_MARKS = 64;

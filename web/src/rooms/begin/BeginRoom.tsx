@@ -38,47 +38,39 @@ export function BeginRoom() {
   );
 }
 
-function Playing({ onSaved }: { readonly onSaved: (song: Song) => void }) {
+/** What is being played in: the song as it stands, and what can be done with it. */
+function useBegunSong(onSaved: (song: Song) => void) {
   const naming = useNaming();
   const [title, setTitle] = useState('');
   const [key, setKey] = useState<Key>(FIRST_KEY);
   const [played, setPlayed] = useState<readonly BeginChord[]>([]);
-  const [hasMore, setHasMore] = useState(false);
   const scale: BeginScale = key.scale === 'major' ? 'major' : 'natural minor';
   const chords = useMemo(() => beginChords(naming, scale), [naming, scale]);
   const further = useMemo(() => furtherChords(naming, scale), [naming, scale]);
-  const sound = (bars: readonly BeginChord[]) =>
-    void play(
-      'begin',
-      bars.map((bar) => ({ midi: chordMidi(bar.chordIn(key)), beats: BEATS })),
-      TEMPO,
-    );
+  const add = useAddSong();
+  const steps = (bars: readonly BeginChord[]) => bars.map((bar) => ({ midi: chordMidi(bar.chordIn(key)), beats: BEATS }));
   const press = (chord: BeginChord) => {
     setPlayed((before) => [...before, chord]);
-    sound([chord]);
+    void play('begin', steps([chord]), TEMPO);
   };
   const undo = () => setPlayed((before) => before.slice(0, -1));
-  const add = useAddSong();
-  const save = () =>
-    add.mutate(
-      begunSong(
-        title,
-        played.map(({ text }) => text),
-        key,
-      ),
-      {
-        onSuccess: (song) => {
-          readHint('begin');
-          onSaved(song);
-        },
-        onError: (error) => void sayFault(error.message),
-      },
-    );
+  const kept = (song: Song) => {
+    readHint('begin');
+    onSaved(song);
+  };
+  const texts = played.map(({ text }) => text);
+  const save = () => add.mutate(begunSong(title, texts, key), { onSuccess: kept, onError: (error) => void sayFault(error.message) });
   useShortcuts({
     ...Object.fromEntries(chords.map((chord, at) => [String(at + 1), () => press(chord)])),
     Backspace: undo,
     'Ctrl+z': undo,
   });
+  const hear = () => void play('begin', steps(played), TEMPO);
+  return { title, setTitle, key, setKey, played, chords, further, press, undo, hear, save, saving: add.isPending };
+}
+
+function Playing({ onSaved }: { readonly onSaved: (song: Song) => void }) {
+  const song = useBegunSong(onSaved);
   return (
     <>
       <div className="flex flex-1 flex-col gap-3 pb-4">
@@ -88,42 +80,52 @@ function Playing({ onSaved }: { readonly onSaved: (song: Song) => void }) {
         </div>
         <input
           aria-label={BEGIN_WORDS.title}
-          value={title}
+          value={song.title}
           placeholder={BEGIN_WORDS.untitled}
           maxLength={200}
-          onChange={({ target }) => setTitle(target.value)}
+          onChange={({ target }) => song.setTitle(target.value)}
           className="min-h-11 rounded-lg border border-hairline bg-sheet px-3 font-numeral text-lead font-bold placeholder:font-normal placeholder:text-quiet"
         />
-        <WhichKey value={key} onKey={setKey} />
-        <div role="group" aria-label={BEGIN_WORDS.theChordsOfAKey} className="grid grid-cols-8 gap-2 phone:grid-cols-4">
-          {chords.map((chord) => (
-            <ChordKey key={chord.text} chord={chord} letters={key} onPress={() => press(chord)} />
-          ))}
-          <Button
-            className="min-h-18! px-1!"
-            aria-expanded={hasMore}
-            aria-label={BEGIN_WORDS.moreChords}
-            onClick={() => setHasMore(!hasMore)}
-          >
-            <span aria-hidden="true" className="text-head">
-              …
-            </span>
-          </Button>
-          {hasMore && further.map((chord) => <ChordKey key={chord.text} chord={chord} letters={key} onPress={() => press(chord)} />)}
-        </div>
-        {played.length > 0 && <Written bars={played} letters={key} onUndo={undo} />}
+        <WhichKey value={song.key} onKey={song.setKey} />
+        <ChordKeys chords={song.chords} further={song.further} letters={song.key} onPress={song.press} />
+        {song.played.length > 0 && <Written bars={song.played} letters={song.key} onUndo={song.undo} />}
       </div>
-      {played.length > 0 && (
+      {song.played.length > 0 && (
         <div className="sticky bottom-0 z-10 -mx-5 flex items-center gap-3 border-t border-hairline bg-ground px-5 py-2 phone:-mx-3 phone:px-3">
-          <Button onClick={() => sound(played)}>
+          <Button onClick={song.hear}>
             <HearIcon size={18} aria-hidden="true" /> {BEGIN_WORDS.hear}
           </Button>
-          <Button look="strong" className="ml-auto" disabled={add.isPending} onClick={save}>
+          <Button look="strong" className="ml-auto" disabled={song.saving} onClick={song.save}>
             <SaveIcon size={18} aria-hidden="true" /> {BEGIN_WORDS.save}
           </Button>
         </div>
       )}
     </>
+  );
+}
+
+interface ChordKeysProps {
+  readonly chords: readonly BeginChord[];
+  readonly further: readonly BeginChord[];
+  readonly letters: Key;
+  readonly onPress: (chord: BeginChord) => void;
+}
+
+/** The seven chords of the key, and six that are borrowed most. */
+function ChordKeys({ chords, further, letters, onPress }: ChordKeysProps) {
+  const [hasMore, setHasMore] = useState(false);
+  return (
+    <div role="group" aria-label={BEGIN_WORDS.theChordsOfAKey} className="grid grid-cols-8 gap-2 phone:grid-cols-4">
+      {chords.map((chord) => (
+        <ChordKey key={chord.text} chord={chord} letters={letters} onPress={() => onPress(chord)} />
+      ))}
+      <Button className="min-h-18! px-1!" aria-expanded={hasMore} aria-label={BEGIN_WORDS.moreChords} onClick={() => setHasMore(!hasMore)}>
+        <span aria-hidden="true" className="text-head">
+          …
+        </span>
+      </Button>
+      {hasMore && further.map((chord) => <ChordKey key={chord.text} chord={chord} letters={letters} onPress={() => onPress(chord)} />)}
+    </div>
   );
 }
 
