@@ -81,6 +81,10 @@ export function keyReasonWords(reason: KeyReason): string {
       return reason.others === 1 ? 'one more is borrowed or passing' : `${reason.others} more are borrowed or passing`;
     case 'opens-into':
       return 'the song opens on its ii–V–I';
+    case 'closes-whole':
+      return 'it ends on its ii–V–I or six-four–V–I';
+    case 'opens-on-four':
+      return 'it opens on its 4';
     case 'points-home':
       return 'its ii–V stands at the end';
     case 'blues-form':

@@ -13,6 +13,8 @@ export type KeyReason =
   | { readonly code: 'explained'; readonly others: number }
   | { readonly code: 'opens-into' }
   | { readonly code: 'points-home' }
+  | { readonly code: 'closes-whole' }
+  | { readonly code: 'opens-on-four' }
   | { readonly code: 'blues-form' }
   | { readonly code: 'modal-colour' }
   | { readonly code: 'tonic-absent' };
@@ -71,6 +73,7 @@ export function isRelativeCadence({ tonic, mode }: Home, round: readonly ChordFa
 
 const FIFTH_DOWN = 5;
 const FIFTH_UP = 7;
+const SHARP_FOUR = 6;
 const FLAT_SEVEN = 10;
 
 /** A chord that pulls on by a fifth, having been fallen into by one from a chord that had fallen itself: a link of a chain. */
@@ -88,7 +91,7 @@ function at(round: readonly ChordFacts[], index: number): ChordFacts {
   return round[mod(index, round.length)] as ChordFacts;
 }
 
-/** How much the last chord rests on the home: it came by its 5 or comes round to the first chord's root, came from its 4, or just stops there. */
+/** How much the last chord rests on the home: it came by its 5 or comes round to the first chord's root, came from its 4 or over the diminished chord on its ♯4, or just stops there. */
 export type Ending = 'closed' | 'plagal' | 'plain' | 'elsewhere';
 
 export function endingOn(home: Home, round: readonly ChordFacts[]): Ending {
@@ -99,11 +102,39 @@ export function endingOn(home: Home, round: readonly ChordFacts[]): Ending {
   const step = mod(before.root - home.tonic, 12);
   // one 4 before another: C G D A E comes to rest by fourths down all the way
   if (step === FIFTH_DOWN) return [-2, -3].every((place) => isFourthDown(round, place)) ? 'closed' : 'plagal';
+  if (step === SHARP_FOUR && before.class === 'diminished') return 'plagal';
   return step === FLAT_SEVEN && before.class === 'dominant' ? 'plagal' : 'plain';
 }
 
 function isFourthDown(round: readonly ChordFacts[], place: number): boolean {
   return mod(at(round, place).root - at(round, place - 1).root, 12) === FIFTH_UP;
+}
+
+/**
+ * Whether the song's last cadence is a whole one into the home: its 5 with a seventh, and before that its 2, its 1 over the
+ * 5 in the bass, or the dominant of one of these. What is held or repeated at the end changes nothing.
+ */
+export function closesWhole(home: Home, chords: readonly ChordFacts[]): boolean {
+  const rests = (facts: ChordFacts | undefined) => facts !== undefined && isTonicChord(home, facts) && facts.class !== 'dominant';
+  let end = chords.length - 1;
+  if (!rests(chords[end])) return false;
+  while (rests(chords[end - 1])) end -= 1;
+  let five = end - 1;
+  while (five > 0 && isSuspendedFive(chords[five] as ChordFacts) && chords[five]?.root === chords[five - 1]?.root) five -= 1;
+  const [before, dominant] = [chords[five - 1], chords[five]];
+  if (before === undefined || dominant === undefined || !isFive(dominant) || stepAbove(home, dominant) !== FIFTH_UP) return false;
+  return isTwo(home, before) || stepAbove(home, before) === SECOND || isSixFour(home, before);
+}
+
+const SECOND = 2;
+
+function stepAbove({ tonic }: Home, { root }: ChordFacts): number {
+  return mod(root - tonic, 12);
+}
+
+/** The 1 over its fifth: it leads to the 5 and does not rest. */
+function isSixFour(home: Home, facts: ChordFacts): boolean {
+  return isTonicChord(home, facts) && mod(facts.bass - home.tonic, 12) === FIFTH_UP;
 }
 
 /** Whether the song opens on a ii–V that arrives at the home's 1. */
@@ -112,7 +143,8 @@ export function opensInto(home: Home, chords: readonly ChordFacts[]): boolean {
     (facts, index) => index === 0 || facts.root !== chords[index - 1]?.root || isTonicChord(home, facts),
   );
   if (two === undefined || five === undefined || one === undefined) return false;
-  return isTwo(home, two) && isFive(five) && closesInto(home, five, one);
+  // a 1 that pulls on is another key's 5
+  return isTwo(home, two) && isFive(five) && closesInto(home, five, one) && !isSuspendedFive(one) && one.class !== 'dominant';
 }
 
 /** Whether the song opens on the shape of a ii–V: a minor chord, then the dominant a fifth below. */

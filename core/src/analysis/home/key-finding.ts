@@ -9,6 +9,7 @@ import { type Moment, sceneIn } from '../rules/scene.ts';
 import { type Home, homeMode, isOwn, type ModeFacts, rotated, stepOf } from './home.ts';
 import {
   arrivalsIn,
+  closesWhole,
   type Ending,
   endingOn,
   hasOwnFive,
@@ -62,6 +63,8 @@ const RELATIVE_CADENCE_COST = 0.4;
 const MOST_CADENCES = 2;
 const ABSENT_COST = 0.5;
 const MODE_COSTS: Partial<Record<ScaleName, number>> = { dorian: 0.3, mixolydian: 0.3, phrygian: 0.6, lydian: 0.8 };
+/** A whole cadence at the end says more than any first chord. */
+const WHOLE_CLOSE_GAIN = 2.5;
 const BLUES_GAIN = 2;
 const CHORD_WEIGHT = 6;
 /** How far behind the best key that is played one stands whose 1 is never heard. */
@@ -113,7 +116,23 @@ function mayBeModal({ chords }: SongFacts, tonic: number, scale: ScaleName): boo
   if (cadencesAway(chords, home)) return false;
   const plain = homeMode(home.mode.minor ? 'natural minor' : 'major');
   const colour = scaleIntervals(scale).filter((tone) => !scaleIntervals(plain.scale).includes(tone));
-  return colour.some((tone) => chords.some(({ mask }) => (rotated(mask, tonic) & (1 << chroma(tone))) !== 0));
+  return chords.some((facts, index) => {
+    const holds = colour.some((tone) => (rotated(facts.mask, tonic) & (1 << chroma(tone))) !== 0);
+    return holds && !leadsOn(chords, index) && !isBorrowed(home, chords, index);
+  });
+}
+
+/** A major chord whose root falls by a fifth: it leads on as an applied dominant, and colours nothing. */
+function leadsOn(chords: readonly ChordFacts[], index: number): boolean {
+  const [here, next] = [chords[index], chords[index + 1]];
+  if (here === undefined || next === undefined || (here.class !== 'major' && here.class !== 'dominant')) return false;
+  return (next.root - here.root + 12) % 12 === FOURTH;
+}
+
+/** One that comes with a chord from outside the mode is borrowed with it: the ♭7 behind a ♭6. */
+function isBorrowed(home: Home, chords: readonly ChordFacts[], index: number): boolean {
+  const before = chords[index - 1];
+  return before !== undefined && !isOwn(home, before);
 }
 
 /** Modes that a round may be in when a plain key with the same notes is heard as often, as long as they open it. */
@@ -149,8 +168,10 @@ export function judgeHome(song: SongFacts, home: Home): KeyCandidate {
   const costs = book.costsIn(home, blues).slice(0, chords.length);
   const { opening, ending, cadences, reasons } = evidenceFor(song, home, blues);
   const mean = costs.length === 0 ? 0 : costs.reduce((sum, cost) => sum + cost, 0) / costs.length;
-  const covered = chords.filter((facts) => book.isOwnIn(home, facts)).length;
-  const others = costs.filter((cost) => cost > 0 && cost < 3).length;
+  const isItsOwn = (facts: ChordFacts) => book.isOwnIn(home, facts) || (blues && isOfBlues(home, facts));
+  const covered = chords.filter(isItsOwn).length;
+  // each chord is counted once: what is the key's own is not explained besides
+  const others = chords.filter((facts, index) => !isItsOwn(facts) && (costs[index] as number) < EXPLAINED).length;
   return {
     home,
     blues,
@@ -164,6 +185,15 @@ export function judgeHome(song: SongFacts, home: Home): KeyCandidate {
       ...(others > 0 ? [{ code: 'explained' as const, others: others * rounds }] : []),
     ],
   };
+}
+
+/** What costs less has a common reading. */
+const EXPLAINED = 3;
+const FIFTH = 7;
+
+/** The dominant sevenths of a blues are its own: on its 1, 4 and 5. */
+function isOfBlues(home: Home, facts: ChordFacts): boolean {
+  return facts.class === 'dominant' && [0, FOURTH, FIFTH].includes(stepOf(home, facts.root));
 }
 
 /** Remembers what moments cost in a home. */
@@ -238,6 +268,7 @@ function evidenceFor({ chords, rounds, bluesTonic }: SongFacts, home: Home, blue
   const form = bluesTonic === home.tonic && (blues || home.mode.minor);
   const arrives = opensInto(home, chords);
   const points = pointsHome(home, chords);
+  const closes = closesWhole(home, chords);
   const absent = !isPlayed(home, chords);
   const { cadences, elsewhere } = arrivalsIn(home, chords);
   const turns = opens && stepOf(home, chords.at(-1)?.root ?? 0) === FOURTH;
@@ -247,6 +278,8 @@ function evidenceFor({ chords, rounds, bluesTonic }: SongFacts, home: Home, blue
     [arrives, { code: 'opens-into' }],
     [cadences > 0, { code: 'cadences', count: cadences * rounds }],
     [points, { code: 'points-home' }],
+    [closes, { code: 'closes-whole' }],
+    [closes && first !== undefined && stepOf(home, first.root) === FOURTH, { code: 'opens-on-four' }],
     [form, { code: 'blues-form' }],
     [modeCost > 0, { code: 'modal-colour' }],
     [absent, { code: 'tonic-absent' }],
@@ -260,7 +293,7 @@ function evidenceFor({ chords, rounds, bluesTonic }: SongFacts, home: Home, blue
       gain(absent, -ABSENT_COST) +
       gain(absent && !points && hasTwoFive(home, chords), TWO_FIVE_GAIN) +
       modeCost,
-    ending: gain(points, POINTING_GAIN) - ENDING_GAINS[ending],
+    ending: gain(points, POINTING_GAIN) + gain(closes, WHOLE_CLOSE_GAIN) - ENDING_GAINS[ending],
     cadences: RELATIVE_CADENCE_COST * Math.min(elsewhere, MOST_CADENCES) - CADENCE_GAIN * Math.min(cadences, MOST_CADENCES),
     reasons: said.flatMap(([holds, reason]) => (holds ? [reason] : [])),
   };
