@@ -76,9 +76,9 @@ test('a new player reads the chart as theirs, on the screen and on paper', async
 
   // the lens lists the band, and goes along to every song
   await page.goto('/');
+  await page.getByRole('link', { name: 'Two Lanterns' }).click();
   await page.getByRole('button', { name: /^Reader/ }).click();
   await page.getByRole('menuitemradio', { name: /^Sol/ }).click();
-  await page.getByRole('link', { name: 'Two Lanterns' }).click();
   await expect(page.getByTestId('reader-note')).toHaveText('reads A♭ = sounding G♭');
   await expect.poll(async () => (await letters(page))[0]).toBe('A flat');
   await page.getByRole('button', { name: 'More', exact: true }).click();

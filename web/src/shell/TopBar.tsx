@@ -1,4 +1,5 @@
 import { lazy, type ReactNode, Suspense } from 'react';
+import { useOtherReader } from '../session/lens.ts';
 import { usePhone } from '../session/use-media.ts';
 import { MoreIcon } from '../ui/icons.ts';
 import { LaterMenu } from '../ui/LaterMenu.tsx';
@@ -29,6 +30,8 @@ interface TopBarProps {
 /** What is open, what may be done with it, and the two lenses it is seen through where it is: one line. On a phone the lenses alone. */
 export function TopBar({ title, songId, room, subtitle, hasLenses, scaleIsFree }: TopBarProps) {
   const isPhone = usePhone();
+  // who reads as somebody else for this visit sees so in every room
+  const hasReader = useOtherReader() !== null || hasLenses;
   if (isPhone) {
     return (
       <header className="no-print flex min-h-12 shrink-0 flex-wrap items-center gap-0.5 border-b border-hairline bg-sheet px-1 [&>div:first-child]:pl-2">
@@ -38,7 +41,7 @@ export function TopBar({ title, songId, room, subtitle, hasLenses, scaleIsFree }
             <DeviceSigns />
           </Suspense>
         </span>
-        {hasLenses && <ReaderLens />}
+        {hasReader && <ReaderLens />}
         <LaterMenu
           trigger={
             <button
@@ -64,12 +67,8 @@ export function TopBar({ title, songId, room, subtitle, hasLenses, scaleIsFree }
         <Suspense>
           <DeviceSigns />
         </Suspense>
-        {hasLenses && (
-          <>
-            <KeyLens scaleIsFree={scaleIsFree} />
-            <ReaderLens />
-          </>
-        )}
+        {hasLenses && <KeyLens scaleIsFree={scaleIsFree} />}
+        {hasReader && <ReaderLens />}
         <Suspense>
           <Loudness />
         </Suspense>
