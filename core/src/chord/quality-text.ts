@@ -75,9 +75,28 @@ export function parseQuality(text: string, offset = 0): Result<Formula> {
   if (text === '') return success(TRIAD);
   const known = KNOWN.get(text);
   if (known !== undefined) return success(known);
-  const read = readQuality(text, offset);
+  const short = spoken(text);
+  const read = readQuality(short, offset + text.length - short.length);
   if (read.ok) remember(text, read.value);
   return read;
+}
+
+/** Qualities in whole words, as people say them, each with its sign. */
+const SPOKEN: readonly (readonly [RegExp, string])[] = [
+  [/^half-?dim(?:inished)?7?(?![a-z])/, 'm7b5'],
+  [/^minor/, 'm'],
+  [/^major/, 'maj'],
+  [/^dom(?:inant)?$/, '7'],
+  [/^dom(?:inant)?(?=\d)/, ''],
+  [/^diminished/, 'dim'],
+  [/^augmented/, 'aug'],
+  [/^suspended/, 'sus'],
+];
+
+/** A quality that begins with a whole word, with its sign in the place of it. */
+function spoken(text: string): string {
+  const found = /^[a-z]{3}/.test(text) ? SPOKEN.find(([word]) => word.test(text)) : undefined;
+  return found === undefined ? text : text.replace(found[0], found[1]);
 }
 
 /** Qualities that were read before: a song has few of them, and they come again and again. */
