@@ -1,3 +1,4 @@
+import { formulaOf } from '../chord/formula.ts';
 import type { Degree, NumberChord } from '../degree/degree.ts';
 import { printRoman } from '../degree/roman-text.ts';
 import type { HarmonicFunction } from '../harmony/function-table.ts';
@@ -198,13 +199,22 @@ function tellReading({ target, ...claim }: Claim, scene: Scene): Reading {
   return { ...claim, target: target === undefined ? null : targetChord(target, scene) };
 }
 
-/** The plain triad aimed at. In minor the 5 is major unless a minor one is what follows. */
-function targetChord(step: number, { home, after, nextStep }: Scene): NumberChord {
+/** The plain triad aimed at. In minor the 5 is major unless a minor one is what follows; from outside the key it is as it is played. */
+function targetChord(step: number, scene: Scene): NumberChord {
+  const { home, after, nextStep } = scene;
   const degree = degreeOf(home, step);
   const minorFive = step === 7 && home.mode.minor && nextStep === 7 && after?.class === 'minor';
   const formula = minorFive ? homeMode('phrygian').triads[7] : home.mode.triads[step];
-  return { degree, formula: formula as number, bass: null };
+  return { degree, formula: formula ?? playedTriad(step, scene), bass: null };
 }
+
+function playedTriad(step: number, { home, here, after, afterThat }: Scene): number {
+  const played = [here, after, afterThat].find((facts) => facts !== null && stepOf(home, facts.root) === step);
+  return played?.class === 'minor' || played?.class === 'minor-major' ? MINOR_TRIAD : MAJOR_TRIAD;
+}
+
+const MAJOR_TRIAD = formulaOf('1', '3', '5');
+const MINOR_TRIAD = formulaOf('1', 'b3', '5');
 
 /** The chord's part in a ii–V–I whose goal is a degree of the key other than its tonic. */
 function localPart(index: number, heard: Heard): LocalPart | null {
@@ -213,7 +223,7 @@ function localPart(index: number, heard: Heard): LocalPart | null {
   if (found === undefined) return null;
   const step = stepOf(scene.home, found.goal);
   const fiveIsOwn = heard.scenes[found.five]?.own === true;
-  if (step === 0 || !isTarget(scene.home, step) || (fiveIsOwn && found.one === null)) return null;
+  if (step === 0 || (!isTarget(scene.home, step) && found.one === null) || (fiveIsOwn && found.one === null)) return null;
   const target = targetChord(step, scene);
   if (index === found.two) return { part: 'two', target };
   if (index === found.five) return { part: 'five', target };

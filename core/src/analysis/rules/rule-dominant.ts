@@ -6,6 +6,8 @@ import type { Scene } from './scene.ts';
 
 const FIFTH_DOWN = 5;
 const KEPT = 1;
+/** Into a chord from outside the key. */
+const KEPT_OUTSIDE = 1.2;
 const BROKEN_SEVENTH = 1.7;
 const BROKEN_TRIAD = 2.1;
 
@@ -14,18 +16,24 @@ export function appliedDominant(scene: Scene): Claim | null {
   const target = appliedTarget(scene);
   if (target === null || scene.own) return null;
   const promise = promiseTo(scene, target);
-  const cost = promiseCost(promise.resolution, KEPT, isStrongPromise(scene) ? BROKEN_SEVENTH : BROKEN_TRIAD);
+  const kept = isTarget(scene.home, target) ? KEPT : KEPT_OUTSIDE;
+  const cost = promiseCost(promise.resolution, kept, isStrongPromise(scene) ? BROKEN_SEVENTH : BROKEN_TRIAD);
   return { kind: 'secondary-dominant', rule: 'applied-dominant', cost, ...promise };
 }
 
-/** What a chord a fifth above a degree aims at; a diminished degree only when that root really follows. */
+/** What a chord a fifth above a degree aims at; a diminished degree, or a chord from outside the key, only when that really follows. */
 function appliedTarget({ here, home, step, after }: Scene): number | null {
   if (!canPull(here)) return null;
   const target = (step + FIFTH_DOWN) % 12;
   if (target === 0) return null;
   if (isTarget(home, target)) return target;
   const chained = home.mode.degrees[target] !== undefined && after !== null && after.root === (here.root + FIFTH_DOWN) % 12;
-  return chained ? target : null;
+  return chained || (here.class === 'dominant' && comesToRest(after, (here.root + FIFTH_DOWN) % 12)) ? target : null;
+}
+
+/** Whether a chord on this root is one that is arrived at: a major or minor chord that does not pull on by itself. */
+function comesToRest(facts: ChordFacts | null, root: number): boolean {
+  return facts !== null && facts.root === root && (facts.class === 'major' || facts.class === 'minor' || facts.class === 'minor-major');
 }
 
 /** A seventh promises more than a triad; so does a triad that slides up to the chord beside the one it promised. */
@@ -37,7 +45,7 @@ function isStrongPromise({ here, after }: Scene): boolean {
 
 const TWO_COST = 1;
 
-/** A minor or half-diminished chord whose dominant follows: together a ii–V into a degree of the key. */
+/** A minor or half-diminished chord whose dominant follows: together a ii–V into a degree of the key, or into whatever chord it closes in. */
 export function relatedTwo(scene: Scene): Claim | null {
   const target = localTarget(scene);
   if (target === null || scene.own) return null;
@@ -58,7 +66,8 @@ function localTarget(scene: Scene): number | null {
   const slid = (nextStep + HALF_STEP_DOWN) % 12;
   const slides = fall === HALF_STEP_DOWN || afterThat?.root === (after.root + HALF_STEP_DOWN) % 12;
   const target = slides ? slid : (nextStep + FIFTH_DOWN) % 12;
-  return isTarget(home, target) ? target : null;
+  const arrives = fall === FIFTH_DOWN && comesToRest(afterThat, (after.root + FIFTH_DOWN) % 12);
+  return isTarget(home, target) || arrives ? target : null;
 }
 
 /** Before the key's own 5 it is no visitor's 2 but a 2 of another colour; the backdoor and a dominant at rest in a blues have none. */
