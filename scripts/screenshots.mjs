@@ -61,9 +61,11 @@ const PICTURES = [
     name: 'first-song',
     path: '/begin',
     act: async (page) => {
-      for (const degree of ['1', '6', '4', '5']) await page.keyboard.press(degree);
-      await page.getByRole('group', { name: 'Key' }).getByRole('button', { name: 'E', exact: true }).click();
-      await page.getByRole('button', { name: 'A step down' }).click();
+      await page.getByLabel('Title').fill('Lantern on the Pier');
+      await page.getByLabel('Tonic').selectOption({ label: 'E' });
+      await page.getByRole('radio', { name: 'minor' }).click();
+      await page.getByRole('button', { name: 'More chords' }).click();
+      for (const name of ['1 minor', 'flat 7', 'flat 6', '5 7']) await page.getByRole('button', { name: `${name}, play it` }).click();
     },
   },
   {
@@ -120,10 +122,11 @@ const PICTURES = [
   { name: 'phone', path: '/', size: PHONE, act: (page) => openAt(page, 'Emberwick Street', '2.0') },
   {
     name: 'stand',
-    path: '/',
+    path: '/band/stand',
     act: async (page) => {
-      await openAt(page, 'Rafters of Brine', '0.0');
-      await fromMore(page, 'On the stand');
+      // a hand near brings the controls back
+      await page.mouse.move(300, 300);
+      await page.getByRole('button', { name: 'The next song' }).click();
       await page.waitForTimeout(3800);
     },
   },

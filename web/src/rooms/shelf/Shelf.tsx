@@ -85,7 +85,7 @@ const LINE_LINK =
 function Narrow({ wish, onAsk }: AskProps) {
   const mayWrite = useMayWrite();
   return (
-    <div className="no-print mb-2 flex flex-wrap items-center gap-1.5 phone:-mx-3 phone:flex-nowrap phone:overflow-x-auto phone:px-3">
+    <div className="no-print mb-2 flex items-center gap-1.5 overflow-x-auto p-0.5 phone:-mx-3 phone:px-3">
       <label>
         <span className="sr-only">{SHELF_WORDS.sort}</span>
         <Select value={wish.sort} onChange={(event) => onAsk({ sort: event.target.value as ShelfWish['sort'] })}>
