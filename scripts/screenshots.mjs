@@ -24,12 +24,6 @@ async function openAt(page, title, place) {
   await page.getByRole('img', { name: /ridge/ }).waitFor();
 }
 
-/** @param {Page} page @param {string} item */
-async function fromMore(page, item) {
-  await page.getByRole('button', { name: 'More' }).click();
-  await page.getByRole('menuitem', { name: item }).click();
-}
-
 /** @param {Page} page @param {string} title */
 async function analyzeSong(page, title) {
   await openAt(page, title, '0.0');
