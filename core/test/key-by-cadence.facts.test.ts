@@ -51,6 +51,16 @@ describe('what speaks for a key', () => {
       expect.arrayContaining(['closes-whole', 'opens-on-four']),
     ));
 
+  test.each([
+    ['Db Dbm Ab/Eb F7 Bbm7 Eb7 Ab', 'two-homes'],
+    ['F Fm C/G A7 Dm7 G7 C', 'two-homes'],
+    ['Eb Ebm6 Dm7 G7 Cm7 F7 Bb', 'two-homes'],
+    // the first chord is a 2 and claims nothing
+    ['Gm7 C7 Am7 D7 Gm7 C7 F F', 'clear'],
+  ])('where the first chord and the last cadence disagree, no key leads clearly: %s: %s', (chords, lead) =>
+    expect(analyzeText(`${chords}\n`).lead).toBe(lead),
+  );
+
   test('a blues’s dominants are its own', () =>
     expect(reasonsOf('C7 F7 C7 C7 F7 F7 C7 C7 G7 F7 C7 G7')).toContainEqual({ code: 'coverage', own: 12, of: 12 }));
 

@@ -127,9 +127,20 @@ function leadOf([best, second]: readonly KeyCandidate[], isGiven: boolean): Lead
   if (best === undefined) return 'none';
   if (isGiven) return 'given';
   if (second === undefined) return 'clear';
+  if (disagree(best, second)) return 'two-homes';
   // relative keys share their notes: only cadences and the ends of the song tell them apart
   const gap = isRelative(best.home, second.home) ? CLEAR_RELATIVE_GAP : CLEAR_GAP;
   return second.total - best.total < gap ? 'two-homes' : 'clear';
+}
+
+/** What opening on a chord is worth that its own dominant follows: it may be a 2, and claims no key. */
+const OPENS_AS_TWO = -1.5;
+
+/** Whether the song closes whole in one key and opens on the 1 of the next best: then neither leads clearly. */
+function disagree(best: KeyCandidate, second: KeyCandidate): boolean {
+  const says = ({ reasons }: KeyCandidate, wanted: KeyCandidate['reasons'][number]['code']) => reasons.some(({ code }) => code === wanted);
+  const opensAtHome = says(best, 'first-chord') || says(best, 'opens-into');
+  return says(best, 'closes-whole') && !opensAtHome && says(second, 'first-chord') && second.opening < OPENS_AS_TWO;
 }
 
 /**
