@@ -116,3 +116,21 @@ test('what is asked is kept: a tonic, a highest fret, every level', () => {
   expect(options.every(({ soundingKey }) => printKey(soundingKey) === 'Eb')).toBe(true);
   for (const level of BARRE_LEVELS) expect(plan('key: D\n1 5\n', { level })).toHaveLength(12);
 });
+
+describe('shapes after a change of key', () => {
+  const KEYS = ['C', 'Db', 'D', 'Eb', 'E', 'F', 'F#', 'Gb', 'G', 'Ab', 'A', 'Bb', 'B', 'C#m', 'Ebm', 'G#m', 'Bbm', 'F#m'];
+
+  const PAIRS = KEYS.flatMap((from) => KEYS.map((to) => [from, to] as const));
+
+  test.each(PAIRS)('from %s to %s no shape has a double accidental, at any fret', (from, to) => {
+    const options = plan(`key: ${from}\n\n[A]\n1 2-7 57 37\n{key: ${to}}\n[B]\n1 6-7 37 57/7 b7 #4-7b5\n`);
+    const names = options.flatMap((option) => option.shapes.map(({ shape }) => printChord(shape)));
+    expect(names.filter((name) => /##|[A-G]bb/.test(name))).toEqual([]);
+  });
+
+  test('sound what is heard, whatever they are called', () => {
+    const reading = readChart('key: E\n\n[A]\n1 4 57\n{key: +1}\n[B]\n1 6-7 37\n');
+    for (const { fret, shapes } of planCapo(reading))
+      for (const { shape, sounding } of shapes) expect((chroma(shape.root) + fret) % 12).toBe(chroma(sounding.root));
+  });
+});

@@ -1,9 +1,10 @@
 import { type ChartReading, lettersFrom } from '../chart/reading.ts';
 import type { BARRE_LEVELS } from '../choices.ts';
 import { type Chord, transposeChord } from '../chord/chord.ts';
+import type { NumberChord } from '../degree/degree.ts';
 import { type Instrument, MOST_CAPO, STANDARD_GUITAR, tuningOffset } from '../fretboard/instrument.ts';
 import type { Key } from '../key/key.ts';
-import type { Note } from '../pitch/note.ts';
+import { type Note, withoutDoubles } from '../pitch/note.ts';
 import { CONCERT_READER, writtenKey } from '../reader/reader.ts';
 import { type ChordHold, easiestHold } from './hold.ts';
 
@@ -63,13 +64,23 @@ export function planCapo(reading: ChartReading, wish: CapoWish = {}): readonly C
   const soundingKey: Key = { tonic: wish.tonic ?? reading.head.key.tonic, scale: reading.head.key.scale };
   const heard = chordsHeard(reading, soundingKey.tonic);
   const highest = Math.min(MOST_CAPO, Math.max(0, wish.maxFret ?? MOST_CAPO));
-  const options = Array.from({ length: highest + 1 }, (_, fret) => optionAt(fret, soundingKey, heard, wish));
+  const options = Array.from({ length: highest + 1 }, (_, fret) => optionAt(fret, { reading, soundingKey, heard }, wish));
   return options.sort((a, b) => a.cost - b.cost || a.fret - b.fret);
 }
 
 interface HeardChord {
   readonly chord: Chord;
+  /** The chord as it is counted, and the key of the chart it first stands in. */
+  readonly number: NumberChord;
+  readonly stretch: number;
   readonly beats: number;
+}
+
+/** The song as it sounds. */
+interface HeardSong {
+  readonly reading: ChartReading;
+  readonly soundingKey: Key;
+  readonly heard: readonly HeardChord[];
 }
 
 /** The song's chords in the sounding key, each once, with how long it sounds as the form is played. */
@@ -84,10 +95,17 @@ function chordsHeard(reading: ChartReading, tonic: Note): readonly HeardChord[] 
       const sounding = letters.chordIn(chord, bar.stretch);
       const name = `${sounding.root} ${sounding.formula} ${sounding.bass}`;
       const more = (beats ?? bar.meter.beats / bar.chords.length) * (times.get(index) ?? 0);
-      heard.set(name, { chord: sounding, beats: (heard.get(name)?.beats ?? 0) + more });
+      const known = heard.get(name) ?? { chord: sounding, number: chord, stretch: bar.stretch, beats: 0 };
+      heard.set(name, { ...known, beats: known.beats + more });
     }
   });
   return [...heard.values()];
+}
+
+/** A shape is held, not spelled: where its root would need two signs it goes by its plain name. */
+function withoutDoubleSigns(shape: Chord): Chord {
+  const named = transposeChord(shape, withoutDoubles(shape.root) - shape.root);
+  return named.bass === null ? named : { ...named, bass: withoutDoubles(named.bass) };
 }
 
 /** A closed shape right at the nut or the capo, where the strings are stiffest. */
@@ -100,11 +118,13 @@ function liesAtNut({ frets }: ChordHold): boolean {
 /** What a closed shape costs a player on top of its difficulty. */
 const BARRE_COST: Readonly<Record<BarreLevel, number>> = { none: 30, some: 4, any: 0 };
 
-function optionAt(fret: number, soundingKey: Key, heard: readonly HeardChord[], wish: CapoWish): CapoOption {
+function optionAt(fret: number, { reading, soundingKey, heard }: HeardSong, wish: CapoWish): CapoOption {
   const reader = { ...CONCERT_READER, capo: fret, tuning: wish.tuning ?? 0 };
   const shapeKey = writtenKey(reader, soundingKey);
-  const shapes = heard.map(({ chord, beats }): CapoShape => {
-    const shape = transposeChord(chord, shapeKey.tonic - soundingKey.tonic);
+  // every key of the song is spelled with the fewest accidentals, as the player reads it in the chart
+  const letters = lettersFrom(reading, shapeKey.tonic);
+  const shapes = heard.map(({ chord, number, stretch, beats }): CapoShape => {
+    const shape = withoutDoubleSigns(letters.chordIn(number, stretch));
     return { sounding: chord, shape, beats, hold: easiestHold(shape, wish.instrument ?? STANDARD_GUITAR) };
   });
   const ask = ({ hold }: CapoShape) =>
