@@ -36,6 +36,16 @@ describe('calling the server', () => {
   });
 
   test.each([
+    ['name: give the set a name', 'give the set a name'],
+    ['entries.0.songId: that is no song', 'that is no song'],
+    ['token: the link is not whole', 'the link is not whole'],
+    ['Line 5: a jump without its target', 'Line 5: a jump without its target'],
+  ])('no field is named to who plays: %j', async (detail, message) => {
+    serverAnswers(422, { type: 't', title: 'Not taken', status: 422, detail });
+    expect(await fault()).toMatchObject({ message, problem: { detail } });
+  });
+
+  test.each([
     ['an error page', 502, '<html>'],
     ['an empty answer', 503, ''],
   ])('%s is a server that does not answer', async (_, status, body) => {

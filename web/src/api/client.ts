@@ -54,8 +54,12 @@ export async function call<Schema extends z.ZodType>(
   const given = problem.safeParse(answer);
   const seconds = Number(response.headers.get('Retry-After') ?? Number.NaN);
   const againMs = Number.isFinite(seconds) ? 1000 * seconds : null;
-  throw new ApiFault(response.status, given.success ? given.data.detail : ANSWER_WORDS.away, given.success ? given.data : null, againMs);
+  const words = given.success ? given.data.detail.replace(FIELD, '') : ANSWER_WORDS.away;
+  throw new ApiFault(response.status, words, given.success ? given.data : null, againMs);
 }
+
+/** The name of the field that is at fault: who calls the API is told it, who plays sees the field. */
+const FIELD = /^[a-z]\w*(?:\.\w+)*: /;
 
 /** Songs, sets and pieces: a save answers with all of them, as if they had been asked for. */
 const WHOLE = /^\/bands\/[^/]+\/(songs|sets|pieces)\/[^/]+$/;

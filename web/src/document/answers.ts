@@ -42,7 +42,7 @@ const OTHER_FAILURE = LATER(ANSWER_WORDS.notSavedYet);
 export function verdictOn(error: unknown): Verdict {
   const fault = asApiFault(error);
   const row = ROWS[fault.status] ?? (fault.status < 500 ? OTHER_REFUSAL : OTHER_FAILURE);
-  const said = row.isFinal ? (fault.problem?.detail ?? row.words) : row.words;
+  const said = row.isFinal && fault.problem !== null ? fault.message : row.words;
   return { isFinal: row.isFinal, why: said ?? fault.message, againMs: fault.againMs };
 }
 
