@@ -109,6 +109,21 @@ test('a heading never stands alone, and the place is said', { tag: '@quick' }, a
   await expectAccessible(page);
 });
 
+for (const [light, theme] of [
+  ['Light', 'paper'],
+  ['Dark', 'night'],
+] as const)
+  test(`${light.toLowerCase()}, the stand can be read by everybody`, async ({ page }) => {
+    await openSong(page, 'Harbor Wall');
+    await page.goto(page.url().replace(/\/chart.*/, '/stand'));
+    await page.getByRole('button', { name: 'How it turns' }).click();
+    await page.getByRole('radio', { name: light }).click();
+    await expect(page.locator('html')).toHaveAttribute('data-theme', theme);
+    await page.mouse.move(200, 200);
+    await settled(page);
+    await expectAccessible(page);
+  });
+
 test('line by line: the pedal goes on by one, a long press to the next section', async ({ page }) => {
   await openSong(page, 'Harbor Wall');
   await page.goto(page.url().replace(/\/chart.*/, '/stand'));
