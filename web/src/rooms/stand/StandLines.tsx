@@ -3,18 +3,9 @@ import { type CSSProperties, memo } from 'react';
 import { ChordSymbol, LetterSymbol } from '../../parts/notation/ChordSymbol.tsx';
 import { barColumns } from '../../parts/sheet/bar-columns.ts';
 import { hasMarksOver, ROW_AND_OVER } from '../../parts/sheet/bar-place.ts';
+import { OverBar } from '../../parts/sheet/OverBar.tsx';
 import { barEms, phoneColumns } from '../../parts/sheet/row-columns.ts';
-import {
-  AgainSign,
-  BeatMarks,
-  CodaSign,
-  CountSign,
-  Diamond,
-  PushMark,
-  RepeatLine,
-  SegnoSign,
-  StopMark,
-} from '../../parts/sheet/sheet-marks.tsx';
+import { AgainSign, BeatMarks, CountSign, Diamond, PushMark, RepeatLine, StopMark } from '../../parts/sheet/sheet-marks.tsx';
 import { STAND_WORDS } from '../../wording/stand.ts';
 
 /** On less than this, long bars stand two by two. */
@@ -83,7 +74,11 @@ function StandBar({ bar, last, roomy }: StandBarProps) {
     >
       {bar.opensRepeat && <RepeatLine end={false} within />}
       {bar.closesRepeat !== null && <RepeatLine end within />}
-      <StandOver bar={bar} />
+      <OverBar
+        bar={bar}
+        bracket="h-[0.9em]"
+        className={`-mr-1 -ml-1 gap-x-[0.4em] text-on-stand ${bar.ending === null ? '' : 'pl-1.5'} ${bar.ending?.ends ? 'pr-2' : ''}`}
+      />
       <div className="flex min-w-0 flex-col pt-[0.08em]">
         {bar.sign === 'count' && <CountSign bars={bar.counts} />}
         {bar.sign === 'chords' && (
@@ -108,28 +103,6 @@ function StandBar({ bar, last, roomy }: StandBarProps) {
           </p>
         ))}
       </div>
-    </div>
-  );
-}
-
-/** What stands over a bar: endings and signs, what is new, where it goes on. */
-function StandOver({ bar }: { readonly bar: BarCell }) {
-  const { ending, signs, heading, after, closesRepeat } = bar;
-  const end = [...after, closesRepeat !== null && closesRepeat !== 2 ? `×${closesRepeat}` : ''].filter((word) => word !== '').join(' · ');
-  return (
-    <div
-      className={`music-glyph relative -mr-1 -ml-1 flex flex-wrap items-center gap-x-[0.4em] self-start text-on-stand leading-[1.2] font-bold text-accent ${ending === null ? '' : 'pt-1 pl-1.5'} ${ending?.ends ? 'pr-2' : ''}`}
-    >
-      {ending !== null && (
-        <span
-          aria-hidden="true"
-          className={`absolute inset-x-0 top-0 h-[0.9em] border-t-2 border-ink ${ending.begins ? 'border-l-2' : ''} ${ending.ends ? 'border-r-2' : ''}`}
-        />
-      )}
-      {ending?.begins && <span className="text-ink">{ending.label}</span>}
-      {signs.map((sign) => (sign === 'segno' ? <SegnoSign key={sign} /> : <CodaSign key={sign} />))}
-      {heading !== '' && <span className="min-w-0">{heading}</span>}
-      {end !== '' && <span className="ml-auto min-w-0 text-right text-ink">{end}</span>}
     </div>
   );
 }

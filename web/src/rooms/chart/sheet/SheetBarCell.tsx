@@ -4,18 +4,9 @@ import { ChordSymbol, LetterSymbol } from '../../../parts/notation/ChordSymbol.t
 import { fittingNumeral, type NumeralSize } from '../../../parts/notation/numeral-size.ts';
 import { barColumns } from '../../../parts/sheet/bar-columns.ts';
 import { ROW_AND_OVER } from '../../../parts/sheet/bar-place.ts';
+import { OverBar } from '../../../parts/sheet/OverBar.tsx';
 import { fitsBar } from '../../../parts/sheet/row-columns.ts';
-import {
-  AgainSign,
-  BeatMarks,
-  CodaSign,
-  CountSign,
-  Diamond,
-  PushMark,
-  RepeatLine,
-  SegnoSign,
-  StopMark,
-} from '../../../parts/sheet/sheet-marks.tsx';
+import { AgainSign, BeatMarks, CountSign, Diamond, PushMark, RepeatLine, StopMark } from '../../../parts/sheet/sheet-marks.tsx';
 import { Named } from '../../../ui/Named.tsx';
 import { CHART_WORDS } from '../../../wording/chart.ts';
 import type { ChordLayer } from './chord-layer.ts';
@@ -54,7 +45,11 @@ export const SheetBarCell = memo(function SheetBarCell({ bar, last, chosen, chor
     >
       {bar.opensRepeat && <RepeatLine end={false} />}
       {bar.closesRepeat !== null && <RepeatLine end />}
-      <BarOver bar={bar} />
+      <OverBar
+        bar={bar}
+        bracket={`h-3.5 ${bar.ending?.ends ? 'mr-1' : ''}`}
+        className={`gap-x-1.5 text-fine leading-[1.25] ${bar.opensRepeat ? 'pl-4' : 'pl-1.5'} ${bar.ending?.ends ? 'pr-2.5' : 'pr-1.5'}`}
+      />
       <div className={`flex min-w-0 flex-col ${roomy ? '' : 'pt-1.5'}`}>
         {bar.sign === 'chords' ? (
           <BarChords bar={bar} chord={chord} pixels={pixels} roomy={roomy} {...look} />
@@ -143,27 +138,6 @@ function AgainButton({ bar, pressed, onSelect, onWrite }: BarLook & { readonly b
         <AgainSign twice={twice} />
       )}
     </button>
-  );
-}
-
-/** What stands over a bar: endings, signs, new keys, jumps, counts. */
-function BarOver({ bar }: { readonly bar: BarCell }) {
-  const { ending, signs, heading, after, closesRepeat } = bar;
-  const end = [...after, ...(closesRepeat !== null && closesRepeat !== 2 ? [`×${closesRepeat}`] : [])].join('  ');
-  const edge = `${bar.opensRepeat ? 'pl-4' : 'pl-1.5'} ${ending === null ? '' : 'pt-1'} ${ending?.ends ? 'pr-2.5' : 'pr-1.5'}`;
-  return (
-    <div className={`relative flex flex-wrap items-center gap-x-1.5 self-start text-fine leading-[1.25] font-bold text-accent ${edge}`}>
-      {ending !== null && (
-        <span
-          aria-hidden="true"
-          className={`absolute inset-x-0 top-0 h-3.5 border-t-2 border-ink ${ending.begins ? 'border-l-2' : ''} ${ending.ends ? 'mr-1 border-r-2' : ''}`}
-        />
-      )}
-      {ending?.begins && <span className="text-ink">{ending.label}</span>}
-      {signs.map((sign) => (sign === 'segno' ? <SegnoSign key={sign} /> : <CodaSign key={sign} />))}
-      {heading !== '' && <span className="music-glyph min-w-0">{heading}</span>}
-      {end !== '' && <span className="ml-auto min-w-0 text-right text-ink">{end}</span>}
-    </div>
   );
 }
 
