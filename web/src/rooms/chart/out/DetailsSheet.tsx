@@ -4,6 +4,7 @@ import { useChangeSong, useSong } from '../../../api/songs.ts';
 import { tagsOf } from '../../../parts/song/shelf-view.ts';
 import { Sheet } from '../../../ui/Sheet.tsx';
 import { sayFault } from '../../../ui/say.ts';
+import { TextField } from '../../../ui/TextField.tsx';
 import { useTyped } from '../../../ui/use-typed.ts';
 import { CHART_WORDS } from '../../../wording/chart.ts';
 import { NumberingChoice } from '../NumberingChoice.tsx';
@@ -17,6 +18,7 @@ interface DetailsProps {
 }
 
 const MOST_WORDS = 200;
+const MOST_TAG_LETTERS = 900;
 
 /** The lines of a chart's head, in the order a band asks for them, with an example of each. */
 const LINES = [
@@ -120,22 +122,13 @@ function TagsField({ songId }: { readonly songId: string }) {
   const change = useChangeSong();
   const onTake = (typed: string) =>
     change.mutate({ id: songId, change: { tags: [...tagsOf(typed)] } }, { onError: (error) => void sayFault(error.message) });
-  const { text, setText, take } = useTyped(song?.tags.join(', ') ?? '', onTake);
-  const id = useId();
   return (
-    <div className="flex flex-col gap-1">
-      <label htmlFor={id} className="text-fine font-semibold text-quiet">
-        {CHART_WORDS.tagsLine}
-      </label>
-      <input
-        id={id}
-        value={text}
-        placeholder={CHART_WORDS.tagsExample}
-        onChange={({ target }) => setText(target.value)}
-        onBlur={take}
-        onKeyDown={(event) => event.key === 'Enter' && take()}
-        className="min-h-11 w-full rounded-lg border border-edge bg-sheet px-3 text-base text-ink placeholder:text-quiet"
-      />
-    </div>
+    <TextField
+      label={CHART_WORDS.tagsLine}
+      value={song?.tags.join(', ') ?? ''}
+      placeholder={CHART_WORDS.tagsExample}
+      most={MOST_TAG_LETTERS}
+      onChange={onTake}
+    />
   );
 }
