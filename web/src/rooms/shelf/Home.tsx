@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { Navigate, useLocation } from 'react-router';
 import { useSets } from '../../api/sets.ts';
 import { useBand } from '../../api/songs.ts';
@@ -17,10 +17,11 @@ export function Home() {
 function Arrival({ isGuest }: { readonly isGuest: boolean }) {
   const sets = useSets();
   const [now] = useState(() => new Date());
-  if (sets.isPending) return null;
   const known = sets.data ?? [];
-  const set = setSoonOn(known, now) ?? (isGuest ? known[0] : undefined);
-  if (set === undefined) return <Shelf />;
-  useTonight.setState({ setId: set.id });
-  return <Navigate to="/band/tonight" replace />;
+  const setId = (setSoonOn(known, now) ?? (isGuest ? known[0] : undefined))?.id;
+  useEffect(() => {
+    if (setId !== undefined) useTonight.setState({ setId });
+  }, [setId]);
+  if (sets.isPending) return null;
+  return setId === undefined ? <Shelf /> : <Navigate to="/band/tonight" replace />;
 }
