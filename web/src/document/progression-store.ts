@@ -75,10 +75,15 @@ export function readBarsTyped(text: string, key: Key): { readonly bars: readonly
 
 const BARS_A_LINE = 4;
 
-/** The progression as the chart of a new song. */
-export function songOf(bars: readonly string[], key: Key): string {
+/** Bars as the lines of a chart, four a line. */
+export function inLines(bars: readonly string[]): string {
   const lines = Array.from({ length: Math.ceil(bars.length / BARS_A_LINE) }, (_, line) =>
     bars.slice(line * BARS_A_LINE, (line + 1) * BARS_A_LINE).join(' '),
   );
-  return `title: New song\nkey: ${printKey(key)}\ntime: 4/4\ntempo: 100\n\n[A]\n${lines.join('\n')}\n`;
+  return lines.join('\n');
+}
+
+/** The progression as the chart of a new song. */
+export function songOf(bars: readonly string[], key: Key): string {
+  return `title: New song\nkey: ${printKey(key)}\ntime: 4/4\ntempo: 100\n\n[A]\n${inLines(bars)}\n`;
 }

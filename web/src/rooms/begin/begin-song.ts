@@ -12,6 +12,7 @@ import {
   requireValue,
   type SymbolView,
 } from '@aurora/core';
+import { inLines } from '../../document/progression-store.ts';
 
 /** Major and minor are what a newcomer is asked for; every other scale is a step away on the chart. */
 export type BeginScale = 'major' | 'natural minor';
@@ -51,12 +52,8 @@ export function furtherChords(naming: Naming, scale: BeginScale): readonly Begin
   return FURTHER[scale].map((text) => beginChord(requireValue(parseNumberOrLetters(text, 0)), naming));
 }
 
-const BARS_A_LINE = 4;
-
 /** The bars as the chart of a new song. */
 export function begunSong(title: string, bars: readonly string[], key: Key): string {
-  const lines = Array.from({ length: Math.ceil(bars.length / BARS_A_LINE) }, (_, line) =>
-    bars.slice(line * BARS_A_LINE, (line + 1) * BARS_A_LINE).join(' '),
-  );
-  return [...(title.trim() === '' ? [] : [`title: ${title.trim()}`]), `key: ${printKey(key)}`, '', ...lines, ''].join('\n');
+  const head = title.trim() === '' ? '' : `title: ${title.trim()}\n`;
+  return `${head}key: ${printKey(key)}\n\n${inLines(bars)}\n`;
 }
