@@ -61,7 +61,7 @@ export default defineConfig({
           // few files for a phone to ask for: what changes with the years, what opens the house, what rooms share
           groups: [
             { name: 'react', test: /node_modules[\\/](react|react-dom|scheduler)[\\/]/, priority: 5 },
-            // pictures of figures: the log alone draws some
+            // what draws pictures of figures: the log and the ridge of an analysis have some
             {
               name: 'figures',
               test: /node_modules[\\/](recharts|d3-[a-z]+|victory-vendor|@reduxjs|redux|redux-thunk|react-redux|reselect|immer|es-toolkit|decimal\.js-light|internmap)[\\/]/,

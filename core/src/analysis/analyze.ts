@@ -223,7 +223,7 @@ function localPart(index: number, heard: Heard): LocalPart | null {
   if (found === undefined) return null;
   const step = stepOf(scene.home, found.goal);
   const fiveIsOwn = heard.scenes[found.five]?.own === true;
-  if (step === 0 || (!isTarget(scene.home, step) && found.one === null) || (fiveIsOwn && found.one === null)) return null;
+  if (step === 0 || (found.one === null && (fiveIsOwn || !isTarget(scene.home, step)))) return null;
   const target = targetChord(step, scene);
   if (index === found.two) return { part: 'two', target };
   if (index === found.five) return { part: 'five', target };
