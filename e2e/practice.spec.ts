@@ -42,24 +42,31 @@ async function askedNumber(page: Page): Promise<string> {
   return SEVENTHS_OF_C[text.split(' ')[0] ?? ''] ?? '';
 }
 
-test('by keyboard alone: a plan, three clean passes that raise the tempo, and the log', async ({ page, request }) => {
+test('by keyboard alone: a plan, three passes, one more taken back, and the log', async ({ page, request }) => {
   test.setTimeout(120_000);
   const me = await sitDownAsNew(page, request, 'Keyboard');
   await page.goto('/practice');
   await page.getByRole('button', { name: 'Start', exact: true }).focus();
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { level: 1 })).toContainText('slowly, loose hands');
-  const tempo = async () => Number(/(\d+) bpm/.exec((await page.locator('footer').textContent()) ?? '')?.[1]);
-  const first = await tempo();
-  for (let pass = 0; pass < 3; pass += 1) {
+  const mark = page.getByRole('button', { name: /^Take back/ });
+  for (const [key, said] of [
+    ['h', 'it held'],
+    ['w', 'it wavered'],
+    ['h', 'it held'],
+  ] as const) {
     await page.keyboard.press('Space');
     await expect(page.getByRole('button', { name: 'Stop', exact: true })).toBeVisible();
-    await page.keyboard.press('1');
-    await expect(page.getByRole('button', { name: 'Play', exact: true })).toBeVisible();
+    await page.keyboard.press(key);
+    // sooner than the music lasts
+    await page.keyboard.press('Enter');
+    await expect(mark).toContainText(said);
   }
-  await expect.poll(tempo).toBe(first + 4);
-  await page.keyboard.press('x');
-  await expect.poll(tempo).toBe(first - 2);
+  // a mark given by mistake is taken back
+  await page.keyboard.press('b');
+  await expect(mark).toContainText('it broke');
+  await page.keyboard.press('z');
+  await expect(mark).toContainText('it held');
   await page.keyboard.press('ArrowRight');
   await expect(page.getByLabel('Your answer')).toBeFocused();
   // Escape leaves, and the session waits where it was
@@ -70,15 +77,13 @@ test('by keyboard alone: a plan, three clean passes that raise the tempo, and th
   await expect(page.getByLabel('Your answer')).toBeVisible();
   await page.getByRole('button', { name: 'Finish' }).focus();
   await page.keyboard.press('Enter');
-  await expect(page.getByText('4 passes, 3 of them good')).toBeVisible();
+  await expect(page.getByText('3 passes, 2 of them good')).toBeVisible();
   await page.getByLabel('How was it? In your words').focus();
   await page.keyboard.type('Loose wrist');
   await page.keyboard.press('Tab');
   await page.keyboard.press('Enter');
   await expect(page).toHaveURL(/\/practice/);
-  await expect
-    .poll(async () => (await passesOf(request, me)).map(({ outcome }) => outcome))
-    .toEqual(['stopped', 'clean', 'clean', 'clean']);
+  await expect.poll(async () => (await passesOf(request, me)).map(({ outcome }) => outcome)).toEqual(['clean', 'shaky', 'clean']);
 
   await page.goto('/practice/log');
   await expect(page.getByText('Loose wrist')).toBeVisible();
@@ -118,10 +123,15 @@ for (const viewport of [
       await expect(pad).toBeVisible();
 
       await openStudy(page, 'Shapes', /^Triads 2-3-4/);
-      for (const mark of ['Clean', 'Shaky', 'Stopped']) await page.getByRole('button', { name: mark }).tap();
+      for (const mark of ['It held', 'It wavered']) {
+        await page.getByRole('button', { name: mark, exact: true }).tap();
+        await page.getByRole('button', { name: 'Played it' }).tap();
+      }
+      await page.getByRole('button', { name: /^It broke at 2:/ }).tap();
       await openStudy(page, 'Recall', /^Relative key/);
       await page.getByRole('group', { name: 'The circle of keys' }).getByRole('button', { name: 'A minor' }).tap();
       await expect(page.getByRole('status')).toContainText('Right.');
+      await page.getByRole('button', { name: 'Finish' }).tap();
       expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)).toBeLessThanOrEqual(0);
       const wanted = ['right', 'stopped', 'shaky', 'clean', 'wrong', 'right', 'right', 'right'];
       await expect.poll(async () => (await passesOf(request, me)).map(({ outcome }) => outcome)).toEqual(wanted);
@@ -136,6 +146,9 @@ test('by the pedal: played and marked, shown and judged', async ({ page, request
   await page.keyboard.press('PageDown');
   await expect(page.getByRole('button', { name: 'Stop', exact: true })).toBeVisible();
   await page.keyboard.press('PageDown');
+  // it lasts longer: asked whether it was played, and pressed once more
+  await expect(page.getByRole('button', { name: 'Played it' })).toBeVisible();
+  await page.keyboard.press('PageDown');
   await expect(page.getByRole('button', { name: 'Play', exact: true })).toBeVisible();
   await page.keyboard.press('PageUp');
   await openStudy(page, 'Recall', /^Number to chord/);
@@ -146,6 +159,7 @@ test('by the pedal: played and marked, shown and judged', async ({ page, request
   await expect(page.getByLabel('Your answer')).toBeVisible();
   await page.keyboard.press('PageDown');
   await page.keyboard.press('PageUp');
+  await page.keyboard.press('Escape');
   await expect
     .poll(async () => (await passesOf(request, me)).map(({ outcome }) => outcome))
     .toEqual(['wrong', 'right', 'stopped', 'clean']);
@@ -160,8 +174,9 @@ test('a programme: begun, a night played, a night skipped', async ({ page, reque
   await expect(nights).toHaveCount(30);
   await expect(nights.nth(1)).toContainText('G major');
   await page.getByRole('button', { name: 'Play tonight’s key' }).click();
-  await expect(page.getByRole('button', { name: 'Clean' })).toBeVisible();
-  await page.keyboard.press('1');
+  await expect(page.getByRole('button', { name: 'It held' })).toBeVisible();
+  await page.keyboard.press('h');
+  await page.getByRole('button', { name: 'Played it' }).press('Enter');
   await page.keyboard.press('Escape');
   await page.goto('/practice/programme');
   await expect(page.getByRole('heading', { name: 'Night 2: G major' })).toBeVisible();
@@ -183,7 +198,7 @@ async function saveSetAgain(request: APIRequestContext, name: string): Promise<v
   expect(saved.ok()).toBe(true);
 }
 
-test('a song of the set in tonight’s key: its bars vanish after a clean pass and come back after a stop', async ({ page, request }) => {
+test('a song of the set in tonight’s key: its bars vanish after it held and come back after it broke', async ({ page, request }) => {
   test.setTimeout(90_000);
   await sitDownAsNew(page, request, 'Songs');
   await page.goto('/band/tonight');
@@ -191,7 +206,8 @@ test('a song of the set in tonight’s key: its bars vanish after a clean pass a
   await page.goto('/practice');
   await expect(page.getByRole('heading', { name: 'A song of the set' })).toBeVisible();
   // a block that is left out stays out, though somebody changes the set and it is looked at again
-  await page.getByRole('button', { name: 'Leave out Recall' }).click();
+  await page.getByRole('button', { name: 'Change Recall' }).click();
+  await page.getByRole('button', { name: 'Leave it out' }).click();
   const lookedAt = page.waitForResponse((response) => response.request().method() === 'GET' && response.url().includes('/sets/'));
   await saveSetAgain(request, 'Friday at the Tidehouse');
   await lookedAt;
@@ -201,15 +217,16 @@ test('a song of the set in tonight’s key: its bars vanish after a clean pass a
   await expect(page.getByRole('heading', { name: 'A song of the set' })).toBeVisible();
   await page.getByRole('button', { name: 'Start', exact: true }).click();
   const block = page.locator('header').getByText('A song of the set');
-  await expect(page.getByRole('button', { name: 'Clean' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'It held' })).toBeVisible();
   for (let step = 0; step < 40 && (await block.count()) === 0; step += 1) await page.keyboard.press('ArrowRight');
   await expect(page.getByText('Every bar shown')).toBeVisible();
   const hidden = page.getByRole('img', { name: 'hidden' });
   await expect(hidden).toHaveCount(0);
-  await page.getByRole('button', { name: 'Clean' }).click();
+  await page.getByRole('button', { name: 'It held' }).click();
+  await page.getByRole('button', { name: 'Played it' }).click();
   await expect(page.getByText('Every second bar shown')).toBeVisible();
   expect(await hidden.count()).toBeGreaterThan(3);
-  await page.getByRole('button', { name: 'Stopped' }).click();
+  await page.getByTitle('It broke in bar 3').click();
   await expect(hidden).toHaveCount(0);
 });
 

@@ -258,7 +258,7 @@ export { keyText } from './practice/key-questions.ts';
 export { cleanInARow, FASTEST, nextTempo, SLOWEST, USUAL_STEPS } from './practice/ladder.ts';
 export { type Mark, markAnswer } from './practice/mark.ts';
 export { isSafe, medianOf, type Memory, remember } from './practice/memory.ts';
-export type { Pass } from './practice/pass.ts';
+export { type Outcome, type Pass, placeOfBreak } from './practice/pass.ts';
 export type { BlockKind } from './practice/plan-minutes.ts';
 export { FEWEST_MINUTES, MOST_MINUTES, type PlanBlock, type PlannedItem, planPractice, type SetSongToPractise } from './practice/plan.ts';
 export {
@@ -326,7 +326,7 @@ export {
   BLOCK_NAMES,
   blockReasonWords,
   cellWords,
-  dueWords,
+  lastWords,
   itemWords,
   markWords,
   ORDER_NAMES,

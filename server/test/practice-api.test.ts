@@ -115,7 +115,7 @@ describe('plans', () => {
     expect(status).toBe(200);
     expect(body.blocks.reduce((sum: number, { minutes }: { minutes: number }) => sum + minutes, 0)).toBe(45);
     const whys = body.blocks.flatMap(({ items }: { items: { why: string }[] }) => items.map(({ why }) => why));
-    expect(whys).toContain('9 days, shaky at 84');
+    expect(whys).toContain('9 days, wavered at 84');
     expect(whys).toContain('night 1 of your programme');
     expect(whys).toContain('in the next set');
     expect((await plan(wish)).body).toEqual(body);

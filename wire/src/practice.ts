@@ -102,7 +102,7 @@ const passFields = {
   stage: words.max(80).default('').describe('where within the item; for an answer, what was right'),
   tempo: tempo.default(null).describe('beats a minute'),
   answeredMs: z.number().int().min(0).max(3_600_000).nullable().default(null).describe('time to answer'),
-  said: words.max(200).default('').describe('what was said instead'),
+  said: words.max(200).default('').describe('what was said instead; or where it broke, the place of the chord or bar from 1'),
   hidden: z.boolean().default(false).describe('whether nothing was shown'),
   seconds: z.number().min(0).max(DAY_SECONDS).default(0),
   night: z.number().int().min(1).max(MOST_NIGHTS).nullable().default(null).describe('night of the programme'),

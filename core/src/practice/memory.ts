@@ -121,8 +121,3 @@ export function isSafe(memory: Memory | undefined): boolean {
 export function daysSince(at: number, now: number): number {
   return Math.max(0, Math.floor((now - at) / DAY));
 }
-
-/** Whole days until something; none for what is due already. */
-export function daysUntil(at: number, now: number): number {
-  return Math.max(0, Math.ceil((at - now) / DAY));
-}

@@ -17,7 +17,7 @@ export interface Pass {
   /** Milliseconds until it was answered; null for what is not answered. */
   readonly answeredIn: number | null;
   readonly outcome: Outcome;
-  /** What was said instead of the right answer; empty otherwise. */
+  /** What was said instead of the right answer, or where it broke: the place of the chord or bar, a section's name; empty otherwise. */
   readonly said: string;
   /** Whether nothing was shown while it was played or said. */
   readonly hidden: boolean;
@@ -35,6 +35,11 @@ export function isGood({ outcome }: Pick<Pass, 'outcome'>): boolean {
 /** Whether it broke off or was wrong. */
 export function isBad({ outcome }: Pick<Pass, 'outcome'>): boolean {
   return outcome === 'stopped' || outcome === 'wrong';
+}
+
+/** The place at which a pass broke or wavered, counted from 1 among the chords or bars of its item; null where nobody said. */
+export function placeOfBreak({ outcome, said }: Pick<Pass, 'outcome' | 'said'>): number | null {
+  return (outcome === 'stopped' || outcome === 'shaky') && /^[1-9]\d{0,3}$/.test(said) ? Number(said) : null;
 }
 
 /**

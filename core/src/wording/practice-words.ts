@@ -3,7 +3,7 @@ import { DEFAULT_NAMING, type Naming, nameKey, nameNote } from '../naming/naming
 import { withGlyphs } from '../pitch/note-text.ts';
 import { type Item, keyOfItem } from '../practice/item.ts';
 import type { Mark } from '../practice/mark.ts';
-import { daysSince, daysUntil, type Memory } from '../practice/memory.ts';
+import { daysSince, type Memory } from '../practice/memory.ts';
 import type { Outcome } from '../practice/pass.ts';
 import type { PlannedItem, PlanReason } from '../practice/plan.ts';
 import type { BlockKind } from '../practice/plan-minutes.ts';
@@ -65,9 +65,9 @@ export const ORDER_NAMES: Readonly<Record<KeyOrder, string>> = {
 
 /** How something went, as said afterwards. */
 const OUTCOME_NAMES: Readonly<Record<Outcome, string>> = {
-  clean: 'clean',
-  shaky: 'shaky',
-  stopped: 'stopped',
+  clean: 'held',
+  shaky: 'wavered',
+  stopped: 'broke off',
   right: 'right',
   wrong: 'wrong',
 };
@@ -113,7 +113,7 @@ function chainWords(what: string): string {
   return seam === null ? `ii–V–I through ${what}` : `the seam to ${answerWords(seam[1] ?? '')}`;
 }
 
-/** Why an item is in a plan: `9 days, shaky at 84`. */
+/** Why an item is in a plan: `9 days, wavered at 84`. */
 export function planReasonWords(why: PlanReason): string {
   switch (why.kind) {
     case 'warm-up':
@@ -148,13 +148,11 @@ function daysWords(days: number): string {
   return days === 1 ? '1 day' : `${days} days`;
 }
 
-/** When an item is due, and why then. `now` in milliseconds. */
-export function dueWords(memory: Memory, now: number): string {
-  const days = daysUntil(memory.dueAt, now);
-  const when = days === 0 ? 'due now' : `due in ${daysWords(days)}`;
-  const since = daysSince(memory.lastAt, now);
-  const tempo = memory.last.tempo === null ? '' : ` at ${memory.last.tempo}`;
-  return `${when}: last ${OUTCOME_NAMES[memory.last.outcome]}${tempo} ${since === 0 ? 'today' : `${daysWords(since)} ago`}`;
+/** How an item went the last time, and when that was: `last held at 84, 9 days ago`. `now` in milliseconds. */
+export function lastWords({ last, lastAt }: Memory, now: number): string {
+  const since = daysSince(lastAt, now);
+  const tempo = last.tempo === null ? '' : ` at ${last.tempo}`;
+  return `last ${OUTCOME_NAMES[last.outcome]}${tempo}${since === 0 ? ' today' : `, ${daysWords(since)} ago`}`;
 }
 
 const FORM_WORDS: Readonly<Record<AnswerForm, string>> = {

@@ -120,6 +120,50 @@ describe('what was practised, on its way to the server', () => {
   });
 });
 
+describe('what may still be taken back', () => {
+  test('is on the device and not sent until it is released', async () => {
+    const { has, send } = house();
+    const box = boxOf(send);
+    for (const id of ['a', 'b']) box.hold(ME, pass(id));
+    await box.flush(ME);
+    expect([has(ME), names(box.waiting(ME)), storage.size]).toEqual(['', 'ab', 2]);
+    box.release(ME, idOf('a'));
+    await settled();
+    expect([has(ME), names(box.waiting(ME))]).toEqual(['a', 'b']);
+    box.release(ME);
+    await settled();
+    expect([has(ME), names(box.waiting(ME))]).toEqual(['ab', '']);
+  });
+
+  test('was never there once it is taken back; what is sent stands', async () => {
+    const { has, send } = house();
+    const box = boxOf(send);
+    for (const id of ['a', 'b']) box.hold(ME, pass(id));
+    expect(box.takeBack(ME, idOf('b'))).toBe(true);
+    box.release(ME);
+    await settled();
+    expect(box.takeBack(ME, idOf('a'))).toBe(false);
+    expect([has(ME), storage.size]).toEqual(['a', 0]);
+  });
+
+  test('is sent by the page that is opened after this one was closed', async () => {
+    const { has, send } = house();
+    boxOf(send).hold(ME, pass('a'));
+    await boxOf(send).flush(ME);
+    expect(has(ME)).toBe('a');
+  });
+
+  test('held before it was known who plays, it is held for whoever does', async () => {
+    const { has, send } = house();
+    const box = boxOf(send);
+    box.hold(NOBODY, pass('a'));
+    box.adopt(ME);
+    await box.flush(ME);
+    expect(has(ME)).toBe('');
+    expect(box.takeBack(ME, idOf('a'))).toBe(true);
+  });
+});
+
 describe('whose it is', () => {
   test('what another player left on this device is not sent under one’s own name', async () => {
     const { kept, state, send } = house();

@@ -37,6 +37,8 @@ export class Outbox<Thing extends { readonly id: string }> {
   readonly #listeners = new Set<() => void>();
   /** One sending for each owner. */
   readonly #sending = new Map<string, Promise<void>>();
+  /** Names of what may still be taken back: kept, and not sent yet. */
+  readonly #held = new Set<string>();
   /** What the device has no room for, by the name it would have. */
   readonly #inPage = new Map<string, Kept<Thing>>();
 
@@ -59,6 +61,31 @@ export class Outbox<Thing extends { readonly id: string }> {
     if (owner.memberId !== '') this.flush(owner);
     this.#tell();
     return isKept;
+  };
+
+  /** Keeps a thing as `add` does, and sends it only once it is released, or by a page opened later. */
+  readonly hold = (owner: Owner, thing: Thing): boolean => {
+    const name = nameOf(this.#form, owner, thing.id);
+    this.#held.add(name);
+    const isKept = this.#put(name, { thing, refused: null });
+    this.#tell();
+    return isKept;
+  };
+
+  /** Sends what was held; without an id all of an owner's. */
+  readonly release = (owner: Owner, id = ''): void => {
+    const start = nameOf(this.#form, owner, id);
+    for (const name of this.#held) if (id === '' ? name.startsWith(start) : name === start) this.#held.delete(name);
+    if (owner.memberId !== '') this.flush(owner);
+  };
+
+  /** Forgets what was held, as if it had never been; false where it was sent already. */
+  readonly takeBack = (owner: Owner, id: string): boolean => {
+    const name = nameOf(this.#form, owner, id);
+    if (!this.#held.delete(name) || this.#kept(name) === null) return false;
+    this.#drop(name);
+    this.#tell();
+    return true;
   };
 
   /** What of a player waits here to be sent. */
@@ -101,7 +128,8 @@ export class Outbox<Thing extends { readonly id: string }> {
   async #sendAll(owner: Owner): Promise<void> {
     const tried = new Set<string>();
     // what was sent already and is here still cannot be taken off the device: once is enough
-    const fresh = () => this.waiting(owner).filter((thing) => !tried.has(JSON.stringify(thing)));
+    const fresh = () =>
+      this.waiting(owner).filter((thing) => !tried.has(JSON.stringify(thing)) && !this.#held.has(nameOf(this.#form, owner, thing.id)));
     for (let things = fresh(); things.length > 0; things = fresh()) {
       const some = things.slice(0, AT_ONCE);
       for (const thing of some) tried.add(JSON.stringify(thing));
@@ -158,7 +186,9 @@ export class Outbox<Thing extends { readonly id: string }> {
   }
 
   #move(name: string, owner: Owner, kept: Kept<Thing>): void {
-    if (this.#put(nameOf(this.#form, owner, kept.thing.id), kept)) this.#drop(name);
+    const own = nameOf(this.#form, owner, kept.thing.id);
+    if (this.#held.delete(name)) this.#held.add(own);
+    if (this.#put(own, kept)) this.#drop(name);
   }
 
   /** Everything of an owner, waiting or refused. */

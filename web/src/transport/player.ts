@@ -38,7 +38,7 @@ let spread = STRUM_SECONDS;
 /** Sets the loudness, 0 to 1; heard at once. */
 export function setVolume(wanted: number): void {
   volume = wanted;
-  void instrument?.then(({ loudness }) => loudness.gain.rampTo(gainOf(wanted), 0.05));
+  onceThere(({ loudness }) => loudness.gain.rampTo(gainOf(wanted), 0.05));
 }
 
 /** Whether chords are strummed at once or picked note by note. */
@@ -51,7 +51,7 @@ export async function play(id: string, steps: readonly PlayStep[], beatsPerMinut
   const session = stage.begin();
   usePlayer.setState({ playing: id, step: 0, fault: null });
   session.onEnd(() => {
-    void instrument?.then(({ strings }) => strings.releaseAll());
+    onceThere(({ strings }) => strings.releaseAll());
     usePlayer.setState({ playing: null, step: 0 });
   });
   try {
@@ -70,9 +70,7 @@ export async function play(id: string, steps: readonly PlayStep[], beatsPerMinut
 /** Lets a note be heard in passing, as when a dot is pointed at; silent until something was played on purpose. */
 export function hearOver(midi: number): void {
   if (usePlayer.getState().playing !== null) return;
-  void instrument?.then(({ tone, strings }) =>
-    strings.triggerAttackRelease(frequencyOf(midi), PASSING_SECONDS, tone.now(), PASSING_VELOCITY),
-  );
+  onceThere(({ tone, strings }) => strings.triggerAttackRelease(frequencyOf(midi), PASSING_SECONDS, tone.now(), PASSING_VELOCITY));
 }
 
 const PASSING_SECONDS = 0.7;
@@ -136,6 +134,11 @@ export async function toggleDrone(midi: number): Promise<void> {
 export function stopDrone(): void {
   const { drone } = usePlayer.getState();
   if (drone !== null) void toggleDrone(drone);
+}
+
+/** Does something with the instrument, if there is one; that there can be none was said by whoever wanted to hear it. */
+function onceThere(act: (instrument: Instrument) => unknown): void {
+  void instrument?.then(act, () => undefined);
 }
 
 /** The instrument everything is played on, made when it is first wanted. */

@@ -3,7 +3,7 @@ import { Popover } from 'radix-ui';
 import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Choice.tsx';
 import { Hint } from '../../ui/Hint.tsx';
-import { FasterIcon, LoopIcon, PlayIcon, SlowerIcon, StopIcon } from '../../ui/icons.ts';
+import { LoopIcon, PlayIcon, StepDownIcon, StepUpIcon, StopIcon } from '../../ui/icons.ts';
 import { Named } from '../../ui/Named.tsx';
 import { Select } from '../../ui/Select.tsx';
 import { Tick } from '../../ui/Tick.tsx';
@@ -99,7 +99,7 @@ function Tempo({ play }: { readonly play: SongPlay }) {
     <div className="flex items-center gap-2">
       <Hint text={CHART_WORDS.slower}>
         <Button aria-label={CHART_WORDS.slower} onClick={() => play.setTempo(play.tempo - STEP)}>
-          <SlowerIcon size={17} />
+          <StepDownIcon size={17} />
         </Button>
       </Hint>
       <label className="flex-1">
@@ -115,7 +115,7 @@ function Tempo({ play }: { readonly play: SongPlay }) {
       </label>
       <Hint text={CHART_WORDS.faster}>
         <Button aria-label={CHART_WORDS.faster} onClick={() => play.setTempo(play.tempo + STEP)}>
-          <FasterIcon size={17} />
+          <StepUpIcon size={17} />
         </Button>
       </Hint>
     </div>

@@ -5,9 +5,8 @@ import { Glyphs } from '../../parts/notation/Glyphs.tsx';
 import { useNaming } from '../../session/lens.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Chip } from '../../ui/Chip.tsx';
-import { AgainIcon, LessIcon, MoreTimeIcon, PlayIcon, SkipIcon } from '../../ui/icons.ts';
+import { AgainIcon, PlayIcon, SkipIcon, StepDownIcon, StepUpIcon } from '../../ui/icons.ts';
 import { NumberField } from '../../ui/NumberField.tsx';
-import { SignButton } from '../../ui/SignButton.tsx';
 import { PRACTICE_WORDS } from '../../wording/practice.ts';
 import { Cautions } from './Cautions.tsx';
 import { type EditedBlock, longer, shorter, skipBlock, swapped } from './plan-edit.ts';
@@ -39,9 +38,9 @@ export function PlanPart({ practice }: PartProps) {
         <h2 className="mr-1 self-center font-numeral text-head font-bold">{PRACTICE_WORDS.iHave}</h2>
         <Minutes minutes={minutes} />
         <Start blocks={blocks} />
-        <SignButton name={PRACTICE_WORDS.anotherPlan} onClick={() => setSeed(seed + 1)}>
-          <AgainIcon size={18} />
-        </SignButton>
+        <Button look="bare" onClick={() => setSeed(seed + 1)}>
+          <AgainIcon size={18} aria-hidden="true" /> {PRACTICE_WORDS.anotherPlan}
+        </Button>
       </div>
       <ol aria-label={PRACTICE_WORDS.thePlan} className="flex flex-col divide-y divide-hairline border-y border-hairline">
         {blocks.map((block, at) => (
@@ -130,9 +129,10 @@ interface BlockRowProps {
 
 function BlockRow({ block, at, blocks, onChange, onSwap }: BlockRowProps) {
   const naming = useNaming();
+  const [isOpen, setIsOpen] = useState(false);
   const name = BLOCK_NAMES[block.kind];
   return (
-    <li className="grid grid-cols-[4.5rem_1fr_auto] items-center gap-x-4 py-2 phone:grid-cols-[3rem_1fr]">
+    <li className="grid grid-cols-[4.5rem_1fr_auto] items-center gap-x-4 py-2 phone:grid-cols-[3rem_1fr_auto] phone:gap-x-2">
       <p className="text-right font-numeral">
         <b className="text-figure">{block.minutes}</b> <span className="text-fine text-quiet">{PRACTICE_WORDS.min}</span>
       </p>
@@ -145,21 +145,45 @@ function BlockRow({ block, at, blocks, onChange, onSwap }: BlockRowProps) {
           ))}
         </ul>
       </div>
-      <div className="flex gap-0.5 phone:col-span-2 phone:justify-end">
-        <SignButton name={PRACTICE_WORDS.swap(name)} disabled={block.kind === 'break' || block.kind === 'warm-up'} onClick={onSwap}>
-          <AgainIcon size={18} />
-        </SignButton>
-        <SignButton name={PRACTICE_WORDS.shorten(name)} disabled={block.minutes <= 1} onClick={() => onChange(shorter(blocks, at))}>
-          <LessIcon size={18} />
-        </SignButton>
-        <SignButton name={PRACTICE_WORDS.lengthen(name)} onClick={() => onChange(longer(blocks, at))}>
-          <MoreTimeIcon size={18} />
-        </SignButton>
-        <SignButton name={PRACTICE_WORDS.skip(name)} onClick={() => onChange(skipBlock(blocks, at))}>
-          <SkipIcon size={18} />
-        </SignButton>
-      </div>
+      <Button
+        look="bare"
+        aria-expanded={isOpen}
+        aria-label={PRACTICE_WORDS.changeBlock(name)}
+        className="self-start"
+        onClick={() => setIsOpen(!isOpen)}
+      >
+        {PRACTICE_WORDS.change}
+      </Button>
+      {isOpen && <BlockChanges block={block} at={at} blocks={blocks} onChange={onChange} onSwap={onSwap} />}
     </li>
+  );
+}
+
+/** What can be done about a block: another one, shorter, longer, none. */
+function BlockChanges({ block, at, blocks, onChange, onSwap }: BlockRowProps) {
+  const name = BLOCK_NAMES[block.kind];
+  const isFixed = block.kind === 'break' || block.kind === 'warm-up';
+  return (
+    <div
+      role="group"
+      aria-label={PRACTICE_WORDS.changeBlock(name)}
+      className="col-start-2 col-end-4 flex flex-wrap gap-2 pt-2 phone:col-start-1"
+    >
+      {!isFixed && (
+        <Button onClick={onSwap}>
+          <AgainIcon size={18} aria-hidden="true" /> {PRACTICE_WORDS.swap}
+        </Button>
+      )}
+      <Button disabled={block.minutes <= 1} onClick={() => onChange(shorter(blocks, at))}>
+        <StepDownIcon size={18} aria-hidden="true" /> {PRACTICE_WORDS.shorten}
+      </Button>
+      <Button onClick={() => onChange(longer(blocks, at))}>
+        <StepUpIcon size={18} aria-hidden="true" /> {PRACTICE_WORDS.lengthen}
+      </Button>
+      <Button onClick={() => onChange(skipBlock(blocks, at))}>
+        <SkipIcon size={18} aria-hidden="true" /> {PRACTICE_WORDS.skip}
+      </Button>
+    </div>
   );
 }
 

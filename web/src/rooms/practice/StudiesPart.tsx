@@ -4,7 +4,6 @@ import {
   chainLinks,
   chainUnits,
   drillFor,
-  dueWords,
   EAR_KINDS,
   fits,
   type Item,
@@ -13,6 +12,7 @@ import {
   itemIn,
   itemWords,
   type Key,
+  lastWords,
   NIGHT_STAGES,
   nextUnit,
   RECALL_KINDS,
@@ -105,7 +105,7 @@ function StudyList({ items, practice }: ListProps) {
                 <Glyphs text={capital(whatWords(item))} />
                 <NextIcon size={18} aria-hidden="true" className="ml-auto shrink-0 text-quiet" />
               </span>
-              <span className="text-fine text-quiet">{memory === undefined ? PRACTICE_WORDS.neverYet : dueWords(memory, Date.now())}</span>
+              <span className="text-fine text-quiet">{memory === undefined ? PRACTICE_WORDS.neverYet : lastWords(memory, Date.now())}</span>
             </button>
           </li>
         );

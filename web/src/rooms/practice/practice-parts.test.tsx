@@ -130,7 +130,7 @@ describe('a key a night', () => {
 
   test('by how much tempos rise and fall is kept', async () => {
     open('programme');
-    const up = await screen.findByLabelText('Three clean passes: faster by');
+    const up = await screen.findByLabelText('Held three times: faster by');
     fireEvent.change(up, { target: { value: '7' } });
     fireEvent.keyDown(up, { key: 'Enter' });
     fireEvent.blur(up);
@@ -151,15 +151,20 @@ describe('a session', () => {
     await user.type(screen.getByLabelText('Your answer'), String((Number(asked()) % 7) + 1));
     expect((await screen.findByRole('status')).textContent).toContain('The key of C has C D E F G A B');
     await press('Go on');
+    await press('Finish');
     await waitFor(() => expect(outcomes()).toEqual(['right', 'wrong']));
     expect(new Set(passes.map(({ id }) => id)).size).toBe(2);
   });
 
   test('what is played is marked by one key each, and the log has a note', async () => {
     await openStudy('Shapes', /^Triads 2-3-4/);
-    for (const mark of ['Clean', 'Shaky', 'Stopped']) await press(mark);
-    await waitFor(() => expect(outcomes()).toEqual(['clean', 'shaky', 'stopped']));
+    for (const mark of [/^It held/, /^It wavered/]) {
+      await press(mark);
+      await press('Played it');
+    }
+    await press('It broke');
     await press('Finish');
+    await waitFor(() => expect(outcomes()).toEqual(['clean', 'shaky', 'stopped']));
     expect(await screen.findByText(/3 passes, 1 of them good/)).toBeTruthy();
     await user.type(screen.getByLabelText('How was it? In your words'), 'Loose wrist');
     await press('Keep it');
@@ -184,7 +189,9 @@ describe('a session', () => {
   test('without the server passes wait on the device, and are sent when it answers', async () => {
     await openStudy('Shapes', /^Triads 1-2-3/);
     house.isAway = true;
-    await press('Clean');
+    await press('It held');
+    await press('Played it');
+    await press('Finish');
     expect(passes).toEqual([]);
     house.isAway = false;
     window.dispatchEvent(new Event('online'));
@@ -211,7 +218,8 @@ describe('the plan', () => {
   test('what is left out stays out while passes come in, and starting opens the first thing', async () => {
     open('plan');
     await screen.findByRole('list', { name: 'The plan' });
-    await press('Leave out Recall');
+    await press('Change Recall');
+    await press('Leave it out');
     expect(screen.queryByRole('heading', { name: 'Recall' })).toBeNull();
     await press('Start');
     expect(await screen.findByRole('button', { name: 'Finish' })).toBeTruthy();

@@ -73,6 +73,7 @@ describe('by the pedal', () => {
     fireEvent.keyDown(await screen.findByLabelText('Your answer'), { key: 'PageDown' });
     await screen.findByRole('button', { name: 'I had it' });
     fireEvent.keyDown(window, { key: 'PageUp' });
+    await user.click(screen.getByRole('button', { name: 'Finish' }));
     await waitFor(() => expect(sent.map(({ outcome }) => outcome)).toEqual(['right', 'wrong']));
   });
 });
@@ -81,6 +82,7 @@ describe('what is kept of an answer', () => {
   test('its item, the time it took, and that nothing was in sight', async () => {
     await begin('Recall', /^Chord to number/);
     await user.type(screen.getByLabelText('Your answer'), '1');
+    await user.click(screen.getByRole('button', { name: 'Finish' }));
     await waitFor(() => expect(sent).toHaveLength(1));
     expect(sent[0]).toMatchObject({ hidden: true, tempo: null, night: null });
     expect(sent[0]?.answeredMs).toBeGreaterThanOrEqual(0);

@@ -30,7 +30,12 @@ export interface Practice {
   readonly notes: readonly PracticeSession[];
   /** What the server would not take. */
   readonly refused: RefusedWork;
-  readonly record: (of: RunItem, played: Played) => void;
+  /** Keeps a pass, and gives its id; it is sent once it is released. */
+  readonly record: (of: RunItem, played: Played) => string;
+  /** A pass stands, and is sent; without an id all of them do. */
+  readonly release: (passId?: string) => void;
+  /** A pass was never played; false where it was sent already. */
+  readonly takeBack: (passId: string) => boolean;
 }
 
 /** What was refused of a player's work, and what can be done about it. */
@@ -101,6 +106,13 @@ export function usePractice(): Practice {
       // what is known goes on from here, whether it is sent now or later
       setSentHere((before) => [...before, pass]);
       keep(pass);
+      return pass.id;
+    },
+    release: (passId) => passesOutbox.release(address, passId),
+    takeBack: (passId) => {
+      const isBack = passesOutbox.takeBack(address, passId);
+      if (isBack) setSentHere((before) => before.filter(({ id }) => id !== passId));
+      return isBack;
     },
   };
 }
@@ -140,9 +152,9 @@ function useOutbox<Thing extends { readonly id: string }>(box: Outbox<Thing>, ow
 function useKeeping(owner: Owner): (pass: PracticePass) => void {
   const early = useRef<PracticePass[]>([]);
   useEffect(() => {
-    if (owner.bandId !== '') for (const pass of early.current.splice(0)) passesOutbox.add(owner, pass);
+    if (owner.bandId !== '') for (const pass of early.current.splice(0)) passesOutbox.hold(owner, pass);
   }, [owner]);
-  return (pass) => void (owner.bandId === '' ? early.current.push(pass) : passesOutbox.add(owner, pass));
+  return (pass) => void (owner.bandId === '' ? early.current.push(pass) : passesOutbox.hold(owner, pass));
 }
 
 function newPass({ item, night }: RunItem, played: Played): PracticePass {

@@ -12,6 +12,7 @@ import { PRACTICE_WORDS } from '../../../wording/practice.ts';
 import type { ItemProps } from '../use-practice.ts';
 import { AnswerPad, NeckPad } from './AnswerPad.tsx';
 import { takenBack } from './answer-text.ts';
+import { LastMark } from './LastMark.tsx';
 import { turnRun } from './run-store.ts';
 import { back, skipped } from './session-run.ts';
 import { type Asking, useAsking } from './use-asking.ts';
@@ -48,6 +49,7 @@ export function AskItem(props: ItemProps) {
         ) : (
           <Onward asking={asking} />
         )}
+        <LastMark practice={props.practice} />
       </footer>
     </>
   );

@@ -58,7 +58,6 @@ function ChordView({ drill, stand, item, practice }: DrillViewProps) {
     <div className="flex flex-col gap-4">
       <CuedWord key={stand.at} step={now} cue={cue} say={drill.say} naming={naming} tempo={stand.tempo} />
       {!isAloud && now !== null && <Shape step={now} practice={practice} />}
-      <Row steps={drill.steps} at={stand.at} naming={naming} isHidden={cue !== 'shown'} say={drill.say} />
     </div>
   );
 }
@@ -107,31 +106,6 @@ function Shape({ step: { voicing }, practice: { instrument } }: { readonly step:
         roomy
       />
     </Framed>
-  );
-}
-
-interface RowProps extends Pick<Drill, 'say'> {
-  readonly steps: readonly DrillStep[];
-  readonly at: number | null;
-  readonly naming: Naming;
-  readonly isHidden: boolean;
-}
-
-/** All steps in a row, the present one marked. */
-function Row({ steps, at, naming, isHidden, say }: RowProps) {
-  return (
-    <ol aria-label={PRACTICE_WORDS.inOrder} className="flex flex-wrap gap-2">
-      {steps.map((step, place) => (
-        <li
-          // biome-ignore lint/suspicious/noArrayIndexKey: steps are their places
-          key={place}
-          aria-current={place === at ? 'step' : undefined}
-          className="music-glyph min-w-14 rounded-lg border-2 border-hairline px-2.5 py-1.5 text-center text-lead font-semibold aria-[current=step]:border-accent aria-[current=step]:bg-wash"
-        >
-          {isHidden ? '·' : <Glyphs text={sayWord(step, say, naming)} />}
-        </li>
-      ))}
-    </ol>
   );
 }
 

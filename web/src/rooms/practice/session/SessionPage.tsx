@@ -1,5 +1,5 @@
 import { BLOCK_NAMES, itemWords, keyOfItem, whatWords, wholeKeyWords } from '@aurora/core';
-import { type ReactNode, useEffect } from 'react';
+import { type ReactNode, useEffect, useRef } from 'react';
 import { useNavigate } from 'react-router';
 import { Glyphs } from '../../../parts/notation/Glyphs.tsx';
 import { useNaming } from '../../../session/lens.ts';
@@ -15,6 +15,7 @@ import { HOUSE_WORDS } from '../../../wording/house.ts';
 import { PRACTICE_WORDS } from '../../../wording/practice.ts';
 import { type Practice, usePractice } from '../use-practice.ts';
 import { AskItem } from './AskItem.tsx';
+import { settleMarks } from './given-marks.ts';
 import { OverItem } from './OverItem.tsx';
 import { PlayItem } from './PlayItem.tsx';
 import { RestItem } from './RestItem.tsx';
@@ -32,6 +33,7 @@ export function SessionPage() {
     silence();
     void navigate('/practice');
   };
+  useSettled(practice, run?.phase === 'over');
   useEffect(() => {
     document.title = HOUSE_WORDS.pageTitle(PRACTICE_WORDS.session);
     return silence;
@@ -62,6 +64,23 @@ export function SessionPage() {
       <Body run={run} practice={practice} onLeave={leave} />
     </main>
   );
+}
+
+/** Marks stand once the session is over or left. */
+function useSettled(practice: Practice, isOver: boolean): void {
+  const latest = useRef(practice);
+  useEffect(() => {
+    latest.current = practice;
+    if (isOver) settleMarks(practice);
+  });
+  useEffect(() => {
+    const settle = () => settleMarks(latest.current);
+    window.addEventListener('pagehide', settle);
+    return () => {
+      window.removeEventListener('pagehide', settle);
+      settle();
+    };
+  }, []);
 }
 
 function silence(): void {
@@ -111,12 +130,12 @@ function Head({ run, turn, onLeave }: HeadProps) {
         )}
       </h1>
       <div className="ml-auto flex items-center gap-1">
-        <SignButton name={PRACTICE_WORDS.backOne} keys="←" onClick={turn(back)} disabled={run.block === 0 && run.place === 0}>
-          <BeforeIcon size={20} />
-        </SignButton>
-        <SignButton name={PRACTICE_WORDS.skipThis} keys="→" onClick={turn(skipped)} disabled={run.phase === 'over'}>
-          <SkipIcon size={20} />
-        </SignButton>
+        <Button look="bare" className="px-2.5!" onClick={turn(back)} disabled={run.block === 0 && run.place === 0}>
+          <BeforeIcon size={20} aria-hidden="true" /> {PRACTICE_WORDS.backOne}
+        </Button>
+        <Button look="bare" className="px-2.5!" onClick={turn(skipped)} disabled={run.phase === 'over'}>
+          <SkipIcon size={20} aria-hidden="true" /> {PRACTICE_WORDS.skipThis}
+        </Button>
         <Button onClick={turn(ended)} disabled={run.phase === 'over'}>
           {PRACTICE_WORDS.finish}
         </Button>

@@ -8,9 +8,10 @@ import { Button } from '../../../ui/Button.tsx';
 import { PlayIcon, StopIcon } from '../../../ui/icons.ts';
 import { Tick } from '../../../ui/Tick.tsx';
 import { PRACTICE_WORDS } from '../../../wording/practice.ts';
-import type { ItemProps } from '../use-practice.ts';
+import type { ItemProps, PartProps } from '../use-practice.ts';
 import { Hidden } from './DrillView.tsx';
-import { MarkRow, markKeys } from './MarkRow.tsx';
+import { LastMark } from './LastMark.tsx';
+import { MarkLine, markKeys, pedalKeys } from './MarkLine.tsx';
 import { turnRun, useRun } from './run-store.ts';
 import { skipped } from './session-run.ts';
 import { type SongOnStand, useSongPractice } from './use-song-practice.ts';
@@ -42,13 +43,12 @@ interface FadingProps extends ItemProps {
 function FadingSong({ source, title, tempo, ...props }: FadingProps) {
   const desk = useChartSheet(props.item.item.what, source);
   const stand = useSongPractice(props, desk, tempo);
-  const { isPlaying, start, halt, mark } = stand;
+  const { isPlaying, start, halt, marking } = stand;
   useShortcuts({
-    ...markKeys(mark),
+    ...markKeys(marking),
     ' ': isPlaying ? halt : start,
     Enter: isPlaying ? halt : start,
-    PageDown: isPlaying ? () => mark('clean') : start,
-    PageUp: () => mark('stopped'),
+    ...pedalKeys(marking, isPlaying ? () => marking.give('clean') : start),
   });
   return (
     <>
@@ -59,22 +59,32 @@ function FadingSong({ source, title, tempo, ...props }: FadingProps) {
           {stand.failing !== null && ` · ${PRACTICE_WORDS.onceMore(stand.failing)}`}
         </p>
         {desk.sheet.sections.map((section) => (
-          <FadingSection key={section.index ?? 'lead'} section={section} fade={stand.fade} now={stand.bar} />
+          <FadingSection
+            key={section.index ?? 'lead'}
+            section={section}
+            fade={stand.fade}
+            now={stand.bar}
+            onBroke={(bar) => marking.give('stopped', bar + 1)}
+          />
         ))}
       </div>
       <footer className="sticky bottom-0 flex shrink-0 flex-col gap-2 border-t border-hairline bg-ground px-5 py-3 phone:px-3 phone:py-2 lying:flex-row lying:items-center">
-        <SongTransport stand={stand} />
-        <MarkRow onMark={mark} />
+        <SongTransport stand={stand} practice={props.practice} />
+        <MarkLine marking={marking} places={NO_PLACES} at={null} brokeAt={null} />
       </footer>
     </>
   );
 }
 
-function SongTransport({ stand: { isPlaying, start, halt, tempo } }: { readonly stand: SongOnStand }) {
+function SongTransport({ stand: { isPlaying, start, halt, tempo, marking }, practice }: { readonly stand: SongOnStand } & PartProps) {
   const heard = useRun((state) => state.heard);
   return (
     <div className="flex flex-wrap items-center gap-x-4 gap-y-2 lying:max-w-[50%] lying:gap-x-2">
-      <Button look="strong" className="min-h-14! min-w-32 text-lead! lying:min-w-0" onClick={isPlaying ? halt : start}>
+      <Button
+        look={marking.hasPlayed || marking.asked !== null ? 'plain' : 'strong'}
+        className="min-h-14! min-w-32 text-lead! lying:min-w-0"
+        onClick={isPlaying ? halt : start}
+      >
         {isPlaying ? <StopIcon size={20} aria-hidden="true" /> : <PlayIcon size={20} aria-hidden="true" />}
         {isPlaying ? PRACTICE_WORDS.stop : PRACTICE_WORDS.play}
       </Button>
@@ -82,11 +92,19 @@ function SongTransport({ stand: { isPlaying, start, halt, tempo } }: { readonly 
         <b className="font-numeral text-figure">{tempo}</b> <span className="text-base text-quiet">{PRACTICE_WORDS.bpm}</span>
       </p>
       <Tick label={PRACTICE_WORDS.bandPlays} on={heard} onTick={(on) => useRun.setState({ heard: on })} />
+      <LastMark practice={practice} />
     </div>
   );
 }
 
-function FadingSection({ section, fade, now }: { readonly section: CellSection; readonly fade: Fade; readonly now: number | null }) {
+interface FadingSectionProps {
+  readonly section: CellSection;
+  readonly fade: Fade;
+  readonly now: number | null;
+  readonly onBroke: (bar: number) => void;
+}
+
+function FadingSection({ section, fade, now, onBroke }: FadingSectionProps) {
   return (
     <section className="mt-3">
       <h3 className="text-base font-bold text-accent">{section.name}</h3>
@@ -94,7 +112,13 @@ function FadingSection({ section, fade, now }: { readonly section: CellSection; 
         // biome-ignore lint/suspicious/noArrayIndexKey: rows are their places
         <ol key={at} className="grid grid-cols-4 border-b border-hairline phone:grid-cols-2">
           {row.bars.map((bar, place) => (
-            <FadingBar key={bar.index} bar={bar} isSeen={isShown(fade, place)} isNow={bar.index === now} />
+            <FadingBar
+              key={bar.index}
+              bar={bar}
+              isSeen={isShown(fade, place)}
+              isNow={bar.index === now}
+              onBroke={() => onBroke(bar.index)}
+            />
           ))}
         </ol>
       ))}
@@ -102,22 +126,37 @@ function FadingSection({ section, fade, now }: { readonly section: CellSection; 
   );
 }
 
-function FadingBar({ bar, isSeen, isNow }: { readonly bar: BarCell; readonly isSeen: boolean; readonly isNow: boolean }) {
+interface FadingBarProps {
+  readonly bar: BarCell;
+  readonly isSeen: boolean;
+  readonly isNow: boolean;
+  readonly onBroke: () => void;
+}
+
+/** A bar of the song; pressed where it broke. */
+function FadingBar({ bar, isSeen, isNow, onBroke }: FadingBarProps) {
   return (
-    <li
-      aria-current={isNow ? 'step' : undefined}
-      className="flex min-h-16 min-w-0 flex-wrap items-center gap-x-4 border-l-2 border-edge px-3 py-1 text-figure font-bold aria-[current=step]:bg-wash"
-    >
-      {!isSeen && <Hidden />}
-      {isSeen && bar.chords.length === 0 && <span className="text-quiet">{PRACTICE_WORDS.asBefore}</span>}
-      {isSeen &&
-        bar.chords.map(({ main, under }, at) => (
-          // biome-ignore lint/suspicious/noArrayIndexKey: chords are their places
-          <span key={at} className="flex flex-col items-start">
-            {main === null ? <b className="text-lead">N.C.</b> : <ChordSymbol view={main} />}
-            {under !== null && <LetterSymbol view={under} className="text-base font-semibold text-quiet" />}
-          </span>
-        ))}
+    <li aria-current={isNow ? 'step' : undefined} className="flex min-w-0 border-l-2 border-edge aria-[current=step]:bg-wash">
+      <button
+        type="button"
+        title={PRACTICE_WORDS.brokeHere(bar.index + 1)}
+        onClick={onBroke}
+        className="flex min-h-16 min-w-0 flex-1 flex-wrap items-center gap-x-4 px-3 py-1 text-figure font-bold hover:bg-wash"
+      >
+        {!isSeen && <Hidden />}
+        {isSeen && bar.chords.length === 0 && <span className="text-quiet">{PRACTICE_WORDS.asBefore}</span>}
+        {isSeen &&
+          bar.chords.map(({ main, under }, at) => (
+            // biome-ignore lint/suspicious/noArrayIndexKey: chords are their places
+            <span key={at} className="flex flex-col items-start">
+              {main === null ? <b className="text-lead">N.C.</b> : <ChordSymbol view={main} />}
+              {under !== null && <LetterSymbol view={under} className="text-base font-semibold text-quiet" />}
+            </span>
+          ))}
+      </button>
     </li>
   );
 }
+
+/** The bars themselves are pressed. */
+const NO_PLACES: readonly string[] = [];

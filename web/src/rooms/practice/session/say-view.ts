@@ -1,5 +1,6 @@
 import {
   type ChainStage,
+  type Cue,
   type Drill,
   type DrillStep,
   type Instrument,
@@ -80,3 +81,20 @@ export function keysOfChain({ steps }: Pick<Drill, 'steps'>, key: Key | null): r
 }
 
 const CHORDS_A_KEY = 3;
+/** Stages at which names are not given away. */
+const HIDDEN: readonly string[] = ['first letter', 'hidden', 'a beat later', 'blank', 'by ear', 'numbers only'] satisfies readonly (
+  | Cue
+  | ChainStage
+)[];
+
+/** What a drill is made of, by name: its chords, or the notes along a string; by count where names are hidden. */
+export function placesOf({ run, modes, steps, say }: Drill, stage: string, naming: Naming): readonly string[] {
+  if (HIDDEN.includes(stage)) return steps.map((_, place) => String(place + 1));
+  if (run !== null) return modes.map(({ chord }) => nameChord(chord, naming));
+  return steps.map((step) => (step.chord === null ? sayWord(step, say, naming) : nameChord(step.chord, naming)));
+}
+
+/** Which of these places sounds at a step. */
+export function placeNow({ run }: Drill, at: number | null): number | null {
+  return at === null || run === null ? at : (run.notes[at]?.chord ?? null);
+}

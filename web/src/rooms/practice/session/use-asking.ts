@@ -3,8 +3,7 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import { play, stop } from '../../../transport/player.ts';
 import type { ItemProps } from '../use-practice.ts';
 import { isTypedWhole, isWhole, type PadPress, pressed } from './answer-text.ts';
-import { turnRun } from './run-store.ts';
-import { marked } from './session-run.ts';
+import { countMark } from './given-marks.ts';
 import { useSongLoops } from './use-song-loops.ts';
 
 /** An answer that was given, and what came of it. */
@@ -52,7 +51,10 @@ export function useAsking(props: ItemProps): Asking {
     if (question?.prompt.sounds !== undefined) hear();
     return stop;
   }, [question]);
-  const keep = (isRight: boolean, said: string) => practice.record(item, passOf(question, isRight, said, took.current));
+  const kept = useRef('');
+  const keep = (isRight: boolean, said: string) => {
+    kept.current = practice.record(item, passOf(question, isRight, said, took.current));
+  };
   const answer = (said: string) => {
     if (question === null || given !== null || said.trim() === '') return;
     const mark = markAnswer(question, said);
@@ -67,7 +69,7 @@ export function useAsking(props: ItemProps): Asking {
     if (!wasRead) return;
     setText('');
     setPlace(place + 1);
-    turnRun((before) => (before.id === run.id ? marked(before, isRight, Date.now()) : before));
+    countMark(practice, run, kept.current, isRight ? 'right' : 'wrong');
   };
   return {
     question,

@@ -10,16 +10,18 @@ import {
   firstTempo,
   nextStage,
   nextTempo,
+  placeOfBreak,
   SLOWEST,
 } from '@aurora/core';
 import { useEffect, useMemo, useState } from 'react';
 import { useNaming } from '../../../session/lens.ts';
 import { BAR_BEATS, clicksFor } from '../../../transport/clicks.ts';
 import { play, stop, usePlayer } from '../../../transport/player.ts';
-import { type ItemProps, passesOf } from '../use-practice.ts';
-import type { Marked } from './MarkRow.tsx';
+import { type ItemProps, type Practice, passesOf } from '../use-practice.ts';
+import { giveMark } from './given-marks.ts';
 import { turnRun, useRun } from './run-store.ts';
-import { marked, playing, stopped } from './session-run.ts';
+import { playing, type RunItem, stopped } from './session-run.ts';
+import { type Marking, useMarking } from './use-marking.ts';
 import { useSongLoops } from './use-song-loops.ts';
 
 const ID = 'practice';
@@ -38,44 +40,51 @@ export interface DrillOnStand {
   readonly at: number | null;
   readonly start: () => void;
   readonly halt: () => void;
-  readonly mark: (outcome: Marked) => void;
+  readonly marking: Marking;
+  /** Where it broke the last time, from 1; null where it did not. */
+  readonly brokeAt: number | null;
+  /** How many steps are left out at the beginning: it goes on from where it broke. */
+  readonly from: number;
+  readonly setFrom: (from: number) => void;
 }
 
 /** Plays an item's drill, and keeps how it went. */
 export function useDrill({ practice, run, item }: ItemProps): DrillOnStand {
-  const { instrument, settings, passes, record } = practice;
+  const { settings, passes } = practice;
   const { click, heard } = useRun();
   const [began, setBegan] = useState(() => Date.now());
   const own = useMemo(() => passesOf(passes, item.item), [passes, item]);
-  const loops = useSongLoops();
-  const strings = settings.programme?.strings;
-  const easier = useNaming().spelling === 'easier';
-  const drill = useMemo(
-    () =>
-      drillFor(item.item, {
-        instrument,
-        loops,
-        strings,
-        easier,
-        seed: own.length + 1,
-        isCalled: item.item.study === 'aloud' && own.length % 2 === 1,
-      }),
-    [item, instrument, loops, strings, easier, own.length],
-  );
+  const drill = useDrillOf(item.item, practice, own.length);
   const [chosen, setChosen] = useState<number | null>(null);
   const due = nextTempo(own, firstTempo(item.item), settings.ladder, Date.now());
   const tempo = chosen ?? due;
   const stage = stageOf(item.item.study, own.at(-1));
   const sounding = usePlayer((state) => (state.playing === ID ? state.step : null));
   useEffect(() => () => stop(), []);
+  const last = own.at(-1);
+  const brokeAt = last === undefined ? null : placeOfBreak(last);
+  const [from, setFrom] = useBeginning(brokeAt, drill?.steps.length ?? 0, own.length);
+  const steps = drill?.steps.slice(from) ?? [];
+  const beats = steps.reduce((sum, step) => sum + step.beats, 0);
+  const marking = useMarking(((beats + BAR_BEATS) * 60_000) / tempo, ({ outcome, place, inTime }) => {
+    stop();
+    const now = Date.now();
+    const seconds = Math.min(MOST_SECONDS, (now - began) / 1000);
+    // only what was played whole and in time says something of its tempo
+    const timed = inTime && from === 0 ? tempo : null;
+    const said = place === null ? '' : String(place);
+    giveMark(practice, run, item, { outcome, stage, tempo: timed, said, hidden: HIDDEN.includes(stage), seconds });
+    setChosen(null);
+    setBegan(now);
+  });
   const start = () => {
     if (drill === null) return;
     setBegan(Date.now());
     turnRun(playing);
-    const beats = drill.steps.reduce((sum, step) => sum + step.beats, 0);
+    marking.began();
     const isHeard = heard || stage === 'by ear';
-    const steps = drill.steps.map(({ midi, beats: long }) => ({ midi: isHeard ? midi : [], beats: long }));
-    void play(ID, [{ midi: [], beats: BAR_BEATS }, ...steps], tempo, clicksFor(beats, click));
+    const sounds = steps.map(({ midi, beats: long }) => ({ midi: isHeard ? midi : [], beats: long }));
+    void play(ID, [{ midi: [], beats: BAR_BEATS }, ...sounds], tempo, clicksFor(beats, click));
   };
   return {
     drill,
@@ -84,22 +93,37 @@ export function useDrill({ practice, run, item }: ItemProps): DrillOnStand {
     clean: cleanInARow(own.filter((pass) => pass.tempo === tempo && pass.at >= run.startedAt)),
     stage,
     isPlaying: run.phase === 'playing',
-    at: sounding === null || sounding === 0 ? null : sounding - 1,
+    at: sounding === null || sounding === 0 ? null : sounding - 1 + from,
     start,
     halt: () => {
       stop();
+      marking.halted();
       turnRun(stopped);
     },
-    mark: (outcome) => {
-      stop();
-      const now = Date.now();
-      const hidden = HIDDEN.includes(stage);
-      record(item, { outcome, stage, tempo, hidden, seconds: Math.min(MOST_SECONDS, (now - began) / 1000) });
-      setChosen(null);
-      setBegan(now);
-      turnRun((before) => marked(before, outcome === 'clean', now));
-    },
+    marking,
+    brokeAt,
+    from,
+    setFrom,
   };
+}
+
+/** The drill of an item on the player's instrument, another one after each pass where it is called. */
+function useDrillOf(item: RunItem['item'], { instrument, settings }: Practice, passes: number): Drill | null {
+  const loops = useSongLoops();
+  const strings = settings.programme?.strings;
+  const easier = useNaming().spelling === 'easier';
+  return useMemo(() => {
+    const isCalled = item.study === 'aloud' && passes % 2 === 1;
+    return drillFor(item, { instrument, loops, strings, easier, seed: passes + 1, isCalled });
+  }, [item, instrument, loops, strings, easier, passes]);
+}
+
+/** Where it begins: a step before the place where it broke the last time, until it was played from there. */
+function useBeginning(brokeAt: number | null, length: number, passes: number): readonly [from: number, setFrom: (from: number) => void] {
+  const there = brokeAt === null || brokeAt > length ? 0 : Math.max(0, brokeAt - 2);
+  const [chosen, setChosen] = useState<{ readonly from: number; readonly passes: number } | null>(null);
+  const from = chosen?.passes === passes ? chosen.from : there;
+  return [Math.min(from, Math.max(0, length - 1)), (wanted) => setChosen({ from: wanted, passes })];
 }
 
 const MOST_SECONDS = 900;

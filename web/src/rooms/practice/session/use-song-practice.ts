@@ -3,9 +3,10 @@ import { useEffect, useMemo, useState } from 'react';
 import type { ChartOnDesk } from '../../../parts/sheet/use-chart-sheet.ts';
 import { playSong, stopSong, useSongPlayer } from '../../../transport/song-player.ts';
 import { type ItemProps, passesOf } from '../use-practice.ts';
-import type { Marked } from './MarkRow.tsx';
+import { giveMark } from './given-marks.ts';
 import { turnRun, useRun } from './run-store.ts';
-import { marked, playing, stopped } from './session-run.ts';
+import { playing, stopped } from './session-run.ts';
+import { type Marking, useMarking } from './use-marking.ts';
 
 const ID = 'practice-song';
 const USUAL_TEMPO = 90;
@@ -22,12 +23,13 @@ export interface SongOnStand {
   readonly failing: string | null;
   readonly start: () => void;
   readonly halt: () => void;
-  readonly mark: (outcome: Marked) => void;
+  /** A bar it broke at is counted as it is written, from 1. */
+  readonly marking: Marking;
 }
 
 /** Plays a song as its form says, faded as far as the last pass allows; a section that failed comes back alone. */
 export function useSongPractice({ practice, run, item }: ItemProps, desk: ChartOnDesk, setTempo: number | null): SongOnStand {
-  const { passes, settings, record } = practice;
+  const { passes, settings } = practice;
   const heard = useRun((state) => state.heard);
   const own = useMemo(() => passesOf(passes, item.item), [passes, item]);
   const [began, setBegan] = useState(() => Date.now());
@@ -41,6 +43,21 @@ export function useSongPractice({ practice, run, item }: ItemProps, desk: ChartO
   const fade = fadeAfter(last?.stage, last?.outcome ?? 'shaky');
   const part = failed === null ? undefined : reading.performance.parts[failed];
   const sectionName = (index: number | null | undefined) => (index == null ? null : (reading.sections[index]?.name ?? null));
+  const bars = part === undefined ? timeline : timeline.slice(part.from, part.from + part.count);
+  const beats = bars.reduce((sum, bar) => sum + bar.beats / bar.pulse, 0);
+  const marking = useMarking((beats * 60_000) / tempo, ({ outcome, place, inTime }) => {
+    const now = Date.now();
+    const sounding = place === null ? timeline[at] : timeline.find(({ bar }) => bar === place - 1);
+    const where = sounding?.part ?? null;
+    stopSong();
+    const section = where === null ? '' : (sectionName(reading.performance.parts[where]?.section) ?? '');
+    const said = outcome === 'clean' ? '' : section;
+    const seconds = Math.min(MOST_SECONDS, (now - began) / 1000);
+    const timed = inTime && part === undefined ? tempo : null;
+    giveMark(practice, run, item, { outcome, stage: fade, tempo: timed, said, hidden: fade === 'none', seconds });
+    setFailed(outcome === 'clean' ? null : (where ?? failed));
+    setBegan(now);
+  });
   return {
     fade,
     tempo,
@@ -50,25 +67,17 @@ export function useSongPractice({ practice, run, item }: ItemProps, desk: ChartO
     start: () => {
       setBegan(Date.now());
       turnRun(playing);
+      marking.began();
       const sound = { timeline, chordAt, tempo: written, pace: tempo / written, click: true, guitar: heard, bass: heard };
       const loop = part === undefined ? null : { from: part.from, to: part.from + part.count - 1 };
       void playSong(ID, { ...sound, loop }, part?.from ?? 0, true);
     },
     halt: () => {
       stopSong();
+      marking.halted();
       turnRun(stopped);
     },
-    mark: (outcome) => {
-      const now = Date.now();
-      const where = at < 0 ? null : (timeline[at]?.part ?? null);
-      stopSong();
-      const section = where === null ? '' : (sectionName(reading.performance.parts[where]?.section) ?? '');
-      const said = outcome === 'clean' ? '' : section;
-      record(item, { outcome, stage: fade, tempo, said, hidden: fade === 'none', seconds: Math.min(MOST_SECONDS, (now - began) / 1000) });
-      setFailed(outcome === 'clean' ? null : (where ?? failed));
-      setBegan(now);
-      turnRun((before) => marked(before, outcome === 'clean', now));
-    },
+    marking,
   };
 }
 
