@@ -41,7 +41,8 @@ const EVERYWHERE: Readonly<Record<string, readonly Opens[]>> = {
     async (page) => {
       await openSong(page, 'Harbor Wall');
       await page.locator('[data-place="8.0"]').click();
-      await page.getByRole('button', { name: /^Check/ }).click();
+      await page.getByRole('button', { name: 'More' }).click();
+      await page.getByRole('menuitem', { name: /heck/ }).click();
     },
     async (page) => {
       await openSong(page, 'Low Tide Waltz');

@@ -81,7 +81,7 @@ test('a new player reads the chart as theirs, on the screen and on paper', async
   await page.getByRole('menuitemradio', { name: /^Sol/ }).click();
   await expect(page.getByTestId('reader-note')).toHaveText('reads A♭ = sounding G♭');
   await expect.poll(async () => (await letters(page))[0]).toBe('A flat');
-  await page.getByRole('button', { name: 'More', exact: true }).click();
+  await page.getByRole('button', { name: 'Share' }).click();
   await page.getByRole('menuitem', { name: 'Print' }).click();
   const sheet = page.getByRole('dialog', { name: 'Print the chart' });
   await expect(sheet.getByText('G♭, written in A♭', { exact: false }).first()).toBeVisible();
@@ -186,7 +186,8 @@ test('a chart that is changed is another one in the set at once', async ({ page 
   await page.getByLabel('Tempo').fill('120');
   await page.getByLabel('Tempo').press('Enter');
   await expect(page.getByTestId('set-length')).toContainText('1 minute');
-  await page.getByRole('button', { name: 'On the stand' }).click();
+  await page.getByRole('button', { name: 'Share' }).click();
+  await page.getByRole('menuitem', { name: 'On the stand' }).click();
   await expect(page.getByText('120 bpm')).toBeVisible();
   await expect(page.getByText('45 bpm')).toHaveCount(0);
 });
@@ -234,7 +235,8 @@ test('a set is put in order by keys and taken back; a medley gets its bridge, he
   // the order outlives the page
   await page.reload();
   await expect.poll(titles).toEqual(['Harbor Wall', 'Kelp Ladder', 'Emberwick Street']);
-  await page.getByRole('button', { name: 'Print', exact: true }).click();
+  await page.getByRole('button', { name: 'Share' }).click();
+  await page.getByRole('menuitem', { name: 'Print' }).click();
   const sheet = page.getByRole('dialog', { name: 'Print the set' });
   await expect(sheet.getByText('Juno capo 2', { exact: false }).first()).toBeVisible();
   await sheet.getByRole('radio', { name: 'For the floor' }).click();
@@ -242,7 +244,8 @@ test('a set is put in order by keys and taken back; a medley gets its bridge, he
   await page.keyboard.press('Escape');
 
   // the whole evening on the stand: the bridge is a bar of the chart, and the pedal leads to the next song
-  await page.getByRole('button', { name: 'On the stand' }).click();
+  await page.getByRole('button', { name: 'Share' }).click();
+  await page.getByRole('menuitem', { name: 'On the stand' }).click();
   await expect(page.getByRole('heading', { name: 'Harbor Wall' })).toBeVisible();
   await expect(page.locator('main > [aria-hidden] [data-line]', { hasText: 'To Kelp Ladder' })).toContainText('B7');
   await page.getByRole('button', { name: 'The next song' }).click();
@@ -363,7 +366,7 @@ test('a file is seen before it is taken in; every song goes out; a torn file is 
 test('a chart as MusicXML opens in another program and shows the right chords', async ({ page }) => {
   await newSong(page);
   await writeChart(page, 'title: Heard Elsewhere\nkey: Eb\n\n[Verse]\n1 (4 5/7) 6-7 57b9\n~ one two three four\n');
-  await page.getByRole('button', { name: 'More', exact: true }).click();
+  await page.getByRole('button', { name: 'Share' }).click();
   await page.getByRole('menuitem', { name: 'Export for other programs' }).click();
   const sheet = page.getByRole('dialog', { name: 'Export the song' });
   await expect(sheet.getByText('Nothing gets lost.')).toBeVisible();

@@ -16,8 +16,8 @@ import {
 
 const place = (page: Page, name: string) => page.locator(`[data-place="${name}"]`);
 const text = (page: Page) => page.getByLabel('Chart text');
-const more = async (page: Page, item: string) => {
-  await page.getByRole('button', { name: 'More' }).click();
+const share = async (page: Page, item: string) => {
+  await page.getByRole('button', { name: 'Share' }).click();
   await page.getByRole('menuitem', { name: item }).click();
 };
 const ORCHARD = '1 4 6- 5';
@@ -68,7 +68,7 @@ test('what cannot be read stands in its bar, marked, and is a press away in the 
   await page.keyboard.press('Escape');
   await expect(page.getByRole('button', { name: 'Bar 2: not read: wat' })).toBeVisible();
   await expect(page.getByRole('status', { name: 'Bar 2' })).toContainText('wat');
-  await page.getByRole('button', { name: /^Check/ }).click();
+  await page.getByRole('button', { name: '1 to check' }).click();
   await page.getByRole('button', { name: 'One bar is not read: go to it' }).click();
   await expect(place(page, '1.0')).toBeFocused();
   await page.keyboard.press('Enter');
@@ -124,7 +124,7 @@ test('repeats, endings and jumps are drawn, counted and played', async ({ page }
 
 test('printed: every page, large, with the key that is read; and as a PDF with its fonts', async ({ page }) => {
   await openSong(page, 'Harbor Wall');
-  await more(page, 'Print');
+  await share(page, 'Print');
   const sheet = page.getByRole('dialog', { name: 'Print the chart' });
   await expect(sheet).toContainText('one page');
   await expect(sheet.getByRole('img', { name: /Harbor Wall, page 1/ })).toContainText('Verse');
@@ -143,7 +143,7 @@ test('printed: every page, large, with the key that is read; and as a PDF with i
 
 test('on the stand: huge, dark, turned by a pedal, and it fits a phone', async ({ page }) => {
   await openSong(page, 'Harbor Wall');
-  await more(page, 'On the stand');
+  await share(page, 'On the stand');
   await expect(page.getByRole('heading', { name: 'Harbor Wall' })).toBeVisible();
   await expect(page.locator('html')).toHaveAttribute('data-theme', 'night');
   await page.setViewportSize({ width: 390, height: 844 });

@@ -174,6 +174,30 @@ test('a guest reads one set for an evening, and changes nothing', async ({ brows
   await dep.context().close();
 });
 
+test('a chart is sent: an alto without an account reads it, until it is taken back', async ({ browser }) => {
+  const { bands } = await (await page.request.get(`${server.url}/api/v1/me`)).json();
+  const source = 'title: Slack Tide\nkey: C\n\n[Verse]\n1 4 6- 5\n';
+  const song = await (await page.request.post(`${server.url}/api/v1/bands/${bands[0].id}/songs`, { data: { source } })).json();
+  await page.goto(`${server.url}/songs/${song.id}/chart`);
+  await page.getByRole('button', { name: 'Share' }).click();
+  await page.getByRole('menuitem', { name: 'Send this chart' }).click();
+  const link = await shownLink('Link to Slack Tide');
+  await expectAccessible(page);
+  const alto = await (await device(browser, true)).newPage();
+  await alto.goto(link);
+  await expect(alto.getByRole('heading', { name: 'How do you read?' })).toBeVisible();
+  await expectAccessible(alto);
+  await alto.getByRole('button', { name: /^E♭/ }).click();
+  await expect(alto.getByTestId('stand-key')).toContainText('A');
+  await expectAccessible(alto);
+  await page.goto(`${server.url}/band/people`);
+  await page.getByRole('button', { name: 'Take back: the link for Slack Tide' }).click();
+  await expect(page.getByText('No link to a chart opens just now.')).toBeVisible();
+  await alto.reload();
+  await expect(alto.getByRole('alert')).toContainText('taken back');
+  await alto.context().close();
+});
+
 test('who leaves is out, and what they made stays; the last leader hands the band over first', async () => {
   await page.goto(`${server.url}/band/people`);
   await page.getByRole('button', { name: 'Leave the band' }).click();

@@ -13,6 +13,7 @@ import { doorCalls } from './people/door-calls.ts';
 import { invitationCalls } from './people/invitation-calls.ts';
 import { meCalls } from './people/me-calls.ts';
 import type { PeopleDeps } from './people/people-deps.ts';
+import { sentChartCalls } from './people/sent-chart-calls.ts';
 import { signInCalls } from './people/sign-in-calls.ts';
 import { pieceCalls } from './piece/piece-calls.ts';
 import { practiceCalls } from './practice/practice-calls.ts';
@@ -34,6 +35,7 @@ export function apiCalls({ people, threads, changes }: CallDeps): readonly Call[
     ...signInCalls(people),
     ...doorCalls(people),
     ...invitationCalls(people),
+    ...sentChartCalls(people),
     ...bandPeopleCalls(),
     ...bandCalls(),
     ...changeCalls({ changes }),

@@ -23,6 +23,7 @@ const lazyNewBand = async () => ({ Component: (await import('./rooms/door/NewBan
 const lazyJoin = async () => ({ Component: (await import('./rooms/door/JoinPage.tsx')).JoinPage });
 const lazyOpenLink = async () => ({ Component: (await import('./rooms/door/OpenLinkPage.tsx')).OpenLinkPage });
 const lazyFirstBand = async () => ({ Component: (await import('./rooms/door/FirstBandPage.tsx')).FirstBandPage });
+const lazySent = async () => ({ Component: (await import('./rooms/stand/SentPage.tsx')).SentPage });
 const lazyMailbox = async () => ({ Component: (await import('./rooms/door/MailboxPage.tsx')).MailboxPage });
 
 /** The parts in their states, for who builds them; a built application has no such page. */
@@ -50,6 +51,7 @@ const ROOMS: Readonly<Record<Page, Pick<RouteObject, 'Component' | 'element' | '
   open: { lazy: lazyOpenLink },
   first: { lazy: lazyFirstBand },
   mailbox: { lazy: lazyMailbox },
+  read: { lazy: lazySent },
   'songs/:songId': { element: <Navigate to="chart" replace /> },
   'songs/:songId/harmonize': { lazy: lazyHarmonize },
   'songs/:songId/analyze': { lazy: lazyAnalyze },

@@ -154,6 +154,17 @@ export {
 export { gone, type Problem, type ProblemError, problem } from './problem.ts';
 export { MOST_SCORE_BYTES, type ReduceAnswer, type ReduceRequest, reduceAnswer, reduceRequest } from './reduce.ts';
 export {
+  openSentRequest,
+  type SendRequest,
+  type SentChart,
+  type SentHead,
+  type SentLink,
+  sendRequest,
+  sentChart,
+  sentChartsAnswer,
+  sentLink,
+} from './sent.ts';
+export {
   type SetBreakEntry,
   type SetList,
   type SetListBody,

@@ -19,6 +19,7 @@ export const PAGES = [
   'open',
   'first',
   'mailbox',
+  'read',
   'songs/:songId',
   'songs/:songId/harmonize',
   'songs/:songId/analyze',

@@ -12,7 +12,7 @@ const password = z
   .min(10, { error: 'a password has at least 10 letters; a few words do well' })
   .max(200, { error: 'a password has at most 200 letters' });
 /** What a link carries behind its `#`. */
-const token = z.string().regex(/^[\w-]{20,100}$/, { error: 'this link is not whole: copy all of it' });
+export const linkToken = z.string().regex(/^[\w-]{20,100}$/, { error: 'this link is not whole: copy all of it' });
 
 const bandSeat = z
   .object({
@@ -68,7 +68,7 @@ export const devicesAnswer = z
 
 export const signInRequest = z.object({ email, password: z.string().max(200) }).meta({ id: 'SignInRequest' });
 export const mailLinkRequest = z.object({ email }).meta({ id: 'MailLinkRequest' });
-export const openLinkRequest = z.object({ token }).meta({ id: 'OpenLinkRequest' });
+export const openLinkRequest = z.object({ token: linkToken }).meta({ id: 'OpenLinkRequest' });
 /** Sent whether or not anybody has that address. */
 export const sentAnswer = z.object({ sent: z.boolean() }).meta({ id: 'Sent' });
 export const doneAnswer = z.object({ done: z.boolean() }).meta({ id: 'Done' });
@@ -87,7 +87,7 @@ export const invitationLook = z
   .meta({ id: 'InvitationLook' });
 
 export const beginRequest = z
-  .object({ token, band: name, name, plays: words.trim().max(60, { error: 'an instrument has at most 60 letters' }) })
+  .object({ token: linkToken, band: name, name, plays: words.trim().max(60, { error: 'an instrument has at most 60 letters' }) })
   .meta({ id: 'BeginRequest' });
 export const bandCreateRequest = beginRequest.omit({ token: true }).meta({ id: 'BandCreateRequest' });
 export const bandChange = z.object({ name }).meta({ id: 'BandChange' });

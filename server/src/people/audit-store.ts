@@ -6,6 +6,8 @@ export type Deed =
   | 'invited'
   | 'came in'
   | 'took an invitation back'
+  | 'sent a link to'
+  | 'took a link back'
   | 'was taken out'
   | 'left'
   | 'changed the role of'

@@ -44,7 +44,7 @@ export function roomAt(pathname: string): RoomId {
 
 /** Where there is one thing and nothing around it: a chart on the stand, a session, a door. */
 export function isAlone(pathname: string): boolean {
-  return /\/stand$|^\/practice\/session$|^\/(welcome|join|open|first|mailbox)(\/|$)/.test(pathname);
+  return /\/stand$|^\/practice\/session$|^\/(welcome|join|open|first|mailbox|read)(\/|$)/.test(pathname);
 }
 
 /** What a room is called. */

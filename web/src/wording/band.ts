@@ -166,6 +166,8 @@ export const BAND_WORDS = {
   redo: 'Redo',
   printTheSet: 'Print the set',
   print: 'Print',
+  share: 'Share',
+  sendThisSet: 'Send this set',
   onTheStand: 'On the stand',
   anEmptyEvening: 'An empty evening',
   pressSongsAndTakeWhatYou:

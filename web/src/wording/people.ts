@@ -32,6 +32,21 @@ export const PEOPLE_WORDS = {
   lookingAtTheLink: 'Looking at the link …',
   theLinkIsNotWhole: 'The link is not whole: copy all of it, up to its last letter.',
   toTheSongs: 'To the songs',
+  // a chart that is sent
+  sendName: (name: string) => `Send “${name}”`,
+  howLongItOpens: 'How long it opens',
+  forThisEvening: 'For this evening',
+  untilTakenBack: 'Until taken back',
+  makingTheLink: 'Making the link …',
+  tryAgain: 'Try again',
+  linkTo: (name: string) => `Link to ${name}`,
+  whoeverHasItReads:
+    'Scan it or send it. A bandmate who is signed in reads it as their own; anybody else says how they read, and needs no account. It can only be read.',
+  opensUntilTakenBack: 'It opens until it is taken back under Players.',
+  linksThatAreSent: 'Charts sent by link',
+  noChartIsSent: 'No link to a chart opens just now. Send one from a chart, or from the set.',
+  sentUntilTakenBack: (by: string) => `from ${by}, opens until taken back`,
+  sentLink: (name: string, key: string | null) => (key === null ? name : `${name}, in ${key}`),
   // a one-time link
   signInOnThisDevice: 'Sign in on this device',
   thisLinkOpensOnce: 'This link opens once. Afterwards this device is remembered.',

@@ -7,9 +7,10 @@ import { sayDay } from './say-day.ts';
 
 interface LinkCardProps {
   readonly title: string;
-  readonly path: '/join' | '/open';
+  readonly path: '/join' | '/open' | '/read';
   readonly token: string;
-  readonly expiresAt: string;
+  /** Null while it opens until it is taken back. */
+  readonly expiresAt: string | null;
   readonly children: string;
 }
 
@@ -36,7 +37,9 @@ export function LinkCard({ title, path, token, expiresAt, children }: LinkCardPr
           <Button look="strong" onClick={copy}>
             <DuplicateIcon size={17} aria-hidden="true" /> {PEOPLE_WORDS.copyTheLink}
           </Button>
-          <span className="text-fine text-quiet">{PEOPLE_WORDS.opensUntil(sayDay(expiresAt))}</span>
+          <span className="text-fine text-quiet">
+            {expiresAt === null ? PEOPLE_WORDS.opensUntilTakenBack : PEOPLE_WORDS.opensUntil(sayDay(expiresAt))}
+          </span>
         </div>
       </div>
     </section>

@@ -45,6 +45,8 @@ interface SheetWish {
   readonly whole?: boolean;
   /** Bars of the song itself, where a bridge to the next one follows. */
   readonly ownBars?: number | undefined;
+  /** What is read of it; the reader's own part when left out. */
+  readonly part?: PartKind | undefined;
 }
 
 /** A text so long is drawn a moment after it is typed. */
@@ -53,7 +55,7 @@ const LONG_TEXT = 6000;
 const MOST_BARS = 600;
 
 /** Reads a text as a chart and lays it out. A long text may come a moment later, but not while its bars are written on the sheet itself. */
-export function useChartSheet(songId: string, text: string, { whole = false, ownBars }: SheetWish = {}): ChartOnDesk {
+export function useChartSheet(songId: string, text: string, { whole = false, ownBars, part: wished }: SheetWish = {}): ChartOnDesk {
   const later = useDeferredValue(text);
   const deferred = whole || text.length < LONG_TEXT ? text : later;
   const tooLong = isTooLong(deferred);
@@ -61,7 +63,7 @@ export function useChartSheet(songId: string, text: string, { whole = false, own
   const { reading } = chartOf(shown);
   const { key, homeKey, reader, naming } = useLens();
   const { show, part, words, cuesFor } = useReads();
-  const kind = whole ? 'chart' : part;
+  const kind = whole ? 'chart' : (wished ?? part);
   const swaps = useOwnSwaps(songId);
   const sounding = (key ?? homeKey ?? reading.head.key).tonic;
   const lens = useMemo(

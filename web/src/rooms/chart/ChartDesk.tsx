@@ -117,7 +117,7 @@ function DeskHead({ desk }: { readonly desk: Desk }) {
       mayWrite={desk.mayWrite}
       layer={layer}
       onLayer={setLayer}
-      toLookAt={reading.problems.length + song.findings.length}
+      mistakes={reading.problems.length + song.findings.length}
       checking={checking}
       onCheck={() => setChecking(!checking)}
       onOpen={setSheet}

@@ -1,4 +1,6 @@
+import { printKey } from '@aurora/core';
 import { type ComponentType, lazy, Suspense } from 'react';
+import { CHART_WORDS } from '../../wording/chart.ts';
 import { rangeOf } from './sheet/bar-selection.ts';
 import type { Desk, DeskSheetName } from './use-desk.ts';
 
@@ -8,6 +10,7 @@ const ExportSheet = lazy(async () => ({ default: (await import('./out/ExportShee
 const PrintSheet = lazy(async () => ({ default: (await import('./out/PrintSheet.tsx')).PrintSheet }));
 const VersionsSheet = lazy(async () => ({ default: (await import('./versions/VersionsSheet.tsx')).VersionsSheet }));
 const DetailsSheet = lazy(async () => ({ default: (await import('./out/DetailsSheet.tsx')).DetailsSheet }));
+const SendSheet = lazy(() => import('../../parts/people/SendSheet.tsx'));
 const ChangesSheet = lazy(async () => ({ default: (await import('./versions/ChangesSheet.tsx')).ChangesSheet }));
 
 interface OpenSheetProps {
@@ -49,6 +52,12 @@ const SHEETS: Readonly<Record<DeskSheetName, ComponentType<OpenSheetProps>>> = {
   details: ({ desk, onClose }) => (
     <DetailsSheet songId={desk.songId} text={desk.text} reading={desk.desk.reading} onEdit={desk.edit} onClose={onClose} />
   ),
+  send: ({ desk, onClose }) => {
+    const { head } = desk.desk.reading;
+    const { sounding } = desk.desk;
+    const key = sounding === head.key.tonic ? null : printKey({ ...head.key, tonic: sounding });
+    return <SendSheet name={head.title || CHART_WORDS.chart} sent={{ what: 'song', songId: desk.songId, key }} onClose={onClose} />;
+  },
   changes: ({ desk, onClose }) => <ChangesSheet input={desk.input} reading={desk.desk.reading} onClose={onClose} />,
 };
 

@@ -76,7 +76,7 @@ test('a guest reads: a chord is chosen and looked at, and nothing is there that 
   await user.dblClick(place('1.0'));
   expect(numbers()).toEqual(['1', '4', '6 minor', '5']);
   expect(document.querySelector('[data-typing]')).toBeNull();
-  for (const name of [/^Drag/, /^Bar$/, /change it/, /^Undo/, /^Check/]) expect(screen.queryByRole('button', { name })).toBeNull();
+  for (const name of [/^Drag/, /^Bar$/, /change it/, /^Undo/, /to check/]) expect(screen.queryByRole('button', { name })).toBeNull();
   await user.click(screen.getByRole('button', { name: 'More' }));
   expect(screen.getAllByRole('menuitem').map(({ textContent }) => textContent?.trim())).not.toContain('Versions');
   expect(house.all('PUT', /songs/)).toEqual([]);
@@ -267,7 +267,7 @@ describe('what comes from elsewhere', () => {
 describe('the check', () => {
   test('names what is wrong, and mends it with one press', async () => {
     await open('title: Checked\nkey: C\nform: Vers\n\n[Verse]\n1 4- 1 b2-\nb3- 12 5\n');
-    await user.click(screen.getByRole('button', { name: /^Check/ }));
+    await user.click(await screen.findByRole('button', { name: /^\d+ to check/ }));
     const list = (await screen.findAllByRole('region', { name: 'Problems' }))[0] as HTMLElement;
     expect(list.textContent).toContain('♭2– is outside the key and nothing explains it: a slip?');
     expect(list.textContent).toContain('No section is called “Vers”');
@@ -281,12 +281,42 @@ describe('the check', () => {
 
   test('minor is numbered from its tonic or the relative major, and back without loss', async () => {
     await open('title: Two Numberings\nkey: Em\n\n1- b7 b6 5\n');
-    await user.click(screen.getByRole('button', { name: /^Check/ }));
+    await user.click(screen.getByRole('button', { name: 'More' }));
+    await user.click(await screen.findByRole('menuitem', { name: /heck/ }));
     await user.click(await screen.findByRole('button', { name: 'Number it from the relative major' }));
     await waitFor(() => expect(numbers()).toEqual(['6 minor', '5', '4', '3']));
     expect(letters()).toEqual(['E minor', 'D', 'C', 'B']);
     await user.click(screen.getByRole('button', { name: 'Number it from the minor tonic' }));
     await waitFor(() => expect(numbers()).toEqual(['1 minor', 'flat 7', 'flat 6', '5']));
+  });
+});
+
+describe('the bar over the chart', () => {
+  test('has one count, and only while something is wrong', async () => {
+    await open('title: Fine\nkey: C\n\n1 4 5 1\n');
+    expect(screen.queryByRole('button', { name: /to check/ })).toBeNull();
+  });
+
+  test('shows numbers, letters, both or Roman numerals from one place', async () => {
+    await open('title: Fine\nkey: C\n\n1 4 5 1\n');
+    await user.click(screen.getByRole('button', { name: 'Show' }));
+    await user.click(screen.getByRole('radio', { name: 'Letters' }));
+    await waitFor(() => expect(document.querySelector('[data-place="1.0"]')?.textContent).toMatch(/^Bar 2: 4, F+$/));
+  });
+
+  test('sends, and leads to the stand, paper, parts and files', async () => {
+    await open('title: Fine\nkey: C\n\n1 4 5 1\n');
+    await user.click(screen.getByRole('button', { name: 'Share' }));
+    const items = screen.getAllByRole('menuitem').map(({ textContent }) => textContent?.trim());
+    expect(items).toEqual(['Send this chart', 'On the stand', 'Print', 'Parts for everyone', 'Export for other programs']);
+  });
+
+  test('a guest is offered nothing that would write or send', async () => {
+    house.me = { ...house.me, bands: house.me.bands.map((band) => ({ ...band, role: 'guest' as const })) };
+    await open('title: Fine\nkey: C\n\n1 4 5 1\n');
+    await user.click(screen.getByRole('button', { name: 'Share' }));
+    const items = screen.getAllByRole('menuitem').map(({ textContent }) => textContent?.trim());
+    expect(items).toEqual(['On the stand', 'Print', 'Export for other programs']);
   });
 });
 

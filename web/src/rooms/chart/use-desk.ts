@@ -14,7 +14,7 @@ import { useChartAnalysis } from './use-chart-analysis.ts';
 import { useSongPlay } from './use-song-play.ts';
 
 /** What is laid over the desk. */
-export type DeskSheetName = 'paste' | 'capo' | 'print' | 'export' | 'versions' | 'changes' | 'details';
+export type DeskSheetName = 'paste' | 'capo' | 'print' | 'export' | 'versions' | 'changes' | 'details' | 'send';
 
 /** Everything about an open chart: what it says, what is chosen and typed in it, how it sounds. */
 export function useDesk(draft: ChartDraft, songId: string) {

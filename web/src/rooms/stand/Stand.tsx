@@ -1,4 +1,4 @@
-import { drummedLines, isFolded, type Key, nameKey, playedLines, songProfile, writtenKey, writtenLines } from '@aurora/core';
+import { drummedLines, isFolded, type Key, nameKey, type PartKind, playedLines, songProfile, writtenKey, writtenLines } from '@aurora/core';
 import { lazy, type ReactNode, Suspense, useMemo } from 'react';
 import { useNavigate } from 'react-router';
 import { AT_HOME } from '../../document/heard.ts';
@@ -37,8 +37,10 @@ interface StandProps {
   readonly text: string;
   /** Bars of the song itself, where a bridge to the next one follows. */
   readonly ownBars?: number | undefined;
-  /** Where one gets to off the stand. */
-  readonly back: string;
+  /** Where one gets to off the stand; null for who is only here. */
+  readonly back: string | null;
+  /** What of the chart is read; the reader's own part when left out. */
+  readonly part?: PartKind;
   /** What is said about the song tonight. */
   readonly tonight?: readonly string[];
   /** Turning past the last page or before the first. */
@@ -52,10 +54,10 @@ interface StandProps {
 }
 
 /** A chart on a stand: whole lines on pages, dark, as large as they fit, nothing else. A foot pedal turns it. */
-export function Stand({ songId, text, ownBars, back, tonight = [], onPast, isTonight, next = null, children }: StandProps) {
+export function Stand({ songId, text, ownBars, back, part, tonight = [], onPast, isTonight, next = null, children }: StandProps) {
   const look = useStandLook();
   useThemeOnPage(look.theme);
-  const { sheet, kind, reading, sounding } = useChartSheet(songId, text, { ownBars });
+  const { sheet, kind, reading, sounding } = useChartSheet(songId, text, { ownBars, part });
   const folded = isFolded(reading);
   const lines = useMemo(() => {
     const all = look.form === 'played' && folded ? playedLines(sheet, reading, MOST_LINES) : writtenLines(sheet);
@@ -63,7 +65,7 @@ export function Stand({ songId, text, ownBars, back, tonight = [], onPast, isTon
   }, [sheet, reading, look.form, folded, kind]);
   const paper = useStandPaper(lines);
   const walk = useStandWalk({ lines, pages: paper.pages, open: look.turn === 'lines' ? 0 : paper.open, onPast });
-  const away = lensLink(back);
+  const away = back === null ? null : lensLink(back);
   const keys = useStandKeySteps(reading.head.key);
   const press = useStandKeys(walk, lines);
   useLeave(away, press, keys);
@@ -126,13 +128,9 @@ function useStandKeySteps(home: Key) {
   };
 }
 
-function useLeave(
-  away: { readonly pathname: string; readonly search: string },
-  press: StandPress,
-  keys: ReturnType<typeof useStandKeySteps>,
-): void {
+function useLeave(away: ReturnType<typeof lensLink> | null, press: StandPress, keys: ReturnType<typeof useStandKeySteps>): void {
   const navigate = useNavigate();
-  useShortcuts({ ...press.keys, '[': () => keys.step(-1), ']': () => keys.step(1), Escape: () => void navigate(away) });
+  useShortcuts({ ...press.keys, '[': () => keys.step(-1), ']': () => keys.step(1), Escape: () => void (away !== null && navigate(away)) });
 }
 
 /** The song's profile at the edge, with the chord of the line one is at. */

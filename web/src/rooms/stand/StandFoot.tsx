@@ -22,7 +22,7 @@ interface StandFootProps {
   readonly handled: boolean;
   /** Whether the chart has repeats or jumps to play out. */
   readonly isFolded: boolean;
-  readonly away: { readonly pathname: string; readonly search: string };
+  readonly away: { readonly pathname: string; readonly search: string } | null;
   readonly onStep: (semitones: 1 | -1) => void;
   readonly next: NextSong | null;
   /** What else stands at the foot. */
@@ -79,11 +79,13 @@ export function StandFoot({ title, where, keyName, sounds, handled, isFolded, aw
             <KeyUpIcon size={20} />
           </button>
         </Hint>
-        <Hint text={STAND_WORDS.offTheStand} keys="Esc">
-          <Link to={away} aria-label={STAND_WORDS.offTheStand} className={ROUND}>
-            <CloseIcon size={20} />
-          </Link>
-        </Hint>
+        {away !== null && (
+          <Hint text={STAND_WORDS.offTheStand} keys="Esc">
+            <Link to={away} aria-label={STAND_WORDS.offTheStand} className={ROUND}>
+              <CloseIcon size={20} />
+            </Link>
+          </Hint>
+        )}
       </div>
     </footer>
   );

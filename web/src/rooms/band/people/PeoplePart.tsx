@@ -13,6 +13,7 @@ import { BandItself } from './BandItself.tsx';
 import { GuestForm } from './GuestForm.tsx';
 import type { MadeLink } from './made-link.ts';
 import { PersonLine } from './PersonLine.tsx';
+import { SentLinks } from './SentLinks.tsx';
 
 /** Who is in the band, as what; who is invited; and the band itself. */
 export function PeoplePart() {
@@ -46,6 +47,7 @@ function People({ band }: { readonly band: BandSeat }) {
         {leads ? <OpenInvitations invitations={data.invitations} /> : <p className="text-base text-quiet">{PEOPLE_WORDS.onlyTheLeader}</p>}
       </section>
       <div className="flex flex-col gap-8">
+        <SentLinks />
         {leads && <GuestForm onMade={setMade} />}
         <BandItself band={band} />
         {leads && <AuditList bandId={band.id} />}

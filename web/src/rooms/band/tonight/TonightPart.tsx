@@ -12,11 +12,12 @@ import { lensLink } from '../../../session/lens-store.ts';
 import { useTonight } from '../../../session/tonight-store.ts';
 import { useShortcuts } from '../../../session/use-shortcuts.ts';
 import { Button } from '../../../ui/Button.tsx';
-import { AddIcon, BreakIcon, PrintIcon, RedoIcon, StandIcon, UndoIcon, WarningIcon } from '../../../ui/icons.ts';
+import { AddIcon, BreakIcon, PrintIcon, RedoIcon, SendIcon, StandIcon, UndoIcon, WarningIcon } from '../../../ui/icons.ts';
 import { Notice } from '../../../ui/Notice.tsx';
 import { SignButton } from '../../../ui/SignButton.tsx';
 import { InSlot } from '../../../ui/Slot.tsx';
 import { sayFault } from '../../../ui/say.ts';
+import { SignItem, WordMenu } from '../../../ui/WordMenu.tsx';
 import { BAND_WORDS } from '../../../wording/band.ts';
 import { PackButton } from '../files/PackButton.tsx';
 import { AddSongs } from './AddSongs.tsx';
@@ -26,7 +27,8 @@ import { SetHead } from './SetHead.tsx';
 import { SetOrder } from './SetOrder.tsx';
 import { SetSheet } from './SetSheet.tsx';
 
-// wanted only on paper
+// wanted by few
+const SendSheet = lazy(() => import('../../../parts/people/SendSheet.tsx'));
 const SetPaper = lazy(() => import('./SetPaper.tsx'));
 
 /** The evening: what is played, in which order and keys, and how one song goes over into the next. */
@@ -67,7 +69,7 @@ const BREAK_SECONDS = 900;
 function TonightDesk({ tonight, isNew, onNew }: ComponentProps<typeof SetHead>) {
   const { desk, state, evening } = tonight;
   const [chosen, setChosen] = useState<string | null>(null);
-  const [open, setOpen] = useState<'songs' | 'print' | null>(null);
+  const [open, setOpen] = useState<'songs' | 'print' | 'send' | null>(null);
   const navigate = useNavigate();
   const at = evening.entries.findIndex(({ id }) => id === chosen);
   // the key over the room is that of the chosen entry, and rests without one
@@ -86,25 +88,22 @@ function TonightDesk({ tonight, isNew, onNew }: ComponentProps<typeof SetHead>) 
         <Button look="strong" className="px-3!" onClick={() => setOpen('songs')}>
           <AddIcon size={18} aria-hidden="true" /> {BAND_WORDS.songs}
         </Button>
-        <SignButton name={BAND_WORDS.break} onClick={addBreak}>
-          <BreakIcon size={18} />
-        </SignButton>
+        <Button look="bare" className="px-2.5!" onClick={addBreak}>
+          <BreakIcon size={18} aria-hidden="true" /> {BAND_WORDS.break}
+        </Button>
         <SignButton name={BAND_WORDS.undo} keys="Ctrl Z" disabled={!state.canUndo} onClick={desk.undo}>
           <UndoIcon size={18} />
         </SignButton>
         <SignButton name={BAND_WORDS.redo} keys="Ctrl Y" disabled={!state.canRedo} onClick={desk.redo}>
           <RedoIcon size={18} />
         </SignButton>
-        <SignButton name={BAND_WORDS.print} onClick={() => setOpen('print')} disabled={evening.entries.length === 0}>
-          <PrintIcon size={18} />
-        </SignButton>
-        <SignButton
-          name={BAND_WORDS.onTheStand}
-          onClick={() => void navigate(lensLink('/band/stand'))}
-          disabled={evening.entries.length === 0}
-        >
-          <StandIcon size={18} />
-        </SignButton>
+        {evening.entries.length > 0 && (
+          <WordMenu label={BAND_WORDS.share}>
+            <SignItem icon={SendIcon} label={BAND_WORDS.sendThisSet} onPress={() => setOpen('send')} />
+            <SignItem icon={StandIcon} label={BAND_WORDS.onTheStand} onPress={() => void navigate(lensLink('/band/stand'))} />
+            <SignItem icon={PrintIcon} label={BAND_WORDS.print} onPress={() => setOpen('print')} />
+          </WordMenu>
+        )}
         <PackButton isShort wish={{ of: 'set', setId: tonight.setId, paper: 'A4' }} />
       </InSlot>
       <Warnings tonight={tonight} />
@@ -120,6 +119,11 @@ function TonightDesk({ tonight, isNew, onNew }: ComponentProps<typeof SetHead>) 
       )}
       {open === 'songs' && <AddSongs desk={desk} onClose={() => setOpen(null)} />}
       <Suspense>{evening.entries.length > 0 && <SetPaper evening={evening} />}</Suspense>
+      {open === 'send' && (
+        <Suspense>
+          <SendSheet name={state.body.name} sent={{ what: 'set', setId: tonight.setId }} onClose={() => setOpen(null)} />
+        </Suspense>
+      )}
       {open === 'print' && <SetSheet evening={evening} onClose={() => setOpen(null)} />}
     </div>
   );

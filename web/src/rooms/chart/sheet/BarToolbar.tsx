@@ -54,7 +54,7 @@ export function BarToolbar({ input, selection, rewriting, reaching, onPaste, onC
       )}
       <span className="min-w-12 text-fine font-semibold text-quiet">{count > 1 ? CHART_WORDS.barsCounted(count) : ''}</span>
       <Tool text={CHART_WORDS.pasteChordsFromAnywhere} keys="Ctrl V" onPress={onPaste}>
-        <PasteIcon size={18} />
+        <PasteIcon size={18} aria-hidden="true" /> <span className="phone:sr-only">{CHART_WORDS.pasteWord}</span>
       </Tool>
     </div>
   );
