@@ -90,7 +90,7 @@ test('by keyboard alone: a plan, three passes, one more taken back, and the log'
   await page.getByRole('button', { name: /^Change the note/ }).click();
   await page.getByLabel(/^Note of/).fill('Loose wrist, slow start');
   await page.keyboard.press('Enter');
-  await page.getByRole('button', { name: /^Take .* out of the log/ }).click();
+  await page.getByRole('button', { name: /^Remove .* from the log/ }).click();
   await expect(page.getByText('Loose wrist, slow start')).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(page.getByText('Loose wrist, slow start')).toBeVisible();

@@ -8,9 +8,11 @@ import { router } from './routes.tsx';
 import { bindAddress } from './session/address.ts';
 import { keepApplication } from './session/keep-application.ts';
 import { paintTheme, printOnPaper } from './session/use-theme.ts';
+import { tellFocusWay } from './ui/focus-way.ts';
 
 paintTheme();
 printOnPaper();
+tellFocusWay();
 // after the page itself: what is kept for later shall not delay what is wanted now
 window.addEventListener('load', () => void keepApplication());
 bindAddress(router);

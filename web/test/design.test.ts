@@ -55,6 +55,19 @@ describe('what is chosen', () => {
   });
 });
 
+describe('focus rings', () => {
+  test('are drawn within what has the focus, so that nothing cuts them', () => {
+    const offsets = [...CSS.matchAll(/:focus-visible[^{]*\{[^}]*outline-offset: (-?\d+)px/g)].map(([, px]) => Number(px));
+    expect(offsets.length).toBeGreaterThan(2);
+    expect(offsets.filter((px) => px >= 0)).toEqual([]);
+  });
+
+  test('are taken away by nobody but a menu, whose chosen line is a wash, and what draws its own', () => {
+    expect(places(/(?<![\w-])(?<!data-highlighted:)outline-none/)).toEqual(['parts/neck/TapPlaces.tsx']);
+    expect(places(/focus-visible:outline-0|focus:outline-none/)).toEqual([]);
+  });
+});
+
 describe('one control for each thing', () => {
   test.each([
     ['a list to choose from', /<select\b/, ['ui/Select.tsx']],

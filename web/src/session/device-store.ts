@@ -22,6 +22,8 @@ const deviceState = z.object({
   folds: z.record(z.string(), folds),
   /** Hints that were read and put out of sight. */
   hintsRead: z.array(z.string()).readonly(),
+  /** How often each hint was seen. */
+  hintsSeen: z.record(z.string(), z.number().int()),
 });
 type DeviceState = Readonly<z.output<typeof deviceState>>;
 
@@ -31,7 +33,7 @@ type Folds = Readonly<z.output<typeof folds>>;
 /** What stands beside a room on a desk: the why, the chart's text, or nothing. */
 export type Side = NonNullable<Folds['side']>;
 
-const FIRST: DeviceState = { theme: null, volume: 0.3, strum: 'strum', neckLabels: 'notes', folds: {}, hintsRead: [] };
+const FIRST: DeviceState = { theme: null, volume: 0.3, strum: 'strum', neckLabels: 'notes', folds: {}, hintsRead: [], hintsSeen: {} };
 /** On a large screen there is room for the neck from the start. */
 const LARGE = '(min-width: 1600px) and (min-height: 960px)';
 const FIRST_FOLDS: Folds = { side: 'why', neck: globalThis.window?.matchMedia?.(LARGE).matches ?? false };
@@ -57,6 +59,18 @@ export function foldsOf({ folds }: Pick<DeviceState, 'folds'>, room: string): Fo
 /** Folds something of a room away, or brings it back. */
 export function setFolds(room: string, change: Partial<Folds>): void {
   useDevice.setState((state) => ({ folds: { ...state.folds, [room]: { ...foldsOf(state, room), ...change } } }));
+}
+
+/** A hint stays for so many visits. */
+const HINT_VISITS = 3;
+
+/** Whether a hint is still shown: nobody has put it away, and it was not there often enough. */
+export function isHintWanted({ hintsRead, hintsSeen }: Pick<DeviceState, 'hintsRead' | 'hintsSeen'>, hint: string): boolean {
+  return !hintsRead.includes(hint) && (hintsSeen[hint] ?? 0) < HINT_VISITS;
+}
+
+export function seeHint(hint: string): void {
+  useDevice.setState(({ hintsSeen }) => ({ hintsSeen: { ...hintsSeen, [hint]: (hintsSeen[hint] ?? 0) + 1 } }));
 }
 
 export function readHint(hint: string): void {

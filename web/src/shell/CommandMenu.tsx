@@ -57,7 +57,7 @@ export function CommandMenu({ open, onOpenChange, songId }: CommandMenuProps) {
         value={sought}
         onValueChange={setSought}
         placeholder={HELP_WORDS.aSongAKeyAReader}
-        className="w-full border-b border-hairline bg-transparent px-5 py-4 text-lead outline-none placeholder:text-quiet"
+        className="w-full border-b border-hairline bg-transparent px-5 py-4 text-lead placeholder:text-quiet"
       />
       <Command.List className="max-h-[56vh] overflow-auto p-2">
         <Command.Empty className="px-3 py-6 text-quiet">

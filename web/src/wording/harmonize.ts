@@ -10,6 +10,8 @@ export const HARMONIZE_WORDS = {
   theScaleThenItsChords: 'The scale, then its chords',
   stop: 'Stop',
   hearTheKey: 'Hear the key',
+  aThirdMore: 'A third more',
+  hear: 'Hear',
   strum: 'Strum',
   pick: 'Pick',
   triads: 'Triads',

@@ -43,6 +43,7 @@ export const PRACTICE_WORDS = {
   handsRest: 'Hands rest: shake them out, stand up.',
   times: (count: number) => ` ×${count}`,
   change: 'Change',
+  remove: 'Remove',
   changeBlock: (name: string) => `Change ${name}`,
   swap: 'Something else',
   shorten: 'A minute less',
@@ -323,7 +324,7 @@ export const PRACTICE_WORDS = {
   day: (at: Date) => format(at, 'd MMM yyyy'),
   noteOf: (when: string) => `Note of ${when}`,
   editNote: (when: string) => `Change the note of ${when}`,
-  takeOut: (when: string) => `Take ${when} out of the log`,
+  takeOut: (when: string) => `Remove ${when} from the log`,
   summaryOf: (name: string) => `Practice of ${name}`,
   summaryFacts: (now: Date, passes: number) => `${format(now, 'd MMMM yyyy')}, ${plural(passes, 'pass', 'passes')} in all`,
 } as const;

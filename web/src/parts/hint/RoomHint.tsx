@@ -1,4 +1,5 @@
-import { readHint, useDevice } from '../../session/device-store.ts';
+import { useEffect, useState } from 'react';
+import { isHintWanted, readHint, seeHint, useDevice } from '../../session/device-store.ts';
 import type { RoomId } from '../../session/rooms.ts';
 import { usePhone } from '../../session/use-media.ts';
 import { Hint } from '../../ui/Hint.tsx';
@@ -6,9 +7,18 @@ import { CloseIcon, HintIcon } from '../../ui/icons.ts';
 import { PARTS_WORDS } from '../../wording/parts.ts';
 import { ROOM_HINTS, THUMB_HINTS } from './hint-table.ts';
 
-/** The one hint of a room, until it is put away on this device. */
+/** The one hint of a room, for three visits at most and until it is put away on this device. */
 export function RoomHint({ room }: { readonly room: RoomId }) {
-  const isRead = useDevice(({ hintsRead }) => hintsRead.includes(room));
+  // the third visit lasts until one leaves
+  return <HintOfVisit key={room} room={room} />;
+}
+
+function HintOfVisit({ room }: { readonly room: RoomId }) {
+  const [wasWanted] = useState(() => isHintWanted(useDevice.getState(), room));
+  const isRead = useDevice(({ hintsRead }) => hintsRead.includes(room)) || !wasWanted;
+  useEffect(() => {
+    if (wasWanted) seeHint(room);
+  }, [room, wasWanted]);
   const isPhone = usePhone();
   const hint = (isPhone ? THUMB_HINTS[room] : undefined) ?? ROOM_HINTS[room];
   if (hint === undefined || isRead) return null;

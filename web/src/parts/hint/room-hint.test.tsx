@@ -37,3 +37,14 @@ test.each(['harmonize', 'analyze', 'chart', 'neck'] as const)('on a phone the hi
   window.matchMedia = matchMedia;
   expect(screen.getByRole('note').textContent).not.toMatch(/\b(Tab|Alt|Esc|Ctrl|arrows?|1 to 7|type)\b/);
 });
+
+test('it stays three visits, and is gone the fourth time', () => {
+  useDevice.setState({ hintsRead: [], hintsSeen: {} });
+  for (let visit = 0; visit < 3; visit += 1) {
+    renderInBand(<RoomHint room="chart" />);
+    expect(screen.getByRole('note', { name: 'Hint' })).toBeTruthy();
+    cleanup();
+  }
+  renderInBand(<RoomHint room="chart" />);
+  expect(screen.queryByRole('note', { name: 'Hint' })).toBeNull();
+});

@@ -8,7 +8,7 @@ import { useNaming, useReader } from '../../session/lens.ts';
 import { play } from '../../transport/player.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Hint } from '../../ui/Hint.tsx';
-import { PlayIcon } from '../../ui/icons.ts';
+import { HearIcon } from '../../ui/icons.ts';
 import { Select } from '../../ui/Select.tsx';
 import { BAND_WORDS } from '../../wording/band.ts';
 import { capoWishOf } from './tonight/capo-wish.ts';
@@ -176,7 +176,7 @@ function ColourChoice({ hard, colour, taken, onTake }: ColourChoiceProps) {
           onClick={hear}
           className="grid w-11 place-items-center rounded-r-lg border border-l-0 border-edge bg-raised hover:border-accent"
         >
-          <PlayIcon size={16} />
+          <HearIcon size={16} />
         </button>
       </Hint>
     </span>

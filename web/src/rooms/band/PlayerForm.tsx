@@ -235,7 +235,7 @@ function Leave({ member: { id, name }, onGone }: { readonly member: Member; read
       onYes={leave}
       trigger={
         <Button look="bare" aria-label={BAND_WORDS.deletePlayer(name)} title={BAND_WORDS.deletePlayer(name)}>
-          <DeletePlayerIcon size={18} />
+          <DeletePlayerIcon size={18} aria-hidden="true" /> {BAND_WORDS.deletePlayerWord}
         </Button>
       }
     >

@@ -31,7 +31,7 @@ export function ChordColumn({ view, selected, sounding, rise, compact, type, onS
           data-chord
           aria-pressed={selected}
           onClick={onSelect}
-          className="flex min-h-11 flex-col items-center px-1 pt-2 pb-1 -outline-offset-4"
+          className="flex min-h-11 flex-col items-center px-1 pt-2 pb-1"
         >
           <Named name={`${view.numeral.label}, ${view.letter.label}, ${view.quality}`} className="flex w-full flex-col items-center">
             {selected && !compact && <Stack view={view} />}
@@ -55,7 +55,7 @@ export function ChordColumn({ view, selected, sounding, rise, compact, type, onS
               type="button"
               aria-label={HARMONIZE_WORDS.addNumberToTheProgression(view.numeral.label)}
               onClick={onAdd}
-              className="grid min-h-11 place-items-center border-t border-hairline text-quiet -outline-offset-4 hover:bg-wash hover:text-accent"
+              className="grid min-h-11 place-items-center border-t border-hairline text-quiet hover:bg-wash hover:text-accent"
             >
               <AddIcon size={20} />
             </button>

@@ -33,7 +33,7 @@ export function ChordLine({ view, selected, sounding, onSelect, onAdd }: ChordLi
           data-chord
           aria-pressed={selected}
           onClick={onSelect}
-          className="flex min-h-13 min-w-0 flex-1 items-center gap-3 px-3 text-left -outline-offset-4"
+          className="flex min-h-13 min-w-0 flex-1 items-center gap-3 px-3 text-left"
         >
           <Named name={`${view.numeral.label}, ${view.letter.label}, ${view.quality}`} className="flex min-w-0 flex-1 items-center gap-3">
             <ChordSymbol view={view.numeral} className="w-20 shrink-0 items-start! text-head font-bold" />
@@ -51,7 +51,7 @@ export function ChordLine({ view, selected, sounding, onSelect, onAdd }: ChordLi
             type="button"
             aria-label={HARMONIZE_WORDS.addNumberToTheProgression(view.numeral.label)}
             onClick={onAdd}
-            className="grid w-12 shrink-0 place-items-center border-l border-hairline text-quiet -outline-offset-4"
+            className="grid w-12 shrink-0 place-items-center border-l border-hairline text-quiet"
           >
             <AddIcon size={20} />
           </button>

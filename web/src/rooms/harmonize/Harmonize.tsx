@@ -11,7 +11,7 @@ import { type PlayStep, play, stop, usePlayer } from '../../transport/player.ts'
 import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Choice.tsx';
 import { Hint } from '../../ui/Hint.tsx';
-import { DeeperIcon, PlayIcon, StopIcon } from '../../ui/icons.ts';
+import { DeeperIcon, HearIcon, StopIcon } from '../../ui/icons.ts';
 import { PartTabs } from '../../ui/PartTabs.tsx';
 import { Select } from '../../ui/Select.tsx';
 import { InSlot } from '../../ui/Slot.tsx';
@@ -131,7 +131,7 @@ function KeyTools({ build, onBuild, onDeepen, onHear }: KeyToolsProps) {
       </Select>
       <Hint text={HARMONIZE_WORDS.thisDegreeAloneAThirdDeeper} keys="T">
         <Button onClick={onDeepen} disabled={build.kind === 'fourths'} aria-label={HARMONIZE_WORDS.thisDegreeAloneAThirdDeeper}>
-          <DeeperIcon size={18} />
+          <DeeperIcon size={18} aria-hidden="true" /> <span className="phone:hidden">{HARMONIZE_WORDS.aThirdMore}</span>
         </Button>
       </Hint>
       {!isPhone && (
@@ -144,7 +144,8 @@ function KeyTools({ build, onBuild, onDeepen, onHear }: KeyToolsProps) {
       )}
       <Hint text={HARMONIZE_WORDS.theScaleThenItsChords} keys="a">
         <Button onClick={onHear} aria-label={playing ? HARMONIZE_WORDS.stop : HARMONIZE_WORDS.hearTheKey}>
-          {playing ? <StopIcon size={17} /> : <PlayIcon size={17} />}
+          {playing ? <StopIcon size={17} aria-hidden="true" /> : <HearIcon size={17} aria-hidden="true" />}{' '}
+          {playing ? HARMONIZE_WORDS.stop : HARMONIZE_WORDS.hear}
         </Button>
       </Hint>
     </div>

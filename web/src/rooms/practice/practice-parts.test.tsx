@@ -246,7 +246,7 @@ describe('the log', () => {
     await user.clear(note);
     await user.type(note, 'Loose wrist, slow start{Enter}');
     await waitFor(() => expect(sessions[0]?.note).toBe('Loose wrist, slow start'));
-    await press(/out of the log/);
+    await press(/from the log/);
     await waitFor(() => expect(sessions[0]?.gone).toBe(true));
     await press('Undo');
     await waitFor(() => expect(sessions[0]?.gone).toBe(false));

@@ -7,7 +7,7 @@ import { useNaming } from '../../../session/lens.ts';
 import { play } from '../../../transport/player.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { Hint } from '../../../ui/Hint.tsx';
-import { PlayIcon, StraightOnIcon } from '../../../ui/icons.ts';
+import { HearIcon, StraightOnIcon } from '../../../ui/icons.ts';
 import { BAND_WORDS } from '../../../wording/band.ts';
 
 const BRIDGE_NAMES: Readonly<Record<Bridge['kind'], string>> = {
@@ -181,7 +181,7 @@ function BridgeRow({ bridge, ends: { from, to }, naming, taken, onTake }: Bridge
       </button>
       <Hint text={BAND_WORDS.hear(BRIDGE_NAMES[kind])}>
         <Button aria-label={BAND_WORDS.hear(BRIDGE_NAMES[kind])} onClick={hear}>
-          <PlayIcon size={17} />
+          <HearIcon size={17} aria-hidden="true" /> {BAND_WORDS.hearWord}
         </Button>
       </Hint>
     </li>

@@ -42,7 +42,7 @@ export function RangeKeys({ range, scale: { lowest, highest }, onRange }: RangeK
             const next = step < 0 ? event.currentTarget.previousElementSibling : event.currentTarget.nextElementSibling;
             (next as HTMLElement | null)?.focus();
           }}
-          className="relative min-w-0 flex-1 -outline-offset-3"
+          className="relative min-w-0 flex-1"
         >
           <KeyLook midi={midi} range={range} />
         </button>

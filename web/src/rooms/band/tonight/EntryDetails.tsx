@@ -41,7 +41,7 @@ export function EntryDetails({ tonight, at, onGone }: EntryDetailsProps) {
         <h2 className="min-w-0 flex-1 truncate font-numeral text-lead font-bold">{one.name}</h2>
         <Hint text={BAND_WORDS.removeFromTheSet(one.name)}>
           <Button look="bare" aria-label={BAND_WORDS.removeFromTheSet(one.name)} onClick={remove}>
-            <DeleteIcon size={18} />
+            <DeleteIcon size={18} aria-hidden="true" /> {BAND_WORDS.remove}
           </Button>
         </Hint>
       </div>

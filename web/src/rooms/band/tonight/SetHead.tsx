@@ -89,8 +89,8 @@ function SetFacts({ tonight, isNew }: Omit<Head, 'onNew'>) {
   return (
     <Popover.Root defaultOpen={isNew}>
       <Popover.Trigger asChild>
-        <Button look="bare" aria-label={BAND_WORDS.namePlaceAndTime} title={BAND_WORDS.namePlaceAndTime} className="w-11 px-0">
-          <EditIcon size={17} />
+        <Button look="bare" aria-label={BAND_WORDS.namePlaceAndTime} title={BAND_WORDS.namePlaceAndTime} className="px-2.5!">
+          <EditIcon size={17} aria-hidden="true" /> {BAND_WORDS.editWord}
         </Button>
       </Popover.Trigger>
       <Popover.Portal>

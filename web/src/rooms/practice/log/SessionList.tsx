@@ -3,7 +3,6 @@ import { useState } from 'react';
 import { sessionsOutbox } from '../../../document/practice-outbox.ts';
 import { Button } from '../../../ui/Button.tsx';
 import { DeleteIcon, EditIcon } from '../../../ui/icons.ts';
-import { SignButton } from '../../../ui/SignButton.tsx';
 import { PRACTICE_WORDS } from '../../../wording/practice.ts';
 import type { Practice } from '../use-practice.ts';
 
@@ -80,12 +79,12 @@ function SessionRow({ session, onChange }: { readonly session: PracticeSession; 
           className="min-h-11 min-w-0 flex-1 rounded-lg border border-edge bg-raised px-3"
         />
       )}
-      <SignButton name={PRACTICE_WORDS.editNote(when)} onClick={() => setText(session.note)}>
-        <EditIcon size={18} />
-      </SignButton>
-      <SignButton name={PRACTICE_WORDS.takeOut(when)} onClick={() => onChange({ ...session, gone: true })}>
-        <DeleteIcon size={18} />
-      </SignButton>
+      <Button look="bare" aria-label={PRACTICE_WORDS.editNote(when)} onClick={() => setText(session.note)}>
+        <EditIcon size={18} aria-hidden="true" /> {PRACTICE_WORDS.change}
+      </Button>
+      <Button look="bare" aria-label={PRACTICE_WORDS.takeOut(when)} onClick={() => onChange({ ...session, gone: true })}>
+        <DeleteIcon size={18} aria-hidden="true" /> {PRACTICE_WORDS.remove}
+      </Button>
     </li>
   );
 }
