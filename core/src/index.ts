@@ -117,6 +117,7 @@ export { type Reading, READING_KINDS, type ReadingKind } from './analysis/readin
 export { replaceChord } from './analysis/replace-chord.ts';
 export { changesOf, changesSought, roundsOf } from './analysis/rounds.ts';
 export { whatIf, type WhatIfKind } from './analysis/what-if.ts';
+export { roleHeight } from './analysis/ridge.ts';
 
 // check
 export { checkChart, type Finding } from './check/chart-check.ts';

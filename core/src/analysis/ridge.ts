@@ -48,7 +48,8 @@ function fifthsOutside(home: Home, { root, tones }: ChordFacts): number {
   return tones.reduce((sum, tone) => sum + Math.min(...own.map((inside) => Math.abs(degree + tone - inside))), 0);
 }
 
-function roleHeight(role: HarmonicFunction | 'other', step: number): number {
+/** How far a chord stands from home by what it does alone: `step` counts its degree from 0. */
+export function roleHeight(role: HarmonicFunction | 'other', step: number): number {
   switch (role) {
     case 'tonic':
       return step === 0 ? 0 : 0.5;

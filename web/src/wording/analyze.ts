@@ -103,4 +103,9 @@ export const ANALYZE_WORDS = {
   hear: 'Hear',
   putInItsPlace: (names: string | number) => `Put ${names} in its place`,
   putItIn: 'Use it',
+  whatTheMarksMean: 'What the marks mean',
+  markOfTonic: 'at home',
+  markOfSubdominant: 'leads away',
+  markOfDominant: 'pulls back',
+  markOfOutside: 'outside the key',
 } as const;

@@ -162,4 +162,5 @@ export const PARTS_WORDS = {
   readyWithoutANetwork: (time: string) => `Ready without a network · ${time}`,
   notYetReadyWithoutANetwork: 'Not all of tonight is on this device yet',
   keepsNothingWithoutANetwork: 'This browser keeps nothing for a place without a network; over https it would',
+  openASong: 'Open a song',
 } as const;

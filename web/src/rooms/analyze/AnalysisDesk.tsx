@@ -17,6 +17,7 @@ import type { Rewriting } from '../../document/use-song-draft.ts';
 import { gridRows, MOST_BARS, ridgeNames } from '../../parts/analysis/analysis-view.ts';
 import { type HeardSong, useHeardSong } from '../../parts/analysis/use-heard-song.ts';
 import { useNeck } from '../../parts/neck/neck-store.ts';
+import { SongsToOpen } from '../../parts/song/SongsToOpen.tsx';
 import { useLens, useNaming } from '../../session/lens.ts';
 import { select } from '../../session/lens-store.ts';
 import { usePhone } from '../../session/use-media.ts';
@@ -350,19 +351,20 @@ function Unread({ analysis }: { readonly analysis: Analysis }) {
 const MOST_UNREAD = 4;
 
 function Empty({ songId }: { readonly songId: string | undefined }) {
+  if (songId === undefined)
+    return (
+      <>
+        <p className="max-w-xl py-4 text-lead leading-relaxed text-quiet">{ANALYZE_WORDS.writeTheChordsOfASong}</p>
+        <SongsToOpen room="analyze" />
+      </>
+    );
   return (
     <p className="max-w-xl py-6 text-lead leading-relaxed text-quiet">
-      {songId === undefined ? (
-        ANALYZE_WORDS.writeTheChordsOfASong
-      ) : (
-        <>
-          {ANALYZE_WORDS.thisSongHasNoChordsYet}{' '}
-          <Link className="font-semibold text-accent underline" to={`/songs/${songId}/chart`}>
-            {ANALYZE_WORDS.writeThemInItsChart}
-          </Link>
-          {ANALYZE_WORDS.andTheyAreAnalyzedHere}
-        </>
-      )}
+      {ANALYZE_WORDS.thisSongHasNoChordsYet}{' '}
+      <Link className="font-semibold text-accent underline" to={`/songs/${songId}/chart`}>
+        {ANALYZE_WORDS.writeThemInItsChart}
+      </Link>
+      {ANALYZE_WORDS.andTheyAreAnalyzedHere}
     </p>
   );
 }

@@ -1,5 +1,4 @@
 import { type Analysis, homeWords, type Key, keyReasonWords, leadWords, type Naming, type RankedKey, regionWords } from '@aurora/core';
-import { useState } from 'react';
 import type { HearingChoice } from '../../parts/analysis/use-heard-song.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Choice.tsx';
@@ -63,22 +62,11 @@ export function KeyStrip({ analysis, naming, hearing, pinned, onHearing, onPin }
   );
 }
 
-/** Why this key, on one line; the rest of it when it is pressed. */
+/** Why this key. */
 function Verdict({ said }: { readonly said: string }) {
-  const [whole, setWhole] = useState(false);
-  return (
-    <button
-      type="button"
-      aria-expanded={whole}
-      onClick={() => setWhole(!whole)}
-      className={`w-full text-left text-fine text-quiet hover:text-ink ${whole ? '' : 'truncate'}`}
-    >
-      {said}
-    </button>
-  );
+  return <p className="text-fine text-quiet">{said}</p>;
 }
 
-/** What speaks for a key, as one sentence. */
 function evidence({ reasons }: Pick<RankedKey, 'reasons'>): string {
   const words = reasons
     .filter(({ code }) => code !== 'given')

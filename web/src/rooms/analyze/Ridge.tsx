@@ -2,6 +2,7 @@ import { lazy, Suspense } from 'react';
 import { ridgeList, ridgeWords } from '../../parts/analysis/analysis-view.ts';
 import { Word } from '../../parts/glossary/Word.tsx';
 import { ANALYZE_WORDS } from '../../wording/analyze.ts';
+import { RidgeLegend } from './RidgeLegend.tsx';
 import type { RidgeProps } from './RidgePicture.tsx';
 
 // what draws it is as large as a room
@@ -19,7 +20,7 @@ export function Ridge(picture: RidgeProps) {
         </Suspense>
       </div>
       <figcaption className={`pl-3 text-fine text-quiet ${isLow ? 'sr-only' : ''}`}>
-        <Word term="ridge">{ANALYZE_WORDS.theRidge}</Word>. {ridgeWords(profile, names)}
+        <Word term="ridge">{ANALYZE_WORDS.theRidge}</Word>. {ridgeWords(profile, names)} {!isLow && <RidgeLegend />}
         <span className="sr-only">
           {' '}
           {ANALYZE_WORDS.heightsAboveHomeChordByChord} {ridgeList(profile, names)}.

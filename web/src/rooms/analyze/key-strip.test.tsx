@@ -56,12 +56,9 @@ describe('the key of what is analyzed', () => {
     expect(onPin).toHaveBeenCalledWith(null);
   });
 
-  test('the reasons stand on one line, and whole when they are pressed', async () => {
+  test('the reasons stand whole under the key', () => {
     draw('Dm7 G7 Cmaj7');
-    const verdict = screen.getByRole('button', { expanded: false });
-    expect(verdict.textContent?.length).toBeGreaterThan(10);
-    await user.click(verdict);
-    expect(verdict.getAttribute('aria-expanded')).toBe('true');
+    expect(document.body.textContent).toContain('chord is its own');
   });
 
   test('keys on the way are told in order', () => {

@@ -6,7 +6,7 @@ import { AddIcon } from '../../ui/icons.ts';
 import { Named } from '../../ui/Named.tsx';
 import { HARMONIZE_WORDS } from '../../wording/harmonize.ts';
 import type { CardType } from './card-type.ts';
-import { type ColumnView, FUNCTION_HEIGHT } from './harmonize-view.ts';
+import type { ColumnView } from './harmonize-view.ts';
 
 interface ChordColumnProps {
   readonly view: ColumnView;
@@ -24,7 +24,7 @@ interface ChordColumnProps {
 export function ChordColumn({ view, selected, sounding, rise, compact, type, onSelect, onAdd }: ChordColumnProps) {
   const look = selected ? 'border-accent bg-raised' : 'border-hairline bg-sheet hover:border-edge';
   return (
-    <div className="flex min-w-0 flex-col justify-end" style={{ paddingBottom: FUNCTION_HEIGHT[view.function] * rise }}>
+    <div className="flex min-w-0 flex-col justify-end" style={{ paddingBottom: view.height * rise }}>
       <div className={`flex flex-col overflow-hidden rounded-xl border-2 ${look} ${sounding ? 'bg-wash' : ''}`}>
         <button
           type="button"

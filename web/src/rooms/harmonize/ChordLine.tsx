@@ -5,7 +5,7 @@ import { Hint } from '../../ui/Hint.tsx';
 import { AddIcon } from '../../ui/icons.ts';
 import { Named } from '../../ui/Named.tsx';
 import { HARMONIZE_WORDS } from '../../wording/harmonize.ts';
-import { type ColumnView, FUNCTION_HEIGHT } from './harmonize-view.ts';
+import type { ColumnView } from './harmonize-view.ts';
 
 interface ChordLineProps {
   readonly view: ColumnView;
@@ -25,7 +25,7 @@ export function ChordLine({ view, selected, sounding, onSelect, onAdd }: ChordLi
   return (
     <div
       className="flex items-stretch py-0.5 transition-[padding] before:mr-1.5 before:w-1 before:rounded before:bg-accent/40"
-      style={{ paddingLeft: `${FUNCTION_HEIGHT[view.function] * REACH}rem` }}
+      style={{ paddingLeft: `${view.height * REACH}rem` }}
     >
       <div className={`flex min-w-0 flex-1 overflow-hidden rounded-xl border-2 ${look} ${sounding ? 'bg-wash' : ''}`}>
         <button

@@ -120,6 +120,7 @@ function KeyTools({ build, onBuild, onDeepen, onHear }: KeyToolsProps) {
     <div className="flex flex-wrap items-center gap-1.5">
       <Select
         aria-label={HARMONIZE_WORDS.chordsBuiltOf}
+        className="max-w-34"
         value={buildName(build)}
         onChange={(event) => onBuild(buildOf(event.target.value as BuildName))}
       >

@@ -13,6 +13,7 @@ import {
   useProgression,
 } from '../../document/progression-store.ts';
 import { LetterSymbol } from '../../parts/notation/ChordSymbol.tsx';
+import { SongsToOpen } from '../../parts/song/SongsToOpen.tsx';
 import { type PlayStep, play, stop, usePlayer } from '../../transport/player.ts';
 import { AnsweringField } from '../../ui/AnsweringField.tsx';
 import { Button } from '../../ui/Button.tsx';
@@ -60,7 +61,10 @@ export function ProgressionTray({ sounding, written, naming }: { readonly soundi
         </Button>
       </div>
       {bars.length === 0 ? (
-        <p className="mt-3 text-base text-quiet">{HARMONIZE_WORDS.pressUnderAChordOrWrite}</p>
+        <>
+          <p className="mt-3 text-base text-quiet">{HARMONIZE_WORDS.pressUnderAChordOrWrite}</p>
+          <SongsToOpen room="harmonize" />
+        </>
       ) : (
         <ol aria-label={HARMONIZE_WORDS.bars} className="mt-3 flex flex-wrap gap-y-2">
           {bars.map((bar, index) => (

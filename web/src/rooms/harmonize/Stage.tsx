@@ -86,10 +86,7 @@ function Lines({ columns, index, playing, onSelect, onAdd }: StageProps) {
 
 /** The ground before the chords: flat at rest, a slope away from home, a peak that pulls back. */
 function Ridge({ columns, rise }: { readonly columns: readonly ColumnView[]; readonly rise: number }) {
-  const path = ridgePath(
-    columns.map((column) => column.function),
-    rise,
-  );
+  const path = ridgePath(columns, rise);
   return (
     <svg
       aria-hidden="true"

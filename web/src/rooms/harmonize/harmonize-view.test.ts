@@ -1,4 +1,4 @@
-import { parseKey, requireValue, symbolText } from '@aurora/core';
+import { analyzeText, parseKey, printNumber, requireValue, symbolText } from '@aurora/core';
 import { describe, expect, test } from '@jest/globals';
 import {
   addBars,
@@ -45,7 +45,15 @@ describe('the stage', () => {
 
   test('the ridge is flat where a chord rests and highest where it pulls', () => {
     const heights = (path: string) => path.match(/\d+,\d+/g)?.map((point) => Number(point.split(',')[1]));
-    expect(heights(ridgePath(['tonic', 'subdominant', 'dominant'], 40))).toEqual([40, 40, 40, 20, 0, 40]);
+    const [one, , , four, five] = columnsOf(key('C'), key('C'), buildOf('triad'));
+    expect(heights(ridgePath([one, four, five] as never, 40))).toEqual([40, 40, 40, 20, 0, 40]);
+  });
+
+  test.each(['C', 'Eb', 'A minor'])('in %s every chord stands as high as in the ridge of a song', (name) => {
+    const columns = columnsOf(key(name), key(name), buildOf('triad'));
+    const { ridge } = analyzeText(`key: ${name}\n${columns.map(({ number }) => printNumber(number)).join(' ')}\n`);
+    const highest = Math.max(...ridge.map(({ does }) => does));
+    expect(columns.map(({ height }) => height)).toEqual(ridge.map(({ does }) => does / highest));
   });
 });
 

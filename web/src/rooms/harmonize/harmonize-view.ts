@@ -18,6 +18,7 @@ import {
   numberView,
   printScaleNumber,
   qualityName,
+  roleHeight,
   type Step,
   type SymbolView,
   scaleIntervals,
@@ -39,6 +40,8 @@ export interface ColumnView {
   readonly sounding: SymbolView | null;
   readonly quality: string;
   readonly function: HarmonicFunction;
+  /** How far from home it stands, as a share of the highest: as in every ridge, by what it does. */
+  readonly height: number;
   /** Tones from the top down to the root, as a stack is drawn. */
   readonly tones: readonly {
     readonly formula: string;
@@ -67,6 +70,7 @@ export function columnsOf(sounding: Key, written: Key, build: Build, naming: Nam
       sounding: written.tonic === sounding.tonic ? null : letterView(chord, naming),
       quality: qualityName(chord.formula),
       function: functionOfDegree(number.degree),
+      height: roleHeight(functionOfDegree(number.degree), index) / HIGHEST,
       tones: tones.reverse(),
     };
   });
@@ -122,19 +126,19 @@ export function rulerOf(key: Key, naming: Naming = DEFAULT_NAMING): readonly Rul
   return [...notes, { note: nameNote(key.tonic, naming.notes), degree: '1', at: 1, step: '' }];
 }
 
-/** How high each function stands: rest is the ground, away is a slope, pull is a peak. Shares of the full height. */
-export const FUNCTION_HEIGHT: Readonly<Record<HarmonicFunction, number>> = { tonic: 0, subdominant: 0.5, dominant: 1 };
+/** The chord that pulls hardest is the highest of a key's own. */
+const HIGHEST = roleHeight('dominant', 4);
 
 const COLUMN = 100;
 const SHOULDER = 40;
 
 /** The line of the ridge under the columns, in a box of 100 a column by `height`. */
-export function ridgePath(functions: readonly HarmonicFunction[], height: number): string {
-  const points = functions.flatMap((role, index) => {
+export function ridgePath(columns: readonly Pick<ColumnView, 'function' | 'height'>[], height: number): string {
+  const points = columns.flatMap(({ function: role, height: share }, index) => {
     const x = index * COLUMN + COLUMN / 2;
-    const y = height * (1 - FUNCTION_HEIGHT[role]);
-    // ground is flat to stand on, a slope is passed through, a peak comes to a point
+    const y = height * (1 - share);
+    // where a chord rests one can stand, a slope is passed through, a peak comes to a point
     return role === 'tonic' ? [`${x - SHOULDER},${y}`, `${x + SHOULDER},${y}`] : [`${x},${y}`];
   });
-  return `M0,${height} L${points.join(' L')} L${functions.length * COLUMN},${height}`;
+  return `M0,${height} L${points.join(' L')} L${columns.length * COLUMN},${height}`;
 }
