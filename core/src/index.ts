@@ -47,7 +47,7 @@ export { printRange } from './key/range-text.ts';
 
 // chord
 export { parseChord, printChord } from './chord/chord-text.ts';
-export { type Chord, chordNotes, transposeChord } from './chord/chord.ts';
+export { type Chord, chordNotes, transposeChord, writableChord } from './chord/chord.ts';
 export { findTone, formulaNames, formulaTones, type Tone } from './chord/formula.ts';
 export { type ChordCandidate, COMMON_COST, identify } from './chord/identify.ts';
 export { qualityName } from './chord/quality-name.ts';

@@ -2,8 +2,21 @@ import { readFileSync } from 'node:fs';
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { printChart } from '../src/chart/chart-text.ts';
+import { countingTonic } from '../src/chart/head.ts';
 import { chartNumber } from '../src/degree/degree.ts';
-import { chordOnTonic, parseChart, printBar, printNumber, readChart, renderChart } from '../src/index.ts';
+import {
+  type Chord,
+  chordOnTonic,
+  keysReadFrom,
+  parseChart,
+  printBar,
+  printNumber,
+  readChart,
+  renderChart,
+  writableChord,
+} from '../src/index.ts';
+
+const isWritable = (one: Chord) => writableChord(one) === one;
 
 /** A chart value without its positions, which tidying may move. */
 function music(value: unknown): unknown {
@@ -142,9 +155,14 @@ describe('laws of chart text', () => {
         const numbers = chart.bars.map((written) => printBar(written, printNumber));
         const moved = readChart(renderChart(chart, tonic, 'letters').text);
         const plain = chart.problems.every(({ severity }) => severity !== 'error') && !/bb|##/.test(numbers.join(' '));
+        // what would need three accidentals is written, and comes back, under another root
+        const counting = keysReadFrom(chart.stretches, tonic).map((key) => countingTonic(key, chart.head.numbering));
+        const keepsRoots = chart.bars.every(({ chords, stretch }) =>
+          chords.every(({ chord: one }) => one === null || isWritable(chordOnTonic(one, counting[stretch] as number))),
+        );
         // a major or dominant chord that was written on a raised degree comes back as its lowered twin
         const charted = chart.bars.map((written) => printBar(written, (chord) => printNumber(chartNumber(chordOnTonic(chord, 0), 0))));
-        if (plain) expect(moved.bars.map((written) => printBar(written, printNumber))).toEqual(charted);
+        if (plain && keepsRoots) expect(moved.bars.map((written) => printBar(written, printNumber))).toEqual(charted);
         expect(renderChart(chart, tonic, 'numbers').bars).toEqual(numbers);
       }),
       { seed: 32, numRuns: 600 },

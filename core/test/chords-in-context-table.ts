@@ -185,6 +185,40 @@ D | D [D/C#] Bm G A | diatonic
 C | C [Dbm7] Ebm7 F | unexplained/chromatic-mediant/related-two/borrowed
 C | C [F#m] F C | unexplained/chromatic-mediant
 C | C [F#] F C | unexplained/chromatic-mediant/secondary-dominant
+C | C Fm7 [Bb7] Em7 A7 Dm7 G7 C | backdoor-dominant 1 deceptive
+C | Fm7 [Bb7] Em7 A7 Dm7 G7 C | backdoor-dominant 1 deceptive
+G | G Cm7 [F7] Bm7 E7 Am7 D7 G | backdoor-dominant 1 deceptive
+Eb | Ebmaj7 Abm7 [Db7] Gm7 C7 Fm7 Bb7 Eb | backdoor-dominant 1 deceptive
+D | D Gm6 [C7] F#m7 Bm7 Em7 A7 D | backdoor-dominant 1 deceptive
+F | Fmaj7 Bbm7 [Eb9] Am7 D7 Gm7 C7 F | backdoor-dominant 1 deceptive
+A | A Dm7 [G7] C#m7 F#7 Bm7 E7 A | backdoor-dominant 1 deceptive
+Bb | Bb Ebm7 [Ab7] Bb/D G7 Cm7 F7 Bb | backdoor-dominant 1 deceptive
+E | E Am7 [D7] E/G# C#m7 F#m7 B7 E | backdoor-dominant 1 deceptive
+Db | Dbmaj7 Gbm7 [B7] Fm7 Bb7 Ebm7 Ab7 Db | backdoor-dominant 1 deceptive
+C | C [Fm7] Bb7 Em7 A7 Dm7 G7 C | borrowed
+Ab | Abmaj7 [Dbm7] Gb7 Cm7 F7 Bbm7 Eb7 Ab | borrowed
+G | G [B7] C E7 Am D7 G | secondary-dominant 6- deceptive
+C | C [E7] F A7 Dm7 G7 C | secondary-dominant 6- deceptive
+F | F [A7] Bb D7 Gm7 C7 F | secondary-dominant 6- deceptive
+Bb | Bb [D7] Eb G7 Cm7 F7 Bb | secondary-dominant 6- deceptive
+D | D [F#7] G B7 Em7 A7 D | secondary-dominant 6- deceptive
+C | C [A7] F Dm7 G7 C | secondary-dominant 2- delayed
+Eb | Eb [G7] Ab Cm7 Fm7 Bb7 Eb | secondary-dominant 6- delayed
+C | C Fdim7 Fmaj7 [Fm7] C | borrowed
+G | G Cdim7 Cmaj7 [Cm7] G | borrowed
+Bb | Bb Ebdim7 Ebmaj7 [Ebm7] Bb | borrowed
+D | D Gdim7 Gmaj7 [Gm6] D | borrowed
+F | F Bbdim7 Bbmaj7 [Bbm7] F C7 F | borrowed
+Em | Em [Em(maj7)/D#] G/D A7/C# C B7 Em | line-cliche
+Em | Em Em(maj7)/D# [G/D] A7/C# C B7 Em | line-cliche
+Em | Em Em(maj7)/D# G/D [A7/C#] C B7 Em | line-cliche
+Am | Am [Am(maj7)/G#] C/G D7/F# F E7 Am | line-cliche
+Am | Am Am(maj7)/G# [C/G] D7/F# F E7 Am | line-cliche
+Dm | Dm Dm(maj7)/C# [F/C] G7/B Bb A7 Dm | line-cliche
+Gm | Gm Gm(maj7)/F# Bb/F [C7/E] Eb D7 Gm | line-cliche
+Bm | Bm [Bm(maj7)/A#] D/A E7/G# G F#7 Bm | line-cliche
+C | C G/B [Am] F G7 C | diatonic
+Am | Am E7/G# [G] D/F# F E7 Am | diatonic
 `
   .trim()
   .split('\n');

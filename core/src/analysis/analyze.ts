@@ -1,3 +1,4 @@
+import { writableChord } from '../chord/chord.ts';
 import { formulaOf } from '../chord/formula.ts';
 import type { Degree, NumberChord } from '../degree/degree.ts';
 import { printRoman } from '../degree/roman-text.ts';
@@ -154,7 +155,7 @@ function tellChord({ index, heard, hearing, local, override, melody }: Telling):
   const reading = tellReading(claim, scene);
   const next = scene.after;
   return {
-    chord: scene.here.chord,
+    chord: writableChord(scene.here.chord),
     number,
     region: heard.regionOf[index] as number,
     roman: hearing === 'local' ? localRoman({ number, reading, local }) : printRoman(number),

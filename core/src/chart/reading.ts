@@ -1,4 +1,4 @@
-import type { Chord } from '../chord/chord.ts';
+import { type Chord, writableChord } from '../chord/chord.ts';
 import { chordOnTonic, type NumberChord } from '../degree/degree.ts';
 import { type Key, moveKey, semitonesBetween } from '../key/key.ts';
 import type { Note } from '../pitch/note.ts';
@@ -53,7 +53,7 @@ export interface Letters {
 export function lettersFrom(reading: Pick<ChartReading, 'stretches' | 'head'>, tonic: Note): Letters {
   const keys = keysReadFrom(reading.stretches, tonic);
   const counting = keys.map((key) => countingTonic(key, reading.head.numbering));
-  return { keys, chordIn: (chord, stretch) => chordOnTonic(chord, counting[stretch] as Note) };
+  return { keys, chordIn: (chord, stretch) => writableChord(chordOnTonic(chord, counting[stretch] as Note)) };
 }
 
 /**

@@ -82,6 +82,8 @@ function firstSentence(told: Told): string {
     case 'borrowed':
       return borrowedSentence(told, name);
     case 'backdoor-dominant':
+      if (chord.reading.resolution === 'deceptive')
+        return `${name} is the backdoor dominant: from the ♭7 it leads up a step to ${target}, and the 3 of the key comes in its place.`;
       return `${name} is the backdoor dominant: from the ♭7 its root rises a step to ${target}, with ${nameNote(key.tonic - 4, naming.notes)} of the minor 4 in it.`;
     case 'passing-diminished':
       return before === null

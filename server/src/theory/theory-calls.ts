@@ -17,6 +17,7 @@ import {
   printScaleNumber,
   qualityName,
   scaleSteps,
+  writableChord,
 } from '@aurora/core';
 import {
   type ChordIdentifyAnswer,
@@ -66,7 +67,7 @@ export const THEORY_CALLS: readonly Call[] = [
       isLimited: true,
     },
     ({ body }) => {
-      const chord = required(parseChord(body.symbol.trim()), 'symbol');
+      const chord = writableChord(required(parseChord(body.symbol.trim()), 'symbol'));
       return {
         symbol: printChord(chord),
         root: printNote(chord.root),

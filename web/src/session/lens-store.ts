@@ -1,4 +1,4 @@
-import { type Chord, type ChordScaleName, type Key, type Note, parseKey, printKey, sameKey } from '@aurora/core';
+import { type Chord, type ChordScaleName, type Key, type Note, parseKey, printKey, sameKey, writableChord } from '@aurora/core';
 import { create } from 'zustand';
 import { openedNow } from './opened.ts';
 
@@ -59,7 +59,7 @@ export function setReader(readerId: string | null): void {
 }
 
 export function select(selection: Selection | null): void {
-  useLensStore.setState({ selection });
+  useLensStore.setState({ selection: selection === null ? null : { ...selection, chord: writableChord(selection.chord) } });
 }
 
 /** The key everything is read in just now. */

@@ -1,4 +1,5 @@
 import type { Claim, Resolution } from '../reading.ts';
+import type { ChordFacts } from './facts.ts';
 import type { Scene } from './scene.ts';
 
 /** The part of a claim that tells what it promises. */
@@ -18,9 +19,16 @@ export function resolutionTo({ home, after, afterThat, nextStep, here, turns }: 
   if (after === null) return 'unresolved';
   if (nextStep === target) return 'resolves';
   if (turns) return 'unresolved';
-  if (afterThat !== null && (afterThat.root - home.tonic + 12) % 12 === target) return 'delayed';
+  if (afterThat !== null && (afterThat.root - home.tonic + 12) % 12 === target && isArrival(afterThat, target)) return 'delayed';
   // the same root gone minor takes the pull back
   return after.root === here.root ? 'unresolved' : 'deceptive';
+}
+
+const OWN_FIVE = 7;
+
+/** Whether this is the chord that was promised: a dominant on its root is another promise, but on the key's own 5. */
+function isArrival({ class: kind }: ChordFacts, target: number): boolean {
+  return kind !== 'dominant' || target === OWN_FIVE;
 }
 
 /** A kept promise explains a chord best; a broken one explains it less, and none least. */

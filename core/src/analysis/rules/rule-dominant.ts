@@ -102,13 +102,30 @@ export function tritoneSubstitute(scene: Scene): Claim | null {
 const FLAT_SEVEN = 10;
 const BACKDOOR_KEPT = 0.9;
 
-/** The dominant on ♭7 that rises a step into a major tonic. */
+const BACKDOOR_BROKEN = 1.6;
+
+/** The dominant on ♭7 that rises a step into a major tonic, or to the 3 in its place, where the tonic was expected. */
 export function backdoorDominant(scene: Scene): Claim | null {
   const { here, home, step } = scene;
   if (step !== FLAT_SEVEN || here.class !== 'dominant' || home.mode.minor) return null;
-  const promise = promiseTo(scene, 0);
-  if (promise.resolution !== 'resolves' && promise.resolution !== 'delayed') return null;
-  return { kind: 'backdoor-dominant', rule: 'backdoor', cost: promiseCost(promise.resolution, BACKDOOR_KEPT, BACKDOOR_KEPT), ...promise };
+  const promise = goesToThree(scene) ? { target: 0, resolution: 'deceptive' as const } : promiseTo(scene, 0);
+  const { resolution } = promise;
+  if (resolution === 'unresolved' || (resolution === 'deceptive' && !goesToThree(scene))) return null;
+  const broken = isAfterMinorFour(scene) ? BACKDOOR_KEPT : BACKDOOR_BROKEN;
+  return { kind: 'backdoor-dominant', rule: 'backdoor', cost: promiseCost(resolution, BACKDOOR_KEPT, broken), ...promise };
+}
+
+const THREE = 4;
+
+/** On to the minor 3, or to the tonic with its 3 in the bass. */
+function goesToThree({ after, home, nextStep }: Scene): boolean {
+  if (after === null) return false;
+  return nextStep === THREE ? after.class === 'minor' : nextStep === 0 && (after.bass - home.tonic + 12) % 12 === THREE;
+}
+
+/** The minor 4 before it prepares it. */
+function isAfterMinorFour({ before, home }: Scene): boolean {
+  return before !== null && before.class === 'minor' && (before.root - home.tonic + 12) % 12 === FIFTH_DOWN;
 }
 
 const BLUES_COST = 0.3;

@@ -140,11 +140,11 @@ function isOverPedal(chords: readonly ChordFacts[], index: number): boolean {
 
 const LINE_LENGTH = 3;
 
-/** Marks runs on one root in which a voice moves by half steps in one direction, three chords or more. */
+/** Marks runs over a held chord in which a voice, or the bass, moves by half steps in one direction, three chords or more. */
 function findLines(chords: readonly ChordFacts[]): readonly Moment['line'][] {
   const marks: Moment['line'][] = chords.map(() => 'none');
   for (let from = 0; from < chords.length; ) {
-    const length = Math.max(lineFrom(chords, from, 11), lineFrom(chords, from, 1));
+    const length = Math.max(lineFrom(chords, from, 11), lineFrom(chords, from, 1), bassLineFrom(chords, from));
     if (length < LINE_LENGTH) {
       from += 1;
       continue;
@@ -168,19 +168,43 @@ function lineFrom(chords: readonly ChordFacts[], from: number, by: 1 | 11): numb
   return longest;
 }
 
+/** So many tones stay where they are while one moves: else it is another chord, and no line over a held one. */
+const HELD_TONES = 2;
+
 function walkLine(chords: readonly ChordFacts[], from: number, start: number, by: 1 | 11): number {
-  const root = (chords[from] as ChordFacts).root;
+  const { root, mask } = chords[from] as ChordFacts;
+  let held = mask & ~(1 << start);
   let tone = start;
   let length = 1;
   for (let index = from + 1; index < chords.length; index += 1) {
     const next = chords[index] as ChordFacts;
     const moved = (tone + by) % 12;
     const isNew = (sounding(chords[index - 1] as ChordFacts) & (1 << moved)) === 0;
-    if (next.root !== root || !isNew || (sounding(next) & (1 << moved)) === 0) break;
+    held &= next.mask;
+    if (next.root !== root || !isNew || (sounding(next) & (1 << moved)) === 0 || countOf(held) < HELD_TONES) break;
     tone = moved;
     length += 1;
   }
   return length;
+}
+
+/** How many chords from one at rest on its root go on over a bass that falls by half steps, two of its tones still sounding in each: E– E–/D♯ G/D A7/C♯. */
+function bassLineFrom(chords: readonly ChordFacts[], from: number): number {
+  const first = chords[from] as ChordFacts;
+  if (first.bass !== first.root) return 1;
+  let length = 1;
+  for (let index = from + 1; index < chords.length; index += 1) {
+    const next = chords[index] as ChordFacts;
+    if (next.bass !== (first.bass + 12 - length) % 12 || next.bass === next.root || countOf(first.mask & next.mask) < HELD_TONES) break;
+    length += 1;
+  }
+  return length;
+}
+
+function countOf(mask: number): number {
+  let count = 0;
+  for (let bits = mask; bits > 0; bits &= bits - 1) count += 1;
+  return count;
 }
 
 function sounding(facts: ChordFacts): number {
