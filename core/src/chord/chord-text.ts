@@ -19,6 +19,18 @@ export function slashIndex(text: string): number {
  */
 export function parseChord(text: string): Result<Chord> {
   if (text === '') return failure({ code: 'empty', wanted: 'chord' }, 0, 0);
+  const spaced = /\s/.test(text) ? parseChord(withoutSpaces(text)) : undefined;
+  // what cannot be read without its spaces either is told where it stands
+  return spaced?.ok === true ? spaced : parseTight(text);
+}
+
+/** `E flat min 7 / B flat` as `Ebmin7/Bb`, the way it is said. */
+function withoutSpaces(text: string): string {
+  const named = text.replace(/\b([A-G])\s+(flat|sharp)\b/g, (_, letter: string, sign: string) => `${letter}${sign === 'flat' ? 'b' : '#'}`);
+  return named.replace(/\s+/g, '');
+}
+
+function parseTight(text: string): Result<Chord> {
   const root = scanNote(text);
   if ('ok' in root) return rootFault(text, root);
   const slash = !text.includes('/') || /\d\/(?:6|9|11|13)$/.test(text) ? -1 : slashIndex(text);

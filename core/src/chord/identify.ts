@@ -8,7 +8,7 @@ import type { ToneName } from './tone-table.ts';
 /** A name for a set of notes, and what speaks against it. */
 export interface ChordCandidate {
   readonly chord: Chord;
-  /** Which chord tone lies in the bass, counted from 0 for the root; null when the root is missing. */
+  /** Which chord tone lies in the bass, counted from 0 for the root; null when the root is missing, or the bass is no chord tone. */
   readonly inversion: number | null;
   /** Tones the name promises that are not among the notes. */
   readonly missing: readonly Note[];
@@ -38,7 +38,12 @@ const COST = {
   addition: 1.3,
   additionPastNinth: 1.1,
   omission: 2.4,
+  bareTension: 0.3,
   outsideKey: 0.7,
+  /** A triad over a bass that is none of its notes: what a chart writes before it counts far tensions. */
+  foreignBass: 2.5,
+  /** Taken off a whole seventh chord on its own root, whatever lies on top of it: its root is heard as the root. */
+  wholeSeventh: -1.4,
 } as const;
 
 /**
@@ -57,10 +62,26 @@ export function identify(notes: readonly Note[], key: Key | null = null): readon
   for (const root of rootlessRoots(distinct, sound)) {
     found.push(...candidatesOn({ notes: distinct, root, sounding: soundingOn(sound, root), present: false }, bass, key));
   }
+  found.push(...triadsOver(bass, distinct.slice(1), key));
   // nobody says 7add7: a chord with both sevenths has a name on another root
   const sayable = found.filter(({ chord }) => !holdsAll(chord.formula, SEVENTHS_OF_ITS_OWN));
   return (sayable.length === 0 ? found : sayable).sort((a, b) => a.cost - b.cost).slice(0, MOST_CANDIDATES);
 }
+
+/** A plain triad over a bass that is none of its notes, as `B/C`. */
+function triadsOver(bass: Note, above: readonly Note[], key: Key | null): readonly ChordCandidate[] {
+  if (above.length !== 3) return [];
+  return above.flatMap((root) =>
+    PLAIN_TRIADS.filter((formula) => formulaTones(formula).every(({ interval }) => above.includes(root + interval))).map((formula) => ({
+      chord: { root, formula, bass },
+      inversion: null,
+      missing: [],
+      cost: COST.foreignBass + (key !== null && !isInside(root, formulaTones(formula), key) ? COST.outsideKey : 0),
+    })),
+  );
+}
+
+const PLAIN_TRIADS = [formulaOf('1', '3', '5'), formulaOf('1', 'b3', '5')];
 
 /** A root that is tried, and what sounds above it. */
 interface Trial {
@@ -115,8 +136,19 @@ function nameOn({ root, formula, respelled, sounding, present }: RootReading, ba
     chord: { root, formula: whole, bass: present && !inRoot ? bassNote(root, tones[bassTone] as Tone, bass) : null },
     inversion: present ? bassTone : null,
     missing: [...(present ? [] : [root]), ...(fifthless ? [root + 1] : [])],
-    cost: qualityCost(whole) + COST.respelled * respelled + placingCost(formula, { present, inRoot, fifthless }) + outside,
+    cost:
+      qualityCost(whole) +
+      COST.respelled * respelled +
+      placingCost(formula, { present, inRoot, fifthless }) +
+      (present && inRoot && isWholeSeventhAndMore(formula) ? COST.wholeSeventh : 0) +
+      outside,
   };
+}
+
+/** Third, fifth and seventh, and something added to them that no name of its own holds. */
+function isWholeSeventhAndMore(formula: Formula): boolean {
+  const { added, addedPastNinth } = departuresOf(formula);
+  return added + addedPastNinth > 0 && holdsAny(formula, THIRDS) && holdsAny(formula, FIFTH) && holdsAny(formula, ANY_SEVENTH);
 }
 
 interface Placing {
@@ -264,6 +296,8 @@ function isUnusual(formula: Formula, changed: number, omitted: number): boolean 
 }
 
 const ALTERED_TENSIONS = formulaOf('b13');
+/** Without a seventh under it such a tension is rarely meant. */
+const BARE_TENSIONS = formulaOf('b9', '#9', '#11');
 const SIXTH = formulaOf('6');
 const ANY_SEVENTH = formulaOf('bb7', 'b7', '7');
 const THIRDS = formulaOf('b3', '3');
@@ -277,7 +311,8 @@ function qualityCost(formula: Formula): number {
   const suspended = suspension === 'none' ? 0 : COST.suspension;
   const additions = COST.addition * added + COST.additionPastNinth * addedPastNinth;
   const unusual = isUnusual(formula, altered + added, omitted) ? COST.unusual : 0;
-  return stacked + suspended + COST.alteration * altered + additions + COST.omission * omitted + unusual;
+  const bare = holdsAny(formula, BARE_TENSIONS) && !holdsAny(formula, ANY_SEVENTH | SIXTH) ? COST.bareTension : 0;
+  return bare + stacked + suspended + COST.alteration * altered + additions + COST.omission * omitted + unusual;
 }
 
 /** The bass as the chord spells it, unless that would be a double sharp or flat. */

@@ -57,3 +57,22 @@ describe('reading a progression', () => {
     expect(readProgression('key: C\n\nC F').keyGiven).toBe(true);
   });
 });
+
+describe('what is said of a root behind a space', () => {
+  const symbols = (text: string) => readProgression(text).chords.map(({ chord }) => printChord(chord));
+  test.each([
+    ['D min7 G7 Cmaj7', 'Dm7 G7 Cmaj7'],
+    ['D minor | G dom7 | C major', 'Dm G7 C'],
+    ['A half-dim D7 G m', 'Am7b5 D7 Gm'],
+    ['Eb maj7 | (C min7 F dom9)', 'Ebmaj7 Cm7 F9'],
+    ['F# dim B aug E sus4', 'F#dim Baug Esus4'],
+    // a root alone stays one, and so does what follows it
+    ['D G m7b5', 'D Gm7b5'],
+    ['A B C', 'A B C'],
+  ])('%s is %s', (typed, read) => expect(symbols(typed).join(' ')).toBe(read));
+
+  test('what follows keeps its column', () => {
+    const [, second] = readProgression('D min7 G7').chords;
+    expect(second?.at.column).toBe(readProgression('Dmin7  G7').chords[1]?.at.column);
+  });
+});

@@ -112,11 +112,22 @@ const WORDS = /["~[\]:@{}]|\/\//;
 const COMMA = /,(?=\s|$)(?![^(]*\))/g;
 const DASH = /(?<=\s)(?:[-–—→]|->|=>)(?=\s)/g;
 
-/** Commas and lone dashes or arrows between chords become spaces; every other character keeps its column. */
+/** A root and behind a space what is said of it: `D min7`, `G dom7`. */
+const SPOKEN_APART =
+  /(?<![^\s(|])([A-G][b#♭♯]?)( +)((?:half-?dim(?:inished)?|min(?:or)?|maj(?:or)?|dim(?:inished)?|aug(?:mented)?|dom(?:inant)?|sus|m|M)\d{0,2}(?:[b#♭♯]\d{1,2})*)(?=[\s|)]|$)/g;
+
+/** Commas and lone dashes or arrows between chords become spaces, and what is said of a root stands right behind it; everything else keeps its column. */
 function withoutSeparators(source: string): string {
   const lines = source.split(/(\r\n|\r|\n)/);
   return lines
-    .map((line) => (WORDS.test(line) ? line : line.replace(COMMA, ' ').replace(DASH, (dash) => ' '.repeat(dash.length))))
+    .map((line) =>
+      WORDS.test(line)
+        ? line
+        : line
+            .replace(COMMA, ' ')
+            .replace(DASH, (dash) => ' '.repeat(dash.length))
+            .replace(SPOKEN_APART, '$1$3$2'),
+    )
     .join('');
 }
 
