@@ -50,6 +50,13 @@ const bass = (name: string, tuning: Tuning): Instrument => ({
   scaleLength: BASS_MM,
 });
 
+const small = (name: string, tuning: Tuning, scaleLength: number, frets: number): Instrument => ({
+  ...guitar(name, tuning),
+  frets,
+  comfortFret: 12,
+  scaleLength,
+});
+
 /** Instruments to start from; every field can be changed. */
 export const INSTRUMENTS: readonly Instrument[] = [
   guitar('Guitar', [40, 45, 50, 55, 59, 64]),
@@ -59,8 +66,14 @@ export const INSTRUMENTS: readonly Instrument[] = [
   guitar('Guitar, open D', [38, 45, 50, 54, 57, 62]),
   guitar('Guitar, D A D G A D', [38, 45, 50, 55, 57, 62]),
   guitar('Seven-string guitar', [35, 40, 45, 50, 55, 59, 64]),
+  guitar('Guitar, both outer strings low D', [38, 45, 50, 55, 59, 62]),
+  guitar('Guitar, open E', [40, 47, 52, 56, 59, 64]),
   bass('Bass', [28, 33, 38, 43]),
   bass('Five-string bass', [23, 28, 33, 38, 43]),
+  small('Ukulele', [67, 60, 64, 69], 350, 15),
+  small('Baritone ukulele', [50, 55, 59, 64], 510, 18),
+  small('Mandolin', [55, 62, 69, 76], 350, 20),
+  small('Banjo, open G', [67, 50, 55, 59, 62], 670, 22),
 ];
 
 export const STANDARD_GUITAR = INSTRUMENTS[0] as Instrument;
@@ -91,6 +104,20 @@ function isWhole(value: number, fewest: number, most: number): boolean {
 
 function refuse(fault: InstrumentFault): Failure {
   return failure(fault, 0, 0);
+}
+
+/** The highest open string of a bass, and the lowest of an instrument that sounds all its few strings, as a ukulele does. */
+const HIGHEST_OF_BASS = 50;
+const LOWEST_OF_SMALL = 48;
+const MOST_SMALL_STRINGS = 5;
+
+/** What an instrument is for, as far as its tuning tells. */
+export type Calling = 'guitar' | 'bass' | 'small';
+
+/** A bass carries the root; a small instrument of four or five high strings sounds them all, whatever lies lowest. */
+export function callingOf(tuning: Tuning): Calling {
+  if (Math.max(...tuning) <= HIGHEST_OF_BASS) return 'bass';
+  return tuning.length <= MOST_SMALL_STRINGS && Math.min(...tuning) >= LOWEST_OF_SMALL ? 'small' : 'guitar';
 }
 
 /** What is unusual about a tuning, for a player to know: neither is an error. */

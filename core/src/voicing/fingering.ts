@@ -36,7 +36,7 @@ export function fingerings(frets: Frets, instrument: Instrument): readonly Finge
 /** How a shape is taught, when it is; it costs no more than the easiest way. */
 function taughtFingering(frets: Frets, { tuning, capo }: Instrument, easiest: Fingering | undefined): Fingering | undefined {
   const grip = gripOf(frets, tuning, capo);
-  if (grip === undefined || easiest === undefined) return undefined;
+  if (grip === undefined || grip.fingers === null || easiest === undefined) return undefined;
   return { fingers: grip.fingers, barres: barresIn(grip.fingers, frets), cost: easiest.cost };
 }
 

@@ -44,6 +44,7 @@ export const OPEN_GRIPS: readonly string[] = [
   'x02223 x01112',
   '022130 023140',
   '020102 020103',
+  'x02423 x01412',
   '076780 021340',
   // sixths, suspensions, added notes
   'x32210 x42310',
@@ -82,6 +83,7 @@ export const OPEN_GRIPS: readonly string[] = [
   // over another bass
   '2x0232 Tx0132',
   '200232 T00132',
+  'x42220 x31110',
   'x20003 x10003',
   '332010 342010',
   '032010 032010',
@@ -144,5 +146,5 @@ export const MOVABLE_GRIPS: readonly (readonly string[])[] = [
   // added ninth
   ['xx3213 xx3214', 'x31213 x31214'],
   // power
-  ['133xxx 134xxx', '13xxxx 13xxxx', 'x133xx x134xx', 'x13xxx x13xxx'],
+  ['133xxx 134xxx', 'x133xx x134xx', '13xxxx 13xxxx', 'x13xxx x13xxx'],
 ];

@@ -1,4 +1,4 @@
-import type { Instrument } from '../fretboard/instrument.ts';
+import { type Calling, callingOf, type Instrument } from '../fretboard/instrument.ts';
 import { gripOf } from './grips.ts';
 import { innerMutes } from './hand.ts';
 import type { Family, Frets, Voicing } from './voicing.ts';
@@ -31,7 +31,11 @@ const GRIP_FAR = 0.6;
 
 /** Best first: taught grips, then root lowest before inversions, whole before thinned out, easy before hard; ties by the frets, so that the order never depends on chance. */
 export function bestFirst(voicings: readonly Voicing[], instrument: Instrument): readonly Voicing[] {
-  const ranked = voicings.map((voicing) => ({ voicing, demerit: gripDemerit(voicing, instrument) ?? demeritOf(voicing) }));
+  const calling = callingOf(instrument.tuning);
+  const ranked = voicings.map((voicing) => ({
+    voicing,
+    demerit: gripDemerit(voicing, instrument, calling) ?? demeritOf(voicing, calling),
+  }));
   return ranked.sort(byMerit).map(({ voicing }) => voicing);
 }
 
@@ -45,8 +49,8 @@ interface Ranked {
 }
 
 /** Undefined for what is no taught grip of this chord, with its root or the bass that is asked for lowest. */
-function gripDemerit({ frets, chord, inversion }: Voicing, { tuning, capo }: Instrument): number | undefined {
-  if (chord.bass === null && inversion !== 0) return undefined;
+function gripDemerit({ frets, chord, inversion }: Voicing, { tuning, capo }: Instrument, calling: Calling): number | undefined {
+  if (chord.bass === null && inversion !== 0 && calling !== 'small') return undefined;
   const grip = gripOf(frets, tuning, capo);
   if (grip === undefined) return undefined;
   if (grip.open) return OPEN_GRIP + OPEN_LATER * grip.order;
@@ -54,11 +58,16 @@ function gripDemerit({ frets, chord, inversion }: Voicing, { tuning, capo }: Ins
   return MOVABLE_GRIP + SHOWN_LATER * grip.order + GRIP_FAR * lowest;
 }
 
-function demeritOf(voicing: Voicing): number {
+/** What an inversion costs: a bass carries the root, and where every string sounds nobody asks which is lowest. */
+const INVERSION: Readonly<Record<Calling, number>> = { guitar: INVERTED, bass: 20, small: 0 };
+/** What every fret up the neck costs more on instruments that are played near the nut. */
+const UP_THE_NECK: Readonly<Record<Calling, number>> = { guitar: 0, bass: 0.4, small: 0.4 };
+
+function demeritOf(voicing: Voicing, calling: Calling): number {
   const asked = voicing.chord.bass !== null;
-  const inverted = asked || voicing.inversion === 0 ? 0 : INVERTED;
+  const inverted = asked || voicing.inversion === 0 ? 0 : INVERSION[calling];
   const family = FAMILY_MERIT[voicing.families[0]] ?? 0;
-  const far = FAR * Math.max(0, ...voicing.frets.map((fret) => fret ?? 0));
+  const far = (FAR + UP_THE_NECK[calling]) * Math.max(0, ...voicing.frets.map((fret) => fret ?? 0));
   const quiet = STRUMMED.includes(voicing.families[0]) ? quietEdges(voicing.frets) : 0;
   return voicing.difficulty + inverted + family + far + quiet + THINNED * voicing.omitted.length + HOLE * innerMutes(voicing.frets);
 }

@@ -1,9 +1,10 @@
 import type { Chord } from '../chord/chord.ts';
-import type { Instrument } from '../fretboard/instrument.ts';
+import { type Calling, callingOf, type Instrument } from '../fretboard/instrument.ts';
 import { chroma } from '../pitch/note.ts';
 import { countBits } from './bits.ts';
 import { barreFamily, isFourth, isThird, type Shape, type SoundingString, structuralFamilies } from './family.ts';
 import { usualFingering } from './fingering.ts';
+import { gripOf } from './grips.ts';
 import { difficultyOf, innerMutes, MOST_INNER_MUTES, pressedSpan, reach, spansHand } from './hand.ts';
 import { bestFirst } from './merit.ts';
 import { type ToneRules, toneRules } from './tone-rules.ts';
@@ -40,6 +41,8 @@ export interface VoicingSearch {
 const MOST_TRIED = 400_000;
 const FEWEST_SOUNDING = 3;
 const FEWEST_LOOSE = 4;
+const SMALL_STRINGS = 4;
+const FEWEST_ON_BASS = 2;
 const LOWEST_BARRE_STRING = 5;
 /** Chords of more tones than this are not turned over. */
 const MOST_TURNED = 4;
@@ -52,7 +55,7 @@ const MOST_QUARTAL = 5;
  * one, it is. Nothing sounds behind the capo, and frets count from the nut.
  */
 export function findVoicings(chord: Chord, instrument: Instrument, wish: VoicingWish = {}): VoicingSearch {
-  const rules = toneRules(chord, instrument.tuning.length, wish);
+  const rules = toneRules(chord, instrument.tuning, wish);
   const search = new Search(chord, instrument, rules, wish);
   search.run();
   return { voicings: bestFirst(search.found, instrument), partial: search.tried >= MOST_TRIED, leftOut: rules.leftOut };
@@ -77,6 +80,7 @@ class Search {
   readonly #lowest: number | null;
   /** Whether only barre shapes are wished: they begin on string 6 or 5, and no string above is muted or lies behind the finger. */
   readonly #barresOnly: boolean;
+  readonly #calling: Calling;
   readonly #mostInside: number;
   readonly #spots: readonly (readonly Spot[])[];
   readonly #held: (Spot | null)[] = [];
@@ -88,6 +92,7 @@ class Search {
     this.#instrument = instrument;
     this.#rules = rules;
     this.#wish = wish;
+    this.#calling = callingOf(instrument.tuning);
     const last = Math.min(wish.maxFret ?? instrument.frets, instrument.frets);
     this.#barresOnly = wish.families?.every(isBarre) ?? false;
     this.#mostInside = wish.unbroken === true ? 0 : MOST_INNER_MUTES;
@@ -112,7 +117,7 @@ class Search {
     const { low, high, heard, gap, gaps } = hand;
     this.#held[index] = null;
     hand.gap = gap + 1;
-    this.#string(index + 1);
+    if (this.#mayBeMute(index)) this.#string(index + 1);
     const inside = hand.sounding === 0 ? 0 : gaps + gap;
     if (inside <= this.#mostInside) {
       hand.sounding += 1;
@@ -128,6 +133,11 @@ class Search {
       hand.sounding -= 1;
     }
     Object.assign(hand, { low, high, heard, gap, gaps });
+  }
+
+  /** A small instrument sounds every string, but for the fifth of a banjo. */
+  #mayBeMute(index: number): boolean {
+    return this.#calling !== 'small' || (index === 0 && this.#spots.length > SMALL_STRINGS);
   }
 
   /** Whether no shape that is wished can come of this string: the wrong bass, or no barre any more. */
@@ -154,7 +164,7 @@ class Search {
   #keep(): void {
     if (!this.#canBeChord()) return;
     const strings = this.#soundingStrings();
-    if (!isInOrder(strings, this.#instrument.capo, this.#held)) return;
+    if (!isInOrder(strings, this.#instrument, this.#held)) return;
     const lowest = strings.reduce((low, string) => (string.midi < low.midi ? string : low));
     if (this.#rules.bass !== null && lowest.tone.chroma !== this.#rules.bass) return;
     const frets: Frets = this.#held.map((spot) => (spot === null ? null : spot.fret));
@@ -175,14 +185,26 @@ class Search {
 
   /** The chord's tones in a hand nobody would play them with. */
   #isNoShape(structural: readonly Family[], rooted: boolean): boolean {
-    if (structural.length === 0 && !this.#isFistful(this.#hand.gaps, rooted)) return true;
+    if (structural.length === 0 && !this.#isFistful(this.#hand.gaps, rooted)) return !this.#isTaught();
     if (structural.every((family) => family === 'open') && !rooted && this.#isTurnedTooFar()) return true;
     return structural.includes('open') && this.#mutesForNothing();
+  }
+
+  #isTaught(): boolean {
+    const { tuning, capo } = this.#instrument;
+    return (
+      gripOf(
+        this.#held.map((spot) => spot?.fret ?? null),
+        tuning,
+        capo,
+      ) !== undefined
+    );
   }
 
   /** What is no known structure must at least be a hand full: four strings side by side, and the root lowest where open strings ring. */
   #isFistful(gaps: number, rooted: boolean): boolean {
     const { sounding, low } = this.#hand;
+    if (this.#calling !== 'guitar') return true;
     if (sounding < this.#fewest(FEWEST_LOOSE)) return false;
     // open strings alone are an open chord or nothing, but for power chords on low tunings
     if (low === 0 && this.#rules.chordTones >= FEWEST_SOUNDING) return false;
@@ -221,6 +243,7 @@ class Search {
 
   /** A power chord has two tones, and two strings are enough for it. */
   #fewest(usual: number): number {
+    if (this.#calling === 'bass') return FEWEST_ON_BASS;
     return this.#rules.chordTones < FEWEST_SOUNDING ? this.#rules.chordTones : usual;
   }
 
@@ -328,11 +351,12 @@ function spotsOn(open: number, first: number, last: number, tones: readonly Name
   return spots;
 }
 
-/** Two pressed strings never sound the same pitch, and strings sound upward unless the tuning is crossed. */
-function isInOrder(strings: readonly SoundingString[], capo: number, held: readonly (Spot | null)[]): boolean {
+/** Two pressed strings never sound the same pitch, and strings sound upward unless the tuning itself is crossed there. */
+function isInOrder(strings: readonly SoundingString[], { capo, tuning }: Instrument, held: readonly (Spot | null)[]): boolean {
   return strings.every(({ midi, string }, index) => {
     const before = strings[index - 1];
     if (before === undefined || midi > before.midi) return true;
+    if ((tuning[string] as number) <= (tuning[before.string] as number)) return true;
     return held[string]?.fret === capo || held[before.string]?.fret === capo;
   });
 }

@@ -1,11 +1,13 @@
 import { describe, expect, test } from '@jest/globals';
 import { parseChord } from '../chord/chord-text.ts';
 import { requireValue } from '../fault.ts';
+import { STANDARD_TUNING } from '../fretboard/fretboard.ts';
 import { STANDARD_GUITAR } from '../fretboard/instrument.ts';
 import { findVoicings, type VoicingWish } from './search.ts';
 import { toneRules } from './tone-rules.ts';
 
-const rules = (symbol: string, wish: VoicingWish = {}, strings = 6) => toneRules(requireValue(parseChord(symbol)), strings, wish);
+const rules = (symbol: string, wish: VoicingWish = {}, strings = 6) =>
+  toneRules(requireValue(parseChord(symbol)), STANDARD_TUNING.slice(-strings), wish);
 
 /** The tones without which no shape of the chord outside shells and fourths is taken. */
 const needed = (symbol: string, wish: VoicingWish = {}) => {

@@ -1,5 +1,7 @@
 import type { Chord } from '../chord/chord.ts';
 import { ALTERED_FORMULA } from '../chord/quality.ts';
+import type { Tuning } from '../fretboard/fretboard.ts';
+import { callingOf } from '../fretboard/instrument.ts';
 import { chroma } from '../pitch/note.ts';
 import { type Family, type NamedTone, tonesOf } from './voicing.ts';
 
@@ -31,6 +33,8 @@ interface Wish {
 const FIFTH = '5';
 const THIRDS = ['3', 'b3'];
 const NINTHS = ['b9', '9', '#9'];
+/** What a bass plays of a chord beside its root. */
+const BASS_TONES = ['b5', '5', '#5', '7', 'b7', 'bb7', 'bass'];
 const SHELL_TONES = ['1', '3', 'b3', '4', '2', '7', 'b7', 'bb7', '6'];
 
 /**
@@ -39,7 +43,8 @@ const SHELL_TONES = ['1', '3', 'b3', '4', '2', '7', 'b7', 'bb7', '6'];
  * of four tones keep everything but in open shapes, where the fifth may go, and in shells. With more tones
  * than strings, the least telling ones go first. Quartal stacks may borrow the eleventh.
  */
-export function toneRules(chord: Chord, strings: number, wish: Wish): ToneRules {
+export function toneRules(chord: Chord, tuning: Tuning, wish: Wish): ToneRules {
+  const strings = tuning.length;
   const own = tonesOf(chord);
   const chordTones = own.filter(({ place }) => place !== null).length;
   const tones = [...own, ...borrowedEleventh(chord, own, wish)];
@@ -53,7 +58,9 @@ export function toneRules(chord: Chord, strings: number, wish: Wish): ToneRules 
   const root = asked.includes('root') && chordTones > 3 ? bit(({ place }) => place === 0) : 0;
   const leftOut = tooMany(own, usual, strings);
   const surplus = bit(({ formula }) => leftOut.includes(formula));
-  const needed = all & ~spare & ~root & ~surplus;
+  // a bass plays the root with its fifth, and the seventh of a seventh chord
+  const carried = callingOf(tuning) === 'bass' ? bit(({ place, formula }) => place === 0 || BASS_TONES.includes(formula)) : -1;
+  const needed = all & ~spare & ~root & ~surplus & carried;
   const openNeeded = chordTones >= 4 ? needed & ~fifth : needed;
   const shellNeeded =
     bit(({ place, formula }) => place !== null && SHELL_TONES.includes(formula)) | bit(({ formula }) => formula === 'bass');
