@@ -103,6 +103,61 @@ describe('questions', () => {
   });
 });
 
+const post = (path: string, body: unknown) => api(path, 'POST', body);
+
+describe('answers', () => {
+  const ask = async (depth: 'triad' | 'seventh') =>
+    (await post('/practice/questions', { kinds: ['degree-to-chord'], keys: ['Gb major'], depth, count: 7, seed: 1 })).body.questions.find(
+      ({ prompt }: { prompt: { degree: string } }) => prompt.degree === '5',
+    );
+
+  test.each([
+    ['Db7', 'right', 'Db7'],
+    ['dee flat seven', 'right', 'Db7'],
+    ['D♭ dominant seventh', 'right', 'Db7'],
+    ['Db', 'as-triad', 'Db'],
+    ['C#7', 'wrong', 'C#7'],
+    ['Dbm7', 'wrong', 'Dbm7'],
+    ['banana', 'unread', ''],
+  ])('5 of G♭ as a seventh, %s: %s', async (answer, verdict, reads) => {
+    const { status, body } = await post('/practice/answers', { question: await ask('seventh'), answer });
+    expect([status, body.verdict, body.reads]).toEqual([200, verdict, reads]);
+    expect(body.says.length).toBeGreaterThan(5);
+  });
+
+  test('as a triad the triad is right', async () => {
+    expect((await post('/practice/answers', { question: await ask('triad'), answer: 'D flat major' })).body.verdict).toBe('right');
+  });
+
+  test('every question of every kind is answered right by what it accepts', async () => {
+    const { body } = await post('/practice/questions', {
+      kinds: [
+        'degree-to-chord',
+        'chord-to-degree',
+        'degree-quality',
+        'quality-row',
+        'chord-tones',
+        'two-five-one',
+        'relative',
+        'note-on-fret',
+      ],
+      keys: ['Eb major', 'C minor'],
+      count: 80,
+      seed: 3,
+    });
+    for (const question of body.questions)
+      for (const answer of question.answer.accepted)
+        expect((await post('/practice/answers', { question, answer })).body.verdict).toBe('right');
+  });
+
+  test.each([
+    [{}, 422],
+    [{ question: {}, answer: 'C' }, 422],
+    [{ question: { kind: 'relative', answer: { as: 'key', accepted: [], spelled: true } }, answer: 'C' }, 422],
+    [{ question: { kind: 'nonsense', answer: { as: 'key', accepted: ['C major'], spelled: true } }, answer: 'C' }, 422],
+  ])('%j is refused', async (body, status) => expect((await post('/practice/answers', body)).status).toBe(status));
+});
+
 describe('plans', () => {
   test('sum to the minutes, say why, and are always the same', async () => {
     const wish = {

@@ -141,6 +141,8 @@ export {
   passesQuery,
   passesRequest,
   passesTaken,
+  practiceAnswerAnswer,
+  practiceAnswerRequest,
   practiceLog,
   practicePass,
   practicePlanAnswer,

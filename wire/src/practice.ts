@@ -46,6 +46,20 @@ export const practiceQuestionsRequest = z
   })
   .meta({ id: 'PracticeQuestionsRequest' });
 
+const ANSWER_FORMS = [
+  'chord',
+  'chords',
+  'degree',
+  'degrees',
+  'quality',
+  'qualities',
+  'note',
+  'notes',
+  'key',
+  'keys',
+  'frets',
+  'tone',
+] as const;
 const shape = z.array(z.number().int().nullable());
 const prompt = z.object({
   text: z.string(),
@@ -75,7 +89,7 @@ export const practiceQuestionsAnswer = z
         key: z.object({ tonic: z.string(), scale: z.string() }),
         prompt,
         answer: z.object({
-          as: z.enum(['chord', 'chords', 'degree', 'degrees', 'quality', 'qualities', 'note', 'notes', 'key', 'keys', 'frets', 'tone']),
+          as: z.enum(ANSWER_FORMS),
           accepted: z.array(z.string()).describe('every right answer, the usual one first'),
           spelled: z.boolean().describe('whether only the right letter counts'),
         }),
@@ -84,6 +98,29 @@ export const practiceQuestionsAnswer = z
     ),
   })
   .meta({ id: 'PracticeQuestionsAnswer' });
+
+/** A question as it was given, and what was said to it. */
+export const practiceAnswerRequest = z
+  .object({
+    question: z.object({
+      kind: z.enum(QUESTION_KINDS),
+      answer: z.object({
+        as: z.enum(ANSWER_FORMS),
+        accepted: z.array(z.string().max(400)).min(1, { error: 'a question has at least one right answer' }).max(200),
+        spelled: z.boolean(),
+      }),
+    }),
+    answer: z.string().max(400, { error: 'an answer has at most 400 letters' }),
+  })
+  .meta({ id: 'PracticeAnswerRequest' });
+
+export const practiceAnswerAnswer = z
+  .object({
+    verdict: z.enum(['right', 'wrong', 'unread', 'as-triad']).describe('as-triad: the right triad where its seventh was asked for'),
+    reads: z.string().describe('what the answer was taken for; empty where it could not be read'),
+    says: z.string(),
+  })
+  .meta({ id: 'PracticeAnswerAnswer' });
 
 const tempoError = { error: `a tempo lies between ${SLOWEST} and ${FASTEST}` };
 const tempo = z.number().min(SLOWEST, tempoError).max(FASTEST, tempoError).nullable();

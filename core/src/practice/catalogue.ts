@@ -65,9 +65,17 @@ const BASS_OPEN = 36;
 /** Whether a study can be played on an instrument: it has the strings, and is no bass where chords are wanted. */
 export function fits(what: string, tuning: readonly number[]): boolean {
   if (tuning.length < (NEEDS_STRINGS[what] ?? 1)) return false;
+  if (what.startsWith('sweep') && !liesClose(tuning)) return false;
   const isBass = Math.min(...tuning) < BASS_OPEN && tuning.length <= 5;
   if (what === 'bass arpeggios') return isBass;
   return !isBass || !(SHAPE_STUDIES as readonly string[]).includes(what);
+}
+
+const WIDEST_STEP = 6;
+
+/** Whether every string sounds above the one before it, and no further than a hand sweeps in one position. */
+function liesClose(tuning: readonly number[]): boolean {
+  return tuning.slice(1).every((midi, at) => midi > (tuning[at] as number) && midi - (tuning[at] as number) <= WIDEST_STEP);
 }
 
 /** What there is to practise of a study in a key, in the order it is met. */

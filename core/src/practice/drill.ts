@@ -16,6 +16,7 @@ export function drillFor(item: Item, wish: DrillWish): Drill | null {
   if (key === null) return null;
   switch (item.study) {
     case 'warm-up':
+      if (item.what === FIRST_WARM_UP) return fiveNotes(key, wish);
       return runDrill('scale over each chord', key, wish.instrument, 'slowly');
     case 'programme':
       return nightDrill(item.what, key, wish);
@@ -30,6 +31,18 @@ export function drillFor(item: Item, wish: DrillWish): Drill | null {
     default:
       return null;
   }
+}
+
+/** The warm-up of one who has never played here. */
+export const FIRST_WARM_UP = 'five notes';
+const FIVE = 5;
+
+/** The first five notes of the key along one string, up and back, two beats each. */
+function fiveNotes(key: Key, wish: DrillWish): Drill | null {
+  const whole = nightDrill('names', key, wish);
+  if (whole === null) return null;
+  const up = whole.steps.slice(0, FIVE).map((step) => ({ ...step, beats: 2 }));
+  return { ...whole, steps: [...up, ...[...up].reverse().slice(1)] };
 }
 
 const SAID: Readonly<Record<string, Say>> = {

@@ -1,12 +1,14 @@
 import type { Chord } from '../chord/chord.ts';
-import { parseChord } from '../chord/chord-text.ts';
-import { findTone } from '../chord/formula.ts';
-import { findScaleNumber } from '../interval/interval-text.ts';
+import { parseChord, printChord } from '../chord/chord-text.ts';
+import { type Formula, findTone, formulaNames, formulaOf } from '../chord/formula.ts';
+import { findScaleNumber, printScaleNumber } from '../interval/interval-text.ts';
 import type { Key } from '../key/key.ts';
 import { parseKey } from '../key/key-text.ts';
 import { isEnharmonic, type Note } from '../pitch/note.ts';
-import { parseNote } from '../pitch/note-text.ts';
+import { parseNote, printNote } from '../pitch/note-text.ts';
+import { keyText, qualityText } from './key-questions.ts';
 import type { AnswerForm, Question } from './question.ts';
+import { dashReadings, signsOf } from './spoken-answer.ts';
 
 /** How an answer was marked. */
 export type Mark =
@@ -14,6 +16,8 @@ export type Mark =
   /** It sounds right, and another letter belongs there. */
   | { readonly kind: 'misspelled'; readonly wanted: string }
   | { readonly kind: 'wrong'; readonly wanted: string }
+  /** The right triads where their sevenths were asked for: half right, and asked again. */
+  | { readonly kind: 'as-triad'; readonly wanted: string }
   /** What was said cannot be read as an answer at all. */
   | { readonly kind: 'unread'; readonly as: AnswerForm };
 
@@ -30,40 +34,106 @@ const tone: Reader = (text) => findTone(text.replaceAll('♭', 'b').replaceAll('
 const key: Reader = (text) => readable(parseKey(capital(text)));
 const fret: Reader = (text) => (/^\d{1,2}$/.test(text) ? Number(text) : undefined);
 
+const asChord = (value: unknown) => printChord(value as Chord);
+const asNote = (value: unknown) => printNote(value as Note);
+const asKey = (value: unknown) => keyText(value as Key);
+const asDegree = (value: unknown) => printScaleNumber(value as number);
+const asQuality = (value: unknown) => qualityText({ root: 0, formula: value as Formula, bass: null });
+const asTone = (value: unknown) => formulaNames(value as Formula)[0] ?? '';
+
 const LIKE_NOTE = (a: unknown, b: unknown): Likeness => likeNotes(a as Note, b as Note);
 const LIKE_VALUE = (a: unknown, b: unknown): Likeness => (a === b ? 'same' : 'other');
 
 interface Form {
   readonly read: Reader;
+  readonly print: (value: unknown) => string;
   readonly like: (a: unknown, b: unknown) => Likeness;
   /** How many things an answer is. */
   readonly many?: 'in order' | 'any order';
 }
 
 const FORMS: Readonly<Record<AnswerForm, Form>> = {
-  chord: { read: chord, like: likeChords },
-  chords: { read: chord, like: likeChords, many: 'in order' },
-  degree: { read: degree, like: LIKE_VALUE },
-  degrees: { read: degree, like: LIKE_VALUE, many: 'in order' },
-  quality: { read: quality, like: LIKE_VALUE },
-  qualities: { read: quality, like: LIKE_VALUE, many: 'in order' },
-  note: { read: note, like: LIKE_NOTE },
-  notes: { read: note, like: LIKE_NOTE, many: 'in order' },
-  key: { read: key, like: likeKeys },
-  keys: { read: key, like: likeKeys, many: 'any order' },
-  frets: { read: fret, like: LIKE_VALUE },
-  tone: { read: tone, like: LIKE_VALUE },
+  chord: { read: chord, print: asChord, like: likeChords },
+  chords: { read: chord, print: asChord, like: likeChords, many: 'in order' },
+  degree: { read: degree, print: asDegree, like: LIKE_VALUE },
+  degrees: { read: degree, print: asDegree, like: LIKE_VALUE, many: 'in order' },
+  quality: { read: quality, print: asQuality, like: LIKE_VALUE },
+  qualities: { read: quality, print: (value) => asQuality(value) || '-', like: LIKE_VALUE, many: 'in order' },
+  note: { read: note, print: asNote, like: LIKE_NOTE },
+  notes: { read: note, print: asNote, like: LIKE_NOTE, many: 'in order' },
+  key: { read: key, print: asKey, like: likeKeys },
+  keys: { read: key, print: asKey, like: likeKeys, many: 'any order' },
+  frets: { read: fret, print: String, like: LIKE_VALUE },
+  tone: { read: tone, print: asTone, like: LIKE_VALUE },
 };
 
-/** Marks an answer as it was typed, tapped or said: right, right but misspelled where the letter counts, wrong, or not to be read. */
-export function markAnswer({ answer: { as, accepted, spelled } }: Pick<Question, 'answer'>, given: string): Mark {
+/** An answer, what it was taken for in plain spelling, and how it was marked. */
+export interface MarkedAnswer {
+  readonly mark: Mark;
+  /** Empty where it could not be read. */
+  readonly reads: string;
+}
+
+/**
+ * Marks an answer as it was typed, tapped or said: right, right but misspelled where the letter counts, right as triads where
+ * sevenths were asked for, wrong, or not to be read. Of several ways it may be meant, the best counts.
+ */
+export function markAnswer(question: Pick<Question, 'answer'>, given: string): Mark {
+  return readMarked(question, given).mark;
+}
+
+/** The same with what the answer was taken for. */
+export function readMarked({ answer }: Pick<Question, 'answer'>, given: string): MarkedAnswer {
+  const meant = [given, signsOf(answer.as, given)].flatMap((text) => dashReadings(answer.as, text));
+  const marked = [...new Set(meant)].map((text) => ({ mark: markText(answer, text), reads: plainText(answer.as, text) }));
+  return marked.reduce((best, one) => (RANK[one.mark.kind] < RANK[best.mark.kind] ? one : best));
+}
+
+const RANK: Readonly<Record<Mark['kind'], number>> = { right: 0, misspelled: 1, 'as-triad': 2, wrong: 3, unread: 4 };
+
+function markText({ as, accepted, spelled }: Question['answer'], given: string): Mark {
   const wanted = accepted[0] as string;
   const said = readAnswer(as, given);
   if (said === undefined) return { kind: 'unread', as };
-  const likenesses = accepted.map((text) => compare(FORMS[as], readAnswer(as, text) as readonly unknown[], said));
+  const answers = accepted.map((text) => readAnswer(as, text) as readonly unknown[]);
+  const likenesses = answers.map((one) => compare(FORMS[as], one, said));
   if (likenesses.includes('same')) return { kind: 'right' };
-  if (!likenesses.includes('sounds')) return { kind: 'wrong', wanted };
-  return spelled ? { kind: 'misspelled', wanted } : { kind: 'right' };
+  if (likenesses.includes('sounds')) return spelled ? { kind: 'misspelled', wanted } : { kind: 'right' };
+  return answers.some((one) => isAsTriads(as, one, said)) ? { kind: 'as-triad', wanted } : { kind: 'wrong', wanted };
+}
+
+const SEVENTHS = formulaOf('bb7', 'b7', '7');
+
+/** Whether sevenths were asked for and these are their triads, each of them or some. */
+function isAsTriads(as: AnswerForm, wanted: readonly unknown[], said: readonly unknown[]): boolean {
+  const pairs = wanted.map((one, place) => [one, said[place]] as const);
+  if (wanted.length !== said.length) return false;
+  switch (as) {
+    case 'chord':
+    case 'chords':
+      return (
+        pairs.every(([one, other]) => likeChords(triadOf(one as Chord), triadOf(other as Chord)) === 'same') &&
+        lacksSeventh(said.map((one) => (one as Chord).formula))
+      );
+    case 'quality':
+    case 'qualities':
+      return (
+        pairs.every(([one, other]) => withoutSeventh(one as Formula) === withoutSeventh(other as Formula)) &&
+        lacksSeventh(said as readonly Formula[])
+      );
+    default:
+      return false;
+  }
+}
+
+const withoutSeventh = (formula: Formula): Formula => formula & ~SEVENTHS;
+const triadOf = (one: Chord): Chord => ({ ...one, formula: withoutSeventh(one.formula) });
+const lacksSeventh = (formulas: readonly Formula[]) => formulas.some((formula) => (formula & SEVENTHS) === 0);
+
+/** What an answer was taken for, in plain ASCII spelling. */
+function plainText(as: AnswerForm, given: string): string {
+  const { print } = FORMS[as];
+  return (readAnswer(as, given) ?? []).map((one) => print(one)).join(as === 'keys' ? ', ' : ' ');
 }
 
 /** The things an answer names; undefined where one of them cannot be read. A plain major quality may be said by nothing at all. */

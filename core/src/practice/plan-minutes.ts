@@ -48,6 +48,8 @@ interface Has {
   readonly song: boolean;
   /** What is taken first of hands and ears. */
   readonly turn: number;
+  /** Where nothing was ever played here: what the hands begin with beside numbers. Null for everybody else. */
+  readonly firstHands: 'shapes' | 'runs' | null;
 }
 
 /** Cuts the minutes into blocks: breaks so that nobody plays for more than 25 minutes, and what fits in between. They sum to the minutes given. */
@@ -61,8 +63,8 @@ export function layOut(minutes: number, has: Has): readonly Slot[] {
     const kinds = kindsFor(place, stretches.length, has);
     const left = length - (isFirst ? warmUp : 0);
     return [
-      ...(isFirst ? [slot('warm-up', warmUp)] : [slot('break', BREAK_MINUTES)]),
-      ...cut(left, kinds).map(({ kind, minutes: long }) => slot(kind, long)),
+      ...(isFirst ? [slotOf('warm-up', warmUp)] : [slotOf('break', BREAK_MINUTES)]),
+      ...cut(left, kinds).map(({ kind, minutes: long }) => slotOf(kind, long)),
     ];
   });
 }
@@ -79,8 +81,12 @@ function share(whole: number, parts: number, place: number): number {
 }
 
 /** What a stretch would hold, the most wanted first. */
-function kindsFor(place: number, stretches: number, { programme, song, turn }: Has): readonly PlayedKind[] {
+function kindsFor(place: number, stretches: number, { programme, song, turn, firstHands }: Has): readonly PlayedKind[] {
   const isLast = place === stretches - 1;
+  if (firstHands !== null) {
+    const tonight = programme && place === 0 ? (['programme'] as const) : [];
+    return ['recall', ...tonight, ...(song && isLast ? (['song'] as const) : []), firstHands];
+  }
   const hands = [0, 1].map((step) => HANDS[(turn + place * 2 + step) % HANDS.length] as PlayedKind);
   return [
     'recall',
@@ -108,6 +114,7 @@ function cut(minutes: number, kinds: readonly PlayedKind[]): readonly { readonly
   });
 }
 
-function slot(kind: BlockKind, minutes: number): Slot {
+/** A block of so many minutes, with as many items as fit. */
+export function slotOf(kind: BlockKind, minutes: number): Slot {
   return { kind, minutes, items: kind === 'break' ? 0 : Math.max(1, Math.round(minutes / ITEM_MINUTES[kind])) };
 }

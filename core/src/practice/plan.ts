@@ -2,10 +2,11 @@ import { type Key, sameKey } from '../key/key.ts';
 import { itemsOf } from './catalogue.ts';
 import { chainLinks, chainUnits, nextUnit } from './chain.ts';
 import { type Dice, diceOf } from './dice.ts';
+import { FIRST_WARM_UP } from './drill.ts';
 import { findItem, type Item, itemId, itemIn, keyOfItem } from './item.ts';
 import { daysSince, type Memory, recallNow, remember } from './memory.ts';
 import type { Outcome, Pass } from './pass.ts';
-import { type BlockKind, layOut, type Slot } from './plan-minutes.ts';
+import { type BlockKind, layOut, type Slot, slotOf } from './plan-minutes.ts';
 import { NIGHT_STAGES, nightsOf, type Programme } from './programme.ts';
 
 /** Why something is in a plan, as evidence. */
@@ -68,10 +69,77 @@ const MOST_WAITING = 6;
 /** A plan for the minutes somebody has: warm-up, what is due, tonight's key, a song of the set, breaks. Its minutes sum to those asked for. */
 export function planPractice(wish: PlanWish): readonly PlanBlock[] {
   const desk = openDesk(wish);
-  const slots = layOut(wish.minutes, { programme: desk.night !== null, song: wish.songs.length > 0, turn: desk.dice.below(4) });
-  desk.newItems = Math.floor(slots.reduce((sum, { items }) => sum + items, 0) * MOST_NEW);
-  desk.newMinutes = wish.minutes * MOST_NEW;
+  const has = { programme: desk.night !== null, song: wish.songs.length > 0, turn: desk.dice.below(4), firstHands: firstHandsOf(desk) };
+  const slots = withinBudget(desk, layOut(wish.minutes, has));
+  Object.assign(desk, budgetOf(wish, slots));
+  const needy = [...new Set(slots.filter((slot) => isNeedy(desk, slot)).map(({ kind }) => kind))];
+  const isBegun = (kind: Slot['kind']) => [...desk.taken.values()].some(({ item }) => blockOf(item.study) === kind);
+  desk.owed = (filled) => needy.filter((kind) => kind !== filled && !isBegun(kind)).length;
   return slots.map((slot) => ({ kind: slot.kind, minutes: slot.minutes, items: fill(desk, slot) }));
+}
+
+/** Which block an item of a study stands in. */
+function blockOf(study: Item['study']): string {
+  return study === 'aloud' ? 'recall' : study;
+}
+
+/** A first evening has grips, or on a bass the notes of chords. */
+function firstHandsOf(desk: Desk): 'shapes' | 'runs' | null {
+  if (desk.memories.size > 0) return null;
+  return poolOf(desk, 'shapes').length > 0 ? 'shapes' : 'runs';
+}
+
+interface Budget {
+  readonly newItems: number;
+  readonly newMinutes: number;
+}
+
+/** How much of a plan may be met for the first time. */
+function budgetOf({ minutes }: PlanWish, slots: readonly Slot[]): Budget {
+  return { newItems: Math.floor(slots.reduce((sum, { items }) => sum + items, 0) * MOST_NEW), newMinutes: minutes * MOST_NEW };
+}
+
+/**
+ * The blocks that can hold their kind: one of which nothing was ever met has to begin something. Where more of them would begin
+ * than may, the last gives its minutes to the block before it.
+ */
+function withinBudget(desk: Desk, slots: readonly Slot[]): readonly Slot[] {
+  const empty = slots.find(({ kind }) => isPlayed(kind) && poolOf(desk, kind).length === 0);
+  if (empty !== undefined) return withinBudget(desk, withoutKind(slots, empty.kind));
+  const needy = slots.filter((slot, at) => isNeedy(desk, slot) && slots.findIndex(({ kind }) => kind === slot.kind) === at);
+  const { newItems, newMinutes } = budgetOf(desk.wish, slots);
+  const begun = needy.reduce((sum, { minutes, items }) => sum + minutes / items, 0);
+  if (needy.length <= Math.max(1, newItems) && (needy.length <= 1 || begun <= newMinutes)) return slots;
+  const last = needy.at(-1) as Slot;
+  return withinBudget(desk, withoutKind(slots, last.kind));
+}
+
+type PooledKind = Exclude<Slot['kind'], 'break' | 'warm-up' | 'song'>;
+
+function isPlayed(kind: Slot['kind']): kind is PooledKind {
+  return kind !== 'break' && kind !== 'warm-up' && kind !== 'song';
+}
+
+function isNeedy(desk: Desk, { kind }: Slot): boolean {
+  if (!isPlayed(kind)) return false;
+  return poolOf(desk, kind).every((item) => !desk.memories.has(itemId(item)));
+}
+
+/** The slots without those of a kind: their minutes go to the block before each, or behind it where there is none but a break. */
+function withoutKind(slots: readonly Slot[], kind: Slot['kind']): readonly Slot[] {
+  const kept: Slot[] = [];
+  let owed = 0;
+  for (const one of slots) {
+    const before = kept.at(-1);
+    if (one.kind !== kind) {
+      kept.push(owed > 0 && one.kind !== 'break' ? slotOf(one.kind, one.minutes + owed) : one);
+      if (one.kind !== 'break') owed = 0;
+    } else if (before !== undefined && before.kind !== 'break') kept.splice(-1, 1, slotOf(before.kind, before.minutes + one.minutes));
+    else owed += one.minutes;
+  }
+  const end = kept.at(-1);
+  if (owed > 0 && end !== undefined) kept.splice(-1, 1, slotOf(end.kind, end.minutes + owed));
+  return kept;
 }
 
 /** What is known while a plan is being made. */
@@ -86,6 +154,8 @@ interface Desk {
   readonly taken: Map<string, PlannedItem>;
   newItems: number;
   newMinutes: number;
+  /** How many kinds of this plan, beside the one that is filled, have to begin something still. */
+  owed: (filled: Slot['kind']) => number;
 }
 
 const FIRST_KEY: Key = { tonic: 0, scale: 'major' };
@@ -99,8 +169,9 @@ function openDesk(wish: PlanWish): Desk {
   const keys = [...(night === null ? [] : [night.key]), ...met].filter(
     (key, at, all) => all.findIndex((other) => sameKey(key, other)) === at,
   );
-  const open = keys.length === 0 ? [FIRST_KEY] : keys;
-  return { wish, dice: diceOf(seed), memories, night, keys: open, taken: new Map(), newItems: 0, newMinutes: 0 };
+  // a first evening is in the key of the next song, or in C
+  const open = keys.length === 0 ? [wish.songs[0]?.key ?? FIRST_KEY] : keys;
+  return { wish, dice: diceOf(seed), memories, night, keys: open, taken: new Map(), newItems: 0, newMinutes: 0, owed: () => 0 };
 }
 
 function keysMet(memories: ReadonlyMap<string, Memory>): readonly Key[] {
@@ -134,7 +205,9 @@ function warmUp({ keys, memories }: Desk): PlannedItem {
     };
   });
   const { key } = strengths.reduce((best, one) => (one.days > best.days ? one : best));
-  return { item: itemIn('warm-up', 'slow scale', key), isNew: false, why: { kind: 'warm-up' }, night: null };
+  // who never played does not begin with all the modes of a key
+  const what = memories.size === 0 ? FIRST_WARM_UP : 'slow scale';
+  return { item: itemIn('warm-up', what, key), isNew: false, why: { kind: 'warm-up' }, night: null };
 }
 
 /** The song of the set that sits worst. One never practised is new, and is met before all others. */
@@ -147,7 +220,7 @@ function songFor(desk: Desk): readonly PlannedItem[] {
 }
 
 /** Everything a block may hold, the first to be met first. */
-function poolOf(desk: Desk, kind: Exclude<Slot['kind'], 'break' | 'warm-up' | 'song'>): readonly Item[] {
+function poolOf(desk: Desk, kind: PooledKind): readonly Item[] {
   const { keys, memories, wish } = desk;
   if (kind === 'programme') return keys.flatMap((key) => NIGHT_STAGES.map((stage) => itemIn('programme', stage, key)));
   if (kind === 'chain') {
@@ -179,31 +252,33 @@ function choose(desk: Desk, pool: readonly Item[], { kind, minutes, place }: Pla
   const waiting = known.filter(({ dueAt }) => dueAt <= wish.now);
   const due = weakest(waiting, burden);
   const fresh = free.find((item) => !memories.has(itemId(item)));
-  const mayBegin = fresh !== undefined && desk.newItems > 0 && desk.newMinutes >= minutes;
+  const mayBegin = fresh !== undefined && desk.newItems > desk.owed(kind) && desk.newMinutes >= minutes;
   // what is due and what is new take turns, unless too much is due: who forgets quickly begins less; of a night its key comes first
   const isFreshsTurn = mayBegin && (kind === 'programme' ? place % 2 === 0 : place % 2 === 1 && waiting.length <= MOST_WAITING);
   if (due !== undefined && !isFreshsTurn) return planned(due, 'due', wish, night);
   if (fresh !== undefined && mayBegin) {
-    desk.newItems -= 1;
-    desk.newMinutes -= minutes;
-    const tonight = nightOf(fresh, night);
-    return { item: fresh, isNew: true, why: tonight === null ? { kind: 'new' } : { kind: 'tonight', night: tonight }, night: tonight };
+    return begun(desk, fresh, minutes);
   }
   const weak = weakest(known, burden);
   if (weak !== undefined) return planned(weak, 'weak', wish, night);
   const inPlan = [...taken.values()].filter(({ item }) => pool.some((one) => itemId(one) === itemId(item)));
-  const again = inPlan[place % Math.max(1, inPlan.length)] ?? anything(desk);
-  return { ...again, isNew: false, why: { kind: 'again' } };
+  const again = inPlan[place % Math.max(1, inPlan.length)];
+  if (again !== undefined) return { ...again, isNew: false, why: { kind: 'again' } };
+  // a block holds its kind: where nothing of it was met and nothing more may be begun, its first item is begun all the same
+  return begun(desk, fresh ?? (pool[0] as Item), minutes);
+}
+
+/** Something met for the first time. */
+function begun(desk: Desk, fresh: Item, minutes: number): PlannedItem {
+  desk.newItems -= 1;
+  desk.newMinutes -= minutes;
+  const tonight = nightOf(fresh, desk.night);
+  return { item: fresh, isNew: true, why: tonight === null ? { kind: 'new' } : { kind: 'tonight', night: tonight }, night: tonight };
 }
 
 /** The night an item belongs to: that of tonight's key. */
 function nightOf({ study, key }: Item, night: Desk['night']): number | null {
   return night !== null && study === 'programme' && key === itemIn(study, '', night.key).key ? night.night : null;
-}
-
-/** Where nothing of a kind may be begun tonight: more of what there is, or the warm-up once more. */
-function anything(desk: Desk): PlannedItem {
-  return [...desk.taken.values()].at(-1) ?? warmUp(desk);
 }
 
 /** How much more a key weighs for every time it is in the plan already: an evening is not one key alone. */

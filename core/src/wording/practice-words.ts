@@ -95,6 +95,7 @@ const STAGE_NAMES: Readonly<Record<string, string>> = {
   sevenths: 'the seven sevenths',
   'down again': 'down again',
   'slow scale': 'slowly, loose hands',
+  'five notes': 'five slow notes on one string',
 };
 
 /** What of a study an item is, without its key. */
@@ -179,6 +180,8 @@ export function markWords(mark: Mark, answer: string): string {
       return `It sounds right, but the key spells it ${answer}.`;
     case 'wrong':
       return `It is ${answer}.`;
+    case 'as-triad':
+      return 'Right as a triad; the seventh was asked for. Once more, with it.';
     case 'unread':
       return `That cannot be read. Say ${FORM_WORDS[mark.as]}.`;
   }

@@ -1,7 +1,7 @@
 import { type Chord, chordNotes } from '../chord/chord.ts';
 import { qualityName } from '../chord/quality-name.ts';
 import type { Degree } from '../degree/degree.ts';
-import { type HarmonizedChord, harmonize } from '../harmony/harmonize.ts';
+import { type Depth, type HarmonizedChord, harmonize } from '../harmony/harmonize.ts';
 import { printScaleNumber } from '../interval/interval-text.ts';
 import { type Key, keyNotes } from '../key/key.ts';
 import { DEFAULT_NAMING, type Naming, nameChord, nameKey, nameNote } from '../naming/naming.ts';
@@ -60,10 +60,25 @@ function intervalAsked({ key, prompt: { note, to }, naming }: Said): string {
     : `From ${from} up to ${tonic}: which interval, as a number?`;
 }
 
-/** A question in words. */
-export function questionWords({ kind, key, prompt }: Pick<Question, 'kind' | 'key' | 'prompt'>, naming: Naming = DEFAULT_NAMING): string {
-  return ASKS[kind]({ key, prompt, naming });
+/** Kinds whose answers are triads or sevenths, so that the question has to say which. */
+const HAS_DEPTH: readonly QuestionKind[] = ['degree-to-chord', 'degree-quality', 'quality-row', 'scale-numbers', 'ear-quality'];
+
+/** A question in words; where the answer may be triads or sevenths it says which. */
+export function questionWords(
+  { kind, key, prompt, answer }: Pick<Question, 'kind' | 'key' | 'prompt' | 'answer'>,
+  naming: Naming = DEFAULT_NAMING,
+): string {
+  const asked = ASKS[kind]({ key, prompt, naming });
+  return HAS_DEPTH.includes(kind) ? asked.replace(/\?$/, `, ${depthOf(answer.accepted[0] ?? '', kind)}?`) : asked;
 }
+
+function depthOf(answer: string, kind: QuestionKind): string {
+  const isSeventh = kind === 'scale-numbers' ? answer.split(' ').length > TRIAD_TONES : /7/.test(answer);
+  const isRow = kind === 'quality-row';
+  return isSeventh ? (isRow ? 'as sevenths' : 'as a seventh') : isRow ? 'as triads' : 'as a triad';
+}
+
+const TRIAD_TONES = 3;
 
 /** Why the right answer is right, in one sentence. */
 export function questionReason(question: Pick<Question, 'kind' | 'key' | 'prompt' | 'answer'>, naming: Naming = DEFAULT_NAMING): string {
@@ -89,16 +104,20 @@ const notesOf = ({ key, naming }: Said) =>
     .map((note) => noteWord(note, naming))
     .join(' ')}`;
 
-const stacked: Reason = (said) => {
-  const chord = chordAsked(said);
+const stacked: Reason = (said, answer) => {
+  const chord = chordAsked(said, /7/.test(answer) ? 'seventh' : 'triad');
   if (chord === undefined) return `${notesOf(said)}.`;
   const tones = chordNotes(chord).map((note) => noteWord(note, said.naming));
-  return `${notesOf(said)}; stacked in thirds from ${noteWord(chord.root, said.naming)}: ${tones.join(' ')}, a ${qualityName(chord.formula)} chord.`;
+  return `${notesOf(said)}; stacked in thirds from ${noteWord(chord.root, said.naming)}: ${tones.join(' ')}, ${withArticle(qualityName(chord.formula))} chord.`;
 };
 
-function chordAsked({ key, prompt: { chord, degree } }: Said): Chord | undefined {
+function withArticle(words: string): string {
+  return `${/^[aeiou]/.test(words) ? 'an' : 'a'} ${words}`;
+}
+
+function chordAsked({ key, prompt: { chord, degree } }: Said, depth: Depth): Chord | undefined {
   if (chord !== undefined) return chord;
-  const found: HarmonizedChord | undefined = harmonize(key, 'seventh').find(({ number }) => number.degree === degree);
+  const found: HarmonizedChord | undefined = harmonize(key, depth).find(({ number }) => number.degree === degree);
   return found?.chord;
 }
 

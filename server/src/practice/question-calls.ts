@@ -1,11 +1,13 @@
 import {
   type Answer,
+  answerWords,
   askQuestions,
   blockReasonWords,
   checkInstrument,
   itemId,
   itemWords,
   type Key,
+  markWords,
   type Pass,
   type PlanBlock,
   type Programme,
@@ -20,6 +22,7 @@ import {
   type Question,
   questionReason,
   questionWords,
+  readMarked,
   remember,
   STANDARD_GUITAR,
   type Tuning,
@@ -29,6 +32,8 @@ import {
   type PracticePlanRequest,
   type PracticeQuestionsAnswer,
   type PracticeQuestionsRequest,
+  practiceAnswerAnswer,
+  practiceAnswerRequest,
   practicePlanAnswer,
   practicePlanRequest,
   practiceQuestionsAnswer,
@@ -54,6 +59,26 @@ export const PRACTICE_CALLS: readonly Call[] = [
       isHeavy: true,
     },
     ({ body }) => questionsFor(body),
+  ),
+  openCall(
+    {
+      id: 'practiceAnswer',
+      method: 'post',
+      path: '/practice/answers',
+      tag: 'practice',
+      summary: 'Whether an answer is right, in any wording a musician uses',
+      body: practiceAnswerRequest,
+      answer: practiceAnswerAnswer,
+      isLimited: true,
+    },
+    ({ body: { question, answer } }) => {
+      const { mark, reads } = readMarked(question, answer);
+      return {
+        verdict: mark.kind === 'misspelled' ? ('wrong' as const) : mark.kind,
+        reads,
+        says: markWords(mark, answerWords(question.answer.accepted[0] ?? '')),
+      };
+    },
   ),
   openCall(
     {

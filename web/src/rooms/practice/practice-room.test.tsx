@@ -118,6 +118,20 @@ describe('a question', () => {
     expect(played[0]?.answeredIn).toBeGreaterThanOrEqual(0);
   });
 
+  test('of the key names its depth; the triad of a seventh is asked once more and kept as nothing', async () => {
+    const run = beginRun('s', [blockOf('recall', itemIn('recall', 'degree-to-chord', EB), 5)], Date.now());
+    useRun.setState({ run });
+    renderInBand(<AskItem practice={practiceNow()} run={run} item={run.blocks[0]?.items[0] as never} />);
+    const text = screen.getByRole('heading', { level: 2 }).textContent ?? '';
+    expect(text).toContain('as a seventh?');
+    const triad = ['Eb', 'Fm', 'Gm', 'Ab', 'Bb', 'Cm', 'Ddim'][Number(text[0]) - 1] as string;
+    await userEvent.setup().type(screen.getByLabelText('Your answer'), `${triad}{Enter}`);
+    expect(screen.getByRole('status').textContent).toContain('Right as a triad');
+    expect(played).toEqual([]);
+    await userEvent.setup().click(screen.getByRole('button', { name: 'Again' }));
+    expect(screen.getByRole('heading', { level: 2 }).textContent).toBe(text);
+  });
+
   test('is answered on the pad; what is wrong is told with its reason', async () => {
     draw();
     const wrong = (asked() % 7) + 1;

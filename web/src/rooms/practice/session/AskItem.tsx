@@ -15,7 +15,7 @@ import { takenBack } from './answer-text.ts';
 import { LastMark } from './LastMark.tsx';
 import { turnRun } from './run-store.ts';
 import { back, skipped } from './session-run.ts';
-import { type Asking, useAsking } from './use-asking.ts';
+import { type Asking, isAskedAgain, useAsking } from './use-asking.ts';
 
 const RIGHT_MS = 900;
 const TRIADS = ['', 'm', 'dim', 'aug'];
@@ -227,13 +227,13 @@ function Verdict({ question, asking }: { readonly question: Question; readonly a
   const { given } = asking;
   if (given === null) return null;
   const answer = answerWords(question.answer.accepted[0] ?? '');
-  const isBad = !given.isShown && given.mark.kind !== 'right';
+  const isBad = !given.isShown && given.mark.kind !== 'right' && given.mark.kind !== 'as-triad';
   return (
     <div role="status" className="mt-4 flex flex-col gap-2">
       <p className={`music-glyph font-numeral text-numeral font-bold ${isBad ? 'text-alarm' : 'text-accent'}`}>
         <Glyphs text={given.isShown ? answer : markWords(given.mark, answer)} />
       </p>
-      {(given.isShown || given.mark.kind !== 'right') && given.mark.kind !== 'unread' && (
+      {(given.isShown || given.mark.kind !== 'right') && !isAskedAgain(given.mark) && (
         <p className="max-w-[60ch] text-lead">
           <Glyphs text={questionReason(question, naming)} />
         </p>
@@ -257,7 +257,7 @@ function Onward({ asking: { given, judge, goOn } }: { readonly asking: Asking })
     );
   return (
     <Button look="strong" className="min-h-20! text-head!" onClick={goOn}>
-      {given?.mark.kind === 'unread' ? PRACTICE_WORDS.again : PRACTICE_WORDS.goOn}
+      {given !== null && isAskedAgain(given.mark) ? PRACTICE_WORDS.again : PRACTICE_WORDS.goOn}
     </Button>
   );
 }

@@ -60,13 +60,13 @@ export function useAsking(props: ItemProps): Asking {
     const mark = markAnswer(question, said);
     took.current = performance.now() - asked.current;
     setGiven({ mark, isShown: false });
-    if (mark.kind !== 'unread') keep(mark.kind === 'right', said);
+    if (!isAskedAgain(mark)) keep(mark.kind === 'right', said);
   };
   const goOn = () => {
     const isRight = given?.mark.kind === 'right';
-    const wasRead = given?.mark.kind !== 'unread';
+    const again = given !== null && isAskedAgain(given.mark);
     setGiven(null);
-    if (!wasRead) return;
+    if (again) return;
     setText('');
     setPlace(place + 1);
     countMark(practice, run, kept.current, isRight ? 'right' : 'wrong');
@@ -90,6 +90,11 @@ export function useAsking(props: ItemProps): Asking {
     goOn,
     hear,
   };
+}
+
+/** What could not be read, and the triad of a seventh, is no answer yet: the same is asked once more. */
+export function isAskedAgain({ kind }: Mark): boolean {
+  return kind === 'unread' || kind === 'as-triad';
 }
 
 function hearPrompt(question: Question | null): void {
