@@ -1,7 +1,7 @@
 // @ts-check
 import { spawnSync } from 'node:child_process';
 import { createHash, randomBytes } from 'node:crypto';
-import { chmodSync, existsSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { chmodSync, existsSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, renameSync, rmSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { isAlive, processMark, withLock } from './lock.mjs';
 import { findPostgres } from './packages.mjs';
@@ -136,7 +136,9 @@ function own(path) {
  * @param {string} home
  */
 function canWrite(as, home) {
-  return execute([...as, 'touch', `${home}/.writable`]).status === 0;
+  const { status, stderr } = execute([...as, 'touch', `${home}/.writable`]);
+  // a full disk is no closed door: looked for elsewhere the data would not be found
+  return status === 0 || /No space left|quota exceeded/i.test(stderr);
 }
 
 /**
@@ -171,8 +173,8 @@ async function launch(cluster, fast, samePort = false) {
       'start',
     ]);
     if (started.status === 0) {
-      writeFileSync(`${cluster.folder}/port`, String(port));
-      writeFileSync(`${cluster.folder}/sockets`, sockets);
+      keepNote(cluster.folder, 'port', String(port));
+      keepNote(cluster.folder, 'sockets', sockets);
       return;
     }
     rmSync(sockets, { recursive: true, force: true });
@@ -290,6 +292,19 @@ export function freePort(wanted) {
  */
 function readNote(folder, name) {
   return existsSync(`${folder}/${name}`) ? readFileSync(`${folder}/${name}`, 'utf8').trim() : '';
+}
+
+/**
+ * Writes a note whole or not at all: on a full disk the one before stays, and one that says the same is not written.
+ * @param {string} folder
+ * @param {string} name
+ * @param {string} text
+ */
+export function keepNote(folder, name, text) {
+  if (readNote(folder, name) === text) return;
+  const fresh = `${folder}/.${name}.new`;
+  writeFileSync(fresh, text);
+  renameSync(fresh, `${folder}/${name}`);
 }
 
 /**

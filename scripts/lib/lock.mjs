@@ -1,10 +1,12 @@
 // @ts-check
-import { mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { setTimeout as sleep } from 'node:timers/promises';
 import { Halt } from './workplace.mjs';
 
 const WAIT_MS = 200;
 const MOST_WAIT_MS = 15 * 60_000;
+/** A lock whose owner is not written so long after it was taken is nobody's. */
+const UNOWNED_MS = 10_000;
 
 /**
  * A process as it can be told apart from a later one with the same number: its id and start time.
@@ -51,18 +53,37 @@ export async function withLock(folder, name, work) {
   }
 }
 
-/** @param {string} path */
-function take(path) {
+/**
+ * @param {string} path
+ * @param {(file: string, text: string) => void} [write]
+ * @returns {boolean} whether the lock is ours now
+ * @throws what the disk says, where it has no room for a lock; nothing is left behind then
+ */
+export function take(path, write = writeFileSync) {
   try {
     mkdirSync(path);
-  } catch {
-    const owner = readOwner(path);
-    if (owner === undefined || isAlive(owner)) return false;
+  } catch (error) {
+    if (/** @type {NodeJS.ErrnoException} */ (error).code !== 'EEXIST') throw error;
+    if (isHeld(path)) return false;
     rmSync(path, { recursive: true, force: true });
     return false;
   }
-  writeFileSync(`${path}/owner`, processMark(process.pid) ?? '');
+  try {
+    write(`${path}/owner`, processMark(process.pid) ?? '');
+  } catch (error) {
+    // a lock without an owner would be waited for by everybody
+    rmSync(path, { recursive: true, force: true });
+    throw error;
+  }
   return true;
+}
+
+/** @param {string} path */
+function isHeld(path) {
+  const owner = readOwner(path);
+  if (owner !== undefined && owner !== '') return isAlive(owner);
+  const takenAt = statSync(path, { throwIfNoEntry: false })?.mtimeMs ?? 0;
+  return Date.now() - takenAt < UNOWNED_MS;
 }
 
 /** @param {string} path */

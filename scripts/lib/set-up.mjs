@@ -19,7 +19,7 @@ export async function setUp(setup, settings, folder) {
     env: { ...process.env, ...settings },
     stdio: ['ignore', 'pipe', 'pipe'],
   });
-  child.stderr.pipe(log);
+  child.stderr.on('data', (part) => log.write(part));
   /** @type {string | undefined} */
   let first;
   createInterface({ input: child.stdout }).on('line', (line) => {
