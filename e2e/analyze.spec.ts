@@ -62,7 +62,7 @@ test('patterns are pointed out, and songs with the same round are found', async 
 
 test('the analysis lies over the chart, and prints', async ({ page }) => {
   await openSong(page, 'Glasswater Orchard');
-  await page.getByRole('button', { name: /Analysis/ }).click();
+  await page.getByRole('button', { name: 'Show' }).click();
   await page.getByLabel('Roman numerals').check();
   await page.keyboard.press('Escape');
   await expect(page.getByText('V7/ii').first()).toBeVisible();

@@ -269,7 +269,7 @@ test('a set is put in order by keys and taken back; a medley gets its bridge, he
 
 test('the next evening begins as a copy of the last one, which stays as it is', async ({ page }) => {
   await newSet(page, 'Evening one', ['Emberwick Street', 'Glasswater Orchard']);
-  await page.getByRole('button', { name: 'Name, place and time' }).click();
+  await page.getByRole('button', { name: 'Edit name, place and time' }).click();
   await page.getByLabel('Where').fill('The Net Loft');
   await page.getByLabel('Where').press('Enter');
   await expect(page.getByTestId('set-state')).toHaveAttribute('data-status', 'saved');
@@ -290,7 +290,7 @@ test('the next evening begins as a copy of the last one, which stays as it is', 
   // what is taken away is asked for once more, and the other set stays
   await which.selectOption('Evening one, copy');
   await expect(entries(page).first()).toContainText('70 bpm');
-  await page.getByRole('button', { name: 'Name, place and time' }).click();
+  await page.getByRole('button', { name: 'Edit name, place and time' }).click();
   await page.getByRole('button', { name: 'Delete the set' }).click();
   await expectAccessible(page);
   await page.getByRole('button', { name: 'Delete' }).click();

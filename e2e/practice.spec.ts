@@ -48,7 +48,7 @@ test('by keyboard alone: a plan, three passes, one more taken back, and the log'
   await page.goto('/practice');
   await page.getByRole('button', { name: 'Start', exact: true }).focus();
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('heading', { level: 1 })).toContainText('slowly, loose hands');
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('five slow notes on one string');
   const mark = page.getByRole('button', { name: /^Take back/ });
   for (const [key, said] of [
     ['h', 'it held'],

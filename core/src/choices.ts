@@ -25,6 +25,9 @@ export const CUE_WISHES = ['all', 'own', 'none'] as const;
 /** What can be practised. */
 export const STUDIES = ['warm-up', 'recall', 'programme', 'aloud', 'shapes', 'runs', 'chain', 'ear', 'worksheet', 'song'] as const;
 
+/** In what depth chords are asked in practice. */
+export const ASKED_DEPTHS = ['triad', 'seventh', 'both'] as const;
+
 /** How a pass or an answer went: played, then asked. */
 export const OUTCOMES = ['clean', 'shaky', 'stopped', 'right', 'wrong'] as const;
 

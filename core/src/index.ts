@@ -6,6 +6,7 @@ export { type Failure, type Fault, requireValue, type Result, success, type Text
 
 // choices
 export {
+  ASKED_DEPTHS,
   BARRE_LEVELS,
   BLOCK_KINDS,
   BRIDGE_KINDS,
@@ -249,6 +250,7 @@ export { drummedLines, isFolded, playedLines, type StandLine, standPages, writte
 export { chordMidi, climbingMidi, scaleMidi } from './sound/sounding.ts';
 
 // practice
+export { type AskedDepth, depthStood, KINDS_OF_DEPTH } from './practice/asked-depth.ts';
 export { ALOUD_STUDIES, firstTempo, fits, isQuestionKind, RUN_STUDIES, SHAPE_STUDIES } from './practice/catalogue.ts';
 export { chainLinks, chainUnits, nextUnit } from './practice/chain.ts';
 export { diceOf } from './practice/dice.ts';

@@ -270,8 +270,12 @@ describe('what a player practised', () => {
 
 describe('settings and the log', () => {
   test('a programme is kept; before that there is none', async () => {
-    const settings = { programme: { order: 'fourths', keys: [key('C'), key('F')], skipped: [2], since: NOW }, ladder: { up: 5, down: 8 } };
-    expect((await mine('/practice')).body).toEqual({ programme: null, ladder: { up: 4, down: 6 } });
+    const settings = {
+      programme: { order: 'fourths', keys: [key('C'), key('F')], skipped: [2], since: NOW },
+      ladder: { up: 5, down: 8 },
+      depth: 'both',
+    };
+    expect((await mine('/practice')).body).toEqual({ programme: null, ladder: { up: 4, down: 6 }, depth: null });
     expect((await mine('/practice', 'PUT', settings)).status).toBe(200);
     expect((await mine('/practice')).body).toEqual(settings);
     expect((await mine('/practice', 'PUT', { ...settings, ladder: { up: 0, down: 8 } })).body.detail).toContain('1 to 20');

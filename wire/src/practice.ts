@@ -1,4 +1,5 @@
 import {
+  ASKED_DEPTHS,
   BLOCK_KINDS,
   FASTEST,
   FEWEST_MINUTES,
@@ -38,7 +39,7 @@ export const practiceQuestionsRequest = z
       .array(z.union([keyName, symbol], { error: 'a key is { "tonic": "Eb", "scale": "major" }, or its name' }))
       .min(1, { error: 'name at least one key' })
       .max(60, { error: '60 keys at most' }),
-    depth: z.enum(['triad', 'seventh'], { error: 'depth is triad or seventh' }).optional(),
+    depth: z.enum(ASKED_DEPTHS, { error: `depth is ${ASKED_DEPTHS.join(', ')}` }).optional(),
     count: z.number().int(countError).min(1, countError).max(MOST_QUESTIONS, countError),
     seed,
     capo: z.number().int(capoError).min(0, capoError).max(11, capoError).optional(),
@@ -245,6 +246,7 @@ export const practiceSettings = z
       })
       .nullable(),
     ladder: z.object({ up: step, down: step }),
+    depth: z.enum(ASKED_DEPTHS).nullable().default(null).describe('in what depth chords are asked; null as far as the player is'),
   })
   .meta({ id: 'PracticeSettings' });
 
@@ -302,4 +304,4 @@ export type PracticeSession = z.infer<typeof practiceSession>;
 export type PracticeLog = z.infer<typeof practiceLog>;
 
 /** What holds where a player has set nothing. */
-export const DEFAULT_PRACTICE: PracticeSettings = { programme: null, ladder: { ...USUAL_STEPS } };
+export const DEFAULT_PRACTICE: PracticeSettings = { programme: null, ladder: { ...USUAL_STEPS }, depth: null };

@@ -1,5 +1,5 @@
 import type { Chord } from '../chord/chord.ts';
-import { type Formula, formulaOf, holdsAll, holdsAny } from '../chord/formula.ts';
+import { type Formula, formulaOf, holdsAll, holdsAny, SEVENTHS } from '../chord/formula.ts';
 import { harmonize } from '../harmony/harmonize.ts';
 import { type Key, keyNotes } from '../key/key.ts';
 import { chroma, type Note, withoutDoubles } from '../pitch/note.ts';
@@ -29,7 +29,6 @@ const DIMINISHED_SEVENTH = formulaOf('1', 'b3', 'b5', 'bb7');
 const MINOR_SEVENTH = formulaOf('1', 'b3', '5', 'b7');
 const HALF_DIMINISHED = formulaOf('1', 'b3', 'b5', 'b7');
 const THIRDS = formulaOf('b3', '3');
-const SEVENTHS = formulaOf('bb7', 'b7', '7');
 const TRIAD_TONES = formulaOf('1', 'b3', '3', 'b5', '5', '#5');
 const FIFTH_UP = 1;
 const WHOLE_STEP_UP = 2;

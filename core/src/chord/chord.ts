@@ -1,5 +1,5 @@
 import { isWritable, type Note } from '../pitch/note.ts';
-import { type Formula, formulaTones } from './formula.ts';
+import { type Formula, formulaTones, withoutSeventh } from './formula.ts';
 
 /** A chord in letters: its root, its formula, and a bass when that is not the root. */
 export interface Chord {
@@ -16,6 +16,11 @@ export function chordNotes(chord: Chord): readonly Note[] {
 /** The chord moved by a distance on the line of fifths; its quality stays. */
 export function transposeChord(chord: Chord, fifths: number): Chord {
   return { root: chord.root + fifths, formula: chord.formula, bass: chord.bass === null ? null : chord.bass + fifths };
+}
+
+/** The chord without its seventh; any other tone stays. */
+export function triadOf(chord: Chord): Chord {
+  return { ...chord, formula: withoutSeventh(chord.formula) };
 }
 
 const TURN = 12;

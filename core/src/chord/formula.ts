@@ -51,6 +51,14 @@ export function formulaOf(...names: readonly ToneName[]): Formula {
   return names.reduce((formula, name) => formula | (BITS[name] as Formula), 0);
 }
 
+/** Every seventh a chord may have: diminished, minor, major. */
+export const SEVENTHS: Formula = formulaOf('bb7', 'b7', '7');
+
+/** The formula without its seventh. */
+export function withoutSeventh(formula: Formula): Formula {
+  return formula & ~SEVENTHS;
+}
+
 /** The tones of a formula in spelling order, root first. */
 export function formulaTones(formula: Formula): readonly Tone[] {
   if (formula === 0) return [];

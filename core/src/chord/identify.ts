@@ -1,7 +1,7 @@
 import { type Key, keyNotes } from '../key/key.ts';
 import { accidentals, chroma, type Note } from '../pitch/note.ts';
 import type { Chord } from './chord.ts';
-import { type Formula, findTone, formulaOf, formulaTones, holdsAll, holdsAny, type Tone, toneInterval } from './formula.ts';
+import { type Formula, findTone, formulaOf, formulaTones, holdsAll, holdsAny, SEVENTHS, type Tone, toneInterval } from './formula.ts';
 import { ALTERED_FORMULA, departuresOf } from './quality.ts';
 import type { ToneName } from './tone-table.ts';
 
@@ -148,7 +148,7 @@ function nameOn({ root, formula, respelled, sounding, present }: RootReading, ba
 /** Third, fifth and seventh, and something added to them that no name of its own holds. */
 function isWholeSeventhAndMore(formula: Formula): boolean {
   const { added, addedPastNinth } = departuresOf(formula);
-  return added + addedPastNinth > 0 && holdsAny(formula, THIRDS) && holdsAny(formula, FIFTH) && holdsAny(formula, ANY_SEVENTH);
+  return added + addedPastNinth > 0 && holdsAny(formula, THIRDS) && holdsAny(formula, FIFTH) && holdsAny(formula, SEVENTHS);
 }
 
 interface Placing {
@@ -207,12 +207,12 @@ function soundingOn(sound: number, root: Note): Sounding {
     minorThird,
     third: majorThird || minorThird,
     fifth: (steps & (1 << 7)) !== 0,
-    seventh: (steps & SEVENTHS) !== 0,
+    seventh: (steps & SEVENTH_STEPS) !== 0,
   };
 }
 
 const OCTAVE = 0xfff;
-const SEVENTHS = (1 << 10) | (1 << 11);
+const SEVENTH_STEPS = (1 << 10) | (1 << 11);
 
 /**
  * Roots that are not among the notes, as simple spellings near them. Players leave out the root
@@ -291,7 +291,7 @@ function isShellOfDominant(formula: Formula): boolean {
 
 /** A suspension that is altered or added to, an altered tension without a seventh, and a chord with tones left out are are names of last resort; 7sus4♭9 is none. */
 function isUnusual(formula: Formula, changed: number, omitted: number): boolean {
-  if (omitted > 0 || (holdsAny(formula, ALTERED_TENSIONS) && !holdsAny(formula, ANY_SEVENTH | SIXTH))) return true;
+  if (omitted > 0 || (holdsAny(formula, ALTERED_TENSIONS) && !holdsAny(formula, SEVENTHS | SIXTH))) return true;
   return changed > 0 && !holdsAny(formula, THIRDS) && !(holdsAll(formula, FOURTH_AND_SEVENTH) && holdsAny(formula, FIFTH));
 }
 
@@ -299,7 +299,6 @@ const ALTERED_TENSIONS = formulaOf('b13');
 /** Without a seventh under it such a tension is rarely meant. */
 const BARE_TENSIONS = formulaOf('b9', '#9', '#11');
 const SIXTH = formulaOf('6');
-const ANY_SEVENTH = formulaOf('bb7', 'b7', '7');
 const THIRDS = formulaOf('b3', '3');
 const FOURTH_AND_SEVENTH = formulaOf('4', 'b7');
 
@@ -311,7 +310,7 @@ function qualityCost(formula: Formula): number {
   const suspended = suspension === 'none' ? 0 : COST.suspension;
   const additions = COST.addition * added + COST.additionPastNinth * addedPastNinth;
   const unusual = isUnusual(formula, altered + added, omitted) ? COST.unusual : 0;
-  const bare = holdsAny(formula, BARE_TENSIONS) && !holdsAny(formula, ANY_SEVENTH | SIXTH) ? COST.bareTension : 0;
+  const bare = holdsAny(formula, BARE_TENSIONS) && !holdsAny(formula, SEVENTHS | SIXTH) ? COST.bareTension : 0;
   return bare + stacked + suspended + COST.alteration * altered + additions + COST.omission * omitted + unusual;
 }
 

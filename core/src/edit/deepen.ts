@@ -1,12 +1,11 @@
 import type { BarChord } from '../chart/bars.ts';
 import { countingTonic } from '../chart/head.ts';
 import { keysReadFrom } from '../chart/reading.ts';
-import { formulaOf, holdsAll, holdsAny } from '../chord/formula.ts';
+import { formulaOf, holdsAll, holdsAny, SEVENTHS } from '../chord/formula.ts';
 import type { NumberChord } from '../degree/degree.ts';
 import { harmonize } from '../harmony/harmonize.ts';
 import { type BarRange, changeChords, type OpenChart } from './bar-edits.ts';
 
-const SEVENTHS = formulaOf('bb7', 'b7', '7');
 const TRIAD_TONES = formulaOf('1', 'b3', '3', 'b5', '5', '#5');
 const DOMINANT = 1;
 const DOMINANT_SEVENTH = formulaOf('1', '3', '5', 'b7');

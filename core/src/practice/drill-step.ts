@@ -7,6 +7,7 @@ import type { Step } from '../scale/scale.ts';
 import type { ScaleName } from '../scale/scale-table.ts';
 import { chordMidi } from '../sound/sounding.ts';
 import type { Voicing } from '../voicing/voicing.ts';
+import type { AskedDepth } from './asked-depth.ts';
 
 /** A single note of a drill on the neck. */
 interface DrillTone {
@@ -56,6 +57,8 @@ export interface DrillWish {
   readonly strings?: readonly [number, number] | undefined;
   /** Whether the chords of a chain take their plainest names. */
   readonly easier?: boolean;
+  /** In what depth chords are said and joined; sevenths when left out. */
+  readonly depth?: AskedDepth;
   /** In order, or called at random. */
   readonly isCalled: boolean;
 }

@@ -1,5 +1,5 @@
-import { type Chord, chordNotes } from '../chord/chord.ts';
-import { harmonize } from '../harmony/harmonize.ts';
+import { type Chord, chordNotes, triadOf } from '../chord/chord.ts';
+import { type HarmonizedChord, harmonize } from '../harmony/harmonize.ts';
 import type { Key } from '../key/key.ts';
 import type { Note } from '../pitch/note.ts';
 import { chainChords } from './chain.ts';
@@ -27,7 +27,7 @@ export function drillFor(item: Item, wish: DrillWish): Drill | null {
     case 'runs':
       return runDrill(item.what, key, wish.instrument);
     case 'chain':
-      return chainDrill(item, key, wish.easier ?? false);
+      return chainDrill(item, key, wish);
     default:
       return null;
   }
@@ -52,15 +52,23 @@ const SAID: Readonly<Record<string, Say>> = {
   'number and name': 'numbers and names',
 };
 
-function aloudDrill(what: string, key: Key, { seed, isCalled }: DrillWish): Drill {
-  const chords = harmonize(key, 'seventh');
-  const order = isCalled ? diceOf(seed).shuffled(chords) : [...chords, chords[0] as (typeof chords)[number]];
-  return { steps: order.map(({ chord, number }) => chordStep(chord, number)), run: null, say: SAID[what] ?? 'numbers', modes: [] };
+function aloudDrill(what: string, key: Key, { seed, isCalled, depth = 'seventh' }: DrillWish): Drill {
+  const depths = depth === 'both' ? (['triad', 'seventh'] as const) : [depth];
+  const order = depths.flatMap((one) => {
+    const chords = harmonize(key, one);
+    return isCalled ? chords : [...chords, chords[0] as (typeof chords)[number]];
+  });
+  return aloud(isCalled ? diceOf(seed).shuffled(order) : order, SAID[what] ?? 'numbers');
 }
 
-function chainDrill(item: Item, key: Key, easier: boolean): Drill | null {
-  const chords = chainChords(item, key, easier);
-  return chords === null ? null : { steps: chords.map((chord) => chordStep(chord, null)), run: null, say: 'names', modes: [] };
+function aloud(order: readonly HarmonizedChord[], say: Say): Drill {
+  return { steps: order.map(({ chord, number }) => chordStep(chord, number)), run: null, say, modes: [] };
+}
+
+/** With both depths wished the chain is of sevenths, which hold their triads. */
+function chainDrill(item: Item, key: Key, { easier = false, depth }: DrillWish): Drill | null {
+  const chords = chainChords(item, key, easier)?.map((chord) => (depth === 'triad' ? triadOf(chord) : chord));
+  return chords === undefined ? null : { steps: chords.map((chord) => chordStep(chord, null)), run: null, say: 'names', modes: [] };
 }
 
 /** The tones of a chord in an order of their own: the last stage of a chain. */

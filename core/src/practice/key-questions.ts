@@ -9,10 +9,10 @@ import { isSpellable, type Key, keyNotes, simplestKey } from '../key/key.ts';
 import { OCTAVE_ON_FIFTHS } from '../pitch/note.ts';
 import { printNote } from '../pitch/note-text.ts';
 import { isMinorScale } from '../scale/scale.ts';
-import type { Asked, QuestionWish } from './question.ts';
+import type { Asked, WishInOneDepth } from './question.ts';
 
 /** Every different question of one kind about one key; none where the kind makes no sense in it. */
-export type AskAll = (key: Key, wish: QuestionWish) => readonly Asked[];
+export type AskAll = (key: Key, wish: WishInOneDepth) => readonly Asked[];
 
 /** The quality of a chord as it follows a root: `m7`, `maj7`, nothing for a plain major chord. */
 export function qualityText({ root, formula }: Chord): string {

@@ -1,6 +1,6 @@
-import type { Chord } from '../chord/chord.ts';
+import { type Chord, triadOf } from '../chord/chord.ts';
 import { parseChord, printChord } from '../chord/chord-text.ts';
-import { type Formula, findTone, formulaNames, formulaOf } from '../chord/formula.ts';
+import { type Formula, findTone, formulaNames, holdsAny, SEVENTHS, withoutSeventh } from '../chord/formula.ts';
 import { findScaleNumber, printScaleNumber } from '../interval/interval-text.ts';
 import type { Key } from '../key/key.ts';
 import { parseKey } from '../key/key-text.ts';
@@ -102,8 +102,6 @@ function markText({ as, accepted, spelled }: Question['answer'], given: string):
   return answers.some((one) => isAsTriads(as, one, said)) ? { kind: 'as-triad', wanted } : { kind: 'wrong', wanted };
 }
 
-const SEVENTHS = formulaOf('bb7', 'b7', '7');
-
 /** Whether sevenths were asked for and these are their triads, each of them or some. */
 function isAsTriads(as: AnswerForm, wanted: readonly unknown[], said: readonly unknown[]): boolean {
   const pairs = wanted.map((one, place) => [one, said[place]] as const);
@@ -126,9 +124,7 @@ function isAsTriads(as: AnswerForm, wanted: readonly unknown[], said: readonly u
   }
 }
 
-const withoutSeventh = (formula: Formula): Formula => formula & ~SEVENTHS;
-const triadOf = (one: Chord): Chord => ({ ...one, formula: withoutSeventh(one.formula) });
-const lacksSeventh = (formulas: readonly Formula[]) => formulas.some((formula) => (formula & SEVENTHS) === 0);
+const lacksSeventh = (formulas: readonly Formula[]) => !formulas.every((formula) => holdsAny(formula, SEVENTHS));
 
 /** What an answer was taken for, in plain ASCII spelling. */
 function plainText(as: AnswerForm, given: string): string {

@@ -129,16 +129,19 @@ function isNeedy(desk: Desk, { kind }: Slot): boolean {
 function withoutKind(slots: readonly Slot[], kind: Slot['kind']): readonly Slot[] {
   const kept: Slot[] = [];
   let owed = 0;
+  const lengthen = (minutes: number) => {
+    const last = kept.pop() as Slot;
+    kept.push(slotOf(last.kind, last.minutes + minutes));
+  };
   for (const one of slots) {
-    const before = kept.at(-1);
-    if (one.kind !== kind) {
-      kept.push(owed > 0 && one.kind !== 'break' ? slotOf(one.kind, one.minutes + owed) : one);
-      if (one.kind !== 'break') owed = 0;
-    } else if (before !== undefined && before.kind !== 'break') kept.splice(-1, 1, slotOf(before.kind, before.minutes + one.minutes));
-    else owed += one.minutes;
+    if (one.kind === kind) owed += one.minutes;
+    else kept.push(one);
+    const last = kept.at(-1);
+    if (owed === 0 || last === undefined || last.kind === 'break') continue;
+    lengthen(owed);
+    owed = 0;
   }
-  const end = kept.at(-1);
-  if (owed > 0 && end !== undefined) kept.splice(-1, 1, slotOf(end.kind, end.minutes + owed));
+  if (owed > 0 && kept.length > 0) lengthen(owed);
   return kept;
 }
 

@@ -4,6 +4,7 @@ import type { Degree } from '../degree/degree.ts';
 import type { Key } from '../key/key.ts';
 import type { Note } from '../pitch/note.ts';
 import type { Frets } from '../voicing/voicing.ts';
+import type { AskedDepth } from './asked-depth.ts';
 
 export type QuestionKind = (typeof QUESTION_KINDS)[number];
 
@@ -84,8 +85,8 @@ export type Asked = Omit<Question, 'id' | 'kind' | 'key'> & {
 export interface QuestionWish {
   readonly kinds: readonly QuestionKind[];
   readonly keys: readonly Key[];
-  /** Triads or sevenths; null for what the kind is usually asked in. */
-  readonly depth: 'triad' | 'seventh' | null;
+  /** Triads, sevenths or both mixed; null for what the kind is usually asked in. */
+  readonly depth: AskedDepth | null;
   readonly count: number;
   readonly seed: number;
   /** Where the capo sits; null to ask about several. */
@@ -94,4 +95,9 @@ export interface QuestionWish {
   readonly tuning: readonly number[];
   /** Loops of four chords to listen to, as places in the scale from 1 on; none for the usual ones. */
   readonly loops: readonly (readonly number[])[];
+}
+
+/** The same in one depth, or in the usual one. */
+export interface WishInOneDepth extends QuestionWish {
+  readonly depth: Exclude<AskedDepth, 'both'> | null;
 }

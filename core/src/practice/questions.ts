@@ -1,5 +1,6 @@
 import { QUESTION_KINDS } from '../choices.ts';
 import type { Key } from '../key/key.ts';
+import { KINDS_OF_DEPTH } from './asked-depth.ts';
 import { diceOf } from './dice.ts';
 import { earBass, earDegree, earLoop, earQuality, earTone, earWrong } from './ear-questions.ts';
 import {
@@ -20,7 +21,7 @@ import {
   twoFiveOne,
 } from './key-questions.ts';
 import { capoPosition, capoShape, capoSounds, findOnString, noteOnFret, toneOnFret, whatChanged } from './neck-questions.ts';
-import type { Asked, Question, QuestionKind, QuestionWish } from './question.ts';
+import type { Asked, Question, QuestionKind, QuestionWish, WishInOneDepth } from './question.ts';
 
 const ASK: Readonly<Record<QuestionKind, AskAll>> = {
   'degree-to-chord': degreeToChord,
@@ -72,7 +73,7 @@ interface Pack {
 export function askQuestions(wish: QuestionWish): readonly Question[] {
   const dice = diceOf(wish.seed);
   const packs = wish.kinds.flatMap((kind) =>
-    wish.keys.map((key): Pack => ({ kind, key, asked: ASK[kind](key, wish), order: [] })).filter(({ asked }) => asked.length > 0),
+    wish.keys.map((key): Pack => ({ kind, key, asked: allOf(kind, key, wish), order: [] })).filter(({ asked }) => asked.length > 0),
   );
   if (packs.length === 0) return [];
   const questions: Question[] = [];
@@ -88,6 +89,13 @@ export function askQuestions(wish: QuestionWish): readonly Question[] {
     questions.push({ id, kind: pack.kind, key: pack.key, prompt, answer });
   }
   return questions;
+}
+
+/** All the different questions of a kind and key, in each depth that is wished. */
+function allOf(kind: QuestionKind, key: Key, wish: QuestionWish): readonly Asked[] {
+  const ask = (depth: WishInOneDepth['depth']) => ASK[kind](key, { ...wish, depth });
+  if (wish.depth !== 'both') return ask(wish.depth);
+  return KINDS_OF_DEPTH.includes(kind) ? [...ask('triad'), ...ask('seventh')] : ask(null);
 }
 
 /** Nothing is asked twice in a row where there is anything else to ask. */

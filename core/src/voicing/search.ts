@@ -119,20 +119,24 @@ class Search {
     hand.gap = gap + 1;
     if (this.#mayBeMute(index)) this.#string(index + 1);
     const inside = hand.sounding === 0 ? 0 : gaps + gap;
-    if (inside <= this.#mostInside) {
-      hand.sounding += 1;
-      hand.gap = 0;
-      hand.gaps = inside;
-      for (const spot of this.#spots[index] as readonly Spot[]) {
-        if (this.#leadsNowhere(index, spot, inside)) continue;
-        if (!this.#press(low, high, spot.fret)) continue;
-        hand.heard = heard | spot.bit;
-        this.#held[index] = spot;
-        this.#string(index + 1);
-      }
-      hand.sounding -= 1;
-    }
+    if (inside <= this.#mostInside) this.#sound(index, inside, { low, high, heard });
     Object.assign(hand, { low, high, heard, gap, gaps });
+  }
+
+  /** Every fret of a string on top of what is held. */
+  #sound(index: number, inside: number, { low, high, heard }: Pick<HandSoFar, 'low' | 'high' | 'heard'>): void {
+    const hand = this.#hand;
+    hand.sounding += 1;
+    hand.gap = 0;
+    hand.gaps = inside;
+    for (const spot of this.#spots[index] as readonly Spot[]) {
+      if (this.#leadsNowhere(index, spot, inside)) continue;
+      if (!this.#press(low, high, spot.fret)) continue;
+      hand.heard = heard | spot.bit;
+      this.#held[index] = spot;
+      this.#string(index + 1);
+    }
+    hand.sounding -= 1;
   }
 
   /** A small instrument sounds every string, but for the fifth of a banjo. */

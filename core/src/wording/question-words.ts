@@ -6,6 +6,7 @@ import { printScaleNumber } from '../interval/interval-text.ts';
 import { type Key, keyNotes } from '../key/key.ts';
 import { DEFAULT_NAMING, type Naming, nameChord, nameKey, nameNote } from '../naming/naming.ts';
 import { withGlyphs } from '../pitch/note-text.ts';
+import { depthOfAnswer } from '../practice/asked-depth.ts';
 import type { Prompt, Question, QuestionKind } from '../practice/question.ts';
 import { isMinorScale } from '../scale/scale.ts';
 
@@ -73,12 +74,10 @@ export function questionWords(
 }
 
 function depthOf(answer: string, kind: QuestionKind): string {
-  const isSeventh = kind === 'scale-numbers' ? answer.split(' ').length > TRIAD_TONES : /7/.test(answer);
+  const isSeventh = depthOfAnswer(kind, answer) === 'seventh';
   const isRow = kind === 'quality-row';
   return isSeventh ? (isRow ? 'as sevenths' : 'as a seventh') : isRow ? 'as triads' : 'as a triad';
 }
-
-const TRIAD_TONES = 3;
 
 /** Why the right answer is right, in one sentence. */
 export function questionReason(question: Pick<Question, 'kind' | 'key' | 'prompt' | 'answer'>, naming: Naming = DEFAULT_NAMING): string {

@@ -100,7 +100,7 @@ export function demoPractice(): DemoPractice {
   return {
     passes: passes.map((pass, at) => ({ ...wired(pass), id: idOf('a', at) })),
     sessions,
-    settings: { programme: { ...told, since: new Date(programme.since).toISOString() }, ladder: { ...USUAL_STEPS } },
+    settings: { programme: { ...told, since: new Date(programme.since).toISOString() }, ladder: { ...USUAL_STEPS }, depth: null },
   };
 }
 

@@ -288,7 +288,7 @@ export const BAND_WORDS = {
   saving: 'Saving…',
   changedElsewhereToo: 'Changed elsewhere too',
   thisDeviceHasNoRoomFor: ' This device has no room for a copy: stay here until it is saved.',
-  namePlaceAndTime: 'Name, place and time',
+  namePlaceAndTime: 'Edit name, place and time',
   where: 'Where',
   begins: 'Begins',
   copyTheSet: 'Copy the set',

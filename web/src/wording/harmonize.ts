@@ -10,7 +10,7 @@ export const HARMONIZE_WORDS = {
   theScaleThenItsChords: 'The scale, then its chords',
   stop: 'Stop',
   hearTheKey: 'Hear the key',
-  aThirdMore: 'A third more',
+  aThirdMore: 'Add a third',
   hear: 'Hear',
   strum: 'Strum',
   pick: 'Pick',

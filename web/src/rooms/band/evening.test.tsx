@@ -44,7 +44,7 @@ const fill = (label: string | RegExp, value: string) => {
 describe('a set as a whole', () => {
   test('has a name, a place and a time, kept as they are written', async () => {
     await open();
-    await press('Name, place and time');
+    await press('Edit name, place and time');
     await screen.findByLabelText('Where');
     fill('Where', 'The Net Loft');
     await waitFor(() => expect(house.sets[0]?.place).toBe('The Net Loft'));
@@ -53,7 +53,7 @@ describe('a set as a whole', () => {
 
   test('is copied for the next evening, and stays as it is', async () => {
     await open([songs[2]], { place: 'The Net Loft' });
-    await press('Name, place and time');
+    await press('Edit name, place and time');
     await press('Copy the set');
     await waitFor(() => expect(house.sets).toHaveLength(2));
     expect(house.sets[0]).toMatchObject({ name: 'Capo night, copy', place: 'The Net Loft' });
@@ -63,7 +63,7 @@ describe('a set as a whole', () => {
   test('is deleted when it was asked once more, and another one is not', async () => {
     house.sets = [setOf('Capo night', [songs[0]]), setOf('Another', [songs[1]])];
     openRoom(house, '/band/tonight', [{ path: 'band/:part?', Component: BandRoom }]);
-    await press('Name, place and time');
+    await press('Edit name, place and time');
     await press('Delete the set');
     expect(house.sets).toHaveLength(2);
     await user.click(within(await screen.findByRole('alertdialog')).getByRole('button', { name: 'Delete' }));

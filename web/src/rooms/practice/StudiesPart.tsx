@@ -3,6 +3,7 @@ import {
   type BlockKind,
   chainLinks,
   chainUnits,
+  depthStood,
   drillFor,
   EAR_KINDS,
   fits,
@@ -46,6 +47,8 @@ const WHATS: Readonly<Record<Exclude<Group, 'chain'>, readonly string[]>> = {
 
 const STUDY_MINUTES = 5;
 
+const OF_A_DEPTH: readonly Group[] = ['recall', 'aloud', 'chain', 'ear'];
+
 /** Every study there is, in the key one chooses, with what is known of it. */
 export function StudiesPart({ practice }: PartProps) {
   const [group, setGroup] = useState<Group>('recall');
@@ -62,10 +65,31 @@ export function StudiesPart({ practice }: PartProps) {
           onChange={setGroup}
         />
         <KeySelect value={key} onChange={setKey} />
+        {OF_A_DEPTH.includes(group) && <AskedAs practice={practice} />}
       </div>
       <p className="max-w-[75ch] text-base text-quiet">{PRACTICE_WORDS.groupWords[group]}</p>
       {group === 'chain' ? <ChainStudy practice={practice} start={key} /> : <StudyList items={items} practice={practice} />}
     </div>
+  );
+}
+
+const AS_FAR_AS = 'stood';
+
+/** Triads, sevenths or both; until somebody chooses, as far as they are. */
+function AskedAs({ practice: { settings, change, passes } }: PartProps) {
+  const options = [
+    [AS_FAR_AS, PRACTICE_WORDS.asFarAs[depthStood(passes)]],
+    ['triad', PRACTICE_WORDS.triads],
+    ['seventh', PRACTICE_WORDS.sevenths],
+    ['both', PRACTICE_WORDS.both],
+  ] as const;
+  return (
+    <Choice
+      label={PRACTICE_WORDS.askedAs}
+      value={settings.depth ?? AS_FAR_AS}
+      options={options}
+      onChange={(next) => change((before) => ({ ...before, depth: next === AS_FAR_AS ? null : next }))}
+    />
   );
 }
 

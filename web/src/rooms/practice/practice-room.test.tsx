@@ -28,6 +28,7 @@ function practiceNow(over: Partial<Practice> = {}): Practice {
     settings: DEFAULT_PRACTICE,
     change: () => undefined,
     programme: null,
+    depth: 'seventh',
     waiting: 0,
     notes: [],
     refused: { passes: [], sessions: [], sendAgain: () => undefined, letGo: () => undefined },

@@ -1,4 +1,15 @@
-import { type Instrument, itemId, type Memory, type Pass, type Programme, parseNote, parseScale, remember } from '@aurora/core';
+import {
+  type AskedDepth,
+  depthStood,
+  type Instrument,
+  itemId,
+  type Memory,
+  type Pass,
+  type Programme,
+  parseNote,
+  parseScale,
+  remember,
+} from '@aurora/core';
 import type { PracticePass, PracticeSession, PracticeSettings } from '@aurora/wire';
 import { useEffect, useMemo, useRef, useState, useSyncExternalStore } from 'react';
 import { type PlayerAddress, type SettingsChange, usePasses, usePracticeSettings } from '../../api/practice.ts';
@@ -24,6 +35,8 @@ export interface Practice {
   /** Changes what is set; what is pressed before the player is known waits for them. */
   readonly change: (change: SettingsChange) => void;
   readonly programme: Programme | null;
+  /** In what depth chords are asked: as it is set, else as far as the player is. */
+  readonly depth: AskedDepth;
   /** How many passes wait on this device to be sent. */
   readonly waiting: number;
   /** Sessions of the log that wait on this device. */
@@ -87,6 +100,7 @@ export function usePractice(): Practice {
     settings,
     change,
     programme: useMemo(() => programmeOf(settings), [settings]),
+    depth: useMemo(() => settings.depth ?? depthStood(passes), [settings.depth, passes]),
     waiting: waiting.length + notes.length,
     notes,
     refused: {

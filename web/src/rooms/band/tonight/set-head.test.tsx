@@ -27,7 +27,7 @@ describe('what is written once for a set', () => {
   test('one that somebody else has just begun is left alone until its name is asked for', async () => {
     drawNewSet(false);
     expect(nameField()).toBeNull();
-    await userEvent.setup().click(screen.getByRole('button', { name: 'Name, place and time' }));
+    await userEvent.setup().click(screen.getByRole('button', { name: 'Edit name, place and time' }));
     expect((nameField() as HTMLInputElement).value).toBe('New set');
   });
 });

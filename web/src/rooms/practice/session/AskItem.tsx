@@ -243,7 +243,7 @@ function Verdict({ question, asking }: { readonly question: Question; readonly a
 }
 
 /** After the answer: how it was, for who said it aloud; otherwise on. */
-function Onward({ asking: { given, judge, goOn } }: { readonly asking: Asking }) {
+function Onward({ asking: { given, judge, goOn, askTriads } }: { readonly asking: Asking }) {
   if (given?.isShown)
     return (
       <div role="group" aria-label={PRACTICE_WORDS.howDidItGo} className="grid grid-cols-2 gap-2">
@@ -256,8 +256,11 @@ function Onward({ asking: { given, judge, goOn } }: { readonly asking: Asking })
       </div>
     );
   return (
-    <Button look="strong" className="min-h-20! text-head!" onClick={goOn}>
-      {given !== null && isAskedAgain(given.mark) ? PRACTICE_WORDS.again : PRACTICE_WORDS.goOn}
-    </Button>
+    <div className="flex flex-col gap-2">
+      <Button look="strong" className="min-h-20! text-head!" onClick={goOn}>
+        {given !== null && isAskedAgain(given.mark) ? PRACTICE_WORDS.again : PRACTICE_WORDS.goOn}
+      </Button>
+      {given?.mark.kind === 'as-triad' && <Button onClick={askTriads}>{PRACTICE_WORDS.askTriads}</Button>}
+    </div>
   );
 }

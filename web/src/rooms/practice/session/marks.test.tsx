@@ -37,6 +37,7 @@ const practice = (passes: Practice['passes']): Practice => ({
   settings: DEFAULT_PRACTICE,
   change: () => undefined,
   programme: null,
+  depth: 'seventh',
   waiting: 0,
   notes: [],
   refused: { passes: [], sessions: [], sendAgain: () => undefined, letGo: () => undefined },

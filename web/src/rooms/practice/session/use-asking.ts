@@ -1,4 +1,13 @@
-import { type AnswerForm, askQuestions, keyOfItem, type Mark, markAnswer, type Question, type QuestionKind } from '@aurora/core';
+import {
+  type AnswerForm,
+  askQuestions,
+  KINDS_OF_DEPTH,
+  keyOfItem,
+  type Mark,
+  markAnswer,
+  type Question,
+  type QuestionKind,
+} from '@aurora/core';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { play, stop } from '../../../transport/player.ts';
 import type { ItemProps } from '../use-practice.ts';
@@ -28,6 +37,8 @@ export interface Asking {
   /** The next question. */
   readonly goOn: () => void;
   readonly hear: () => void;
+  /** Triads from here on, for who was asked deeper than they are. */
+  readonly askTriads: () => void;
 }
 
 const DECK = 80;
@@ -89,6 +100,11 @@ export function useAsking(props: ItemProps): Asking {
     },
     goOn,
     hear,
+    askTriads: () => {
+      practice.change((before) => ({ ...before, depth: 'triad' }));
+      setGiven(null);
+      setText('');
+    },
   };
 }
 
@@ -141,14 +157,24 @@ function writing({ as, text, setText, answer }: Writing): Pick<Asking, 'setText'
 function useDeck({ practice, run, item }: ItemProps): readonly Question[] {
   const shared = useSongLoops();
   const loops = item.item.what === 'ear-loop' ? shared : NO_LOOPS;
-  const { instrument, passes } = practice;
+  const { instrument, passes, settings } = practice;
   // the deck stands while it is asked, though passes come in meanwhile
   const seed = useRef(run.since + passes.length);
+  const stood = useRef(practice.depth);
+  const depth = settings.depth ?? stood.current;
   return useMemo(() => {
     const key = keyOfItem(item.item);
     if (key === null) return [];
     const kinds = [item.item.what as QuestionKind];
-    const wish = { kinds, keys: [key], depth: null, count: DECK, seed: seed.current, tuning: instrument.tuning, loops };
+    const wish = {
+      kinds,
+      keys: [key],
+      depth: kinds.some((kind) => KINDS_OF_DEPTH.includes(kind)) ? depth : null,
+      count: DECK,
+      seed: seed.current,
+      tuning: instrument.tuning,
+      loops,
+    };
     return askQuestions({ ...wish, capo: instrument.capo === 0 ? null : instrument.capo });
-  }, [item, instrument, loops]);
+  }, [item, instrument, loops, depth]);
 }

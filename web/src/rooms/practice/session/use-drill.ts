@@ -108,14 +108,14 @@ export function useDrill({ practice, run, item }: ItemProps): DrillOnStand {
 }
 
 /** The drill of an item on the player's instrument, another one after each pass where it is called. */
-function useDrillOf(item: RunItem['item'], { instrument, settings }: Practice, passes: number): Drill | null {
+function useDrillOf(item: RunItem['item'], { instrument, settings, depth }: Practice, passes: number): Drill | null {
   const loops = useSongLoops();
   const strings = settings.programme?.strings;
   const easier = useNaming().spelling === 'easier';
   return useMemo(() => {
     const isCalled = item.study === 'aloud' && passes % 2 === 1;
-    return drillFor(item, { instrument, loops, strings, easier, seed: passes + 1, isCalled });
-  }, [item, instrument, loops, strings, easier, passes]);
+    return drillFor(item, { instrument, loops, strings, easier, depth, seed: passes + 1, isCalled });
+  }, [item, instrument, loops, strings, easier, depth, passes]);
 }
 
 /** Where it begins: a step before the place where it broke the last time, until it was played from there. */
