@@ -84,6 +84,23 @@ describe('saves are thinned', () => {
   });
 });
 
+// before a band with twenty thousand songs is in the house
+test('the backups of a night hold every band, and a fortnight of nights stays', async () => {
+  const folder = mkdtempSync(join(tmpdir(), 'aurora-backups-'));
+  const bandId = await addBand(db.pool, 'Backed up');
+  await addSong(db.pool, bandId, { source: 'title: Kept\nkey: G\n\n1 4 5 1\n' });
+  for (let day = 1; day <= 16; day += 1) await putBackupsDown(houseOn(db), folder, `2026-11-${String(day).padStart(2, '0')}`, new Date());
+  expect(readdirSync(folder)).toHaveLength(14);
+  expect(readdirSync(folder)[0]).toBe('2026-11-03');
+  const file = join(folder, '2026-11-16', `${bandId}.json`);
+  expect(statSync(file).mode & 0o777).toBe(0o600);
+  expect(bandBackup.parse(JSON.parse(readFileSync(file, 'utf8')))).toMatchObject({
+    band: { name: 'Backed up' },
+    songs: [{ versions: [{ source: expect.stringContaining('Kept') }] }],
+  });
+  rmSync(folder, { recursive: true });
+});
+
 describe('what a band may have', () => {
   test('is bounded in bytes, and a save beyond it changes nothing', async () => {
     const bandId = await addBand(db.pool, 'Full');
@@ -110,22 +127,6 @@ describe('what a band may have', () => {
     expect(refused).toMatchObject({ status: 403, body: { detail: expect.stringMatching(/holds 20000 songs/) } });
     await server.close();
   });
-});
-
-test('the backups of a night hold every band, and a fortnight of nights stays', async () => {
-  const folder = mkdtempSync(join(tmpdir(), 'aurora-backups-'));
-  const bandId = await addBand(db.pool, 'Backed up');
-  await addSong(db.pool, bandId, { source: 'title: Kept\nkey: G\n\n1 4 5 1\n' });
-  for (let day = 1; day <= 16; day += 1) await putBackupsDown(houseOn(db), folder, `2026-11-${String(day).padStart(2, '0')}`, new Date());
-  expect(readdirSync(folder)).toHaveLength(14);
-  expect(readdirSync(folder)[0]).toBe('2026-11-03');
-  const file = join(folder, '2026-11-16', `${bandId}.json`);
-  expect(statSync(file).mode & 0o777).toBe(0o600);
-  expect(bandBackup.parse(JSON.parse(readFileSync(file, 'utf8')))).toMatchObject({
-    band: { name: 'Backed up' },
-    songs: [{ versions: [{ source: expect.stringContaining('Kept') }] }],
-  });
-  rmSync(folder, { recursive: true });
 });
 
 test('two workers never put the same night down at once, and what one left half done is taken on an hour later', async () => {

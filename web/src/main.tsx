@@ -8,7 +8,7 @@ import { router } from './routes.tsx';
 import { bindAddress } from './session/address.ts';
 import { keepApplication } from './session/keep-application.ts';
 import { paintTheme, printOnPaper } from './session/use-theme.ts';
-import { tellFocusWay } from './ui/focus-way.ts';
+import { tellFocusWay } from './ui/keyboard/focus-way.ts';
 
 paintTheme();
 printOnPaper();

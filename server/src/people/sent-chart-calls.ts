@@ -8,7 +8,11 @@ import { listSent, lookAtSent, send, takeSentBack } from './sent-chart-store.ts'
 const SENT = '/bands/{bandId}/sent';
 
 /** Charts sent by a link: made, listed and taken back by the band, read by whoever has one. */
-export function sentChartCalls({ house }: PeopleDeps): readonly Call[] {
+export function sentChartCalls(deps: PeopleDeps): readonly Call[] {
+  return [...sendingCalls(), readingCall(deps)];
+}
+
+function sendingCalls(): readonly Call[] {
   return [
     call(
       {
@@ -54,20 +58,23 @@ export function sentChartCalls({ house }: PeopleDeps): readonly Call[] {
         return { gone: true };
       },
     ),
-    call(
-      {
-        id: 'readSentChart',
-        method: 'post',
-        path: '/sent/look',
-        access: 'stranger',
-        tag: 'people',
-        isLimited: true,
-        summary: 'What a link shows, as it stands now',
-        body: openSentRequest,
-        answer: sentChart,
-        problems: [404],
-      },
-      ({ body }) => lookAtSent(house, body.token),
-    ),
   ];
+}
+
+function readingCall({ house }: PeopleDeps): Call {
+  return call(
+    {
+      id: 'readSentChart',
+      method: 'post',
+      path: '/sent/look',
+      access: 'stranger',
+      tag: 'people',
+      isLimited: true,
+      summary: 'What a link shows, as it stands now',
+      body: openSentRequest,
+      answer: sentChart,
+      problems: [404],
+    },
+    ({ body }) => lookAtSent(house, body.token),
+  );
 }

@@ -13,7 +13,7 @@ import { lensLink, lensSearch, setKey, setReader, useLensStore } from '../sessio
 import { memberChoice, READER_CHOICES } from '../session/reader-view.ts';
 import { neckPath, rooms } from '../session/rooms.ts';
 import { openSheet } from '../session/sheet-store.ts';
-import { useFocusBackAfter } from '../ui/use-focus-back.ts';
+import { useFocusBackAfter } from '../ui/keyboard/use-focus-back.ts';
 import { HELP_WORDS } from '../wording/help.ts';
 import { HOUSE_WORDS } from '../wording/house.ts';
 import { matchScore } from './match-score.ts';

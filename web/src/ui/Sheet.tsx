@@ -3,7 +3,7 @@ import { type ReactNode, useRef } from 'react';
 import { UI_WORDS } from '../wording/ui.ts';
 import { Hint } from './Hint.tsx';
 import { CloseIcon } from './icons.ts';
-import { useFocusBack } from './use-focus-back.ts';
+import { useFocusBack } from './keyboard/use-focus-back.ts';
 
 interface SheetProps {
   readonly title: string;

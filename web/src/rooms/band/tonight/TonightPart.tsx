@@ -70,7 +70,6 @@ function TonightDesk({ tonight, isNew, onNew }: ComponentProps<typeof SetHead>) 
   const { desk, state, evening } = tonight;
   const [chosen, setChosen] = useState<string | null>(null);
   const [open, setOpen] = useState<'songs' | 'print' | 'send' | null>(null);
-  const navigate = useNavigate();
   const at = evening.entries.findIndex(({ id }) => id === chosen);
   // the key over the room is that of the chosen entry, and rests without one
   useOpensTonight(useTonightsSong(tonight, ({ id }) => id === chosen));
@@ -97,13 +96,7 @@ function TonightDesk({ tonight, isNew, onNew }: ComponentProps<typeof SetHead>) 
         <SignButton name={BAND_WORDS.redo} keys="Ctrl Y" disabled={!state.canRedo} onClick={desk.redo}>
           <RedoIcon size={18} />
         </SignButton>
-        {evening.entries.length > 0 && (
-          <WordMenu label={BAND_WORDS.share}>
-            <SignItem icon={SendIcon} label={BAND_WORDS.sendThisSet} onPress={() => setOpen('send')} />
-            <SignItem icon={StandIcon} label={BAND_WORDS.onTheStand} onPress={() => void navigate(lensLink('/band/stand'))} />
-            <SignItem icon={PrintIcon} label={BAND_WORDS.print} onPress={() => setOpen('print')} />
-          </WordMenu>
-        )}
+        {evening.entries.length > 0 && <ShareMenu onSend={() => setOpen('send')} onPrint={() => setOpen('print')} />}
         <PackButton isShort wish={{ of: 'set', setId: tonight.setId, paper: 'A4' }} />
       </InSlot>
       <Warnings tonight={tonight} />
@@ -126,6 +119,18 @@ function TonightDesk({ tonight, isNew, onNew }: ComponentProps<typeof SetHead>) 
       )}
       {open === 'print' && <SetSheet evening={evening} onClose={() => setOpen(null)} />}
     </div>
+  );
+}
+
+/** Where a set goes: to somebody’s phone, on the stand, on paper. */
+function ShareMenu({ onSend, onPrint }: { readonly onSend: () => void; readonly onPrint: () => void }) {
+  const navigate = useNavigate();
+  return (
+    <WordMenu label={BAND_WORDS.share}>
+      <SignItem icon={SendIcon} label={BAND_WORDS.sendThisSet} onPress={onSend} />
+      <SignItem icon={StandIcon} label={BAND_WORDS.onTheStand} onPress={() => void navigate(lensLink('/band/stand'))} />
+      <SignItem icon={PrintIcon} label={BAND_WORDS.print} onPress={onPrint} />
+    </WordMenu>
   );
 }
 

@@ -3,7 +3,7 @@ import { type KeyboardEvent as ReactKeyboardEvent, useEffect, useLayoutEffect, u
 import { chartOf } from '../../../document/open-chart.ts';
 import { type ChartDraft, edit } from '../../../document/song-drafts.ts';
 import { useChartView } from '../../../session/chart-view-store.ts';
-import { takeEarlyKeys } from '../../../ui/early-keys.ts';
+import { takeEarlyKeys } from '../../../ui/keyboard/early-keys.ts';
 import { SheetInput } from './sheet-input.ts';
 import { pressKey } from './sheet-keys.ts';
 import type { SheetInputState, SheetReading } from './sheet-state.ts';

@@ -56,10 +56,9 @@ export function useAsking(props: ItemProps): Asking {
   const took = useRef(0);
   const question = deck[place % Math.max(1, deck.length)] ?? null;
   const hear = () => hearPrompt(question);
-  // biome-ignore lint/correctness/useExhaustiveDependencies: what is heard comes once with its question
   useEffect(() => {
     asked.current = performance.now();
-    if (question?.prompt.sounds !== undefined) hear();
+    if (question?.prompt.sounds !== undefined) hearPrompt(question);
     return stop;
   }, [question]);
   const kept = useRef('');
@@ -101,11 +100,15 @@ export function useAsking(props: ItemProps): Asking {
     goOn,
     hear,
     askTriads: () => {
-      practice.change((before) => ({ ...before, depth: 'triad' }));
       setGiven(null);
       setText('');
+      askTriads(practice);
     },
   };
+}
+
+function askTriads({ change }: ItemProps['practice']): void {
+  change((before) => ({ ...before, depth: 'triad' }));
 }
 
 /** What could not be read, and the triad of a seventh, is no answer yet: the same is asked once more. */

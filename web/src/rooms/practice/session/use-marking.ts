@@ -1,7 +1,7 @@
 import { useRef, useState } from 'react';
 
 /** How a pass went, by the player's word. */
-export type Marked = 'clean' | 'shaky' | 'stopped';
+type Marked = 'clean' | 'shaky' | 'stopped';
 
 /** A mark: how it went, where it broke or wavered, and whether it was played for as long as its music lasts. */
 export interface MarkGiven {
