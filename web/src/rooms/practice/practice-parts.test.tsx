@@ -139,8 +139,33 @@ describe('a key a night', () => {
 });
 
 describe('a session', () => {
-  const SEVENTHS: Readonly<Record<string, string>> = { Cmaj7: '1', Dm7: '2', Em7: '3', Fmaj7: '4', G7: '5', Am7: '6', 'Bm7♭5': '7' };
-  const asked = () => SEVENTHS[(screen.getByRole('heading', { level: 2 }).textContent ?? '').split(' ')[0] ?? ''] ?? '';
+  const question = () => screen.getByRole('heading', { level: 2 }).textContent ?? '';
+  /** The number in C of the chord that is asked for. */
+  const asked = () => String('CDEFGAB'.indexOf(question().charAt(0)) + 1);
+
+  test('who is new is asked triads; what is chosen is kept, and asked', async () => {
+    await openStudy('Recall', /^Number to chord/);
+    expect(question()).toMatch(/, as a triad\?$/);
+    cleanup();
+    useRun.setState({ run: null });
+    open('studies');
+    expect((await screen.findByRole('radio', { name: 'As far as I am: triads' })).getAttribute('aria-checked')).toBe('true');
+    await user.click(screen.getByRole('radio', { name: 'Sevenths' }));
+    await waitFor(() => expect(settings.depth).toBe('seventh'));
+    await user.click((await screen.findAllByRole('button', { name: /^Number to chord/ }))[0] as HTMLElement);
+    expect((await screen.findByRole('heading', { level: 2 })).textContent).toMatch(/, as a seventh\?$/);
+  });
+
+  test('who answers a seventh with its triad can be asked triads from there on', async () => {
+    settings = { ...DEFAULT_PRACTICE, depth: 'seventh' };
+    await openStudy('Recall', /^Number to chord/);
+    const letter = 'CDEFGAB'[Number(/\d/.exec(question())?.[0]) - 1] as string;
+    const triad = letter + (['D', 'E', 'A'].includes(letter) ? 'm' : letter === 'B' ? 'dim' : '');
+    await user.type(screen.getByLabelText('Your answer'), `${triad}{Enter}`);
+    await user.click(await screen.findByRole('button', { name: 'Ask me triads' }));
+    await waitFor(() => expect(question()).toMatch(/, as a triad\?$/));
+    await waitFor(() => expect(settings.depth).toBe('triad'));
+  });
 
   test('questions are answered on the pad and by typing; every answer reaches the server once', async () => {
     await openStudy('Recall', /^Chord to number/);
