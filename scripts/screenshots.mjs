@@ -151,7 +151,7 @@ const PICTURES = [
       await page.getByRole('radio', { name: 'Runs', exact: true }).click();
       await page.getByLabel('Tonic').selectOption({ label: 'E♭' });
       await page.getByRole('button', { name: /^Scale over each chord/ }).click();
-      await page.getByRole('button', { name: 'Clean' }).waitFor();
+      await page.getByRole('button', { name: 'Finish' }).waitFor();
     },
   },
   {
