@@ -250,7 +250,7 @@ export { drummedLines, isFolded, playedLines, type StandLine, standPages, writte
 export { chordMidi, climbingMidi, scaleMidi } from './sound/sounding.ts';
 
 // practice
-export { type AskedDepth, depthStood, KINDS_OF_DEPTH } from './practice/asked-depth.ts';
+export { depthStood, KINDS_OF_DEPTH } from './practice/asked-depth.ts';
 export { ALOUD_STUDIES, firstTempo, fits, isQuestionKind, RUN_STUDIES, SHAPE_STUDIES } from './practice/catalogue.ts';
 export { chainLinks, chainUnits, nextUnit } from './practice/chain.ts';
 export { diceOf } from './practice/dice.ts';
@@ -274,7 +274,7 @@ export {
   programmeKeys,
   USUAL_NIGHTS,
 } from './practice/programme.ts';
-export type { Answer, AnswerForm, Prompt, Question, QuestionKind } from './practice/question.ts';
+export type { Answer, AnswerForm, AskedDepth, Prompt, Question, QuestionKind } from './practice/question.ts';
 export { askQuestions, EAR_KINDS, RECALL_KINDS } from './practice/questions.ts';
 export { songLoops } from './practice/song-loops.ts';
 export { CHAIN_STAGES, type ChainStage, type Cue, cued, CUES, type Fade, FADES, isShown, nextStage } from './practice/stages.ts';

@@ -1,10 +1,6 @@
-import type { ASKED_DEPTHS } from '../choices.ts';
 import { findItem } from './item.ts';
 import { isGood, type Pass } from './pass.ts';
 import type { QuestionKind } from './question.ts';
-
-/** In what depth chords are asked: triads, sevenths, or both mixed. */
-export type AskedDepth = (typeof ASKED_DEPTHS)[number];
 
 /** Kinds whose chords are of the depth somebody practises in; the others have one of their own. */
 export const KINDS_OF_DEPTH: readonly QuestionKind[] = [

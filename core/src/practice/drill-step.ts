@@ -7,7 +7,7 @@ import type { Step } from '../scale/scale.ts';
 import type { ScaleName } from '../scale/scale-table.ts';
 import { chordMidi } from '../sound/sounding.ts';
 import type { Voicing } from '../voicing/voicing.ts';
-import type { AskedDepth } from './asked-depth.ts';
+import type { AskedDepth } from './question.ts';
 
 /** A single note of a drill on the neck. */
 interface DrillTone {

@@ -1,12 +1,14 @@
-import type { QUESTION_KINDS } from '../choices.ts';
+import type { ASKED_DEPTHS, QUESTION_KINDS } from '../choices.ts';
 import type { Chord } from '../chord/chord.ts';
 import type { Degree } from '../degree/degree.ts';
 import type { Key } from '../key/key.ts';
 import type { Note } from '../pitch/note.ts';
 import type { Frets } from '../voicing/voicing.ts';
-import type { AskedDepth } from './asked-depth.ts';
 
 export type QuestionKind = (typeof QUESTION_KINDS)[number];
+
+/** In what depth chords are asked: triads, sevenths, or both mixed. */
+export type AskedDepth = (typeof ASKED_DEPTHS)[number];
 
 /** What form an answer has. */
 export type AnswerForm =
