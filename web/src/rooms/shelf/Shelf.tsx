@@ -15,7 +15,7 @@ import { sayFault } from '../../ui/say.ts';
 import { SHELF_WORDS } from '../../wording/shelf.ts';
 import { ShelfRow } from './ShelfRow.tsx';
 import { soughtBy } from './shelf-wish.ts';
-import { usePatternFault } from './use-pattern-fault.ts';
+import { usePatternRead } from './use-pattern-read.ts';
 import { usePaused } from './use-paused.ts';
 
 const SORTS = [
@@ -30,8 +30,8 @@ export function Shelf() {
   const band = useBand();
   const [wish, setWish] = useState(EVERYTHING);
   const ask = (part: Partial<ShelfWish>) => setWish({ ...wish, ...part });
-  const fault = usePatternFault(wish.pattern);
-  const asked = usePaused(fault === null ? wish : { ...wish, pattern: '' });
+  const { fault, mayAsk } = usePatternRead(wish.pattern);
+  const asked = usePaused(mayAsk ? wish : { ...wish, pattern: '' });
   const shelf = useShelf(asked);
   const mayWrite = useMayWrite();
   const wrong = band.error ?? shelf.error;
