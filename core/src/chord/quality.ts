@@ -1,3 +1,4 @@
+import { countBits } from '../bits.ts';
 import { type Formula, formulaOf, formulaTones, holdsAll, holdsAny } from './formula.ts';
 import type { ToneName } from './tone-table.ts';
 
@@ -155,18 +156,10 @@ export function departuresOf(formula: Formula): Departures {
   return {
     frame,
     altered,
-    added: tonesIn(extra) - altered,
-    addedPastNinth: tonesIn(extra & (ELEVENTH | THIRTEENTH)),
-    omitted: tonesIn(missing),
+    added: countBits(extra) - altered,
+    addedPastNinth: countBits(extra & (ELEVENTH | THIRTEENTH)),
+    omitted: countBits(missing),
   };
-}
-
-/** How many tones a formula holds. */
-function tonesIn(formula: Formula): number {
-  let rest = formula;
-  let count = 0;
-  for (; rest !== 0; rest &= rest - 1) count += 1;
-  return count;
 }
 
 function frameOf(formula: Formula): Frame {

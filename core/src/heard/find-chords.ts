@@ -1,3 +1,4 @@
+import { countBits } from '../bits.ts';
 import type { Chord } from '../chord/chord.ts';
 import { type Formula, formulaOf, formulaTones } from '../chord/formula.ts';
 import { COMMON_COST, identify } from '../chord/identify.ts';
@@ -57,15 +58,9 @@ function statesOf(key: Key, isLine: boolean): readonly State[] {
   return Array.from({ length: 12 }, (_, root) =>
     kinds.map((kind): State => {
       const pitches = ((kind.steps << root) | (kind.steps >> (12 - root))) & 0xfff;
-      return { root, kind, pitches, cost: kind.cost + (isLine ? MELODY_OUTSIDE : OUTSIDE) * bitsIn(pitches & ~own) };
+      return { root, kind, pitches, cost: kind.cost + (isLine ? MELODY_OUTSIDE : OUTSIDE) * countBits(pitches & ~own) };
     }),
   ).flat();
-}
-
-function bitsIn(set: number): number {
-  let count = 0;
-  for (let rest = set; rest !== 0; rest &= rest - 1) count += 1;
-  return count;
 }
 
 /** How well a moment fits a chord. */

@@ -1,5 +1,5 @@
+import { countBits } from '../bits.ts';
 import type { Instrument } from '../fretboard/instrument.ts';
-import { countBits } from './bits.ts';
 import { barresIn, gripOf } from './grips.ts';
 import { canReach, HAND, reach } from './hand.ts';
 import type { Barre, Finger, Fingering, Frets } from './voicing.ts';

@@ -1,3 +1,4 @@
+import { countBits } from '../bits.ts';
 import type { Instrument } from '../fretboard/instrument.ts';
 import { gripOf } from './grips.ts';
 import { type Family, positionOf, type Voicing } from './voicing.ts';
@@ -118,7 +119,5 @@ function movedCommon(from: Standing, to: Standing): number {
     const tone = from.voicing.tones.find((sounding) => from.voicing.frets.length - sounding.string === string);
     if (tone !== undefined) waiting &= ~(1 << (tone.midi % 12));
   });
-  let count = 0;
-  for (let rest = waiting; rest !== 0; rest &= rest - 1) count += 1;
-  return count;
+  return countBits(waiting);
 }

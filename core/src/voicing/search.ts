@@ -1,7 +1,7 @@
+import { countBits } from '../bits.ts';
 import type { Chord } from '../chord/chord.ts';
 import { type Calling, callingOf, type Instrument } from '../fretboard/instrument.ts';
 import { chroma } from '../pitch/note.ts';
-import { countBits } from './bits.ts';
 import { barreFamily, isFourth, isThird, type Shape, type SoundingString, structuralFamilies } from './family.ts';
 import { usualFingering } from './fingering.ts';
 import { gripOf } from './grips.ts';

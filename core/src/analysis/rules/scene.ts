@@ -1,3 +1,4 @@
+import { countBits } from '../../bits.ts';
 import { type Home, isOwn, stepOf } from '../home/home.ts';
 import type { Loop } from '../home/loops.ts';
 import { type ChordFacts, canPull } from './facts.ts';
@@ -181,7 +182,7 @@ function walkLine(chords: readonly ChordFacts[], from: number, start: number, by
     const moved = (tone + by) % 12;
     const isNew = (sounding(chords[index - 1] as ChordFacts) & (1 << moved)) === 0;
     held &= next.mask;
-    if (next.root !== root || !isNew || (sounding(next) & (1 << moved)) === 0 || countOf(held) < HELD_TONES) break;
+    if (next.root !== root || !isNew || (sounding(next) & (1 << moved)) === 0 || countBits(held) < HELD_TONES) break;
     tone = moved;
     length += 1;
   }
@@ -195,16 +196,10 @@ function bassLineFrom(chords: readonly ChordFacts[], from: number): number {
   let length = 1;
   for (let index = from + 1; index < chords.length; index += 1) {
     const next = chords[index] as ChordFacts;
-    if (next.bass !== (first.bass + 12 - length) % 12 || next.bass === next.root || countOf(first.mask & next.mask) < HELD_TONES) break;
+    if (next.bass !== (first.bass + 12 - length) % 12 || next.bass === next.root || countBits(first.mask & next.mask) < HELD_TONES) break;
     length += 1;
   }
   return length;
-}
-
-function countOf(mask: number): number {
-  let count = 0;
-  for (let bits = mask; bits > 0; bits &= bits - 1) count += 1;
-  return count;
 }
 
 function sounding(facts: ChordFacts): number {
