@@ -30,7 +30,7 @@ export async function send(db: Db, seat: Seat, wish: SendRequest, now: Date): Pr
     await client.query(`delete from sent_chart where band_id = $1 and not ${OPEN}`, [seat.bandId]);
     const { rows: open } = await client.query<{ count: string }>('select count(*) from sent_chart where band_id = $1', [seat.bandId]);
     if (Number(open[0]?.count) >= MOST_OPEN)
-      throw new HttpFault('over-quota', `${MOST_OPEN} links are open in this band. Take one back under Players first.`);
+      throw new HttpFault('over-quota', `${MOST_OPEN} links are open in this band. Take one back in the band, under People, first.`);
     const { rows } = await client.query<{ id: string }>(
       `insert into sent_chart (band_id, token_hash, song_id, set_id, key_name, made_by, expires_at)
        values ($1, $2, $3, $4, $5, $6, $7) returning id`,
