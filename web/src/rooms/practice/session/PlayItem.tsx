@@ -79,13 +79,12 @@ function Transport({ stand, practice }: { readonly stand: DrillOnStand } & PartP
 }
 
 /** From where it broke, or from the top. */
-function Beginning({ stand: { drill, stage, brokeAt, from, setFrom } }: { readonly stand: DrillOnStand }) {
+function Beginning({ stand: { drill, stage, resume, from, setFrom } }: { readonly stand: DrillOnStand }) {
   const naming = useNaming();
-  if (drill === null || drill.run !== null || brokeAt === null || brokeAt < 3) return null;
-  const there = brokeAt - 2;
-  const name = placesOf(drill, stage, naming)[there] ?? '';
+  if (drill === null || resume === 0) return null;
+  const name = placesOf(drill, stage, naming)[placeNow(drill, resume) ?? resume] ?? '';
   return (
-    <Button look="bare" className="px-2!" onClick={() => setFrom(from === 0 ? there : 0)}>
+    <Button look="bare" className="px-2!" onClick={() => setFrom(from === 0 ? resume : 0)}>
       <Glyphs text={from === 0 ? PRACTICE_WORDS.fromThere(name) : PRACTICE_WORDS.fromTheTop} />
     </Button>
   );

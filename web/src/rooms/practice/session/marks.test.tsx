@@ -199,6 +199,20 @@ describe('where it broke the last time', () => {
     expect([...kept.values()]).toEqual([expect.objectContaining({ outcome: 'clean', tempo: null })]);
   });
 
+  test('a run begins with the first note of the chord before', () => {
+    const SCALES = itemIn('runs', 'scale over each chord', C);
+    open(SCALES, [passOf(SCALES, 'stopped', '5')]);
+    press('From the top');
+    // the fifth chord of C is G7, and F comes before it
+    expect(screen.getByRole('button', { name: 'From Fmaj7' })).toBeTruthy();
+  });
+
+  test('a run broken at its first or second chord begins at the top', () => {
+    const SCALES = itemIn('runs', 'scale over each chord', C);
+    open(SCALES, [passOf(SCALES, 'stopped', '2')]);
+    expect(screen.queryByRole('button', { name: 'From the top' })).toBeNull();
+  });
+
   test('after one that held it begins at the top', () => {
     open(SHAPES, [passOf(SHAPES, 'clean', '')]);
     expect(screen.queryByRole('button', { name: 'From the top' })).toBeNull();

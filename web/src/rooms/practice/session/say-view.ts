@@ -94,6 +94,17 @@ export function placesOf({ run, modes, steps, say }: Drill, stage: string, namin
   return steps.map((step) => (step.chord === null ? sayWord(step, say, naming) : nameChord(step.chord, naming)));
 }
 
+/** The step of the chord before the place where it broke; 0 for the top. */
+export function stepBefore({ run, steps }: Drill, brokeAt: number): number {
+  const before = brokeAt - 2;
+  if (run !== null)
+    return Math.max(
+      0,
+      run.notes.findIndex(({ chord }) => chord === before),
+    );
+  return brokeAt > steps.length ? 0 : Math.max(0, before);
+}
+
 /** Which of these places sounds at a step. */
 export function placeNow({ run }: Drill, at: number | null): number | null {
   return at === null || run === null ? at : (run.notes[at]?.chord ?? null);

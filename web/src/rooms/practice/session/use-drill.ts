@@ -20,6 +20,7 @@ import { play, stop, usePlayer } from '../../../transport/player.ts';
 import { type ItemProps, type Practice, passesOf } from '../use-practice.ts';
 import { giveMark } from './given-marks.ts';
 import { turnRun, useRun } from './run-store.ts';
+import { stepBefore } from './say-view.ts';
 import { playing, type RunItem, stopped } from './session-run.ts';
 import { type Marking, useMarking } from './use-marking.ts';
 import { useSongLoops } from './use-song-loops.ts';
@@ -43,6 +44,8 @@ export interface DrillOnStand {
   readonly marking: Marking;
   /** Where it broke the last time, from 1; null where it did not. */
   readonly brokeAt: number | null;
+  /** The step of the chord before that; 0 for the top. */
+  readonly resume: number;
   /** How many steps are left out at the beginning: it goes on from where it broke. */
   readonly from: number;
   readonly setFrom: (from: number) => void;
@@ -63,7 +66,8 @@ export function useDrill({ practice, run, item }: ItemProps): DrillOnStand {
   useEffect(() => () => stop(), []);
   const last = own.at(-1);
   const brokeAt = last === undefined ? null : placeOfBreak(last);
-  const [from, setFrom] = useBeginning(brokeAt, drill?.steps.length ?? 0, own.length);
+  const resume = drill === null || brokeAt === null ? 0 : stepBefore(drill, brokeAt);
+  const [from, setFrom] = useBeginning(resume, own.length);
   const steps = drill?.steps.slice(from) ?? [];
   const beats = steps.reduce((sum, step) => sum + step.beats, 0);
   const marking = useMarking(((beats + BAR_BEATS) * 60_000) / tempo, ({ outcome, place, inTime }) => {
@@ -102,6 +106,7 @@ export function useDrill({ practice, run, item }: ItemProps): DrillOnStand {
     },
     marking,
     brokeAt,
+    resume,
     from,
     setFrom,
   };
@@ -118,12 +123,10 @@ function useDrillOf(item: RunItem['item'], { instrument, settings, depth }: Prac
   }, [item, instrument, loops, strings, easier, depth, passes]);
 }
 
-/** Where it begins: a step before the place where it broke the last time, until it was played from there. */
-function useBeginning(brokeAt: number | null, length: number, passes: number): readonly [from: number, setFrom: (from: number) => void] {
-  const there = brokeAt === null || brokeAt > length ? 0 : Math.max(0, brokeAt - 2);
+/** Where it begins: before the place where it broke the last time, until it was played from there or the player chooses. */
+function useBeginning(resume: number, passes: number): readonly [from: number, setFrom: (from: number) => void] {
   const [chosen, setChosen] = useState<{ readonly from: number; readonly passes: number } | null>(null);
-  const from = chosen?.passes === passes ? chosen.from : there;
-  return [Math.min(from, Math.max(0, length - 1)), (wanted) => setChosen({ from: wanted, passes })];
+  return [chosen?.passes === passes ? chosen.from : resume, (wanted) => setChosen({ from: wanted, passes })];
 }
 
 const MOST_SECONDS = 900;
