@@ -136,7 +136,8 @@ function own(path) {
  * @param {string} home
  */
 function canWrite(as, home) {
-  const { status, stderr } = execute([...as, 'touch', `${home}/.writable`]);
+  // in plain words, whatever language the machine speaks
+  const { status, stderr } = execute([...as, 'touch', `${home}/.writable`], { env: { ...process.env, LC_ALL: 'C' } });
   // a full disk is no closed door: looked for elsewhere the data would not be found
   return status === 0 || /No space left|quota exceeded/i.test(stderr);
 }

@@ -36,11 +36,11 @@ export function keepOpen(open, now = Date.now) {
   let stream = null;
   let failedAt = Number.NEGATIVE_INFINITY;
   let lost = 0;
-  const fail = (/** @type {Stream | null} */ one) => {
+  const fail = (/** @type {Stream} */ one) => {
     if (one !== stream) return;
     stream = null;
     failedAt = now();
-    one?.destroy();
+    one.destroy();
   };
   const opened = () => {
     if (stream !== null || now() - failedAt < AGAIN_MS) return stream;
