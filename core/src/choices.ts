@@ -28,6 +28,22 @@ export const STUDIES = ['warm-up', 'recall', 'programme', 'aloud', 'shapes', 'ru
 /** In what depth chords are asked in practice. */
 export const ASKED_DEPTHS = ['triad', 'seventh', 'both'] as const;
 
+/** What form an answer to a question has. */
+export const ANSWER_FORMS = [
+  'chord',
+  'chords',
+  'degree',
+  'degrees',
+  'quality',
+  'qualities',
+  'note',
+  'notes',
+  'key',
+  'keys',
+  'frets',
+  'tone',
+] as const;
+
 /** How a pass or an answer went: played, then asked. */
 export const OUTCOMES = ['clean', 'shaky', 'stopped', 'right', 'wrong'] as const;
 

@@ -6,6 +6,7 @@ export { type Failure, type Fault, requireValue, type Result, success, type Text
 
 // choices
 export {
+  ANSWER_FORMS,
   ASKED_DEPTHS,
   BARRE_LEVELS,
   BLOCK_KINDS,

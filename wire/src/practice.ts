@@ -1,4 +1,5 @@
 import {
+  ANSWER_FORMS,
   ASKED_DEPTHS,
   BLOCK_KINDS,
   FASTEST,
@@ -47,20 +48,6 @@ export const practiceQuestionsRequest = z
   })
   .meta({ id: 'PracticeQuestionsRequest' });
 
-const ANSWER_FORMS = [
-  'chord',
-  'chords',
-  'degree',
-  'degrees',
-  'quality',
-  'qualities',
-  'note',
-  'notes',
-  'key',
-  'keys',
-  'frets',
-  'tone',
-] as const;
 const shape = z.array(z.number().int().nullable());
 const prompt = z.object({
   text: z.string(),

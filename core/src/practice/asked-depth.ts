@@ -1,5 +1,6 @@
 import { findItem } from './item.ts';
 import { isGood, type Pass } from './pass.ts';
+import type { NightStage } from './programme.ts';
 import type { QuestionKind } from './question.ts';
 
 /** Kinds whose chords are of the depth somebody practises in; the others have one of their own. */
@@ -40,21 +41,14 @@ const SEVENTHS_RIGHT = 3;
 
 /** The depth a player stands at: triads until they are named surely, or until sevenths were. `passes` oldest first. */
 export function depthStood(passes: readonly Pass[]): 'triad' | 'seventh' {
-  const met = passes.flatMap((pass) => {
-    const depth = depthOfPass(pass);
-    return depth === null ? [] : [{ depth, isRight: isGood(pass) }];
-  });
-  const right = (depth: 'triad' | 'seventh', among: number) =>
-    met
-      .filter((one) => one.depth === depth)
-      .slice(-among)
-      .filter(({ isRight }) => isRight).length;
-  return right('seventh', met.length + 1) >= SEVENTHS_RIGHT || right('triad', TRIADS_ASKED) >= TRIADS_RIGHT ? 'seventh' : 'triad';
+  const sevenths = passes.filter((pass) => depthOfPass(pass) === 'seventh');
+  const triads = passes.filter((pass) => depthOfPass(pass) === 'triad').slice(-TRIADS_ASKED);
+  return sevenths.filter(isGood).length >= SEVENTHS_RIGHT || triads.filter(isGood).length >= TRIADS_RIGHT ? 'seventh' : 'triad';
 }
 
 function depthOfPass({ item, stage }: Pass): 'triad' | 'seventh' | null {
   const known = findItem(item);
   if (known === undefined) return null;
   if (known.study === 'recall' || known.study === 'ear') return depthOfAnswer(known.what, stage);
-  return known.study === 'programme' && known.what.includes('sevenths') ? 'seventh' : null;
+  return known.study === 'programme' && known.what === ('sevenths' satisfies NightStage) ? 'seventh' : null;
 }

@@ -1,4 +1,5 @@
 import { QUESTION_KINDS } from '../choices.ts';
+import { callingOf } from '../fretboard/instrument.ts';
 import type { Key } from '../key/key.ts';
 import { type Item, itemIn } from './item.ts';
 import type { QuestionKind } from './question.ts';
@@ -59,14 +60,11 @@ const NEEDS_STRINGS: Readonly<Partial<Record<string, number>>> = {
   'sweep chained': 5,
   'what-changed': 5,
 };
-/** Below this an instrument is played note by note. */
-const BASS_OPEN = 36;
-
 /** Whether a study can be played on an instrument: it has the strings, and is no bass where chords are wanted. */
 export function fits(what: string, tuning: readonly number[]): boolean {
   if (tuning.length < (NEEDS_STRINGS[what] ?? 1)) return false;
   if (what.startsWith('sweep') && !liesClose(tuning)) return false;
-  const isBass = Math.min(...tuning) < BASS_OPEN && tuning.length <= 5;
+  const isBass = callingOf(tuning) === 'bass';
   if (what === 'bass arpeggios') return isBass;
   return !isBass || !(SHAPE_STUDIES as readonly string[]).includes(what);
 }

@@ -1,4 +1,4 @@
-import type { ASKED_DEPTHS, QUESTION_KINDS } from '../choices.ts';
+import type { ANSWER_FORMS, ASKED_DEPTHS, QUESTION_KINDS } from '../choices.ts';
 import type { Chord } from '../chord/chord.ts';
 import type { Degree } from '../degree/degree.ts';
 import type { Key } from '../key/key.ts';
@@ -11,19 +11,7 @@ export type QuestionKind = (typeof QUESTION_KINDS)[number];
 export type AskedDepth = (typeof ASKED_DEPTHS)[number];
 
 /** What form an answer has. */
-export type AnswerForm =
-  | 'chord'
-  | 'chords'
-  | 'degree'
-  | 'degrees'
-  | 'quality'
-  | 'qualities'
-  | 'note'
-  | 'notes'
-  | 'key'
-  | 'keys'
-  | 'frets'
-  | 'tone';
+export type AnswerForm = (typeof ANSWER_FORMS)[number];
 
 /** Notes that sound together for so many beats. */
 export interface Sound {

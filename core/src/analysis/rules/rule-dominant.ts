@@ -101,18 +101,18 @@ export function tritoneSubstitute(scene: Scene): Claim | null {
 
 const FLAT_SEVEN = 10;
 const BACKDOOR_KEPT = 0.9;
-
 const BACKDOOR_BROKEN = 1.6;
 
 /** The dominant on ♭7 that rises a step into a major tonic, or to the 3 in its place, where the tonic was expected. */
 export function backdoorDominant(scene: Scene): Claim | null {
   const { here, home, step } = scene;
   if (step !== FLAT_SEVEN || here.class !== 'dominant' || home.mode.minor) return null;
-  const promise = goesToThree(scene) ? { target: 0, resolution: 'deceptive' as const } : promiseTo(scene, 0);
-  const { resolution } = promise;
-  if (resolution === 'unresolved' || (resolution === 'deceptive' && !goesToThree(scene))) return null;
-  const broken = isAfterMinorFour(scene) ? BACKDOOR_KEPT : BACKDOOR_BROKEN;
-  return { kind: 'backdoor-dominant', rule: 'backdoor', cost: promiseCost(resolution, BACKDOOR_KEPT, broken), ...promise };
+  const told = { kind: 'backdoor-dominant', rule: 'backdoor' } as const;
+  if (goesToThree(scene))
+    return { ...told, target: 0, resolution: 'deceptive', cost: isAfterMinorFour(scene) ? BACKDOOR_KEPT : BACKDOOR_BROKEN };
+  const promise = promiseTo(scene, 0);
+  if (promise.resolution !== 'resolves' && promise.resolution !== 'delayed') return null;
+  return { ...told, cost: promiseCost(promise.resolution, BACKDOOR_KEPT, BACKDOOR_BROKEN), ...promise };
 }
 
 const THREE = 4;

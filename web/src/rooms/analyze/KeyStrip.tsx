@@ -67,6 +67,7 @@ function Verdict({ said }: { readonly said: string }) {
   return <p className="text-fine text-quiet">{said}</p>;
 }
 
+/** What speaks for a key, as one sentence. */
 function evidence({ reasons }: Pick<RankedKey, 'reasons'>): string {
   const words = reasons
     .filter(({ code }) => code !== 'given')

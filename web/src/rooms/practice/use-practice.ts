@@ -86,8 +86,7 @@ export function usePractice(): Practice {
     () => merged([...(kept.data ?? []), ...sentHere, ...refusedPasses.map(({ thing }) => thing), ...waiting]),
     [kept.data, sentHere, refusedPasses, waiting],
   );
-  // who only plays needs none of it
-  const memories = useMemo(() => later(() => remember(passes, Date.now())), [passes]);
+  const { memories, depth } = useWorkedOut(passes, settings.depth);
   return {
     player: address,
     playerName: player?.name ?? '',
@@ -100,7 +99,9 @@ export function usePractice(): Practice {
     settings,
     change,
     programme: useMemo(() => programmeOf(settings), [settings]),
-    depth: useMemo(() => settings.depth ?? depthStood(passes), [settings.depth, passes]),
+    get depth() {
+      return depth();
+    },
     waiting: waiting.length + notes.length,
     notes,
     refused: {
@@ -141,6 +142,14 @@ function useSettings(player: PlayerAddress): Pick<Practice, 'settings' | 'change
     if (isSomebody) for (const wish of early.current.splice(0)) make(wish);
   });
   return { settings, change: (wish) => void (isSomebody ? now.current(wish) : early.current.push(wish)) };
+}
+
+/** What passes tell of a player; who only plays needs none of it. */
+function useWorkedOut(passes: readonly Pass[], wished: AskedDepth | null) {
+  return {
+    memories: useMemo(() => later(() => remember(passes, Date.now())), [passes]),
+    depth: useMemo(() => later(() => wished ?? depthStood(passes)), [passes, wished]),
+  };
 }
 
 /** Worked out when it is first wanted, and once. */

@@ -168,16 +168,16 @@ function useDeck({ practice, run, item }: ItemProps): readonly Question[] {
   return useMemo(() => {
     const key = keyOfItem(item.item);
     if (key === null) return [];
-    const kinds = [item.item.what as QuestionKind];
-    const wish = {
-      kinds,
+    const kind = item.item.what as QuestionKind;
+    return askQuestions({
+      kinds: [kind],
       keys: [key],
-      depth: kinds.some((kind) => KINDS_OF_DEPTH.includes(kind)) ? depth : null,
+      depth: KINDS_OF_DEPTH.includes(kind) ? depth : null,
       count: DECK,
       seed: seed.current,
       tuning: instrument.tuning,
+      capo: instrument.capo === 0 ? null : instrument.capo,
       loops,
-    };
-    return askQuestions({ ...wish, capo: instrument.capo === 0 ? null : instrument.capo });
+    });
   }, [item, instrument, loops, depth]);
 }
