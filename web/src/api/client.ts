@@ -1,6 +1,7 @@
 import { type Problem, problem } from '@aurora/wire';
 import type { z } from 'zod';
 import { ANSWER_WORDS } from '../wording/answers.ts';
+import { inTurn } from './in-turn.ts';
 import { keepAnswer } from './kept.ts';
 import { KEPT_AT } from './kept-names.ts';
 import { tellAnswered, tellAway } from './reach.ts';
@@ -42,7 +43,8 @@ export async function call<Schema extends z.ZodType>(
   { body, signal, limitMs }: CallOptions = {},
 ): Promise<z.output<Schema>> {
   const signals = [...(signal === undefined ? [] : [signal]), ...(limitMs === undefined ? [] : [AbortSignal.timeout(limitMs)])];
-  const response = await send(method, path, body, AbortSignal.any(signals));
+  const ask = () => send(method, path, body, AbortSignal.any(signals));
+  const response = await (SETS.includes(method) ? inTurn(path, ask) : ask());
   const answer: unknown = await response.json().catch(() => null);
   tellReach(response);
   if (response.ok) {
@@ -57,6 +59,9 @@ export async function call<Schema extends z.ZodType>(
   const words = given.success ? given.data.detail.replace(FIELD, '') : ANSWER_WORDS.away;
   throw new ApiFault(response.status, words, given.success ? given.data : null, againMs);
 }
+
+/** What says how a place is from now on: of two, the one that was pressed last stands. */
+const SETS: readonly Method[] = ['PUT', 'PATCH'];
 
 /** The name of the field that is at fault: who calls the API is told it, who plays sees the field. */
 const FIELD = /^[a-z]\w*(?:\.\w+)*: /;
