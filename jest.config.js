@@ -2,12 +2,15 @@ import { fileURLToPath } from 'node:url';
 
 /** swc, and what makes it quick inside the sandbox. */
 const TRANSFORM = fileURLToPath(new URL('./scripts/lib/testing/jest-transform.mjs', import.meta.url));
+/** React's runtime for development keeps a stack trace with every element, which nothing here reads. */
+const ELEMENTS = fileURLToPath(new URL('./node_modules/react/cjs/react-jsx-runtime.production.js', import.meta.url));
 
 const project = (name) => ({
   displayName: name,
   rootDir: `./${name}`,
   testMatch: ['<rootDir>/src/**/*.test.ts?(x)', '<rootDir>/test/**/*.test.ts', '<rootDir>/lib/**/*.test.mjs'],
   extensionsToTreatAsEsm: ['.ts', '.tsx'],
+  moduleNameMapper: { '^react/jsx-runtime$': ELEMENTS },
   transform: {
     '^.+\\.tsx?$': [
       TRANSFORM,

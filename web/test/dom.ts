@@ -1,6 +1,7 @@
 // What jsdom lacks and the parts ask for: sizes and sight are nothing there.
 import { TextDecoder, TextEncoder } from 'node:util';
 import { configure } from '@testing-library/react';
+import './styles.ts';
 
 // a state is waited for; a time limit only ends what hangs
 configure({ asyncUtilTimeout: 20_000 });
