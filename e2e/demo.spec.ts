@@ -8,7 +8,7 @@ test('in the demo one is its guitarist at once, and can be any other player', { 
   const rooms = page.getByRole('navigation', { name: 'Rooms' });
   await expect(rooms.getByRole('link', { name: 'Juno' })).toBeVisible();
   // a member sees who is in, and does nothing about it
-  await page.goto('/band/people');
+  await page.goto('/band/players');
   await expect(page.getByRole('list', { name: 'Members' }).getByRole('listitem').filter({ hasText: 'Juno' })).toContainText('you');
   await expect(page.getByRole('button', { name: /Make leader|Remove/ })).toHaveCount(0);
   await expectAccessible(page);

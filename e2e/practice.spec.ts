@@ -75,7 +75,7 @@ test('by keyboard alone: a plan, three passes, one more taken back, and the log'
   await expect(page.getByLabel('Your answer')).toBeVisible();
   await page.getByRole('button', { name: 'Finish' }).focus();
   await page.keyboard.press('Enter');
-  await expect(page.getByText('3 passes, 2 of them good')).toBeVisible();
+  await expect(page.getByText('3 tries, 2 of them good')).toBeVisible();
   await page.getByLabel('How was it? In your words').focus();
   await page.keyboard.type('Loose wrist');
   await page.keyboard.press('Tab');
@@ -181,7 +181,7 @@ test('a programme: begun, a night played, a night skipped', async ({ page, reque
   await page.getByRole('button', { name: 'Skip this night' }).click();
   await expect(page.getByRole('heading', { name: 'Night 3: D major' })).toBeVisible();
   await page.reload();
-  await expect(nights.nth(0)).toContainText('1 stage');
+  await expect(nights.nth(0)).toContainText('1 exercise');
   await expect(nights.nth(1)).toContainText('skipped');
 });
 

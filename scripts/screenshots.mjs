@@ -43,9 +43,10 @@ const PICTURES = [
     },
   },
   {
-    name: 'band-people',
-    path: '/band/people',
+    name: 'band-invite',
+    path: '/band/players',
     act: async (page) => {
+      await page.getByRole('button', { name: /^Juno/ }).click();
       await page.getByRole('button', { name: 'New link for Juno' }).click();
       await page.getByRole('alertdialog').getByRole('button', { name: 'New link' }).click();
       await page.getByRole('region', { name: 'The link for Juno' }).waitFor();

@@ -71,6 +71,16 @@ export function playerOf(name: string, plays: string, reads: Partial<MemberReads
   return { id: freshId(), name, plays, reads: { ...DEFAULT_READS, ...reads }, instrument: null, isIn: true };
 }
 
+/** What a player is in the band: the one who looks leads it, and all are signed in. */
+export const seatOf = ({ id, name }: Member, isYou = false) => ({
+  memberId: id,
+  name,
+  role: isYou ? 'leader' : 'member',
+  isIn: true,
+  isYou,
+  guestUntil: null as string | null,
+});
+
 export const entryOf = (song: Song, over: object = {}) => ({
   kind: 'song' as const,
   id: freshId(),
@@ -260,6 +270,7 @@ export class FakeHouse {
     const members = `/bands/${BAND_ID}/members`;
     this.on('GET', /\/me/, () => this.me);
     this.on('GET', new RegExp(members), () => ({ members: this.members }));
+    this.on('GET', /.*\/people/, () => ({ people: this.members.map((member, place) => seatOf(member, place === 0)), invitations: [] }));
     this.on('POST', new RegExp(members), ({ body }) => {
       const { name, plays, reads } = body as { name: string; plays: string; reads?: Partial<MemberReads> };
       const member = playerOf(name, plays, reads);

@@ -96,7 +96,11 @@ describe('one name for one thing', () => {
     ['2 writes 2', '2 is major (press for minor)'],
     ['slip in it', 'check the link'],
     ['should hold for', 'last right 42 days ago'],
+    ['Begin a set', 'New set'],
+    ['Start a song', 'New song'],
   ] as const;
+  /** What is practised is an exercise, and what was played a try. */
+  const GONE_FROM_PRACTICE = ['sitting', 'sittings', 'pass', 'passes', 'stage', 'stages', 'study', 'studies', 'session', 'sessions'];
   const shown = [...texts(join(import.meta.dirname, '../src/wording')), ...texts(join(import.meta.dirname, '../../core/src/wording'))];
 
   test('there are words to look through', () => expect(shown.length).toBeGreaterThan(20));
@@ -104,7 +108,27 @@ describe('one name for one thing', () => {
   test.each(GONE)('“%s” is called “%s”', (gone: string, _now: string) => {
     expect(shown.filter(({ text }) => text.includes(gone)).map(({ path }) => path)).toEqual([]);
   });
+
+  test('practice has exercises and tries, and nothing else for them', () => {
+    const [practice] = shown.filter(({ path }) => path === 'practice.ts');
+    const said = stringsIn(practice?.text ?? '').flatMap((text) => text.toLowerCase().match(/[a-z]+/g) ?? []);
+    expect(said).toContain('exercises');
+    expect(said.filter((word) => GONE_FROM_PRACTICE.includes(word))).toEqual([]);
+  });
 });
+
+/** All that stands in quotes in a table of words, names of modules and types aside. */
+function stringsIn(source: string): readonly string[] {
+  const look = (node: unknown): readonly string[] => {
+    if (Array.isArray(node)) return node.flatMap(look);
+    if (typeof node !== 'object' || node === null) return [];
+    const { type, value, cooked } = node as Node;
+    if (type === 'ImportDeclaration' || type === 'TsLiteralType' || type === 'BinaryExpression') return [];
+    if (type === 'StringLiteral') return [String(value)];
+    return type === 'TemplateElement' ? [String(cooked)] : Object.values(node).flatMap(look);
+  };
+  return look(parseSync(source, { syntax: 'typescript' }));
+}
 
 function texts(folder: string): readonly { readonly path: string; readonly text: string }[] {
   return readdirSync(folder)

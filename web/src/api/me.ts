@@ -17,6 +17,7 @@ import {
 } from '@aurora/wire';
 import { useInfiniteQuery, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { call } from './client.ts';
+import { membersKey } from './members.ts';
 import { meQuery, useBand } from './songs.ts';
 
 export function useMe() {
@@ -75,7 +76,8 @@ export function useDeviceChanges() {
   return { remove, link };
 }
 
-const peopleKey = (bandId: string) => ['people', bandId] as const;
+/** Whatever changes the players is news of the people too. */
+const peopleKey = (bandId: string) => [...membersKey(bandId), 'people'] as const;
 
 /** Who is in the band, as what, and who is invited. */
 export function usePeople(band: BandSeat) {
@@ -92,7 +94,7 @@ export function usePeopleChanges() {
   const bandId = useBand().data?.id ?? '';
   const path = `/bands/${bandId}`;
   const onSuccess = () => {
-    for (const key of [peopleKey(bandId), ['members', bandId], ['audit', bandId]]) void queries.invalidateQueries({ queryKey: key });
+    for (const key of [membersKey(bandId), ['audit', bandId]]) void queries.invalidateQueries({ queryKey: key });
   };
   const onBand = () => {
     onSuccess();

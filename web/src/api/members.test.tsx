@@ -13,7 +13,7 @@ afterEach(() => {
   globalThis.fetch = real;
 });
 
-test('a member who is taken out while the older list is still on its way stays out', async () => {
+test('a name that is changed while the older list is still on its way stays changed', async () => {
   const queries = new QueryClient({ defaultOptions: { queries: { retry: false } } });
   queries.setQueryData(['me'], leaderOf('b1', 'The Low Tide'));
   const around = ({ children }: { readonly children: ReactNode }) => <QueryClientProvider client={queries}>{children}</QueryClientProvider>;
@@ -23,17 +23,18 @@ test('a member who is taken out while the older list is still on its way stays o
     reads: DEFAULT_READS,
     instrument: null,
   }));
+  const renamed = people.map((one) => (one.id === 'm0' ? { ...one, name: 'Elske' } : one));
   queries.setQueryData(['members', 'b1'], people);
-  let taken = false;
+  let changed = false;
   let answerOld: () => void = () => undefined;
   const answer = (body: unknown) => ({ ok: true, status: 200, headers: new Headers(), json: async () => body }) as unknown as Response;
   globalThis.fetch = jest.fn((path: unknown, init?: RequestInit) => {
-    if (init?.method === 'DELETE') {
-      taken = true;
-      return Promise.resolve(answer({ gone: true }));
+    if (init?.method === 'PATCH') {
+      changed = true;
+      return Promise.resolve(answer(renamed[0]));
     }
     if (!String(path).includes('/members')) return new Promise<Response>(() => undefined);
-    if (taken) return Promise.resolve(answer({ members: people.slice(1) }));
+    if (changed) return Promise.resolve(answer({ members: renamed }));
     return new Promise<Response>((resolve) => {
       answerOld = () => resolve(answer({ members: people }));
     });
@@ -42,12 +43,12 @@ test('a member who is taken out while the older list is still on its way stays o
   const names = () => result.current.members?.map(({ name }) => name);
   await waitFor(() => expect(names()).toHaveLength(2));
   await act(async () => {
-    result.current.changes.remove.mutate('m0');
+    result.current.changes.change.mutate({ id: 'm0', change: { name: 'Elske' } });
   });
-  expect(names()).toEqual(['Tomas']);
+  expect(names()).toEqual(['Elske', 'Tomas']);
   await act(async () => {
     answerOld();
     await new Promise((resolve) => setTimeout(resolve, 20));
   });
-  expect(names()).toEqual(['Tomas']);
+  expect(names()).toEqual(['Elske', 'Tomas']);
 });

@@ -1,5 +1,5 @@
 import type { Instrument } from '@aurora/core';
-import { gone, type Member, type MemberChange, type MemberCreateRequest, member as memberSchema, membersAnswer } from '@aurora/wire';
+import { type Member, type MemberChange, type MemberCreateRequest, member as memberSchema, membersAnswer } from '@aurora/wire';
 import { type QueryClient, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { call } from './client.ts';
 import { refetchAfterLast } from './shown-at-once.ts';
@@ -48,12 +48,7 @@ export function useMemberChanges() {
     onMutate: ({ id, change: { reads, ...rest } }) =>
       put((before) => before.map((one) => (one.id === id ? ({ ...one, ...rest, reads: { ...one.reads, ...reads } } as Member) : one))),
   });
-  const remove = useMutation({
-    ...shown,
-    mutationFn: (id: string) => call('DELETE', `/bands/${bandId}/members/${id}`, gone),
-    onMutate: (id) => put((before) => before.filter((one) => one.id !== id)),
-  });
-  return { add, change, remove };
+  return { add, change };
 }
 
 /** Keeps how a member's instrument is set up. */

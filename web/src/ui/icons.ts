@@ -83,7 +83,6 @@ export {
   Trash2 as DeleteIcon,
   Truck as RoadIcon,
   Undo2 as UndoIcon,
-  UserMinus as DeletePlayerIcon,
   UserPlus as AddPlayerIcon,
   UsersRound as BandIcon,
   Volume1 as QuietIcon,

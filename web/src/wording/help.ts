@@ -102,7 +102,7 @@ export const HELP_WORDS = {
   pedalInPractice: 'Play and held, or broke; show and had it, or missed it',
   takeMarkBack: 'Take the last mark back',
   theItemBeforeOrTheNext: 'The one before, or the next',
-  finishTheSession: 'Finish the session',
+  finishTheSession: 'Finish practising',
   fasterSlower: 'Faster, slower',
   scoreMoveTheBorder: 'Score: the harmony begins half a beat earlier or later',
   scoreSplitOrJoin: 'Score: split the harmony, join it with the one before',

@@ -42,7 +42,7 @@ export const PEOPLE_WORDS = {
   linkTo: (name: string) => `Link to ${name}`,
   whoeverHasItReads:
     'Scan it or send it. A bandmate who is signed in reads it as their own; anybody else says how they read, and needs no account. It can only be read.',
-  opensUntilTakenBack: 'It opens until it is taken back in the band, under People.',
+  opensUntilTakenBack: 'It opens until it is taken back in the band, under Players.',
   linksThatAreSent: 'Charts sent by link',
   noChartIsSent: 'No link to a chart opens just now. Send one from a chart, or from the set.',
   sentUntilTakenBack: (by: string) => `from ${by}, opens until taken back`,
@@ -97,11 +97,11 @@ export const PEOPLE_WORDS = {
   beginAnotherBand: 'Begin another band',
   signInFirst: 'In the demo everybody is its leader until they say who they are. Choose a player, and this page is yours.',
   // people of a band
-  people: 'People',
   whoIsIn: 'Members',
   leader: 'leads',
   member: 'plays',
   guest: 'guest',
+  guests: 'Guests',
   isIn: 'signed in',
   isNotIn: 'not signed in yet',
   itIsYou: 'you',

@@ -8,7 +8,6 @@ import { BAND_PARTS, type BandPartName, bandPart, GUEST_PARTS } from './band-par
 import { FilesPart } from './files/FilesPart.tsx';
 import { GuitarsPart } from './GuitarsPart.tsx';
 import { PlayersPart } from './PlayersPart.tsx';
-import { PeoplePart } from './people/PeoplePart.tsx';
 import { SingerPart } from './singer/SingerPart.tsx';
 import { GuestTonight } from './tonight/GuestTonight.tsx';
 import { TonightPart } from './tonight/TonightPart.tsx';
@@ -19,7 +18,6 @@ const BODIES: Readonly<Record<BandPartName, ComponentType>> = {
   singer: SingerPart,
   guitars: GuitarsPart,
   files: FilesPart,
-  people: PeoplePart,
 };
 
 /** The same songs for everyone in the band: tonight's order and keys, who reads what, and files for everybody else. */

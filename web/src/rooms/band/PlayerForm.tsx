@@ -10,10 +10,8 @@ import { lensSearch, setReader } from '../../session/lens-store.ts';
 import { instrumentOf } from '../../session/playing.ts';
 import { isGuitar, memberChoice } from '../../session/reader-view.ts';
 import { neckPath } from '../../session/rooms.ts';
-import { AskOnce } from '../../ui/AskOnce.tsx';
 import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Choice.tsx';
-import { DeletePlayerIcon } from '../../ui/icons.ts';
 import { NumberField } from '../../ui/NumberField.tsx';
 import { SelectField } from '../../ui/SelectField.tsx';
 import { sayFault } from '../../ui/say.ts';
@@ -47,8 +45,14 @@ const CUES = [
   ['none', BAND_WORDS.noCues],
 ] as const;
 
+interface PlayerFormProps {
+  readonly member: Member;
+  /** What they are in the band, and what is done about it. */
+  readonly children: ReactNode;
+}
+
 /** How one player reads. Everything is kept as it is changed. */
-export function PlayerForm({ member, onGone }: { readonly member: Member; readonly onGone: () => void }) {
+export function PlayerForm({ member, children }: PlayerFormProps) {
   const { change } = useMemberChanges();
   const { reads, name, plays } = member;
   const onError = (error: Error) => void sayFault(error.message);
@@ -74,8 +78,8 @@ export function PlayerForm({ member, onGone }: { readonly member: Member; readon
         <Button look="strong" onClick={() => setReader(memberChoice(member).id)}>
           {BAND_WORDS.readAs} {name}
         </Button>
-        <Leave member={member} onGone={onGone} />
       </div>
+      {children}
       <ReadingFields reads={reads} onReads={say} />
       <Group title={BAND_WORDS.names}>
         <NamingFields naming={reads.naming} onNaming={(naming) => say({ naming })} />
@@ -217,29 +221,5 @@ function NamingFields({
         <Choice label={BAND_WORDS.noteNames} value={naming.notes} options={NOTES} onChange={(notes) => onNaming({ ...naming, notes })} />
       )}
     </>
-  );
-}
-
-/** Who leaves takes their settings along: it is asked for once more. */
-function Leave({ member: { id, name }, onGone }: { readonly member: Member; readonly onGone: () => void }) {
-  const { remove } = useMemberChanges();
-  const leave = () => {
-    onGone();
-    remove.mutate(id, { onError: (error) => void sayFault(error.message) });
-  };
-  return (
-    <AskOnce
-      title={BAND_WORDS.deleteWord(name)}
-      yes="Delete"
-      no={BAND_WORDS.cancel}
-      onYes={leave}
-      trigger={
-        <Button look="bare" aria-label={BAND_WORDS.deletePlayer(name)} title={BAND_WORDS.deletePlayer(name)}>
-          <DeletePlayerIcon size={18} aria-hidden="true" /> {BAND_WORDS.deletePlayerWord}
-        </Button>
-      }
-    >
-      {BAND_WORDS.how} {name} {BAND_WORDS.readsAndTheInstrumentAsIt}
-    </AskOnce>
   );
 }

@@ -4,7 +4,7 @@ import '../../../test/workers.ts';
 import type { Song } from '@aurora/wire';
 import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
-import { entryOf, FakeHouse, playerOf, Refusal, setOf } from '../../../test/fake-house.ts';
+import { entryOf, FakeHouse, playerOf, Refusal, seatOf, setOf } from '../../../test/fake-house.ts';
 import { openRoom } from '../../../test/open-room.tsx';
 import { user } from '../../../test/user.ts';
 import { useTonight } from '../../session/tonight-store.ts';
@@ -156,6 +156,7 @@ describe('players', () => {
     const form = within(await screen.findByRole('region', { name: 'How Sol reads' }));
     expect((form.getByLabelText('Reads') as HTMLSelectElement).value).toBe('2');
     expect(house.members.at(-1)).toMatchObject({ name: 'Sol', reads: { transpose: 2 } });
+    expect(await screen.findByRole('button', { name: /New link for Sol|Invite Sol/ })).toBeTruthy();
     await user.click(form.getByRole('radio', { name: 'Numbers + letters' }));
     await waitFor(() => expect(house.members.at(-1)?.reads.show).toBe('both'));
   });
@@ -163,8 +164,8 @@ describe('players', () => {
   test('one is let go, and the others stay', async () => {
     await open('players');
     await user.click(await screen.findByRole('button', { name: /^Juno/ }));
-    await user.click(await screen.findByRole('button', { name: 'Delete Juno' }));
-    await user.click(within(await screen.findByRole('alertdialog')).getByRole('button', { name: 'Delete' }));
+    await user.click(await screen.findByRole('button', { name: 'Remove: Juno' }));
+    await user.click(within(await screen.findByRole('alertdialog')).getByRole('button', { name: 'Remove' }));
     await waitFor(() => expect(house.members.map(({ name }) => name)).toEqual(['Tam', 'Ines']));
   });
 
@@ -281,22 +282,13 @@ describe('a guest of an evening', () => {
   });
 });
 
-describe('people', () => {
-  const seat = (name: string, role: string, over: object = {}) => ({
-    memberId: name,
-    name,
-    role,
-    isIn: true,
-    isYou: false,
-    guestUntil: null,
-    ...over,
-  });
-  let people: object[];
+describe('the band’s doors', () => {
+  let seats: ReturnType<typeof seatOf>[];
 
   beforeEach(() => {
-    people = [seat('Tam', 'leader', { isYou: true }), seat('Juno', 'member'), seat('Bram', 'member', { isIn: false })];
+    seats = house.members.map((member, place) => ({ ...seatOf(member, place === 0), isIn: member.name !== 'Ines' }));
     house.on('GET', /.*\/people/, () => ({
-      people,
+      people: seats,
       invitations: [
         {
           id: 'open',
@@ -315,33 +307,45 @@ describe('people', () => {
     }));
     house.on('POST', /.*\/invitations/, () => ({ id: 'new', token: 'y'.repeat(32), expiresAt: '2026-02-01T00:00:00Z' }));
     house.on('DELETE', /.*\/invitations\/open/, () => ({ gone: true }));
-    house.on('PUT', /.*\/members\/(\w+)\/role/, ({ body }, [name]) => {
-      people = people.map((one) => ((one as { name: string }).name === name ? { ...one, ...(body as object) } : one));
+    house.on('PUT', /.*\/members\/([^/]+)\/role/, ({ body }, [id]) => {
+      seats = seats.map((one) => (one.memberId === id ? { ...one, ...(body as object) } : one));
       return { done: true };
     });
   });
 
   test('who is in, as what; a player is invited by a link that is shown once', async () => {
-    await open('people');
-    await user.click(await screen.findByRole('button', { name: 'Invite Bram' }));
-    const link = (await screen.findByRole('textbox', { name: 'The link for Bram' })) as HTMLInputElement;
+    await open('players');
+    const members = within(await screen.findByRole('list', { name: 'Members' }));
+    expect((await members.findByRole('button', { name: /^Tam/ })).textContent).toContain('leads · signed in');
+    await user.click(members.getByRole('button', { name: /^Ines.*not signed in yet/ }));
+    await user.click(screen.getByRole('button', { name: 'Invite Ines' }));
+    const link = (await screen.findByRole('textbox', { name: 'The link for Ines' })) as HTMLInputElement;
     expect(link.value).toMatch(/\/join#y{32}$/);
-    expect(house.all('POST', /invitations/).at(-1)?.body).toMatchObject({ role: 'member', memberId: 'Bram' });
+    expect(house.all('POST', /invitations/).at(-1)?.body).toMatchObject({ role: 'member', memberId: house.members[2]?.id });
   });
 
   test('a member becomes a leader, and an open invitation is taken back', async () => {
-    await open('people');
+    await open('players');
+    await user.click(await screen.findByRole('button', { name: /^Juno/ }));
     await user.click(await screen.findByRole('button', { name: 'Make leader: Juno' }));
     expect(await screen.findByRole('button', { name: 'No longer leader: Juno' })).toBeTruthy();
     await user.click(screen.getByRole('button', { name: /Take back.*Dep|Dep.*back/i }));
     await waitFor(() => expect(house.all('DELETE', /invitations\/open/)).toHaveLength(1));
   });
 
+  test('a guest of an evening is told apart from the players, until when', async () => {
+    seats = [...seats, { ...seatOf(playerOf('Dep', '')), role: 'guest', guestUntil: '2026-02-01T12:00:00Z' }];
+    await open('players');
+    const guests = within(await screen.findByRole('list', { name: 'Guests' }));
+    expect(guests.getByText(/guest · signed in · until/)).toBeTruthy();
+    expect(guests.getByRole('button', { name: 'Remove: Dep' })).toBeTruthy();
+  });
+
   test('a member sees who is in, and is offered nothing a leader does', async () => {
     house.me = { ...house.me, bands: house.me.bands.map((band) => ({ ...band, role: 'member' as const })) };
-    await open('people');
-    expect(await screen.findByText('Juno')).toBeTruthy();
-    for (const name of [/Make leader/, /Invite/, /^Remove/]) expect(screen.queryByRole('button', { name })).toBeNull();
+    await open('players');
+    expect(await screen.findByRole('button', { name: /^Juno.*signed in/ })).toBeTruthy();
+    for (const name of [/Make leader/, /Invite/, /^Remove/, 'Add a player']) expect(screen.queryByRole('button', { name })).toBeNull();
     expect(house.all('GET', /audit/)).toEqual([]);
   });
 });

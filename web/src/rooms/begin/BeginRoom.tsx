@@ -242,7 +242,7 @@ function SavedSong({ song }: { readonly song: Song }) {
         <Link to={`/songs/${song.id}/stand`} className={buttonLook('plain')}>
           {BEGIN_WORDS.onTheStand}
         </Link>
-        <Link to="/band/people" className={buttonLook('plain')}>
+        <Link to="/band/players" className={buttonLook('plain')}>
           {BEGIN_WORDS.inviteTheBand}
         </Link>
       </div>

@@ -190,7 +190,7 @@ describe('a session', () => {
     await press('It broke');
     await press('Finish');
     await waitFor(() => expect(outcomes()).toEqual(['clean', 'shaky', 'stopped']));
-    expect(await screen.findByText(/3 passes, 1 of them good/)).toBeTruthy();
+    expect(await screen.findByText(/3 tries, 1 of them good/)).toBeTruthy();
     await user.type(screen.getByLabelText('How was it? In your words'), 'Loose wrist');
     await press('Keep it');
     await waitFor(() => expect(sessions[0]?.note).toBe('Loose wrist'));

@@ -54,7 +54,7 @@ export function TonightPart() {
         title={BAND_WORDS.noSetYet}
         action={
           <Button look="strong" onClick={begin}>
-            {BAND_WORDS.beginASet}
+            {BAND_WORDS.newSet}
           </Button>
         }
       >

@@ -35,7 +35,7 @@ export function SessionPage() {
   };
   useSettled(practice, run?.phase === 'over');
   useEffect(() => {
-    document.title = HOUSE_WORDS.pageTitle(PRACTICE_WORDS.session);
+    document.title = HOUSE_WORDS.pageTitle(PRACTICE_WORDS.room);
     return silence;
   }, []);
   const turn = (to: (run: Run, now: number) => Run) => () => {
@@ -115,7 +115,7 @@ function Head({ run, turn, onLeave }: HeadProps) {
     <header className="sticky top-0 z-10 flex shrink-0 flex-wrap items-center gap-x-4 gap-y-1 bg-ground px-5 pt-2 pb-1 phone:px-3">
       <h1 className="min-w-0 font-numeral text-figure font-bold phone:text-head">
         {item === null ? (
-          PRACTICE_WORDS.session
+          PRACTICE_WORDS.room
         ) : (
           <>
             {key !== null && (

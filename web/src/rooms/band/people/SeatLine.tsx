@@ -7,7 +7,7 @@ import { sayFault } from '../../../ui/say.ts';
 import { PEOPLE_WORDS } from '../../../wording/people.ts';
 import type { MadeLink } from './made-link.ts';
 
-interface PersonLineProps {
+interface SeatLineProps {
   readonly person: People['people'][number];
   /** Whether whoever looks leads the band. */
   readonly leads: boolean;
@@ -17,33 +17,32 @@ interface PersonLineProps {
 const ROLES = { leader: PEOPLE_WORDS.leader, member: PEOPLE_WORDS.member, guest: PEOPLE_WORDS.guest } as const;
 const onError = (error: Error) => void sayFault(error.message);
 
+/** What somebody is in the band, and whether they are in. */
+export function seatWords({ role, isIn, guestUntil }: SeatLineProps['person']): string {
+  const until = guestUntil === null ? [] : [PEOPLE_WORDS.guestUntil(sayDay(guestUntil))];
+  return [ROLES[role], isIn ? PEOPLE_WORDS.isIn : PEOPLE_WORDS.isNotIn, ...until].join(' · ');
+}
+
 /** One of the band: what they are, whether they are in, and what a leader does about it. */
-export function PersonLine({ person, leads, onMade }: PersonLineProps) {
-  const { name, role, isIn, isYou, guestUntil } = person;
-  const signs = [
-    ROLES[role],
-    isIn ? PEOPLE_WORDS.isIn : PEOPLE_WORDS.isNotIn,
-    ...(guestUntil === null ? [] : [PEOPLE_WORDS.guestUntil(sayDay(guestUntil))]),
-  ];
+export function SeatLine({ person, leads, onMade }: SeatLineProps) {
+  const { role, isIn, isYou } = person;
   return (
-    <li className="flex min-h-14 flex-wrap items-center gap-x-3 gap-y-1 py-1.5">
-      <span className="text-lead font-bold">{name}</span>
-      {isYou && <span className="rounded-full bg-wash px-2.5 py-0.5 text-fine font-semibold">{PEOPLE_WORDS.itIsYou}</span>}
-      <span className="text-base text-quiet">{signs.join(' · ')}</span>
+    <div className="flex min-h-11 flex-wrap items-center gap-x-3 gap-y-1">
+      <span className="text-base text-quiet">{seatWords(person)}</span>
       {leads && (
-        <span className="ml-auto flex flex-wrap items-center gap-1">
+        <span className="flex flex-wrap items-center gap-1">
           {role !== 'guest' && !isYou && <InviteButton person={person} onMade={onMade} />}
           {role !== 'guest' && isIn && <RoleButton person={person} />}
           {!isYou && <TakeOut person={person} />}
         </span>
       )}
-    </li>
+    </div>
   );
 }
 
-type Person = Pick<PersonLineProps, 'person'>;
+type Person = Pick<SeatLineProps, 'person'>;
 
-function InviteButton({ person: { memberId, name, role, isIn }, onMade }: Omit<PersonLineProps, 'leads'>) {
+function InviteButton({ person: { memberId, name, role, isIn }, onMade }: Omit<SeatLineProps, 'leads'>) {
   const { invite } = usePeopleChanges();
   const make = () =>
     invite.mutate(
