@@ -42,6 +42,11 @@ export function roomAt(pathname: string): RoomId {
   return rooms(undefined).find(({ path }) => path !== '/' && new RegExp(`${path}(/|$)`).test(pathname))?.id ?? 'songs';
 }
 
+/** Whether what a room's hint speaks of is what stands there: the band's is about the order of the evening. */
+export function isHinted(pathname: string): boolean {
+  return roomAt(pathname) !== 'band' || /\/band(\/tonight)?$/.test(pathname);
+}
+
 /** Where there is one thing and nothing around it: a chart on the stand, a session, a door. */
 export function isAlone(pathname: string): boolean {
   return /\/stand$|^\/practice\/session$|^\/(welcome|join|open|first|mailbox|read)(\/|$)/.test(pathname);

@@ -5,7 +5,7 @@ import { foldsOf, setFolds, useDevice } from '../session/device-store.ts';
 import { lowerHand } from '../session/hand-store.ts';
 import { useLens, useReaderIsKnown } from '../session/lens.ts';
 import { useOpened } from '../session/opened.ts';
-import { roomAt } from '../session/rooms.ts';
+import { isHinted, roomAt } from '../session/rooms.ts';
 import { usePhone } from '../session/use-media.ts';
 import { usePlayer } from '../transport/player.ts';
 import { HOUSE_WORDS } from '../wording/house.ts';
@@ -50,7 +50,7 @@ export function Companions({ shown, head, children }: CompanionsProps) {
       <div className="flex min-h-0 flex-1 max-lg:flex-col flat:block">
         <main id={ROOM_ID} ref={main} tabIndex={-1} className="relative min-h-0 min-w-0 flex-1 overflow-auto flat:overflow-visible">
           {head}
-          {(!beside || folds.side === null) && !(isPhone && room === 'chart') && <RoomHint room={room} />}
+          {(!beside || folds.side === null) && !(isPhone && room === 'chart') && isHinted(pathname) && <RoomHint room={room} />}
           {isKnown ? (
             children
           ) : (

@@ -99,7 +99,7 @@ export const PEOPLE_WORDS = {
   // people of a band
   whoIsIn: 'Members',
   leader: 'leads',
-  member: 'plays',
+  member: 'member',
   guest: 'guest',
   guests: 'Guests',
   isIn: 'signed in',

@@ -1,5 +1,5 @@
 import type { BandSeat, Member, People } from '@aurora/wire';
-import { type FormEvent, useState } from 'react';
+import { type FormEvent, useRef, useState } from 'react';
 import { usePeople } from '../../api/me.ts';
 import { useMemberChanges, useMembers } from '../../api/members.ts';
 import { useBand } from '../../api/songs.ts';
@@ -8,6 +8,7 @@ import { LinkCard } from '../../parts/people/LinkCard.tsx';
 import { useLens } from '../../session/lens.ts';
 import { keyInForce } from '../../session/lens-store.ts';
 import { memberChoice, readerNote } from '../../session/reader-view.ts';
+import { usePhone } from '../../session/use-media.ts';
 import { Button } from '../../ui/Button.tsx';
 import { AddPlayerIcon } from '../../ui/icons.ts';
 import { sayFault } from '../../ui/say.ts';
@@ -17,7 +18,7 @@ import { PlayerForm } from './PlayerForm.tsx';
 import { BandDoors } from './people/BandDoors.tsx';
 import { BandItself } from './people/BandItself.tsx';
 import type { MadeLink } from './people/made-link.ts';
-import { SeatLine, seatWords } from './people/SeatLine.tsx';
+import { SeatLine, seatSigns } from './people/SeatLine.tsx';
 import { PLAYER_TABLE, usualReads } from './player-table.ts';
 
 /** Who is in the band, as what, how each of them reads, and how somebody comes in. */
@@ -35,10 +36,17 @@ function Players({ band }: { readonly band: BandSeat }) {
   const [chosenId, setChosen] = useState<string | null>(null);
   const [made, setMade] = useState<MadeLink | null>(null);
   const leads = band.role === 'leader';
+  const isPhone = usePhone();
+  const form = useRef<HTMLDivElement>(null);
   if (members === undefined) return <p className="py-6 text-quiet">{BAND_WORDS.fetchingTheBand}</p>;
   const chosen = members.find(({ id }) => id === chosenId) ?? members[0];
   const seatOf = (member: Member | undefined) => people?.people.find(({ memberId }) => memberId === member?.id);
   const seat = seatOf(chosen);
+  const choose = (id: string) => {
+    setChosen(id);
+    // below the list on a phone: what was asked for comes into sight
+    if (isPhone) form.current?.scrollIntoView({ block: 'start' });
+  };
   const join = (name: string, plays: string) =>
     add.mutate(
       { name, plays, reads: usualReads(plays) },
@@ -57,19 +65,21 @@ function Players({ band }: { readonly band: BandSeat }) {
           <ul aria-label={PEOPLE_WORDS.whoIsIn} className="flex flex-col gap-1">
             {members.map((member) => (
               <li key={member.id}>
-                <PlayerLine member={member} seat={seatOf(member)} chosen={member === chosen} onChoose={() => setChosen(member.id)} />
+                <PlayerLine member={member} seat={seatOf(member)} chosen={member === chosen} onChoose={() => choose(member.id)} />
               </li>
             ))}
           </ul>
           {leads && <NewPlayer onJoin={join} />}
         </div>
-        {chosen === undefined ? (
-          <p className="text-lead text-quiet">{BAND_WORDS.addThePeopleYouPlayWith}</p>
-        ) : (
-          <PlayerForm key={chosen.id} member={chosen}>
-            {seat !== undefined && <SeatLine person={seat} leads={leads} onMade={setMade} />}
-          </PlayerForm>
-        )}
+        <div ref={form} className="scroll-mt-2">
+          {chosen === undefined ? (
+            <p className="text-lead text-quiet">{BAND_WORDS.addThePeopleYouPlayWith}</p>
+          ) : (
+            <PlayerForm key={chosen.id} member={chosen}>
+              {seat !== undefined && <SeatLine person={seat} leads={leads} onMade={setMade} />}
+            </PlayerForm>
+          )}
+        </div>
       </div>
       {people !== undefined && <BandDoors band={band} people={people} onMade={setMade} />}
     </div>
@@ -99,7 +109,7 @@ function PlayerLine({ member, seat, chosen, onChoose }: PlayerLineProps) {
         {seat?.isYou && <span className="rounded-full bg-wash px-2.5 py-0.5 text-fine font-semibold">{PEOPLE_WORDS.itIsYou}</span>}
       </span>
       <span className="block text-base text-quiet">
-        {member.plays}
+        {[member.plays, ...(seat === undefined ? [] : [seatSigns(seat)])].filter((words) => words !== '').join(' · ')}
         {note !== null && (
           <>
             {' · '}
@@ -107,7 +117,6 @@ function PlayerLine({ member, seat, chosen, onChoose }: PlayerLineProps) {
           </>
         )}
       </span>
-      {seat !== undefined && <span className="block text-fine text-quiet">{seatWords(seat)}</span>}
     </button>
   );
 }

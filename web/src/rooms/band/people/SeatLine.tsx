@@ -23,6 +23,11 @@ export function seatWords({ role, isIn, guestUntil }: SeatLineProps['person']): 
   return [ROLES[role], isIn ? PEOPLE_WORDS.isIn : PEOPLE_WORDS.isNotIn, ...until].join(' · ');
 }
 
+/** The same as far as it is not what all of a band are: in it, and a member. */
+export function seatSigns({ role, isIn }: SeatLineProps['person']): string {
+  return [...(role === 'leader' ? [ROLES.leader] : []), ...(isIn ? [] : [PEOPLE_WORDS.isNotIn])].join(' · ');
+}
+
 /** One of the band: what they are, whether they are in, and what a leader does about it. */
 export function SeatLine({ person, leads, onMade }: SeatLineProps) {
   const { role, isIn, isYou } = person;
