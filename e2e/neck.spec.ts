@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
-import { expect, test } from './pages.ts';
+import { expect, newSong, test } from './pages.ts';
 
 const neck = (page: Page) => page.getByRole('region', { name: 'Neck', exact: true });
 const shape = (page: Page) => page.getByTestId('shape');
@@ -150,9 +150,7 @@ test('runs: scale, arpeggios and sweep as tab, with a staff, played with a click
 });
 
 test('tapped frets are named and added to a song; every tap can be taken back', async ({ page }) => {
-  await page.goto('/');
-  await page.getByRole('button', { name: 'New song' }).first().click();
-  await expect(page.getByLabel('Chart text')).toBeVisible();
+  await newSong(page);
   await page.getByLabel('Chart text').click();
   await page.keyboard.press('Control+a');
   await page.keyboard.insertText('title: Tapped\nkey: C\n[A]\n1 4\n');

@@ -118,10 +118,16 @@ export async function settled(page: Page): Promise<void> {
   });
 }
 
+/** Starts to write a new song from the shelf that is open. */
+export async function writeNewSong(page: Page): Promise<void> {
+  await page.getByRole('button', { name: 'New song' }).click();
+  await page.getByRole('menuitem', { name: /^Write it/ }).click();
+}
+
 /** Starts a new song from the shelf and waits for its text. */
 export async function newSong(page: Page): Promise<void> {
   await page.goto('/');
-  await page.getByRole('button', { name: 'New song' }).first().click();
+  await writeNewSong(page);
   await expect(page.getByLabel('Chart text')).toBeVisible();
 }
 

@@ -4,7 +4,7 @@ import type { Browser, BrowserContext, Page } from '@playwright/test';
 import { ensureBuilt } from '../scripts/lib/build.mjs';
 import { leaveCluster, removeCluster, startCluster } from '../scripts/lib/cluster.mjs';
 import { startDemo } from '../scripts/lib/demo-server.mjs';
-import { expect, expectAccessible, test } from './pages.ts';
+import { expect, expectAccessible, test, writeNewSong } from './pages.ts';
 
 // a house of its own, without a band: one flow after the other, as a band comes to it
 test.describe.configure({ mode: 'serial' });
@@ -93,7 +93,9 @@ test('an invitation: the link signs in, the player is theirs, and their name sta
   await nils.close();
 
   await page.reload();
-  await expect(page.getByRole('list', { name: 'Members' }).getByRole('listitem').filter({ hasText: 'Nils' })).not.toContainText('not signed in');
+  await expect(page.getByRole('list', { name: 'Members' }).getByRole('listitem').filter({ hasText: 'Nils' })).not.toContainText(
+    'not signed in',
+  );
   await expect(page.getByRole('list', { name: 'Activity' })).toContainText('Nils came in');
 });
 
@@ -149,7 +151,7 @@ test('a lost phone: the address is confirmed, and the way back in comes by mail'
 
 test('a guest reads one set for an evening, and changes nothing', async ({ browser }) => {
   await page.goto(`${server.url}/`);
-  await page.getByRole('button', { name: 'New song' }).click();
+  await writeNewSong(page);
   await expect(page).toHaveURL(/\/songs\/.+\/chart/);
   const { bands } = await (await page.request.get(`${server.url}/api/v1/me`)).json();
   const evening = { name: 'Friday', place: '', startsAt: '', gapSeconds: 30, entries: [] };

@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import { ensureBuilt } from '../scripts/lib/build.mjs';
 import { leaveCluster, removeCluster, startCluster } from '../scripts/lib/cluster.mjs';
 import { startDemo } from '../scripts/lib/demo-server.mjs';
-import { expect, expectSaved, newSong, paste, test, writeChart } from './pages.ts';
+import { expect, expectSaved, newSong, paste, test, writeChart, writeNewSong } from './pages.ts';
 
 test('what two people save at once is kept on both sides until one is chosen', async ({ page, context }) => {
   await newSong(page);
@@ -82,7 +82,7 @@ test('the database stops and returns: the page says so, keeps the text and saves
   const { server } = await startDemo(build, url, folder, { LOG_LEVEL: 'silent' });
   try {
     await page.goto(`${server.url}/`);
-    await page.getByRole('button', { name: 'New song' }).click();
+    await writeNewSong(page);
     await expect(page.getByLabel('Chart text')).toBeVisible();
     await writeChart(page, 'title: Before the storm\n1 4\n');
     await expectSaved(page);

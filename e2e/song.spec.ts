@@ -1,4 +1,4 @@
-import { expect, expectSaved, letters, newSong, numbers, openSong, showWhy, test, writeChart } from './pages.ts';
+import { expect, expectSaved, letters, newSong, numbers, openSong, showWhy, test, writeChart, writeNewSong } from './pages.ts';
 
 test('one song, from key to chart to the band', { tag: '@quick' }, async ({ page }) => {
   // the shelf opens at once, with the demo band's songs
@@ -169,7 +169,7 @@ test('what is pressed before the band has answered is done all the same', async 
     await route.continue();
   });
   await page.goto('/');
-  await page.getByRole('button', { name: 'New song' }).first().click();
+  await writeNewSong(page);
   answer();
   await expect(page.getByLabel('Chart text')).toBeVisible();
 });

@@ -1,18 +1,16 @@
 import { useState } from 'react';
-import { Link, useNavigate } from 'react-router';
-import { EVERYTHING, type ShelfWish, useBand, useBeginSong, useMayWrite, useShelf, useTags } from '../../api/songs.ts';
-import { NEW_SONG } from '../../parts/song/shelf-view.ts';
+import { Link } from 'react-router';
+import { EVERYTHING, type ShelfWish, useBand, useMayWrite, useShelf, useTags } from '../../api/songs.ts';
 import { readHint, useDevice } from '../../session/device-store.ts';
 import { Button, buttonLook } from '../../ui/Button.tsx';
 import { Chip } from '../../ui/Chip.tsx';
 import { Hint } from '../../ui/Hint.tsx';
-import { AddIcon, ArchiveIcon, CloseIcon, FindIcon, GoOnIcon, HarmonizeIcon, ImportIcon } from '../../ui/icons.ts';
-import { keepEarlyKeys } from '../../ui/keyboard/early-keys.ts';
+import { ArchiveIcon, CloseIcon, FindIcon, GoOnIcon } from '../../ui/icons.ts';
 import { Notice } from '../../ui/Notice.tsx';
 import { Select } from '../../ui/Select.tsx';
 import { Soon } from '../../ui/Soon.tsx';
-import { sayFault } from '../../ui/say.ts';
 import { SHELF_WORDS } from '../../wording/shelf.ts';
+import { NewSongMenu } from './NewSongMenu.tsx';
 import { ShelfRow } from './ShelfRow.tsx';
 import { soughtBy } from './shelf-wish.ts';
 import { usePatternRead } from './use-pattern-read.ts';
@@ -73,17 +71,13 @@ function Find({ wish, fault, onAsk }: AskProps & { readonly fault: string | null
           </p>
         )}
       </div>
-      {mayWrite && <NewSong />}
+      {mayWrite && <NewSongMenu />}
     </div>
   );
 }
 
-/** In which order, the other ways to a song, with which tag, and whether those put away: one line. */
-const LINE_LINK =
-  'flex min-h-11 shrink-0 items-center gap-1.5 rounded-lg px-2.5 text-base font-semibold whitespace-nowrap text-ink hover:bg-wash';
-
+/** In which order, with which tag, and whether those put away: one line. */
 function Narrow({ wish, onAsk }: AskProps) {
-  const mayWrite = useMayWrite();
   return (
     <div className="no-print mb-2 flex items-center gap-1.5 overflow-x-auto p-0.5 phone:-mx-3 phone:px-3">
       <label>
@@ -96,16 +90,6 @@ function Narrow({ wish, onAsk }: AskProps) {
           ))}
         </Select>
       </label>
-      {mayWrite && (
-        <>
-          <Link to="/begin" title={SHELF_WORDS.whatDidYouJustPlay} className={LINE_LINK}>
-            <HarmonizeIcon size={17} aria-hidden="true" /> {SHELF_WORDS.playItIn}
-          </Link>
-          <Link to="/band/files" className={LINE_LINK}>
-            <ImportIcon size={17} aria-hidden="true" /> {SHELF_WORDS.import}
-          </Link>
-        </>
-      )}
       <Tags chosen={wish.tag} onChoose={(tag) => onAsk({ tag })} />
       <Button
         look="bare"
@@ -201,7 +185,7 @@ function Tags({ chosen, onChoose }: { readonly chosen: string | null; readonly o
 /** The way to a first song of one's own. */
 function BeginLink() {
   return (
-    <Link to="/begin" className={buttonLook('strong')}>
+    <Link to="/begin" className={buttonLook('plain')}>
       {SHELF_WORDS.whatDidYouJustPlay} <GoOnIcon size={18} aria-hidden="true" />
     </Link>
   );
@@ -230,22 +214,5 @@ function BeginLine() {
         </button>
       </Hint>
     </div>
-  );
-}
-
-function NewSong() {
-  const add = useBeginSong();
-  const navigate = useNavigate();
-  const start = () => {
-    keepEarlyKeys();
-    add.mutate(NEW_SONG, {
-      onSuccess: (id) => void navigate(`/songs/${id}/chart`),
-      onError: (error) => void sayFault(error.message),
-    });
-  };
-  return (
-    <Button look="strong" onClick={start} disabled={add.isPending}>
-      <AddIcon size={19} aria-hidden="true" /> {SHELF_WORDS.newSong}
-    </Button>
   );
 }

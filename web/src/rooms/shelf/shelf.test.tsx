@@ -36,6 +36,11 @@ async function choose(title: string, item: string): Promise<void> {
   await user.click(await screen.findByRole('menuitem', { name: item }));
 }
 
+async function newSong(way: string): Promise<void> {
+  await user.click(await screen.findByRole('button', { name: 'New song' }));
+  await user.click(await screen.findByRole('menuitem', { name: new RegExp(`^${way}`) }));
+}
+
 describe('the shelf', () => {
   test('has the band’s songs, and fetching is not the same as having none', async () => {
     open();
@@ -86,9 +91,19 @@ describe('the shelf', () => {
     await waitFor(() => expect(house.songs.every(({ archived }) => !archived)).toBe(true));
   });
 
+  test.each([
+    ['Play it', '/begin'],
+    ['Import', '/band/files'],
+  ])('a new song is begun by “%s” as well', async (way, path) => {
+    const { router } = open();
+    await newSong(way);
+    await waitFor(() => expect(router.state.location.pathname).toBe(path));
+    expect(house.all('POST', /songs/)).toEqual([]);
+  });
+
   test('a new song is opened once it is there', async () => {
     const { router } = open();
-    await user.click((await screen.findAllByRole('button', { name: 'New song' }))[0] as HTMLElement);
+    await newSong('Write it');
     expect(await screen.findByText('the chart')).toBeTruthy();
     expect(router.state.location.pathname).toBe(`/songs/${house.songs.at(-1)?.id}/chart`);
   });
@@ -96,7 +111,7 @@ describe('the shelf', () => {
   test('a song that was begun and never written is gone on with, and not begun again', async () => {
     const press = async () => {
       open();
-      await user.click((await screen.findAllByRole('button', { name: 'New song' }))[0] as HTMLElement);
+      await newSong('Write it');
       await screen.findByText('the chart');
       cleanup();
     };
