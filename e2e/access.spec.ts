@@ -201,3 +201,53 @@ test("somebody's own few colours: what is chosen has an edge, and the neck is dr
   });
   expect(ink[0]).toBe(ink[1]);
 });
+
+/** Every room and part that stands by itself. */
+const ROOMS = [
+  ...['/', '/begin', '/harmonize', '/analyze', '/neck', '/practice', '/settings', '/you'],
+  ...['tonight', 'players', 'singer', 'guitars', 'files'].map((part) => `/band/${part}`),
+];
+const CHART_ROOMS = ['chart', 'analyze', 'neck', 'stand'];
+
+for (const viewport of [SIZES[0], { width: 390, height: 844 }])
+  test.describe(`${viewport.width} wide`, () => {
+    test.use({ viewport });
+
+    test('every view has one solid action at most, and what is chosen is never solid', async ({ page }) => {
+      const wrong: string[] = [];
+      const look = async (path: string) => {
+        await page.goto(path);
+        await expect(page.locator('main')).not.toContainText(/^Opening|Fetching/);
+        await settled(page);
+        const { actions, chosen } = await solid(page);
+        if (actions.length > 1) wrong.push(`${path} has ${actions.join(', ')}`);
+        if (chosen.length > 0) wrong.push(`${path} draws as actions ${chosen.join(', ')}`);
+      };
+      for (const path of ROOMS) await look(path);
+      await page.goto('/');
+      await page.getByRole('link', { name: 'Harbor Wall' }).click();
+      await expect(page).toHaveURL(/\/chart$/);
+      const song = new URL(page.url()).pathname.replace(/\/chart$/, '');
+      for (const room of CHART_ROOMS) await look(`${song}/${room}`);
+      expect(wrong).toEqual([]);
+    });
+  });
+
+/** What is drawn in the full colour of an action just now, by its words: things to press, and things that say what is chosen. */
+function solid(page: Page): Promise<{ readonly actions: readonly string[]; readonly chosen: readonly string[] }> {
+  return page.evaluate(() => {
+    const probe = document.createElement('span');
+    probe.style.backgroundColor = 'var(--accent)';
+    document.body.append(probe);
+    const accent = getComputedStyle(probe).backgroundColor;
+    probe.remove();
+    const pressed = [...document.querySelectorAll<HTMLElement>('button:not([role="checkbox"]), a, [role="tab"], [role="radio"], label')];
+    // the way past the other rooms is drawn only where a keyboard comes to it
+    const isSeen = (one: HTMLElement) => one.checkVisibility() && getComputedStyle(one).clipPath === 'none';
+    const filled = pressed.filter((one) => getComputedStyle(one).backgroundColor === accent && isSeen(one));
+    const says = (one: HTMLElement) => one.textContent?.trim() || one.getAttribute('aria-label') || '';
+    const isChosen = (one: HTMLElement) =>
+      ['aria-pressed', 'aria-checked', 'aria-selected', 'aria-current'].some((name) => one.hasAttribute(name));
+    return { actions: filled.filter((one) => !isChosen(one)).map(says), chosen: filled.filter(isChosen).map(says) };
+  });
+}

@@ -32,9 +32,9 @@ export const SLOW_SUITES = ['house', 'people', 'files', 'walls', 'packs', 'threa
 export function planOf(words) {
   const quick = words.includes('--quick');
   const watch = words.includes('--watch');
-  const unknown = words.filter((word) => word.startsWith('--') && word !== '--quick' && word !== '--watch');
+  const unknown = words.filter((word) => word.startsWith('-') && word !== '--quick' && word !== '--watch');
   if (unknown.length > 0) throw new Halt(`“${unknown.join(' ')}” is not known here; there are --quick and --watch.`);
-  const asked = words.filter((word) => !word.startsWith('--'));
+  const asked = words.filter((word) => !word.startsWith('-'));
   const plan = asked.every((word) => PARTS.includes(word)) ? ofParts(asked.length === 0 ? PARTS : asked) : ofWords(asked);
   return { ...plan, quick, watch, ...(watch ? { checks: false, flows: false } : {}) };
 }

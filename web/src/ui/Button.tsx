@@ -1,7 +1,8 @@
 import type { ButtonHTMLAttributes } from 'react';
 
 const LOOKS = {
-  plain: 'border-edge bg-raised text-ink hover:border-accent',
+  plain:
+    'border-edge bg-raised text-ink hover:border-accent aria-[current=true]:bg-wash aria-[current=true]:shadow-[inset_0_-3px_0_var(--accent)]',
   strong: 'border-accent bg-accent text-on-accent hover:brightness-110',
   bare: 'border-transparent bg-transparent text-ink hover:bg-wash',
 } as const;

@@ -40,11 +40,7 @@ function BandsGroup() {
       <ul className="flex flex-wrap gap-2">
         {me?.bands.map(({ id, name, playerName }) => (
           <li key={id}>
-            <Button
-              look={id === open?.id ? 'strong' : 'plain'}
-              aria-current={id === open?.id ? 'true' : undefined}
-              onClick={() => goToBand(id)}
-            >
+            <Button aria-current={id === open?.id ? 'true' : undefined} onClick={() => goToBand(id)}>
               {name} <span className="font-normal">· {playerName}</span>
             </Button>
           </li>
@@ -80,7 +76,7 @@ function DemoGroup({ players }: DemoProps) {
       <ul className="flex flex-wrap gap-2">
         {players.map(({ memberId, name, plays }) => (
           <li key={memberId}>
-            <Button look={memberId === band?.memberId ? 'strong' : 'plain'} onClick={() => be(memberId)}>
+            <Button aria-current={memberId === band?.memberId ? 'true' : undefined} onClick={() => be(memberId)}>
               {name} <span className="font-normal">· {plays}</span>
             </Button>
           </li>
