@@ -10,6 +10,7 @@ test('shapes without the root or the fifth when asked, and a sheet of them that 
   await page.goto('/neck?key=C');
   await expect(shape(page)).toBeVisible();
   await page.getByLabel('Any other chord').fill('G9');
+  await page.getByRole('button', { name: 'More', exact: true }).click();
   const families = page.getByRole('group', { name: 'Family' });
   await expect(families.getByRole('button', { name: /Quartal|Others/ }).first()).toBeVisible();
   const all = families.getByRole('button', { name: /^All/ });

@@ -63,6 +63,8 @@ export const PARTS_WORDS = {
   looking: 'looking…',
   placeOf: (what: string | number, count: string | number) => `${what} of ${count}`,
   family: 'Family',
+  barre: 'Barre',
+  upTheNeck: 'Up the neck',
   familyF: 'Family (f)',
   familyFOnlyI: (inversionWord: string | number) => `Family (f); only ${inversionWord} (i)`,
   allShapes: 'All shapes',

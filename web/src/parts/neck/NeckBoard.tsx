@@ -3,13 +3,13 @@ import { type KeyboardEvent, useCallback, useRef, useState } from 'react';
 import { hearOver, play } from '../../transport/player.ts';
 import { PARTS_WORDS } from '../../wording/parts.ts';
 import { DotMark } from './DotMark.tsx';
-import { type NeckDot, type NeckGeometry, neckGeometry, nextDot } from './neck-view.ts';
+import { BESIDE, type NeckDot, type NeckGeometry, neckGeometry, nextDot, WIDEST, widened } from './neck-view.ts';
 import { DIRECTIONS, mirrored, placeOf } from './neck-walk.ts';
 import { TapPlaces } from './TapPlaces.tsx';
 
 interface NeckBoardProps {
   readonly instrument: Instrument;
-  /** The first fret drawn; the nut where it is left out. */
+  /** The first fret that has to be seen, the nut where it is left out, and the last one; a wide board has more beside them. */
   readonly firstFret?: number;
   readonly lastFret: number;
   readonly dots: readonly NeckDot[];
@@ -34,8 +34,8 @@ const HEAR_TEMPO = 90;
 /** The neck as an instrument has it, with dots to see, hear, walk through and tap. */
 export function NeckBoard({
   instrument,
-  firstFret = 1,
-  lastFret,
+  firstFret: firstAsked = 1,
+  lastFret: lastAsked,
   dots,
   muted = [],
   barres = [],
@@ -46,7 +46,10 @@ export function NeckBoard({
   onTap,
   className = '',
 }: NeckBoardProps) {
-  const { hold, width } = useWidth(instrument, lastFret - firstFret + 1);
+  const { hold, wide } = useRoom(instrument);
+  const { firstFret, lastFret } = widened({ firstFret: firstAsked, lastFret: lastAsked }, wide, instrument.frets);
+  const frets = lastFret - firstFret + 1;
+  const width = Math.max(frets * NARROWEST + BESIDE, Math.min(wide, frets * WIDEST + BESIDE));
   const neck = neckGeometry(instrument, lastFret, { firstFret, width, roomy });
   const seen = dots.filter(({ fret }) => fret === 0 || (fret >= firstFret && fret <= lastFret));
   return (
@@ -85,12 +88,11 @@ export function NeckBoard({
   );
 }
 
-/** No fret is drawn narrower than its dot, or so wide that the hand cannot be imagined on it. */
+/** No fret is drawn narrower than its dot. */
 const NARROWEST = 27;
-const WIDEST = 120;
 
 /** The pixels there are for the neck, so that its letters and dots keep their size on every screen. */
-function useWidth({ leftHanded }: Pick<Instrument, 'leftHanded'>, frets: number) {
+function useRoom({ leftHanded }: Pick<Instrument, 'leftHanded'>) {
   const [wide, setWide] = useState(0);
   const hold = useCallback(
     (svg: SVGSVGElement | null) => {
@@ -107,7 +109,7 @@ function useWidth({ leftHanded }: Pick<Instrument, 'leftHanded'>, frets: number)
     },
     [leftHanded],
   );
-  return { hold, width: Math.max(frets * NARROWEST + 60, Math.min(wide, frets * WIDEST + 60)) };
+  return { hold, wide };
 }
 
 function Wood({ neck, instrument: { tuning, capo, dots } }: { readonly neck: NeckGeometry; readonly instrument: Instrument }) {

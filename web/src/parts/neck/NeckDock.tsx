@@ -2,8 +2,6 @@ import {
   type Chord,
   chordScaleName,
   difficultyWord,
-  FAMILY_NAMES,
-  type Family,
   type Instrument,
   inversionWord,
   letterView,
@@ -26,7 +24,7 @@ import { Select } from '../../ui/Select.tsx';
 import { PARTS_WORDS } from '../../wording/parts.ts';
 import { LetterSymbol } from '../notation/ChordSymbol.tsx';
 import { NeckBoard } from './NeckBoard.tsx';
-import { useNeck } from './neck-store.ts';
+import { groupName, type ShapeGroup, useNeck } from './neck-store.ts';
 import { type NeckLabels, shapeDots, toneDots } from './neck-view.ts';
 import { rootPosition, SCALE_FRETS, scaleDots } from './scale-dots.ts';
 import { type ShapeWalk, useShapeWalk } from './use-shape-walk.ts';
@@ -295,13 +293,13 @@ function ShapeStepper({ walk }: { readonly walk: ShapeWalk }) {
         id="dock-family"
         value={family ?? ''}
         title={inversion === null ? PARTS_WORDS.familyF : PARTS_WORDS.familyFOnlyI(inversionWord(inversion))}
-        onChange={(event) => useNeck.setState({ family: event.target.value === '' ? null : (event.target.value as Family) })}
+        onChange={(event) => useNeck.setState({ family: event.target.value === '' ? null : (event.target.value as ShapeGroup) })}
         className="min-w-0 flex-1"
       >
         <option value="">{PARTS_WORDS.allShapes}</option>
         {walk.families.map(([name, count]) => (
           <option key={name} value={name}>
-            {FAMILY_NAMES[name]} ({count})
+            {groupName(name)} ({count})
           </option>
         ))}
       </Select>

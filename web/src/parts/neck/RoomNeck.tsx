@@ -16,6 +16,8 @@ interface RoomNeckProps {
   readonly sounding?: { readonly string: number; readonly fret: number } | null;
   /** What is shown, in words above the neck. */
   readonly children?: ReactNode;
+  /** What is done with it, under the neck. */
+  readonly foot?: ReactNode;
   readonly sideways?: boolean;
   readonly onTap?: (string: number, fret: number) => void;
 }
@@ -28,6 +30,7 @@ export function RoomNeck({
   barres = [],
   sounding = null,
   children,
+  foot,
   sideways = true,
   onTap,
 }: RoomNeckProps) {
@@ -59,6 +62,7 @@ export function RoomNeck({
           {...(onTap === undefined ? {} : { onTap })}
         />
       </section>
+      {foot}
     </section>
   );
 }

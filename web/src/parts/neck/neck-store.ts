@@ -1,10 +1,17 @@
-import type { Chord, Family, Frets, Instrument, Voicing } from '@aurora/core';
+import { type Chord, FAMILIES, FAMILY_NAMES, type Family, type Frets, type Instrument, type Voicing } from '@aurora/core';
 import { create } from 'zustand';
+import { PARTS_WORDS } from '../../wording/parts.ts';
+
+/** What players ask for first, before the families by name. */
+export const ASKED_FIRST = ['open', 'barre', 'up'] as const;
+
+/** A family of shapes, or several of them under one word; `up` is what can be moved up the neck. */
+export type ShapeGroup = Family | (typeof ASKED_FIRST)[number];
 
 /** Which shapes of the selected chord are walked through. */
 export interface ShapeChoice {
-  /** Null for all families. */
-  readonly family: Family | null;
+  /** Null for all of them. */
+  readonly family: ShapeGroup | null;
   /** Null for any. */
   readonly inversion: number | null;
   /** Tones that may be left to somebody else. */
@@ -30,21 +37,40 @@ export function placeName(chord: Chord, { tuning, capo }: Pick<Instrument, 'tuni
   return JSON.stringify([chord, tuning, capo]);
 }
 
-/** The shapes left by a choice. */
+/** What a group is called. */
+export function groupName(group: ShapeGroup): string {
+  if (group === 'barre') return PARTS_WORDS.barre;
+  return group === 'up' ? PARTS_WORDS.upTheNeck : FAMILY_NAMES[group];
+}
+
+/** Frets from the nut or the capo in which a hand is not up the neck yet. */
+const FIRST_FRETS = 4;
+
+/** Whether a shape belongs to a group, on an instrument with its capo there. */
+function isOf({ families, frets }: Voicing, group: ShapeGroup, capo: number): boolean {
+  if (group === 'barre') return families.includes('barre-6') || families.includes('barre-5');
+  if (group === 'up') return frets.every((fret) => fret === null || fret > capo + FIRST_FRETS);
+  return families.includes(group);
+}
+
+/** The shapes left by a choice, on an instrument with its capo there. */
 export function shapesLeft(
   voicings: readonly Voicing[],
   { family, inversion }: Pick<ShapeChoice, 'family' | 'inversion'>,
+  capo = 0,
 ): readonly Voicing[] {
   return voicings.filter(
-    (voicing) => (family === null || voicing.families.includes(family)) && (inversion === null || voicing.inversion === inversion),
+    (voicing) => (family === null || isOf(voicing, family, capo)) && (inversion === null || voicing.inversion === inversion),
   );
 }
 
-/** The families there are shapes of, in the order players name them, with how many. */
-export function familiesIn(voicings: readonly Voicing[], order: readonly Family[]): readonly (readonly [Family, number])[] {
-  return order.flatMap((family) => {
-    const count = voicings.filter(({ families }) => families.includes(family)).length;
-    return count === 0 ? [] : [[family, count] as const];
+const GROUPS: readonly ShapeGroup[] = [...ASKED_FIRST, ...FAMILIES.filter((family) => family !== 'open')];
+
+/** The groups there are shapes of, what is asked for first before the families, with how many. */
+export function groupsIn(voicings: readonly Voicing[], capo = 0): readonly (readonly [ShapeGroup, number])[] {
+  return GROUPS.flatMap((family) => {
+    const { length } = shapesLeft(voicings, { family, inversion: null }, capo);
+    return length === 0 ? [] : [[family, length] as const];
   });
 }
 

@@ -10,7 +10,7 @@ import {
   type Voicing,
 } from '@aurora/core';
 import { expect, test } from '@jest/globals';
-import { type NeckDot, neckGeometry, nextDot, runDots, shapeDots, tapDots, toneDots } from './neck-view.ts';
+import { type NeckDot, neckGeometry, nextDot, runDots, shapeDots, tapDots, toneDots, widened } from './neck-view.ts';
 
 const chord = (text: string) => requireValue(parseChord(text));
 const look = (labels: 'notes' | 'formula' | 'fingers') => ({ labels, naming: DEFAULT_NAMING });
@@ -21,6 +21,15 @@ test('frets grow narrower up the neck and stay wide enough for a dot', () => {
   expect([...widths].sort((a, b) => b - a)).toEqual(widths);
   expect(widths.at(-1)).toBeGreaterThan(23);
 });
+
+test.each([
+  // 1,150 pixels have room for ten frets of at most 120 beside the open strings
+  ['a shape at the nut', { firstFret: 1, lastFret: 7 }, 1150, 22, { firstFret: 1, lastFret: 10 }],
+  ['one near the body, where no fret is left beyond it', { firstFret: 17, lastFret: 22 }, 1150, 22, { firstFret: 13, lastFret: 22 }],
+  ['a neck of few frets', { firstFret: 1, lastFret: 7 }, 2400, 12, { firstFret: 1, lastFret: 12 }],
+  ['a phone', { firstFret: 3, lastFret: 9 }, 340, 22, { firstFret: 3, lastFret: 9 }],
+  ['nothing measured yet', { firstFret: 3, lastFret: 9 }, 0, 22, { firstFret: 3, lastFret: 9 }],
+])('the board is filled with frets: %s', (_name, asked, wide, frets, drawn) => expect(widened(asked, wide, frets)).toEqual(drawn));
 
 test('string 1 is drawn on top; for the left hand the nut is at the right', () => {
   expect(neck.stringY(1)).toBeLessThan(neck.stringY(6));

@@ -87,6 +87,22 @@ export function fretsAround(
   return { firstFret, lastFret: Math.min(last, Math.max(highest + AROUND, firstFret + 2 * AROUND)) };
 }
 
+/** No fret is drawn so wide that the hand cannot be imagined on it. */
+export const WIDEST = 120;
+/** Pixels beside the frets: strings that ring open, and the end of the board. */
+export const BESIDE = BOARD.nut + BOARD.end;
+
+/** The frets asked for, and as many more as a drawing of this width has room for: towards the body, else towards the nut. */
+export function widened(
+  { firstFret, lastFret }: { readonly firstFret: number; readonly lastFret: number },
+  wide: number,
+  frets: number,
+): { readonly firstFret: number; readonly lastFret: number } {
+  const room = Math.ceil((wide - BESIDE) / WIDEST);
+  const last = Math.max(lastFret, Math.min(frets, firstFret + room - 1));
+  return { firstFret: Math.min(firstFret, Math.max(1, last - room + 1)), lastFret: last };
+}
+
 /** What stands in the dots. */
 export type NeckLabels = 'notes' | 'formula' | 'fingers';
 

@@ -1,8 +1,8 @@
-import { type Chord, FAMILIES, type Family, type Fingering, holdsOf, type Instrument, type Voicing } from '@aurora/core';
+import { type Chord, type Fingering, holdsOf, type Instrument, type Voicing } from '@aurora/core';
 import type { KeyboardEvent } from 'react';
 import { play } from '../../transport/player.ts';
 import { useShapes } from './neck-engine.ts';
-import { chooseShape, familiesIn, inversionsIn, nextChoice, placeName, shapesLeft, useNeck } from './neck-store.ts';
+import { chooseShape, groupsIn, inversionsIn, nextChoice, placeName, type ShapeGroup, shapesLeft, useNeck } from './neck-store.ts';
 
 /** The shapes of the selected chord and the walk through them. */
 export interface ShapeWalk {
@@ -10,7 +10,7 @@ export interface ShapeWalk {
   readonly all: readonly Voicing[];
   /** Those left by family and inversion, best first. */
   readonly left: readonly Voicing[];
-  readonly families: readonly (readonly [Family, number])[];
+  readonly families: readonly (readonly [ShapeGroup, number])[];
   readonly inversions: readonly number[];
   /** Place of the shape among those left. */
   readonly at: number;
@@ -39,13 +39,13 @@ export function useShapeWalk(chord: Chord | null, instrument: Instrument): Shape
   const { show, family, inversion, without, chosen } = useNeck();
   const found = useShapes(chord, instrument, { maxFret: instrument.comfortFret, without });
   const all = chord === null ? [] : (found.data?.voicings ?? []);
-  const left = shapesLeft(all, { family, inversion });
+  const left = shapesLeft(all, { family, inversion }, instrument.capo);
   const of = chord === null ? '' : placeName(chord, instrument);
   const mine = chosen?.of === of ? chosen : null;
   const at = Math.max(0, mine === null ? 0 : left.findIndex(({ frets }) => frets.join() === mine.frets.join()));
   const shape = left[at] ?? null;
   const ways = shape === null ? [] : holdsOf(shape, instrument);
-  const families = familiesIn(all, FAMILIES);
+  const families = groupsIn(all, instrument.capo);
   const inversions = inversionsIn(all);
   const choose = (voicing: Voicing, hold = 0) => {
     chooseShape(of, voicing.frets, hold);

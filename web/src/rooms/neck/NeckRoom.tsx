@@ -4,16 +4,18 @@ import { InstrumentForm } from '../../parts/instrument/InstrumentForm.tsx';
 import { useNeck } from '../../parts/neck/neck-store.ts';
 import { useShapeWalk } from '../../parts/neck/use-shape-walk.ts';
 import { LetterSymbol } from '../../parts/notation/ChordSymbol.tsx';
-import { setDevice, useDevice } from '../../session/device-store.ts';
+import { useDevice } from '../../session/device-store.ts';
 import { useLens } from '../../session/lens.ts';
 import { keyInForce, select, useLensStore } from '../../session/lens-store.ts';
 import { usePlaying } from '../../session/playing.ts';
+import { usePhone } from '../../session/use-media.ts';
 import { partKeys, useShortcuts } from '../../session/use-shortcuts.ts';
 import { AnsweringField } from '../../ui/AnsweringField.tsx';
 import { Choice } from '../../ui/Choice.tsx';
 import { PartTabs } from '../../ui/PartTabs.tsx';
 import { NECK_WORDS } from '../../wording/neck.ts';
 import { KeyPart } from './KeyPart.tsx';
+import { LabelChoice } from './LabelChoice.tsx';
 import { NamePart } from './NamePart.tsx';
 import { PathPart } from './PathPart.tsx';
 import { RunsPart } from './RunsPart.tsx';
@@ -29,12 +31,6 @@ const BODIES: Readonly<Record<RoomPartName, ComponentType<RoomPartProps>>> = {
   instrument: InstrumentForm,
 };
 
-const LABEL_CHOICES = [
-  ['fingers', NECK_WORDS.fingers],
-  ['formula', NECK_WORDS.formula],
-  ['notes', NECK_WORDS.notesOnDots],
-] as const;
-
 /** The parts that are about one chord. */
 const NEEDS_CHORD: readonly RoomPartName[] = ['shapes', 'runs'];
 const HEADINGS: Readonly<Partial<Record<RoomPartName, string>>> = {
@@ -49,6 +45,7 @@ export function NeckRoom() {
   const lens = useLens();
   const sounding = keyInForce(lens);
   const { instrument } = usePlaying();
+  const isPhone = usePhone();
   const labels = useDevice((state) => state.neckLabels);
   const [part, setPart] = useState<RoomPartName>('shapes');
   const chord = lens.selection?.chord ?? (harmonize(sounding, 'triad')[0] as { chord: Chord }).chord;
@@ -68,14 +65,11 @@ export function NeckRoom() {
         ) : (
           <h2 className="font-numeral text-lead font-bold">{HEADINGS[part]}</h2>
         )}
-        <div className="ml-auto">
-          <Choice
-            label={NECK_WORDS.whatTheDotsShow}
-            value={labels}
-            options={LABEL_CHOICES}
-            onChange={(neckLabels) => setDevice({ neckLabels })}
-          />
-        </div>
+        {!(isPhone && part === 'shapes') && (
+          <div className="ml-auto">
+            <LabelChoice />
+          </div>
+        )}
       </div>
       <PartTabs label={NECK_WORDS.theNeck} parts={ROOM_PARTS} open={part} onOpen={setPart}>
         <Body {...props} />
@@ -118,7 +112,11 @@ function ChordChooser({ sounding, chord, naming }: ChordChooserProps) {
   return (
     <>
       <Choice label={NECK_WORDS.chordsOfTheKey} value={depth} options={DEPTH_CHOICES} onChange={setDepth} />
-      <div role="group" aria-label={NECK_WORDS.chordsOf(nameKey(sounding, naming))} className="flex flex-wrap gap-1">
+      <div
+        role="group"
+        aria-label={NECK_WORDS.chordsOf(nameKey(sounding, naming))}
+        className="flex flex-wrap gap-1 phone:order-last phone:w-full phone:flex-nowrap phone:overflow-x-auto phone:p-0.5"
+      >
         {harmonize(sounding, depth).map(({ chord: of, number }) => (
           <button
             key={number.degree}
@@ -128,13 +126,13 @@ function ChordChooser({ sounding, chord, naming }: ChordChooserProps) {
               setText('');
               select({ chord: of, heardIn: sounding });
             }}
-            className="min-h-11 min-w-11 rounded-lg border border-edge bg-raised px-2.5 font-bold aria-pressed:bg-wash aria-pressed:shadow-[inset_0_-3px_0_var(--accent)]"
+            className="min-h-11 min-w-11 shrink-0 rounded-lg border border-edge bg-raised px-2.5 font-bold aria-pressed:bg-wash aria-pressed:shadow-[inset_0_-3px_0_var(--accent)]"
           >
             <LetterSymbol view={letterView(of, naming)} />
           </button>
         ))}
       </div>
-      <div className="w-44">
+      <div className="w-44 phone:w-auto phone:min-w-0 phone:flex-1">
         <AnsweringField
           label={NECK_WORDS.anyOtherChord}
           value={text}

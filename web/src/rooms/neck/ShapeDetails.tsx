@@ -36,7 +36,7 @@ interface ShapeDetailsProps {
 export function ShapeDetails({ voicing, heardIn, instrument, naming, walk }: ShapeDetailsProps) {
   const { easier, fuller } = neighboursOf(voicing, walk.all, instrument);
   const { family } = useNeck();
-  const comfort = family === null ? null : comfortOf(family, walk.all, instrument);
+  const comfort = family === null || family === 'barre' || family === 'up' ? null : comfortOf(family, walk.all, instrument);
   return (
     <aside aria-label={NECK_WORDS.aboutThisShape} className="rounded-xl border border-hairline bg-sheet px-4 py-3 text-base">
       {comfort !== null && !comfort.comfortable && (

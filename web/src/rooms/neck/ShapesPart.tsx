@@ -13,16 +13,17 @@ import {
   type Voicing,
   withGlyphs,
 } from '@aurora/core';
-import { useMemo, useState } from 'react';
+import { type ReactNode, useMemo, useState } from 'react';
 import { chordTitle, shapeTitle } from '../../parts/neck/chord-title.ts';
-import { useNeck } from '../../parts/neck/neck-store.ts';
+import { ASKED_FIRST, groupName, type ShapeGroup, useNeck } from '../../parts/neck/neck-store.ts';
 import { shapeDots, toneDots } from '../../parts/neck/neck-view.ts';
 import { RoomNeck } from '../../parts/neck/RoomNeck.tsx';
-import { hearShape } from '../../parts/neck/use-shape-walk.ts';
+import { hearShape, type ShapeWalk } from '../../parts/neck/use-shape-walk.ts';
 import { LetterSymbol } from '../../parts/notation/ChordSymbol.tsx';
 import { StudySheet } from '../../parts/paper/StudySheet.tsx';
 import { fileName, saveFile } from '../../parts/paper/save-file.ts';
 import { sheetDiagram } from '../../parts/paper/sheet-diagram.ts';
+import { usePhone } from '../../session/use-media.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Chip } from '../../ui/Chip.tsx';
 import { Hint } from '../../ui/Hint.tsx';
@@ -31,6 +32,7 @@ import { Select } from '../../ui/Select.tsx';
 import { Tick } from '../../ui/Tick.tsx';
 import { NECK_WORDS } from '../../wording/neck.ts';
 import { DiagramCard } from './DiagramCard.tsx';
+import { LabelChoice } from './LabelChoice.tsx';
 import type { RoomPartProps } from './room-part.ts';
 import { ShapeDetails } from './ShapeDetails.tsx';
 
@@ -39,6 +41,7 @@ const FIRST_SHOWN = 24;
 /** Every playable shape of the chord: narrowed, walked through, held, heard, kept as a picture. */
 export function ShapesPart({ chord, heardIn, instrument, naming, labels, walk }: RoomPartProps) {
   const { show } = useNeck();
+  const isPhone = usePhone();
   const [sheet, setSheet] = useState(false);
   const [staff, setStaff] = useState(true);
   const { shape, fingering } = walk;
@@ -48,29 +51,41 @@ export function ShapesPart({ chord, heardIn, instrument, naming, labels, walk }:
   const dots = one
     ? shapeDots(shape, fingering, { labels, naming })
     : toneDots(chord, instrument, instrument.frets, { labels: labels === 'fingers' ? 'notes' : labels, naming });
+  const acts = one && <ShapeActs {...{ shape, fingering, title, labels, instrument, naming }} onSheet={() => setSheet(true)} />;
   const study = useShapesStudy({ title, instrument, naming, heardIn, walk });
   return (
     <div className="flex flex-col gap-3">
-      <RoomNeck instrument={instrument} dots={dots} frets={one ? shape.frets : null} barres={one ? fingering.barres : []} sideways={!one}>
+      <RoomNeck
+        instrument={instrument}
+        dots={dots}
+        frets={one ? shape.frets : null}
+        barres={one ? fingering.barres : []}
+        sideways={!one}
+        foot={
+          isPhone && (
+            <>
+              {acts}
+              <div className="py-1">
+                <LabelChoice />
+              </div>
+            </>
+          )
+        }
+      >
         <LetterSymbol view={letterView(chord, naming)} className="text-figure leading-none font-bold" />
         {overCapo !== null && <b className="music-glyph">= {overCapo}</b>}
         {one ? (
-          <ShapeFacts
-            shape={shape}
-            fingering={fingering}
-            title={title}
-            labels={labels}
-            instrument={instrument}
-            naming={naming}
-            onSheet={() => setSheet(true)}
-          />
+          <>
+            <ShapeFacts shape={shape} instrument={instrument} />
+            {!isPhone && acts}
+          </>
         ) : (
           // on a phone as high as the lines of a shape, which come when it is found
-          <span className="phone:min-h-32">{NECK_WORDS.everyPlaceItsNotesLie}</span>
+          <span className="phone:min-h-16">{NECK_WORDS.everyPlaceItsNotesLie}</span>
         )}
       </RoomNeck>
       <Filters walk={walk} />
-      <div className="flex flex-col-reverse gap-4 lg:grid lg:grid-cols-[minmax(0,1fr)_22rem] lg:items-start">
+      <div className="flex flex-col gap-4 lg:grid lg:grid-cols-[minmax(0,1fr)_22rem] lg:items-start">
         <ShapeList title={title} walk={walk} instrument={instrument} naming={naming} labels={labels} />
         {shape !== null && <ShapeDetails voicing={shape} heardIn={heardIn} instrument={instrument} naming={naming} walk={walk} />}
       </div>
@@ -89,7 +104,7 @@ function useShapesStudy({ title, instrument, naming, heardIn, walk }: StudyWish)
   const { left, shape, fingering } = walk;
   return useMemo(
     () => ({
-      title: family === null ? `${title}: shapes` : `${title}: ${FAMILY_NAMES[family].toLowerCase()}`,
+      title: family === null ? `${title}: shapes` : `${title}: ${groupName(family).toLowerCase()}`,
       facts: `${instrument.name}, ${printTuning(instrument.tuning)}${instrument.capo > 0 ? NECK_WORDS.capo(instrument.capo) : ''}.`,
       events: shapeEvents(
         sheetShapes(left, shape).map((voicing) => {
@@ -106,27 +121,15 @@ function useShapesStudy({ title, instrument, naming, heardIn, walk }: StudyWish)
   );
 }
 
-interface ShapeFactsProps extends Pick<RoomPartProps, 'instrument' | 'naming' | 'labels'> {
+interface ShapeActsProps extends Pick<RoomPartProps, 'instrument' | 'naming' | 'labels'> {
   readonly shape: Voicing;
   readonly fingering: Fingering;
   readonly title: string;
   readonly onSheet: () => void;
 }
 
-/** What is held, and what can be done with it. */
-function ShapeFacts({ shape, fingering, title, labels, instrument, naming, onSheet }: ShapeFactsProps) {
-  const save = () => {
-    const drawing = diagram(shape, fingering, instrument, {
-      labels,
-      leftHanded: instrument.leftHanded,
-      title,
-      nameNote: (note) => nameNote(note, naming.notes),
-    });
-    saveFile(
-      fileName(`${title} ${printFrets(shape.frets, instrument.capo)}`, 'svg'),
-      new Blob([printSvg(drawing)], { type: 'image/svg+xml' }),
-    );
-  };
+/** What is held. */
+function ShapeFacts({ shape, instrument }: Pick<ShapeActsProps, 'shape' | 'instrument'>) {
   return (
     <>
       <b data-testid="shape">{printFrets(shape.frets, instrument.capo)}</b>
@@ -147,18 +150,36 @@ function ShapeFacts({ shape, fingering, title, labels, instrument, naming, onShe
           {NECK_WORDS.without} {shape.omitted.map(withGlyphs).join(' and ')}
         </span>
       )}
-      <span className="ml-auto flex flex-wrap gap-1">
-        <Button look="bare" onClick={() => hearShape(shape)}>
-          <HearIcon size={17} /> {NECK_WORDS.hear}
-        </Button>
-        <Button look="bare" onClick={save}>
-          <ExportIcon size={17} /> {NECK_WORDS.sVG}
-        </Button>
-        <Button look="bare" onClick={onSheet}>
-          <StudyIcon size={17} /> {NECK_WORDS.studySheet}
-        </Button>
-      </span>
     </>
+  );
+}
+
+/** What can be done with what is held. */
+function ShapeActs({ shape, fingering, title, labels, instrument, naming, onSheet }: ShapeActsProps) {
+  const save = () => {
+    const drawing = diagram(shape, fingering, instrument, {
+      labels,
+      leftHanded: instrument.leftHanded,
+      title,
+      nameNote: (note) => nameNote(note, naming.notes),
+    });
+    saveFile(
+      fileName(`${title} ${printFrets(shape.frets, instrument.capo)}`, 'svg'),
+      new Blob([printSvg(drawing)], { type: 'image/svg+xml' }),
+    );
+  };
+  return (
+    <span className="ml-auto flex flex-wrap gap-1 phone:flex-nowrap phone:gap-0 phone:overflow-x-auto">
+      <Button look="bare" className="shrink-0 phone:px-2!" onClick={() => hearShape(shape)}>
+        <HearIcon size={17} /> {NECK_WORDS.hear}
+      </Button>
+      <Button look="bare" className="shrink-0 phone:px-2!" onClick={save}>
+        <ExportIcon size={17} /> {NECK_WORDS.sVG}
+      </Button>
+      <Button look="bare" className="shrink-0 phone:px-2!" onClick={onSheet}>
+        <StudyIcon size={17} /> {NECK_WORDS.studySheet}
+      </Button>
+    </span>
   );
 }
 
@@ -214,20 +235,53 @@ function sheetShapes(left: readonly Voicing[], chosen: Voicing | null): readonly
   return (chosen === null ? others : [chosen, ...others]).slice(0, MOST_ON_SHEET);
 }
 
+/** What is asked for first; every family, the inversions and what may be left out behind one word. */
 function Filters({ walk }: Pick<RoomPartProps, 'walk'>) {
+  const { family, inversion, without } = useNeck();
+  const [isOpen, setOpen] = useState(false);
+  const first = walk.families.filter(([name]) => isAskedFirst(name));
+  const chosenInMore = (family !== null && !isAskedFirst(family)) || inversion !== null || without.length > 0;
+  const shown = isOpen || chosenInMore;
+  return (
+    <div className="flex flex-col gap-2">
+      <div className="flex flex-wrap items-center gap-1.5">
+        <Families of={first} label={NECK_WORDS.whatIsAskedFirst} />
+        <Button look="bare" aria-expanded={shown} disabled={chosenInMore} onClick={() => setOpen(!isOpen)}>
+          {shown ? NECK_WORDS.fewer : NECK_WORDS.moreShapes}
+        </Button>
+      </div>
+      {shown && <MoreFilters walk={walk} />}
+    </div>
+  );
+}
+
+function isAskedFirst(group: ShapeGroup): boolean {
+  return (ASKED_FIRST as readonly ShapeGroup[]).includes(group);
+}
+
+function Families({ of, label, children }: { readonly of: ShapeWalk['families']; readonly label: string; readonly children?: ReactNode }) {
+  const { family } = useNeck();
+  return (
+    <div role="group" aria-label={label} className="flex flex-wrap gap-1.5">
+      {children}
+      {of.map(([name, count]) => (
+        <Chip key={name} on={family === name} onClick={() => useNeck.setState({ family: family === name ? null : name })}>
+          {groupName(name)} <span className="ml-1 font-normal">{count}</span>
+        </Chip>
+      ))}
+    </div>
+  );
+}
+
+function MoreFilters({ walk }: Pick<RoomPartProps, 'walk'>) {
   const { family, inversion, without } = useNeck();
   return (
     <div className="flex flex-wrap items-center gap-x-6 gap-y-2">
-      <div role="group" aria-label={NECK_WORDS.family} className="flex flex-wrap gap-1.5">
+      <Families of={walk.families.filter(([name]) => !isAskedFirst(name))} label={NECK_WORDS.family}>
         <Chip on={family === null} onClick={() => useNeck.setState({ family: null })}>
           {NECK_WORDS.all} <span className="ml-1 font-normal">{walk.all.length}</span>
         </Chip>
-        {walk.families.map(([name, count]) => (
-          <Chip key={name} on={family === name} onClick={() => useNeck.setState({ family: name })}>
-            {FAMILY_NAMES[name]} <span className="ml-1 font-normal">{count}</span>
-          </Chip>
-        ))}
-      </div>
+      </Families>
       <label className="flex items-center gap-2">
         {NECK_WORDS.lowestNote}
         <Select

@@ -6,6 +6,7 @@ import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/re
 import { FakeHouse, playerOf } from '../../../test/fake-house.ts';
 import { openRoom } from '../../../test/open-room.tsx';
 import { user } from '../../../test/user.ts';
+import { useNeck } from '../../parts/neck/neck-store.ts';
 import { setKey, useLensStore } from '../../session/lens-store.ts';
 import { NeckRoom } from './NeckRoom.tsx';
 
@@ -16,6 +17,7 @@ beforeEach(() => {
   house = new FakeHouse();
   house.members = [playerOf('Tam', 'guitar')];
   setKey(null);
+  useNeck.setState({ family: null, inversion: null, without: [] });
 });
 afterEach(cleanup);
 
@@ -38,7 +40,11 @@ describe('shapes', () => {
     await open('?key=C');
     await shape();
     fill('Any other chord', 'F');
-    await user.click(await within(screen.getByRole('group', { name: 'Family' })).findByRole('button', { name: /Barre, root on 6/ }));
+    const asked = within(screen.getByRole('group', { name: 'What is asked for first' }));
+    await user.click(await asked.findByRole('button', { name: /^Barre/ }));
+    expect(screen.queryByRole('group', { name: 'Family' })).toBeNull();
+    await user.click(screen.getByRole('button', { name: 'More' }));
+    await user.click(within(screen.getByRole('group', { name: 'Family' })).getByRole('button', { name: /Barre, root on 6/ }));
     await user.click(await screen.findByRole('button', { name: /^frets 1, 3, 3, 2, 1, 1,/ }));
     await waitFor(async () => expect(await shape()).toBe('133211'));
     const about = screen.getByRole('complementary', { name: 'About this shape' });
@@ -60,6 +66,7 @@ describe('shapes', () => {
   test('shapes without a root are shown when asked for', async () => {
     await open('?key=C');
     fill('Any other chord', 'G9');
+    await user.click(screen.getByRole('button', { name: 'More' }));
     const all = async () =>
       Number(
         (await within(screen.getByRole('group', { name: 'Family' })).findByRole('button', { name: /^All/ })).textContent?.replace(
