@@ -70,7 +70,7 @@ export default defineConfig({
             { name: 'house', tags: ['$initial'], priority: 4 },
             {
               name: 'after',
-              test: /(DeviceSigns|SaveState|HandSheet|WhyOfSelection|RoomHint|CommandMenu|Paper)\.tsx$|workbox-window/,
+              test: /(DeviceSigns|SaveState|HandSheet|WhyOfSelection|RoomHint|CommandMenu|Paper)\.tsx$/,
               priority: 1,
             },
             { name: 'rooms', minShareCount: 3, priority: 2 },

@@ -1,6 +1,6 @@
 import type { Instrument } from '@aurora/core';
 import { type Member, type MemberChange, type MemberCreateRequest, member as memberSchema, membersAnswer } from '@aurora/wire';
-import { type QueryClient, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { type QueryClient, queryOptions, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { call } from './client.ts';
 import { refetchAfterLast } from './shown-at-once.ts';
 import { knownBandId, useBand } from './songs.ts';
@@ -12,13 +12,15 @@ export function useMembers(): readonly Member[] | undefined {
   return useMembersQuery().data;
 }
 
-export function useMembersQuery() {
-  const bandId = useBand().data?.id ?? '';
-  return useQuery({
+export const membersQuery = (bandId: string) =>
+  queryOptions({
     queryKey: membersKey(bandId),
     queryFn: async ({ signal }) => (await call('GET', `/bands/${bandId}/members`, membersAnswer, { signal })).members,
-    enabled: bandId !== '',
   });
+
+export function useMembersQuery() {
+  const bandId = useBand().data?.id ?? '';
+  return useQuery({ ...membersQuery(bandId), enabled: bandId !== '' });
 }
 
 /** Changes what is shown of the people, who may be unknown yet; an answer still on its way is of what was there before. */

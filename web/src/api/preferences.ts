@@ -12,7 +12,7 @@ const REMEMBERED: RecordForm<Preferences> = { name: 'aurora-preferences', schema
 
 export const preferencesKey = (bandId: string) => ['preferences', bandId] as const;
 
-const preferencesQuery = (bandId: string) =>
+export const preferencesQuery = (bandId: string) =>
   queryOptions({
     queryKey: preferencesKey(bandId),
     queryFn: ({ signal }) => call('GET', `/bands/${bandId}/preferences`, preferences, { signal }),

@@ -1,6 +1,7 @@
 import { type BandSeat, type Me, me, type Song, type SongChange, type SongSummary, song, songsAnswer, tagsAnswer } from '@aurora/wire';
 import {
   type InfiniteData,
+  infiniteQueryOptions,
   keepPreviousData,
   type Query,
   type QueryClient,
@@ -81,17 +82,18 @@ export interface ShelfWish {
   readonly archived: boolean;
 }
 
-/** The band's songs as they are asked for, a page at a time. */
-export function useShelf(wish: ShelfWish) {
-  const bandId = useBand().data?.id ?? '';
-  return useInfiniteQuery({
+export const shelfQuery = (bandId: string, wish: ShelfWish) =>
+  infiniteQueryOptions({
     queryKey: [...songsKey(bandId), wish],
     queryFn: ({ pageParam, signal }) => call('GET', shelfPath(bandId, wish, pageParam), songsAnswer, { signal }),
     initialPageParam: null as string | null,
     getNextPageParam: ({ next }) => next,
-    enabled: bandId !== '',
-    placeholderData: keepPreviousData,
   });
+
+/** The band's songs as they are asked for, a page at a time. */
+export function useShelf(wish: ShelfWish) {
+  const bandId = useBand().data?.id ?? '';
+  return useInfiniteQuery({ ...shelfQuery(bandId, wish), enabled: bandId !== '', placeholderData: keepPreviousData });
 }
 
 /** The shelf as it is opened. */
@@ -111,14 +113,16 @@ function searchOf({ find, pattern, tag, sort, archived }: ShelfWish, after: stri
   return search.toString();
 }
 
+export const tagsQuery = (bandId: string) =>
+  queryOptions({
+    queryKey: [...songsKey(bandId), 'tags'],
+    queryFn: async ({ signal }) => (await call('GET', `/bands/${bandId}/songs/tags`, tagsAnswer, { signal })).tags,
+  });
+
 /** The band's tags, with how many songs have each. */
 export function useTags() {
   const bandId = useBand().data?.id ?? '';
-  return useQuery({
-    queryKey: [...songsKey(bandId), 'tags'],
-    queryFn: async ({ signal }) => (await call('GET', `/bands/${bandId}/songs/tags`, tagsAnswer, { signal })).tags,
-    enabled: bandId !== '',
-  });
+  return useQuery({ ...tagsQuery(bandId), enabled: bandId !== '' });
 }
 
 /** When a query is asked again, as the query library has it. */
@@ -127,12 +131,17 @@ export type Following = false | ((query: Pick<Query, 'state'>) => number | false
 /** The same as the query client wants it: of a query of any form. */
 export const intervalOf = (following: Following) => following && ((query: object) => following(query as Pick<Query, 'state'>));
 
+export const songQuery = (bandId: string, songId: string) =>
+  queryOptions({
+    queryKey: songKey(bandId, songId),
+    queryFn: ({ signal }) => call('GET', `/bands/${bandId}/songs/${songId}`, song, { signal }),
+  });
+
 /** One song with its chart; `following` says how often it is asked for again. */
 export function useSong(songId: string | undefined, following: Following = false) {
   const bandId = useBand().data?.id ?? '';
   return useQuery({
-    queryKey: songKey(bandId, songId ?? ''),
-    queryFn: ({ signal }) => call('GET', `/bands/${bandId}/songs/${songId}`, song, { signal }),
+    ...songQuery(bandId, songId ?? ''),
     enabled: bandId !== '' && songId !== undefined,
     refetchInterval: intervalOf(following),
   });

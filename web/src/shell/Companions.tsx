@@ -33,8 +33,12 @@ export function Companions({ shown, head, children }: CompanionsProps) {
   const folds = useDevice((state) => foldsOf(state, room));
   const { selection } = useLens();
   const main = useRef<HTMLElement>(null);
-  // biome-ignore lint/correctness/useExhaustiveDependencies: what was raised over one room does not lie over the next
+  const before = useRef(pathname);
   useEffect(() => {
+    // the first room is at its top, and asking it to go there would lay the page out twice
+    if (before.current === pathname) return;
+    before.current = pathname;
+    // what was raised over one room does not lie over the next
     lowerHand();
     // and every room begins at its top
     window.scrollTo(0, 0);

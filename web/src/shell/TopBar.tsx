@@ -4,6 +4,7 @@ import { usePhone } from '../session/use-media.ts';
 import { MoreIcon } from '../ui/icons.ts';
 import { LaterMenu } from '../ui/LaterMenu.tsx';
 import { SlotPlace } from '../ui/Slot.tsx';
+import { useIdle } from '../ui/use-idle.ts';
 import { HOUSE_WORDS } from '../wording/house.ts';
 import { KeyLens } from './KeyLens.tsx';
 import { ReaderLens } from './ReaderLens.tsx';
@@ -37,9 +38,7 @@ export function TopBar({ title, songId, room, subtitle, hasLenses, scaleIsFree }
       <header className="no-print flex min-h-12 shrink-0 flex-wrap items-center gap-0.5 border-b border-hairline bg-sheet px-1 [&>div:first-child]:pl-2">
         {hasLenses ? <KeyLens scaleIsFree={scaleIsFree} /> : <Title title={title} songId={songId} room={room} subtitle={subtitle} />}
         <span className="mx-auto flex min-w-0 items-center gap-1">
-          <Suspense>
-            <DeviceSigns />
-          </Suspense>
+          <LaterSigns />
         </span>
         {hasReader && <ReaderLens />}
         <LaterMenu
@@ -64,9 +63,7 @@ export function TopBar({ title, songId, room, subtitle, hasLenses, scaleIsFree }
       <Title title={title} songId={songId} room={room} subtitle={subtitle} />
       <SlotPlace name="tools" className="flex min-w-0 items-center gap-1 max-lg:order-last max-lg:w-full" />
       <div className="ml-auto flex min-w-0 items-center gap-2">
-        <Suspense>
-          <DeviceSigns />
-        </Suspense>
+        <LaterSigns />
         {hasLenses && <KeyLens scaleIsFree={scaleIsFree} />}
         {hasReader && <ReaderLens />}
         <Suspense>
@@ -108,3 +105,13 @@ function Title({ title, songId, room, subtitle }: HeadProps) {
 }
 
 const NOTHING = {};
+
+/** What the device says of itself comes once the room is there. */
+function LaterSigns() {
+  const isIdle = useIdle();
+  return isIdle ? (
+    <Suspense>
+      <DeviceSigns />
+    </Suspense>
+  ) : null;
+}
