@@ -112,13 +112,17 @@ const LAST_SHARE = 0.6;
 
 function naturalWidth(bar: readonly Pick<PlacedEvent, 'event'>[]): number {
   const events = bar.reduce((sum, { event }) => sum + eventWidth(event), 0);
-  return Math.max(FEWEST_BAR, BAR_PAD * 2 + events);
+  const names = bar.reduce((sum, { event }) => sum + nameWidth(event), 0);
+  return Math.max(FEWEST_BAR, BAR_PAD * 2 + Math.max(events, names));
 }
 
 /** Names of shapes need room of their own; one over a run stands over the notes that follow. */
-function eventWidth({ marks, label, diagram }: TabEvent): number {
-  const name = marks.length > 1 ? LETTER_WIDTH * label.length : 0;
-  return Math.max(EVENT_WIDTH, name, diagram?.width ?? 0);
+function eventWidth(event: TabEvent): number {
+  return Math.max(EVENT_WIDTH, event.marks.length > 1 ? nameWidth(event) : 0, event.diagram?.width ?? 0);
+}
+
+function nameWidth({ label }: TabEvent): number {
+  return LETTER_WIDTH * label.length;
 }
 
 const LETTER_WIDTH = 8;
@@ -187,15 +191,25 @@ export function drawTab(system: TabSystem, strings: number, name: string): reado
   });
   system.events.forEach(({ event, x }, index) => {
     const before = system.events[index - 1];
-    shapes.push(...drawEvent(event, x, y, bottom));
+    shapes.push(...drawEvent(event, { x, right, bottom, y }));
     if (event.slur !== null && before !== undefined) shapes.push(...drawSlur(before.x, x, event.slur));
   });
   return shapes;
 }
 
-function drawEvent(event: TabEvent, x: number, y: (string: number) => number, bottom: number): readonly Shape[] {
+interface EventPlace {
+  readonly x: number;
+  /** Where the line ends. */
+  readonly right: number;
+  readonly bottom: number;
+  readonly y: (string: number) => number;
+}
+
+function drawEvent(event: TabEvent, { x, right, bottom, y }: EventPlace): readonly Shape[] {
   const shapes: Shape[] = [];
-  if (event.label !== '') shapes.push(text(x - 6, TAB.above + LABEL_Y, event.label, { size: 12, anchor: 'start', face: 'bold' }));
+  // a name at the end of a line begins earlier rather than being cut
+  const start = Math.max(0, Math.min(x - 6, right - nameWidth(event)));
+  if (event.label !== '') shapes.push(text(start, TAB.above + LABEL_Y, event.label, { size: 12, anchor: 'start', face: 'bold' }));
   if (event.stroke !== null) shapes.push(drawStroke(event.stroke, x));
   if (event.shift) shapes.push(text(x - 9, bottom + 15, '›', { size: 12, face: 'bold', ink: 'quiet' }));
   for (const { string, fret } of event.marks) {

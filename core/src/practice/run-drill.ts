@@ -4,6 +4,7 @@ import { modesOf } from '../harmony/belonging.ts';
 import { harmonize } from '../harmony/harmonize.ts';
 import type { Key } from '../key/key.ts';
 import { arpeggioRun } from '../run/arpeggio.ts';
+import { fillBars } from '../run/fill-bars.ts';
 import { NO_RUN, type Run } from '../run/run.ts';
 import { scaleRun } from '../run/scale-run.ts';
 import { sweepRun } from '../run/sweep.ts';
@@ -53,8 +54,9 @@ const WAYS: Ways = {
 /** Single notes through a key: a scale over each chord, arpeggios, sweeps. Null for no study of runs. */
 export function runDrill(what: string, key: Key, instrument: Instrument, pace: 'slowly' | 'in time' = 'in time'): Drill | null {
   const sevenths = harmonize(key, 'seventh').map(({ chord }) => chord);
-  const run = runOf(what as RunStudy, key, { sevenths, instrument });
-  if (run === null || run.notes.length === 0) return null;
+  const found = runOf(what as RunStudy, key, { sevenths, instrument });
+  if (found === null || found.notes.length === 0) return null;
+  const run = { ...found, notes: fillBars(found.notes) };
   const steps = run.notes.map(({ midi, beats, chord }) => ({
     chord: run.chords[chord] ?? null,
     number: null,
@@ -119,5 +121,7 @@ function sweeps(
     },
     instrument,
   );
-  return swept.notes.length === 0 ? NO_RUN : { ...swept, notes: [...swept.notes, ...scale.notes.map((note) => ({ ...note, chord: 0 }))] };
+  return swept.notes.length === 0
+    ? NO_RUN
+    : { ...swept, notes: [...fillBars(swept.notes), ...scale.notes.map((note) => ({ ...note, chord: 0 }))] };
 }

@@ -5,6 +5,7 @@ import type { Instrument } from '../fretboard/instrument.ts';
 import { intervalSemitones } from '../interval/interval.ts';
 import { type Key, keyNotes } from '../key/key.ts';
 import { chroma } from '../pitch/note.ts';
+import { fillBars } from './fill-bars.ts';
 import { type Fingered, placeRun, type RunPlace } from './place-run.ts';
 import type { Run, RunPitch } from './run.ts';
 import { type Picking, withStrokes } from './strokes.ts';
@@ -26,7 +27,6 @@ export interface ArpeggioWish {
 }
 
 const POSITION_FRETS = 5;
-const BAR_BEATS = 4;
 const NOTE_BEATS = 0.5;
 const OCTAVE = 12;
 const FRAGMENT_NOTES = 4;
@@ -40,13 +40,13 @@ export function arpeggioRun(chords: readonly Chord[], wish: ArpeggioWish, instru
     const down = wish.turning && index % 2 === 1;
     const root = rootFor(chord, wish, instrument, before);
     before = root;
-    const pitches = inTime(pitchesOf(chord, root, down, { wish, index }));
+    const pitches = pitchesOf(chord, root, down, { wish, index }).map((pitch) => ({ ...pitch, beats: NOTE_BEATS }));
     const single = onePerString(pitches, wish, instrument);
     const placed = single ?? roomiest(WIDER.map((wider) => placeRun(pitches, placeFor(wish, instrument, wider), instrument)));
     left += pitches.length - placed.length;
     notes.push(...placed.map((note, place) => (place === 0 && index > 0 ? { ...note, shift: shifts(notes.at(-1), note) } : note)));
   });
-  return { notes: withStrokes(notes, wish.picking), chords, left };
+  return { notes: withStrokes(fillBars(notes), wish.picking), chords, left };
 }
 
 /** As many notes as strings are named: one on each. Null where that is not so, or the neck has no room. */
@@ -153,13 +153,6 @@ function fragment(
 function numberOver(chord: Chord, note: number): string {
   const tone = formulaTones(chord.formula).find(({ interval }) => mod(chord.root + interval - note, OCTAVE) === 0);
   return tone?.name ?? String(mod(note * 4 - chord.root * 4, 7) + 1);
-}
-
-/** Eighths, the last note held until half a bar or the bar is full. */
-function inTime(pitches: readonly Omit<RunPitch, 'beats'>[]): readonly RunPitch[] {
-  const length = pitches.length * NOTE_BEATS;
-  const whole = Math.ceil(length / (BAR_BEATS / 2)) * (BAR_BEATS / 2);
-  return pitches.map((pitch, place) => ({ ...pitch, beats: place === pitches.length - 1 ? NOTE_BEATS + whole - length : NOTE_BEATS }));
 }
 
 function shifts(before: Fingered | undefined, note: Fingered): boolean {

@@ -98,7 +98,8 @@ function useBegin(): (kind: BlockKind, item: Item) => void {
   return (kind, item) => begin([blockOf(kind, item, STUDY_MINUTES)]);
 }
 
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
+/** A name that begins with a numeral keeps it: the case says the quality. */
+const capital = (text: string) => (/^[iv]+–/.test(text) ? text : text.charAt(0).toUpperCase() + text.slice(1));
 
 /** Which block of a plan a study would stand in. */
 const KINDS: Readonly<Partial<Record<Item['study'], BlockKind>>> = { aloud: 'recall' };

@@ -46,9 +46,11 @@ export function RunTab({ run, modes, at, keyOf, instrument }: RunTabProps) {
     [run, modes, instrument, naming, keyOf],
   );
   const { lines } = useStudyLines(study, width, false);
-  const dots = useMemo(() => runDots(run.notes, null, { labels: 'notes', naming }), [run, naming]);
   const now = at === null ? null : lineAt(lines, at);
   const sounding = at === null ? null : (run.notes[at] ?? null);
+  // the root of the chord that is played, of the first one before
+  const root = run.chords[(sounding ?? run.notes[0])?.chord ?? 0]?.root ?? null;
+  const dots = useMemo(() => runDots(run.notes, root, { labels: 'notes', naming }), [run, root, naming]);
   return (
     <>
       <Framed label={PRACTICE_WORDS.onTheNeck}>
