@@ -4,10 +4,10 @@ import { usePhone } from '../session/use-media.ts';
 import { MoreIcon } from '../ui/icons.ts';
 import { LaterMenu } from '../ui/LaterMenu.tsx';
 import { SlotPlace } from '../ui/Slot.tsx';
-import { useIdle } from '../ui/use-idle.ts';
 import { HOUSE_WORDS } from '../wording/house.ts';
 import { KeyLens } from './KeyLens.tsx';
 import { ReaderLens } from './ReaderLens.tsx';
+import { useIdle } from './use-idle.ts';
 
 // nothing sounds before the page is there
 const Loudness = lazy(async () => ({ default: (await import('./Loudness.tsx')).Loudness }));

@@ -18,7 +18,7 @@ const ROLES = { leader: PEOPLE_WORDS.leader, member: PEOPLE_WORDS.member, guest:
 const onError = (error: Error) => void sayFault(error.message);
 
 /** What somebody is in the band, and whether they are in. */
-export function seatWords({ role, isIn, guestUntil }: SeatLineProps['person']): string {
+function seatWords({ role, isIn, guestUntil }: SeatLineProps['person']): string {
   const until = guestUntil === null ? [] : [PEOPLE_WORDS.guestUntil(sayDay(guestUntil))];
   return [ROLES[role], isIn ? PEOPLE_WORDS.isIn : PEOPLE_WORDS.isNotIn, ...until].join(' · ');
 }
