@@ -217,6 +217,8 @@ export { type Bridge, type BridgeEnd, findBridges, homeOfChord } from './bridge/
 export {
   accidentalsFor,
   checkVoice,
+  type GuitarKindness,
+  guitarKindness,
   isAtEdge,
   type Kindness,
   type SingerKey,

@@ -1,11 +1,23 @@
 import { describe, expect, test } from '@jest/globals';
+import { planCapo } from '../capo/capo-plan.ts';
+import { readChart } from '../chart/reading.ts';
 import { requireValue } from '../fault.ts';
 import { pitchName } from '../fretboard/tuning-text.ts';
 import { parseKey, printKey } from '../key/key-text.ts';
 import { DEFAULT_NAMING } from '../naming/naming.ts';
 import { parseRange } from '../pitch/pitch-text.ts';
 import { sungWords } from '../wording/singer-words.ts';
-import { accidentalsFor, checkVoice, isAtEdge, type Kindness, roomOf, singerKeys, sungRange, type Voice } from './singer-key.ts';
+import {
+  accidentalsFor,
+  checkVoice,
+  guitarKindness,
+  isAtEdge,
+  type Kindness,
+  roomOf,
+  singerKeys,
+  sungRange,
+  type Voice,
+} from './singer-key.ts';
 
 const range = (text: string) => requireValue(parseRange(text));
 const key = (text: string) => requireValue(parseKey(text));
@@ -70,7 +82,7 @@ describe('keys for a singer', () => {
     expect(keys.slice(0, 2).map(({ sung: [one] }) => one && roomOf(one))).toEqual([2, 2]);
   });
 
-  test('go from easy to possible to out of reach, and within each from much room to little', () => {
+  test('go from easy to possible to out of reach, and where nobody else minds from much room to little', () => {
     const order = ['comfortable', 'possible', 'outside'];
     const ranks = keys.map(({ fit, sung: [one] }) => [order.indexOf(fit), one === undefined ? 0 : -roomOf(one)] as const);
     for (const [index, [fit, room]] of ranks.slice(1).entries()) {
@@ -79,20 +91,29 @@ describe('keys for a singer', () => {
     }
   });
 
-  test('of two with the same room, the one kinder to the guitar comes first, then to the horns', () => {
-    const kind = (name: string) => (one: { tonic: number }) => ({
+  /** The easy keys, best first: from A to D, since C4 to C5 may move by 3 down and 2 up in a voice from A3 to D5. */
+  const ranked = (kind: (name: string) => Partial<Kindness>) =>
+    singerKeys(key('C'), range('C4 C5'), [ALTO], ({ tonic }) => ({ ...NEUTRAL, ...kind(printKey({ tonic, scale: 'major' })) }))
+      .filter(({ fit }) => fit === 'comfortable')
+      .map((one) => printKey(one.key));
+
+  test('of the easy ones the kindest to the guitars comes first, whatever room is left', () => {
+    expect(ranked((name) => ({ guitar: { score: name === 'D' ? 90 : 40, capo: 0 } }))[0]).toBe('D');
+    expect(ranked((name) => ({ guitar: { score: name === 'A' ? 90 : 40, capo: 0 } }))[0]).toBe('A');
+    // a point or two is no difference; then the horns are asked
+    const nearly = ranked((name) => ({ guitar: { score: name === 'D' ? 71 : 69, capo: 0 }, accidentals: name === 'Bb' ? 0 : 5 }));
+    expect(nearly[0]).toBe('Bb');
+  });
+
+  test('of those only possible the one with the most room comes first, whatever the guitars say', () => {
+    const wanted = singerKeys(key('C'), range('A3 D5'), [ALTO], () => NEUTRAL).filter(({ fit }) => fit === 'possible');
+    const last = wanted.at(-1);
+    const kind = singerKeys(key('C'), range('A3 D5'), [ALTO], ({ tonic }) => ({
       ...NEUTRAL,
-      guitar: printKey({ tonic: one.tonic, scale: 'major' }) === name ? 90 : 10,
-    });
-    const first = (name: string) => printKey(singerKeys(key('C'), range('C4 C5'), [ALTO], kind(name))[0]?.key as never);
-    const [one = '', other = ''] = keys.slice(0, 2).map((each) => printKey(each.key));
-    expect(first(one)).toBe(one);
-    expect(first(other)).toBe(other);
-    const horns = singerKeys(key('C'), range('C4 C5'), [ALTO], ({ tonic }) => ({
-      guitar: 50,
-      accidentals: tonic === keys[1]?.key.tonic ? 0 : 5,
-    }));
-    expect(printKey(horns[0]?.key as never)).toBe(other);
+      guitar: { score: tonic === last?.key.tonic ? 99 : 10, capo: 0 },
+    })).filter(({ fit }) => fit === 'possible');
+    expect(kind.length).toBeGreaterThan(2);
+    expect(kind[0]?.key.tonic).not.toBe(last?.key.tonic);
   });
 
   test('for two singers are ranked by the one who is worse off', () => {
@@ -108,6 +129,42 @@ describe('keys for a singer', () => {
     expect(minor.find(({ semitones }) => semitones === 0)?.key).toEqual(key('C#m'));
     expect(minor.every(({ key: { scale } }) => scale === 'natural minor')).toBe(true);
   });
+});
+
+describe('how kind a key is to the guitars', () => {
+  const at = (fret: number, score: number) => ({ fret, score });
+
+  test('half by the best capo, half by none: what rings by itself goes before what needs one', () => {
+    expect(guitarKindness([[at(0, 75)]])).toEqual({ score: 75, capo: 0 });
+    expect(guitarKindness([[at(1, 71), at(0, 46)]])).toEqual({ score: 59, capo: 1 });
+  });
+
+  test('for two guitars it is the one that has it harder', () => {
+    expect(
+      guitarKindness([
+        [at(0, 90), at(2, 80)],
+        [at(3, 70), at(0, 40)],
+      ]),
+    ).toEqual({ score: 55, capo: 3 });
+  });
+
+  test('without a guitar nobody minds', () => expect(guitarKindness([])).toBeNull());
+
+  test.each(['|: 1 4 6- 5 :|', '|: 1 5 4 1 :|', '|: 2- 5 1 6- :|'])(
+    'of a plain song (%s) C and D go before D♭, and G before G♭',
+    (bars) => {
+      const reading = readChart(`key: C\n\n${bars}\n`);
+      const score = (name: string) => guitarKindness([planCapo(reading, { tonic: key(name).tonic })])?.score ?? 0;
+      for (const [kind, hard] of [
+        ['C', 'Db'],
+        ['D', 'Db'],
+        ['G', 'Gb'],
+        ['A', 'Ab'],
+        ['E', 'Eb'],
+      ] as const)
+        expect(score(kind)).toBeGreaterThan(score(hard));
+    },
+  );
 });
 
 test.each([

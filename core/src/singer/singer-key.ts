@@ -1,3 +1,4 @@
+import type { CapoOption } from '../capo/capo-plan.ts';
 import { failure, mod, type Result, success } from '../fault.ts';
 import { pitchName } from '../fretboard/tuning-text.ts';
 import { type Key, keyAccidentals, moveKey } from '../key/key.ts';
@@ -25,12 +26,30 @@ export interface SungRange {
   readonly highRoom: number;
 }
 
+/** How a key lies on the guitars. */
+export interface GuitarKindness {
+  /** 0–100: half by the chords with the best capo, half by those without one, since open strings ring in few keys. */
+  readonly score: number;
+  /** The best fret for the guitar that has it hardest, from the nut; 0 without a capo. */
+  readonly capo: number;
+}
+
 /** How a key treats the others of the band. */
 export interface Kindness {
-  /** 0–100 by how the chords lie on the guitars with the best capo; null without a guitar. */
-  readonly guitar: number | null;
+  /** Null without a guitar. */
+  readonly guitar: GuitarKindness | null;
   /** Sharps or flats in the horn parts together. */
   readonly accidentals: number;
+}
+
+/** How a song lies on the guitars in one key, by where each may put a capo, the best fret first: as kind as to the one that has it hardest. */
+export function guitarKindness(plans: readonly (readonly Pick<CapoOption, 'fret' | 'score'>[])[]): GuitarKindness | null {
+  const each = plans.map((plan): GuitarKindness => {
+    const [best] = plan;
+    const open = plan.find(({ fret }) => fret === 0);
+    return { score: Math.round(((best?.score ?? 0) + (open?.score ?? 0)) / 2), capo: best?.fret ?? 0 };
+  });
+  return each.reduce<GuitarKindness | null>((worst, one) => (worst === null || one.score < worst.score ? one : worst), null);
 }
 
 /** Sharps and flats in the parts of these readers together while the band sounds a key. */
@@ -89,8 +108,8 @@ export function roomOf({ lowRoom, highRoom }: Pick<SungRange, 'lowRoom' | 'highR
 }
 
 /**
- * The twelve keys for a melody, best first: those that suit every voice, then by the room left at
- * both ends, then by how kind they are to guitars (the higher the better) and horns (fewer accidentals).
+ * The twelve keys for a melody, best first: those that suit every voice. Where it is sung with ease anyway, the guitars
+ * and then the horns (fewer accidentals) decide before the room left at both ends; where it is not, the room decides first.
  */
 export function singerKeys(
   home: Key,
@@ -104,14 +123,19 @@ export function singerKeys(
     const fit = FITS[Math.max(0, ...sung.map((range) => FITS.indexOf(range.fit)))] as Fit;
     return { key, semitones, sung, fit, ...kindness(key) };
   });
-  return keys.sort(
-    (a, b) =>
-      FITS.indexOf(a.fit) - FITS.indexOf(b.fit) ||
-      worstRoom(b) - worstRoom(a) ||
-      (b.guitar ?? 0) - (a.guitar ?? 0) ||
-      a.accidentals - b.accidentals ||
-      nearness(a) - nearness(b),
-  );
+  return keys.sort((a, b) => {
+    const room = worstRoom(b) - worstRoom(a);
+    const band = handOf(b) - handOf(a) || a.accidentals - b.accidentals;
+    const both = a.fit === 'comfortable' ? band || room : room || band;
+    return FITS.indexOf(a.fit) - FITS.indexOf(b.fit) || both || nearness(a) - nearness(b);
+  });
+}
+
+/** Points between which no hand tells a difference. */
+const HAND_POINTS = 5;
+
+function handOf({ guitar }: Kindness): number {
+  return Math.round((guitar?.score ?? 0) / HAND_POINTS);
 }
 
 function worstRoom({ sung }: SingerKey): number {

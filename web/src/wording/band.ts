@@ -108,7 +108,8 @@ export const BAND_WORDS = {
   outOfReach: 'Out of reach.',
   home: 'home',
   of100: (guitar: string | number) => `${guitar} of 100`,
-  onTheGuitars: (easeWord: string | number) => ` On the guitars ${easeWord}.`,
+  onTheGuitars: (ease: string, capo: number) =>
+    capo === 0 ? ` On the guitars ${ease} without a capo.` : ` On the guitars with capo ${capo}.`,
   forTheHorns: (what: string | number) => ` For the horns ${what}.`,
   accidentals: (accidentals: string | number) => `${accidentals} accidentals`,
   dominant: 'Dominant',

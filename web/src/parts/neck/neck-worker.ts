@@ -8,6 +8,8 @@ import {
   easierChords,
   type Family,
   findVoicings,
+  type GuitarKindness,
+  guitarKindness,
   type HardChord,
   type Instrument,
   type Key,
@@ -70,11 +72,11 @@ const worker = {
     return planCapo(readChart(source), wish);
   },
   /** The kindest capo's score in each of the twelve keys, counted up from the song's own; the worst of all guitars. */
-  guitarKindness(source: string, wishes: readonly CapoWish[]): readonly number[] {
+  guitarKindness(source: string, wishes: readonly CapoWish[]): readonly (GuitarKindness | null)[] {
     const reading = readChart(source);
     return Array.from({ length: 12 }, (_, semitones) => {
       const { tonic } = moveKey(reading.head.key, semitones);
-      return Math.min(...wishes.map((wish) => planCapo(reading, { ...wish, tonic })[0]?.score ?? 0));
+      return guitarKindness(wishes.map((wish) => planCapo(reading, { ...wish, tonic })));
     });
   },
   /** A fret for every song of a set with the fewest moves; null where there is a break. */

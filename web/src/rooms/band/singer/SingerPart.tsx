@@ -278,7 +278,9 @@ function KeyRow({ one, home, singers, scale, isNow, hasHorns, onChoose }: KeyRow
         ))}
         <p className="text-fine text-quiet">
           {sung.length === 1 && sung[0] !== undefined ? <Glyphs text={sungWords(sung[0], key, naming)} /> : FIT_WORDS[fit]}
-          {guitar !== null && <span title={BAND_WORDS.of100(guitar)}>{BAND_WORDS.onTheGuitars(easeWord(guitar))}</span>}
+          {guitar !== null && (
+            <span title={BAND_WORDS.of100(guitar.score)}>{BAND_WORDS.onTheGuitars(easeWord(guitar.score), guitar.capo)}</span>
+          )}
           {hasHorns && BAND_WORDS.forTheHorns(accidentals === 1 ? '1 accidental' : BAND_WORDS.accidentals(accidentals))}
         </p>
       </div>
