@@ -97,9 +97,9 @@ test('a new player reads the chart as theirs, on the screen and on paper', async
 
   await openBand(page, 'players');
   await page.getByRole('button', { name: /^Sol/ }).click();
-  await page.getByRole('button', { name: 'Delete Sol' }).click();
-  await page.getByRole('button', { name: 'Delete' }).click();
-  await expect(page.getByRole('list', { name: 'Players' })).not.toContainText('Sol');
+  await page.getByRole('button', { name: 'Remove: Sol' }).click();
+  await page.getByRole('alertdialog').getByRole('button', { name: 'Remove' }).click();
+  await expect(page.getByRole('list', { name: 'Members' })).not.toContainText('Sol');
 });
 
 test('a voice upside down is answered in place', async ({ page }) => {

@@ -104,9 +104,10 @@ const SECOND: Readonly<Partial<Record<QuestionKind, Second>>> = {
   'two-five-one': (_, tonic, scale) => {
     const two = onLetter(letterUp(tonic.charAt(0), 1), piano(tonic) + 2);
     const five = onLetter(letterUp(tonic.charAt(0), 4), piano(tonic) + 7);
-    return SCALES[scale]?.[2] === 3
-      ? ['m7', 'm', 'm(maj7)'].map((home) => `${two}m7b5 ${five}7 ${tonic}${home}`)
-      : [`${two}m7 ${five}7 ${tonic}maj7`];
+    if (scale === 'major') return [`${two}m7 ${five}7 ${tonic}maj7`];
+    // the sixth of melodic minor is raised: its own ii has a perfect fifth
+    const twos = scale === 'melodic minor' ? ['m7b5', 'm7'] : ['m7b5'];
+    return twos.flatMap((quality) => ['m7', 'm', 'm(maj7)'].map((home) => `${two}${quality} ${five}7 ${tonic}${home}`));
   },
   relative: (_, tonic, scale) =>
     scale === 'major'
@@ -116,7 +117,8 @@ const SECOND: Readonly<Partial<Record<QuestionKind, Second>>> = {
 
 describe('answers computed a second way, in every key', () => {
   test.each(Object.keys(SECOND) as QuestionKind[])('%s', (kind) => {
-    for (const scale of kind === 'relative' ? sixths.slice(0, 4) : sixths) {
+    // modes have neither a relative key nor a dominant on their 5
+    for (const scale of ['relative', 'two-five-one'].includes(kind) ? sixths.slice(0, 4) : sixths) {
       for (const tonic of TONICS) {
         const key = keyOf(tonic, scale);
         const asked = ask([kind], [key]);
@@ -146,6 +148,17 @@ describe('answers computed a second way, in every key', () => {
       expect(answer.accepted.map(piano)).toEqual(answer.accepted.map(() => sound));
       expect(answer.accepted).toHaveLength(WHITE.includes(sound) ? 1 : 2);
     }
+    // A string, fret by fret: as the key calls its own notes, else on the side of its signature
+    const called = (tonic: string, scale: string) =>
+      Object.fromEntries(
+        ask(['note-on-fret'], [keyOf(tonic, scale)], { tuning })
+          .filter(({ prompt }) => prompt.string === 3)
+          .map(({ prompt, answer }) => [prompt.fret, answer.accepted[0]]),
+      );
+    expect(called('Eb', 'major')).toMatchObject({ 1: 'Bb', 4: 'Db', 6: 'Eb', 9: 'Gb', 11: 'Ab' });
+    expect(called('E', 'major')).toMatchObject({ 1: 'A#', 4: 'C#', 6: 'D#', 9: 'F#', 11: 'G#' });
+    // C minor has B♭, E♭ and A♭ of its own
+    expect(called('C', 'natural minor')).toMatchObject({ 1: 'Bb', 4: 'Db', 6: 'Eb', 11: 'Ab' });
     for (const { prompt, answer } of ask(['find-on-string'], [keyOf('Eb', 'major')], { tuning })) {
       const open = tuning[4 - (prompt.string as number)] as number;
       const wanted = Array.from({ length: 16 }, (_, fret) => fret).filter(
@@ -391,6 +404,14 @@ describe('every kind, every scale', () => {
   test('what an instrument or a scale has no place for is not asked', () => {
     expect(ask(['what-changed'], [keyOf('C', 'major')], { tuning: [40, 45] })).toEqual([]);
     expect(ask(['relative'], [keyOf('D', 'dorian')])).toEqual([]);
+    for (const [tonic, mode] of [
+      ['D', 'dorian'],
+      ['E', 'phrygian'],
+      ['F', 'lydian'],
+      ['G', 'mixolydian'],
+      ['B', 'locrian'],
+    ] as const)
+      expect(ask(['two-five-one'], [keyOf(tonic, mode)])).toEqual([]);
   });
 });
 

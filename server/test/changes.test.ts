@@ -196,7 +196,7 @@ test('two hundred browsers hear it, and when they have gone nobody is listened f
     return two.changes.size;
   };
   expect(await left()).toBe(0);
-});
+}, 180_000);
 
 test('a house that closes ends its streams', async () => {
   const short = await openServer(db.pool, { door: null });

@@ -23,6 +23,8 @@ import { createWatch } from '../src/watch/watch.ts';
 
 export const MIGRATIONS = fileURLToPath(new URL('../src/db/migrations', import.meta.url));
 /** The role the application works as in tests: every wall holds for it. */
+/** How long a connection that is not used stays open, in milliseconds. */
+const KEPT_MS = 120_000;
 const APP_ROLE = ['aurora_test', 'a-test-alone'] as const;
 
 const TEMPLATE = 'test_template';
@@ -178,6 +180,8 @@ export async function openServer(db: Pick<OwnerDb, 'appUrl'> | null, wishes: Ser
   });
   const server = await new Promise<Server>((resolve) => {
     const listening = app.listen(0, '127.0.0.1', () => resolve(listening));
+    // a test that is slow between two calls does not find its connection closed under the second
+    listening.keepAliveTimeout = KEPT_MS;
   });
   worker?.start();
   const { port } = server.address() as AddressInfo;

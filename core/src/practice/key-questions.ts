@@ -99,21 +99,22 @@ export const secondaryDominant: AskAll = (key) =>
     return [{ about: printScaleNumber(degree), prompt: { degree }, answer: { as: 'chord', accepted, spelled: true } }];
   });
 
-/** The chords of ii–V–I in a key: in minor with every kind of minor home that is played. */
+const MINOR_KEYS: readonly string[] = ['natural minor', 'harmonic minor', 'melodic minor'];
+
+/** The chords of ii–V–I in a key: in minor with every kind of minor home that is played, in melodic minor over its own ii–7 as well. */
 export function twoFiveOneIn({ tonic, scale }: Key): readonly (readonly Chord[])[] {
   const isMinor = isMinorScale(scale);
-  const two = plain(tonic + 2, isMinor ? HALF_DIMINISHED : MINOR_SEVENTH);
-  const five = plain(tonic + 1, DOMINANT);
+  const twos = scale === 'melodic minor' ? [HALF_DIMINISHED, MINOR_SEVENTH] : [isMinor ? HALF_DIMINISHED : MINOR_SEVENTH];
   const homes = isMinor ? [MINOR_SEVENTH, MINOR, MINOR_MAJOR] : [MAJOR_SEVENTH];
-  return homes.map((home) => [two, five, plain(tonic, home)]);
+  return twos.flatMap((two) => homes.map((home) => [plain(tonic + 2, two), plain(tonic + 1, DOMINANT), plain(tonic, home)]));
 }
 
+/** Only of a major or a minor key: a mode has no dominant of its own on the 5. */
 export const twoFiveOne: AskAll = (key) => {
+  if (key.scale !== 'major' && !MINOR_KEYS.includes(key.scale)) return [];
   const accepted = twoFiveOneIn(key).map((chords) => chords.map((chord) => printChord(chord)).join(' '));
   return [{ about: 'ii-V-I', prompt: {}, answer: { as: 'chords', accepted, spelled: true } }];
 };
-
-const MINOR_KEYS: readonly string[] = ['natural minor', 'harmonic minor', 'melodic minor'];
 
 /** The key of the other kind for a major or a minor key; null for a mode, that has neither. */
 function otherKind({ tonic, scale }: Key, fifths: number): Key | null {

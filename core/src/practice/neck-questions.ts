@@ -6,6 +6,7 @@ import { type Formula, formulaTones, type Tone } from '../chord/formula.ts';
 import { mod } from '../fault.ts';
 import { harmonize } from '../harmony/harmonize.ts';
 import { LADDER, toneChanges } from '../harmony/motion.ts';
+import { type Key, keyNotes } from '../key/key.ts';
 import { accidentals, chroma, type Note, OCTAVE_ON_FIFTHS, simplest } from '../pitch/note.ts';
 import { printNote } from '../pitch/note-text.ts';
 import type { Frets } from '../voicing/voicing.ts';
@@ -27,11 +28,19 @@ function commonNames(midi: number): readonly Note[] {
 /** The strings of an instrument with their numbers, the thinnest first. */
 const stringsOf = (tuning: readonly number[]) => [...tuning].reverse().map((open, index) => ({ string: index + 1, open }));
 
-/** Any note of any string; the key plays no part. */
-export const noteOnFret: AskAll = (_key, { tuning }) =>
+/** The names a sounding note commonly has, first the one the key has for it: its own note, else on the side of its signature. */
+function namesIn(key: Key, midi: number): readonly Note[] {
+  const notes = keyNotes(key);
+  const side = Math.sign(notes.reduce((sum, note) => sum + accidentals(note), 0));
+  const rank = (note: Note) => (notes.includes(note) ? 0 : Math.sign(accidentals(note)) === side ? 1 : 2);
+  return [...commonNames(midi)].sort((a, b) => rank(a) - rank(b));
+}
+
+/** Any note of any string, called as the key calls it; either name of a black key is right. */
+export const noteOnFret: AskAll = (key, { tuning }) =>
   stringsOf(tuning).flatMap(({ string, open }) =>
     Array.from({ length: LAST_ASKED_FRET + 1 }, (_, fret): Asked => {
-      const accepted = commonNames(open + fret).map((note) => printNote(note));
+      const accepted = namesIn(key, open + fret).map((note) => printNote(note));
       return { about: `${string}:${fret}`, prompt: { string, fret, open }, answer: { as: 'note', accepted, spelled: false } };
     }),
   );

@@ -115,7 +115,7 @@ function ChordChooser({ sounding, chord, naming }: ChordChooserProps) {
       <div
         role="group"
         aria-label={NECK_WORDS.chordsOf(nameKey(sounding, naming))}
-        className="flex flex-wrap gap-1 phone:order-last phone:w-full phone:flex-nowrap phone:overflow-x-auto phone:p-0.5"
+        className="relative flex flex-wrap gap-1 phone:order-last phone:w-full phone:flex-nowrap phone:overflow-x-auto phone:p-0.5"
       >
         {harmonize(sounding, depth).map(({ chord: of, number }) => (
           <button
