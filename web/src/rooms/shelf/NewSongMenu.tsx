@@ -1,4 +1,3 @@
-import { DropdownMenu } from 'radix-ui';
 import { useNavigate } from 'react-router';
 import { useBeginSong } from '../../api/songs.ts';
 import { NEW_SONG } from '../../parts/song/shelf-view.ts';
@@ -7,6 +6,7 @@ import { AddIcon, EditIcon, HarmonizeIcon, type Icon, ImportIcon } from '../../u
 import { keepEarlyKeys } from '../../ui/keyboard/early-keys.ts';
 import { MenuItem } from '../../ui/MenuItem.tsx';
 import { sayFault } from '../../ui/say.ts';
+import { ButtonMenu } from '../../ui/WordMenu.tsx';
 import { SHELF_WORDS } from '../../wording/shelf.ts';
 
 /** The ways to a new song: its chords pressed, its bars written, or what somebody has already. */
@@ -21,27 +21,22 @@ export function NewSongMenu() {
       onError: (error) => void sayFault(error.message),
     });
   };
+  const trigger = (
+    <Button look="strong" aria-label={SHELF_WORDS.newSong} disabled={add.isPending}>
+      <AddIcon size={19} aria-hidden="true" /> <span className="phone:hidden">{SHELF_WORDS.newSong}</span>
+      <span className="hidden phone:inline">{SHELF_WORDS.newShort}</span>
+    </Button>
+  );
   return (
-    <DropdownMenu.Root>
-      <DropdownMenu.Trigger asChild>
-        <Button look="strong" aria-label={SHELF_WORDS.newSong} disabled={add.isPending}>
-          <AddIcon size={19} aria-hidden="true" /> <span className="phone:hidden">{SHELF_WORDS.newSong}</span>
-          <span className="hidden phone:inline">{SHELF_WORDS.newShort}</span>
-        </Button>
-      </DropdownMenu.Trigger>
-      <DropdownMenu.Portal>
-        <DropdownMenu.Content
-          align="end"
-          collisionPadding={8}
-          onCloseAutoFocus={(event) => add.isPending && event.preventDefault()}
-          className="z-30 w-80 max-w-[calc(100vw-1rem)] rounded-xl border border-edge bg-raised p-1.5 shadow-lg"
-        >
-          <Way icon={HarmonizeIcon} name={SHELF_WORDS.playIt} about={SHELF_WORDS.aboutPlayIt} onPress={() => void navigate('/begin')} />
-          <Way icon={EditIcon} name={SHELF_WORDS.writeIt} about={SHELF_WORDS.aboutWriteIt} onPress={write} />
-          <Way icon={ImportIcon} name={SHELF_WORDS.import} about={SHELF_WORDS.aboutImport} onPress={() => void navigate('/band/files')} />
-        </DropdownMenu.Content>
-      </DropdownMenu.Portal>
-    </DropdownMenu.Root>
+    <ButtonMenu
+      trigger={trigger}
+      className="w-80 max-w-[calc(100vw-1rem)]"
+      onCloseAutoFocus={(event) => add.isPending && event.preventDefault()}
+    >
+      <Way icon={HarmonizeIcon} name={SHELF_WORDS.playIt} about={SHELF_WORDS.aboutPlayIt} onPress={() => void navigate('/begin')} />
+      <Way icon={EditIcon} name={SHELF_WORDS.writeIt} about={SHELF_WORDS.aboutWriteIt} onPress={write} />
+      <Way icon={ImportIcon} name={SHELF_WORDS.import} about={SHELF_WORDS.aboutImport} onPress={() => void navigate('/band/files')} />
+    </ButtonMenu>
   );
 }
 
