@@ -1,12 +1,12 @@
 import type { BandSeat, People } from '@aurora/wire';
 import { usePeopleChanges } from '../../../api/me.ts';
 import { sayDay } from '../../../parts/people/say-day.ts';
-import { Button } from '../../../ui/Button.tsx';
 import { sayFault } from '../../../ui/say.ts';
 import { PEOPLE_WORDS } from '../../../wording/people.ts';
 import { AuditList } from './AuditList.tsx';
 import { BandItself } from './BandItself.tsx';
 import { GuestForm } from './GuestForm.tsx';
+import { LinkLine } from './LinkLine.tsx';
 import type { MadeLink } from './made-link.ts';
 import { SeatLine } from './SeatLine.tsx';
 import { SentLinks } from './SentLinks.tsx';
@@ -56,18 +56,12 @@ function OpenInvitations({ invitations }: { readonly invitations: People['invita
       {invitations.length === 0 && <p className="text-base text-quiet">{PEOPLE_WORDS.noLinkIsOpen}</p>}
       <ul className="flex flex-col divide-y divide-hairline">
         {invitations.map(({ id, name, madeBy, expiresAt }) => (
-          <li key={id} className="flex min-h-12 flex-wrap items-center gap-x-3">
-            <span className="font-semibold">{name}</span>
-            <span className="text-fine text-quiet">{PEOPLE_WORDS.madeBy(madeBy, sayDay(expiresAt))}</span>
-            <Button
-              look="bare"
-              className="ml-auto"
-              aria-label={PEOPLE_WORDS.takeBackName(name)}
-              onClick={() => revoke.mutate(id, { onError: (error) => void sayFault(error.message) })}
-            >
-              {PEOPLE_WORDS.takeBack}
-            </Button>
-          </li>
+          <LinkLine
+            key={id}
+            name={name}
+            about={PEOPLE_WORDS.madeBy(madeBy, sayDay(expiresAt))}
+            onTakeBack={() => revoke.mutate(id, { onError: (error) => void sayFault(error.message) })}
+          />
         ))}
       </ul>
     </section>

@@ -1,8 +1,8 @@
 import { useSentChanges, useSentLinks } from '../../../api/sent.ts';
 import { sayDay } from '../../../parts/people/say-day.ts';
-import { Button } from '../../../ui/Button.tsx';
 import { sayFault } from '../../../ui/say.ts';
 import { PEOPLE_WORDS } from '../../../wording/people.ts';
+import { LinkLine } from './LinkLine.tsx';
 
 /** Links to charts and sets that open, and the way to take each back. */
 export function SentLinks() {
@@ -17,20 +17,13 @@ export function SentLinks() {
       {sent.length === 0 && <p className="text-base text-quiet">{PEOPLE_WORDS.noChartIsSent}</p>}
       <ul className="flex flex-col divide-y divide-hairline">
         {sent.map(({ id, name, key, madeBy, expiresAt }) => (
-          <li key={id} className="flex min-h-12 flex-wrap items-center gap-x-3">
-            <span className="font-semibold">{PEOPLE_WORDS.sentLink(name, key)}</span>
-            <span className="text-fine text-quiet">
-              {expiresAt === null ? PEOPLE_WORDS.sentUntilTakenBack(madeBy) : PEOPLE_WORDS.madeBy(madeBy, sayDay(expiresAt))}
-            </span>
-            <Button
-              look="bare"
-              className="ml-auto"
-              aria-label={PEOPLE_WORDS.takeBackName(name)}
-              onClick={() => takeBack.mutate(id, { onError: (error) => void sayFault(error.message) })}
-            >
-              {PEOPLE_WORDS.takeBack}
-            </Button>
-          </li>
+          <LinkLine
+            key={id}
+            name={name}
+            shown={PEOPLE_WORDS.sentLink(name, key)}
+            about={expiresAt === null ? PEOPLE_WORDS.sentUntilTakenBack(madeBy) : PEOPLE_WORDS.madeBy(madeBy, sayDay(expiresAt))}
+            onTakeBack={() => takeBack.mutate(id, { onError: (error) => void sayFault(error.message) })}
+          />
         ))}
       </ul>
     </section>
