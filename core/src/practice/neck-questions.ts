@@ -28,22 +28,24 @@ function commonNames(midi: number): readonly Note[] {
 /** The strings of an instrument with their numbers, the thinnest first. */
 const stringsOf = (tuning: readonly number[]) => [...tuning].reverse().map((open, index) => ({ string: index + 1, open }));
 
-/** The names a sounding note commonly has, first the one the key has for it: its own note, else on the side of its signature. */
-function namesIn(key: Key, midi: number): readonly Note[] {
+/** What calls a sounding note by the names it commonly has, first the one a key has for it: its own note, else on the side of its signature. */
+function callingIn(key: Key): (midi: number) => readonly Note[] {
   const notes = keyNotes(key);
   const side = Math.sign(notes.reduce((sum, note) => sum + accidentals(note), 0));
   const rank = (note: Note) => (notes.includes(note) ? 0 : Math.sign(accidentals(note)) === side ? 1 : 2);
-  return [...commonNames(midi)].sort((a, b) => rank(a) - rank(b));
+  return (midi) => [...commonNames(midi)].sort((a, b) => rank(a) - rank(b));
 }
 
 /** Any note of any string, called as the key calls it; either name of a black key is right. */
-export const noteOnFret: AskAll = (key, { tuning }) =>
-  stringsOf(tuning).flatMap(({ string, open }) =>
+export const noteOnFret: AskAll = (key, { tuning }) => {
+  const namesOf = callingIn(key);
+  return stringsOf(tuning).flatMap(({ string, open }) =>
     Array.from({ length: LAST_ASKED_FRET + 1 }, (_, fret): Asked => {
-      const accepted = namesIn(key, open + fret).map((note) => printNote(note));
+      const accepted = namesOf(open + fret).map((note) => printNote(note));
       return { about: `${string}:${fret}`, prompt: { string, fret, open }, answer: { as: 'note', accepted, spelled: false } };
     }),
   );
+};
 
 /** The notes of the key's chords on a string: every fret that sounds one. */
 export const findOnString: AskAll = (key, { tuning }) =>

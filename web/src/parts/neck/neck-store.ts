@@ -3,7 +3,7 @@ import { create } from 'zustand';
 import { PARTS_WORDS } from '../../wording/parts.ts';
 
 /** What players ask for first, before the families by name. */
-export const ASKED_FIRST = ['open', 'barre', 'up'] as const;
+const ASKED_FIRST = ['open', 'barre', 'up'] as const;
 
 /** A family of shapes, or several of them under one word; `up` is what can be moved up the neck. */
 export type ShapeGroup = Family | (typeof ASKED_FIRST)[number];
@@ -35,6 +35,16 @@ export function chooseShape(of: string, frets: Frets, hold = 0): void {
 /** A name for a chord on an instrument, by which a choice is known again. */
 export function placeName(chord: Chord, { tuning, capo }: Pick<Instrument, 'tuning' | 'capo'>): string {
   return JSON.stringify([chord, tuning, capo]);
+}
+
+/** Whether players ask for a group before they name families. */
+export function isAskedFirst(group: ShapeGroup): boolean {
+  return ASKED_FIRST.some((first) => first === group);
+}
+
+/** Whether a group is one family and not several. */
+export function isFamily(group: ShapeGroup): group is Family {
+  return group !== 'barre' && group !== 'up';
 }
 
 /** What a group is called. */

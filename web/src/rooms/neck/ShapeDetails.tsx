@@ -19,7 +19,7 @@ import {
 import type { ReactNode } from 'react';
 import { chordTitle } from '../../parts/neck/chord-title.ts';
 import { useColours } from '../../parts/neck/neck-engine.ts';
-import { chooseShape, placeName, useNeck } from '../../parts/neck/neck-store.ts';
+import { chooseShape, isFamily, placeName, useNeck } from '../../parts/neck/neck-store.ts';
 import { hearShape, type ShapeWalk } from '../../parts/neck/use-shape-walk.ts';
 import { select } from '../../session/lens-store.ts';
 import { NECK_WORDS } from '../../wording/neck.ts';
@@ -36,7 +36,7 @@ interface ShapeDetailsProps {
 export function ShapeDetails({ voicing, heardIn, instrument, naming, walk }: ShapeDetailsProps) {
   const { easier, fuller } = neighboursOf(voicing, walk.all, instrument);
   const { family } = useNeck();
-  const comfort = family === null || family === 'barre' || family === 'up' ? null : comfortOf(family, walk.all, instrument);
+  const comfort = family !== null && isFamily(family) ? comfortOf(family, walk.all, instrument) : null;
   return (
     <aside aria-label={NECK_WORDS.aboutThisShape} className="rounded-xl border border-hairline bg-sheet px-4 py-3 text-base">
       {comfort !== null && !comfort.comfortable && (

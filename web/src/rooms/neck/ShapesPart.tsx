@@ -15,7 +15,7 @@ import {
 } from '@aurora/core';
 import { type ReactNode, useMemo, useState } from 'react';
 import { chordTitle, shapeTitle } from '../../parts/neck/chord-title.ts';
-import { ASKED_FIRST, groupName, type ShapeGroup, useNeck } from '../../parts/neck/neck-store.ts';
+import { groupName, isAskedFirst, useNeck } from '../../parts/neck/neck-store.ts';
 import { shapeDots, toneDots } from '../../parts/neck/neck-view.ts';
 import { RoomNeck } from '../../parts/neck/RoomNeck.tsx';
 import { hearShape, type ShapeWalk } from '../../parts/neck/use-shape-walk.ts';
@@ -253,10 +253,6 @@ function Filters({ walk }: Pick<RoomPartProps, 'walk'>) {
       {shown && <MoreFilters walk={walk} />}
     </div>
   );
-}
-
-function isAskedFirst(group: ShapeGroup): boolean {
-  return (ASKED_FIRST as readonly ShapeGroup[]).includes(group);
 }
 
 function Families({ of, label, children }: { readonly of: ShapeWalk['families']; readonly label: string; readonly children?: ReactNode }) {
