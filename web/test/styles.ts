@@ -1,6 +1,6 @@
 // How a part stands without the application's styles, for whoever asks many times. jsdom matches every rule of its own sheet
-// against an element each time a query by role asks whether it is hidden, and against all that stand around it: a sixth of what
-// the tests of rooms take. Here there are only those rules, the part's own style and `hidden`; anything else is asked of jsdom.
+// against an element each time a query by role asks whether it is hidden, and against all that stand around it: a seventh of what
+// the tests of the chart's room took. Here there are only those rules, the part's own style and `hidden`; anything else is asked of jsdom.
 
 const slow = window.getComputedStyle.bind(window);
 const displays = new Map<string, string>();
