@@ -49,8 +49,9 @@ export const COPY_FORM: RecordForm<KeptCopy> = { name: COPY, schema: copyForm, u
 /** What can be taken back in a document. */
 const HISTORY_FORM: RecordForm<KeptHistory> = {
   name: 'aurora-undo',
-  schema: z.object({ done: z.array(z.unknown()), undone: z.array(z.unknown()) }),
-  upgrades: [ofVersionOne],
+  schema: z.object({ of: z.unknown(), revision: z.number(), done: z.array(z.unknown()), undone: z.array(z.unknown()) }),
+  // a history that does not say what it belongs to cannot be trusted to fit
+  upgrades: [ofVersionOne, () => undefined],
 };
 
 /** Copies and histories said themselves that they were of version 1 before forms were counted. */

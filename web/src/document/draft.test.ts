@@ -366,6 +366,58 @@ describe('what can be taken back', () => {
     expect(again.get().value).toBe(verse('1 5'));
   });
 
+  test('also when an older answer was here first: it waits for what it was made up to', async () => {
+    const before = world.saved;
+    const draft = world.open('a');
+    draft.write(verse('1 5'));
+    await world.pass(5000);
+    draft.write(verse('1 5 6-'));
+    await world.pass(5000);
+    const again = world.open('a', world.device(), before);
+    expect(again.get()).toMatchObject({ value: BASE, canUndo: false });
+    again.adopt(world.saved);
+    again.undo();
+    expect(again.get().value).toBe(verse('1 5'));
+    again.undo();
+    expect(again.get().value).toBe(BASE);
+  });
+
+  test('also over what somebody else made of it while the page was gone', async () => {
+    const draft = world.open('a');
+    draft.write(verse('1 5'));
+    await world.pass(5000);
+    world.put(verse('1 5').replace('4 5', '4 5 1'), world.saved.revision);
+    const again = world.open('a');
+    again.undo();
+    expect(again.get().value).toBe(chorus('4 5 1'));
+  });
+
+  test('what is written on an older answer is a beginning of its own', async () => {
+    const before = world.saved;
+    const draft = world.open('a');
+    draft.write(verse('1 5'));
+    await world.pass(5000);
+    const again = world.open('a', world.device(), before);
+    again.write(chorus('4 5 1'));
+    again.adopt(world.saved);
+    expect(again.get().value).toBe(verse('1 5').replace('4 5', '4 5 1'));
+    again.undo();
+    expect(again.get()).toMatchObject({ value: verse('1 5'), canUndo: false });
+  });
+
+  test('what a closed tab left behind does not push own steps off their place', async () => {
+    const gone = world.open('b');
+    world.answers = 'none';
+    gone.write(verse('1 5 6- 4'));
+    world.now += 11 * 60_000;
+    const own = world.open('a');
+    own.write(chorus('4 5 1'));
+    await world.pass(0);
+    expect(own.get().value).toBe(verse('1 5 6- 4').replace('4 5', '4 5 1'));
+    own.undo();
+    expect(own.get()).toMatchObject({ value: verse('1 5 6- 4'), canUndo: false });
+  });
+
   test('letters typed on are one step', () => {
     const draft = world.open('a');
     for (const bars of ['1 4 ', '1 4 5', '1 4 57']) draft.write(verse(bars), true);

@@ -53,6 +53,8 @@ export class Draft<T, Step, Clash> {
   #base: Saved<T>;
   #sent: readonly T[] = [];
   #history: History<Step> = NO_HISTORY;
+  /** What could be taken back before the page was loaded again, while only an older answer is here. */
+  #parked: { readonly of: T; readonly revision: number; readonly history: History<Step> } | null = null;
   #state: DraftState<T, Clash>;
   #timer: number | null = null;
   #saving: Promise<void> | null = null;
@@ -65,7 +67,8 @@ export class Draft<T, Step, Clash> {
     this.#state = { value: saved.value, status: { kind: 'saved', at: saved.savedAt }, isKept: true, canUndo: false, canRedo: false };
     const own = deps.copies.own();
     if (own !== null) this.#recover(own);
-    this.#setHistory(historyOf(deps.copies.history(), kind.steps));
+    this.#parked = this.#keptHistory();
+    this.#takeUpHistory();
     void deps.copies.leftBehind().then((copies) => {
       for (const copy of copies) this.#recover(copy);
     });
@@ -82,6 +85,7 @@ export class Draft<T, Step, Clash> {
   readonly write = (value: T, typed = false): void => {
     const before = this.#state.value;
     if (this.#kind.equal(before, value)) return;
+    this.#parked = null;
     const how = { before, after: value, typed, at: this.#deps.now() };
     this.#setHistory(written(this.#history, how, this.#kind.steps));
     this.#own(value);
@@ -114,7 +118,7 @@ export class Draft<T, Step, Clash> {
   /** Saves at once what is not saved yet; comes back when the server has answered. */
   readonly flush = async (): Promise<void> => {
     this.#cancel();
-    this.#deps.copies.putHistory(keptHistory(this.#history, this.#kind.steps));
+    this.#keepHistory();
     if (this.#saving !== null) await this.#saving;
     if (this.#state.status.kind === 'conflict') return;
     if (this.#isSaved()) {
@@ -201,6 +205,7 @@ export class Draft<T, Step, Clash> {
     }
     this.#base = saved;
     this.#sent = [];
+    this.#takeUpHistory();
     if (this.#isSaved()) this.#settled();
     else {
       this.#keep();
@@ -218,6 +223,7 @@ export class Draft<T, Step, Clash> {
     // an answer may still be on its way to a page that is gone
     this.#sent = copy.sent;
     const { value, clashes } = merge(base, copy.value, mine);
+    this.#setHistory(rebased(this.#history, mine, value, this.#kind.steps));
     if (clashes.length === 0) {
       this.#own(value);
       return;
@@ -235,6 +241,7 @@ export class Draft<T, Step, Clash> {
 
   #settled(): void {
     this.#deps.copies.drop();
+    this.#keepHistory();
     this.#put({ status: { kind: 'saved', at: this.#base.savedAt }, isKept: true });
   }
 
@@ -242,6 +249,28 @@ export class Draft<T, Step, Clash> {
     const { value } = this.#state;
     const isKept = this.#deps.copies.put({ value, base: this.#base, sent: this.#sent });
     if (isKept !== this.#state.isKept) this.#put({ isKept });
+  }
+
+  #keepHistory(): void {
+    if (this.#parked !== null) return;
+    const { steps, write } = this.#kind;
+    this.#deps.copies.putHistory({ of: write(this.#state.value), revision: this.#base.revision, ...keptHistory(this.#history, steps) });
+  }
+
+  #keptHistory() {
+    const kept = this.#deps.copies.history();
+    const of = kept === null ? undefined : this.#kind.read(kept.of);
+    return kept === null || of === undefined ? null : { of, revision: kept.revision, history: historyOf(kept, this.#kind.steps) };
+  }
+
+  /** What was done before the page was loaded again can be taken back from what it led to, or from what others made of that. */
+  #takeUpHistory(): void {
+    if (this.#parked === null) return;
+    const { of, revision, history } = this.#parked;
+    const { value } = this.#state;
+    if (!this.#kind.equal(of, value) && this.#base.revision <= revision) return;
+    this.#parked = null;
+    this.#setHistory(rebased(history, of, value, this.#kind.steps));
   }
 
   #setHistory(history: History<Step>): void {

@@ -85,14 +85,18 @@ export function rebased<T, Step>({ done, undone }: History<Step>, from: T, to: T
 const MOST_KEPT = 100;
 const MOST_LETTERS = 200_000;
 
-/** The last steps of a history, as plain values. */
+/** The last steps of a history, as plain values, and what they can be taken back from. */
 export interface KeptHistory {
+  /** The value they were made up to, as its kind writes it. */
+  readonly of: unknown;
+  /** What the server had then. */
+  readonly revision: number;
   readonly done: readonly unknown[];
   readonly undone: readonly unknown[];
 }
 
 /** What of a history is kept over a reload. */
-export function keptHistory<T, Step>({ done, undone }: History<Step>, steps: Steps<T, Step>): KeptHistory {
+export function keptHistory<T, Step>({ done, undone }: History<Step>, steps: Steps<T, Step>): Pick<KeptHistory, 'done' | 'undone'> {
   for (let most = MOST_KEPT; most >= 1; most = Math.floor(most / 2)) {
     const kept = {
       done: done.slice(-most).map(({ back }) => steps.write(back)),
@@ -104,7 +108,7 @@ export function keptHistory<T, Step>({ done, undone }: History<Step>, steps: Ste
 }
 
 /** A kept history; an empty one for anything that is none. */
-export function historyOf<T, Step>(kept: KeptHistory | null, steps: Steps<T, Step>): History<Step> {
+export function historyOf<T, Step>(kept: Pick<KeptHistory, 'done' | 'undone'> | null, steps: Steps<T, Step>): History<Step> {
   const backs = readSteps(kept?.done, steps);
   const again = readSteps(kept?.undone, steps);
   if (backs === undefined || again === undefined) return NO_HISTORY;

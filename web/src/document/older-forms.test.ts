@@ -42,14 +42,16 @@ describe('what browsers have from before forms were counted is read', () => {
     expect(chosenBand()).toBe(ID);
   });
 
-  test('an unsaved chart with its base, and what can be taken back in it', () => {
+  test('an unsaved chart with its base; what can be taken back only where it says from what', () => {
     const base = { value: 'key: C\n1 4\n', revision: 3, savedAt: '2026-01-01T00:00:00.000Z' };
     localStorage.setItem(`aurora-copy song ${ID} left`, JSON.stringify({ version: 1, at: 5, value: 'key: C\n1 5\n', base, sent: [] }));
     sessionStorage.setItem(`aurora-undo song ${ID}`, '{"version":1,"done":[[1,[3,"x"]]],"undone":[]}');
     const here = { local: device, session: tab, locks: undefined, now: () => 10, newId: () => 'new' };
     const copies = deviceCopies(here, 'left', CHART_KIND, ID);
     expect(copies.own()).toEqual({ value: 'key: C\n1 5\n', base, sent: [] });
-    expect(copies.history()).toEqual({ done: [[1, [3, 'x']]], undone: [] });
+    expect(copies.history()).toBeNull();
+    copies.putHistory({ of: 'x', revision: 3, done: [], undone: [] });
+    expect(copies.history()).toEqual({ of: 'x', revision: 3, done: [], undone: [] });
   });
 
   test('a copy from a newer application is left where it is when its tab is gone', async () => {
