@@ -24,6 +24,7 @@ const NOUNS = [
   'setlist',
   'part',
   'sound',
+  'groove',
   'practice',
   'heard',
   'score',

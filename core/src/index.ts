@@ -252,6 +252,13 @@ export { drummedLines, isFolded, playedLines, type StandLine, standPages, writte
 // sound
 export { chordMidi, climbingMidi, scaleMidi } from './sound/sounding.ts';
 
+// groove
+export { type BandPart, type BandSound, bandBar, DRUM_KEYS, type Hit, type PlayedBar } from './groove/band-bar.ts';
+export { GROOVE_NAMES, type GrooveName } from './groove/groove-table.ts';
+export { type GrooveBar, grooveBar, grooveOf } from './groove/groove.ts';
+export { bassMidi } from './groove/walking.ts';
+export { walkingScales } from './groove/walking-scales.ts';
+
 // practice
 export { depthStood, KINDS_OF_DEPTH } from './practice/asked-depth.ts';
 export { ALOUD_STUDIES, firstTempo, fits, isQuestionKind, RUN_STUDIES, SHAPE_STUDIES } from './practice/catalogue.ts';

@@ -57,7 +57,7 @@ export function writeFormat(format: FormatName, source: string, tonic: Note | nu
   const reading = readChart(source);
   addProblems(reading.problems, losses);
   const home = tonic ?? reading.head.key.tonic;
-  if (format === 'midi') return { content: writeMidi(reading, home, losses), losses: losses.all };
+  if (format === 'midi') return { content: writeMidi(reading, source, home, losses), losses: losses.all };
   const form = { musicxml: MUSICXML_FORM, mxl: MUSICXML_FORM, abc: ABC_FORM, text: TEXT_FORM }[format];
   const written = writtenKey({ ...CONCERT_READER, transpose: reader.transpose }, { ...reading.head.key, tonic: home });
   const score = leadSheetOf(reading, written.tonic, form, losses);

@@ -92,7 +92,7 @@ describe('what a format cannot hold is told', () => {
   test.each([
     ['musicxml', ['cue', 'form-written-out', 'mode', 'optional']],
     ['abc', ['cue', 'form-written-out', 'mode', 'optional', 'push', 'ring', 'stop']],
-    ['midi', ['feel', 'form-written-out', 'head', 'head', 'lyrics', 'mode', 'optional', 'remark', 'ring']],
+    ['midi', ['form-written-out', 'head', 'head', 'lyrics', 'mode', 'optional', 'remark', 'ring']],
     ['text', ['cue', 'form-written-out', 'head', 'optional', 'push', 'remark', 'ring', 'stop']],
   ] as const)('%s', (format, codes) => {
     const { losses } = writeFormat(format, song, null);

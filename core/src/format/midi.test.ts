@@ -248,3 +248,35 @@ describe('what is no song is refused in words', () => {
     if (!result.ok) expect(faultWords(result.fault)).toMatch(/\.$/);
   });
 });
+
+describe('a chart with a feel as MIDI, read by another program', () => {
+  const SONG = 'title: Rope\nkey: C\ntempo: 120\nfeel: shuffle\n\n[Verse]\n1 >4 5! 1\n\n[Chorus]\n4 1\n';
+  const { content, losses } = writeFormat('midi', SONG, null);
+  const notes = notesIn(dump(content));
+  const times = (channel: number, pitch: number) =>
+    notes.filter((note) => note.channel === channel && note.pitch === pitch).map(({ time }) => time);
+
+  // 480ths of a quarter: a bar is 1920, the second eighth of a shuffled beat 320
+  test('the snare falls on two and four, and on the stop, and fills where the section ends', () =>
+    expect(times(10, 38).filter((time) => time < 4 * 1920)).toEqual([480, 1440, 2400, 3360, 3840, 6240, 7040, 7200, 7520]));
+
+  test('the hat swings', () => expect(times(10, 42).slice(0, 6)).toEqual([0, 320, 480, 800, 960, 1280]));
+
+  test('the push comes early with all of them', () => {
+    const push = 1440 + 320;
+    expect(times(10, 36)).toContain(push);
+    expect(notes.filter(({ time, channel }) => time === push && channel === 1).map(({ pitch }) => pitch % 12)).toEqual([5, 9, 0]);
+    expect(notes.filter(({ time, channel }) => time === push && channel === 2).map(({ pitch }) => pitch % 12)).toEqual([5]);
+    expect(notes.some(({ time, channel }) => time === 1920 && channel < 10)).toBe(false);
+  });
+
+  test('nothing sounds between the stop and the next chord', () =>
+    expect(notes.filter(({ time }) => time > 3840 && time < 5760)).toEqual([]));
+
+  test('the feel itself is told and comes back', () => {
+    expect(losses.map(({ code }) => code)).not.toContain('feel');
+    const back = requireValue(readFormat('midi', content)).content;
+    expect(back).toContain('feel: shuffle');
+    expect(renderChart(readChart(back), 0, 'letters').performed.slice(0, 2)).toEqual(['C', 'F']);
+  });
+});

@@ -39,7 +39,7 @@ export function readMidi(bytes: Uint8Array, losses: LossList): Result<LeadSheet>
   const end = notes.reduce((last, { ticks, durationTicks }) => Math.max(last, ticks + durationTicks), (names.at(-1)?.ticks ?? -1) + 1);
   const spans = barSpans(midi, end);
   if (spans.length === 0 || spans.length > MOST_BARS) return failure({ code: 'format-large', format: 'MIDI' }, 0, 0);
-  const home = { title: midi.title, by: '', feel: '', fields: [] };
+  const home = { title: midi.title, by: '', feel: feelIn(midi), fields: [] };
   if (names.length > 0) {
     if (midi.trackNames.some((name) => !/^(chords|bass)$/i.test(name))) losses.add('notes');
     return success({ ...home, bars: barsOf(midi, spans, names, null) });
@@ -59,8 +59,15 @@ export interface NamedChord {
   readonly chord: Chord | null;
 }
 
+const FEEL = /^feel:\s*(.*)$/i;
+
+function feelIn({ texts }: MidiSong): string {
+  return texts.map(({ value }) => FEEL.exec(value)?.[1]).find((feel) => feel !== undefined) ?? '';
+}
+
 /** Text events that are chord names; when most texts are none, they are taken for something else. */
-export function chordNames({ texts }: MidiSong): readonly NamedChord[] {
+export function chordNames(midi: MidiSong): readonly NamedChord[] {
+  const texts = midi.texts.filter(({ value }) => !FEEL.test(value));
   const named = texts.flatMap(({ ticks, value: text }): readonly NamedChord[] => {
     if (/^n\.?c\.?$/i.test(text.trim())) return [{ ticks, chord: null }];
     const chord = parseChord(text.trim());

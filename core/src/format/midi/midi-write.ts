@@ -1,54 +1,90 @@
 import { type MidiData, type MidiEvent, writeMidi as writeMidiFile } from 'midi-file';
+import { analyze } from '../../analysis/analyze.ts';
 import { headValue } from '../../chart/head.ts';
 import type { ChartReading } from '../../chart/reading.ts';
-import { lettersFrom } from '../../chart/reading.ts';
+import { type Letters, lettersFrom } from '../../chart/reading.ts';
 import { type TimedBar, timelineOf } from '../../chart/timeline.ts';
 import type { Chord } from '../../chord/chord.ts';
 import { printChord } from '../../chord/chord-text.ts';
+import { type BandPart, type BandSound, bandBar, type Hit } from '../../groove/band-bar.ts';
+import { grooveOf } from '../../groove/groove.ts';
+import { walkingScales } from '../../groove/walking-scales.ts';
 import type { Key } from '../../key/key.ts';
-import { chroma, type Note } from '../../pitch/note.ts';
+import type { Note } from '../../pitch/note.ts';
+import { progressionOf } from '../../progression/progression.ts';
 import { isMinorScale } from '../../scale/scale.ts';
-import { chordMidi } from '../../sound/sounding.ts';
 import type { LossList } from '../loss.ts';
 
 const PPQ = 480;
-const CHORDS = { channel: 0, program: 25, velocity: 78 };
-const BASS = { channel: 1, program: 33, velocity: 90 };
-const CLICK = { channel: 9, bar: 76, beat: 77, velocity: 64 };
+const CHORDS = { channel: 0, program: 25 };
+const BASS = { channel: 1, program: 33 };
+const DRUMS = 9;
+const CLICK = { channel: DRUMS, bar: 76, beat: 77, velocity: 64 };
 const CLICK_TICKS = 60;
-const STOP_TICKS = 120;
-const LOWEST_BASS = 28;
+/** How hard the loudest stroke of a part is struck. */
+const VELOCITY: Readonly<Record<BandPart, number>> = { guitar: 100, bass: 115, drums: 100 };
 const USUAL_TEMPO = 100;
 
 /**
- * A chart as it is played, as a Standard MIDI File: a track of chords, one of bass notes, one of
- * clicks; tempo, meter and key where they change, sections as markers, chord names as text.
+ * A chart as a band plays it in the groove its feel asks for, as a Standard MIDI File: a track of
+ * chords, one of bass notes, one of clicks, or of drums where the groove has them; tempo, meter and
+ * key where they change, sections as markers, chord names as text.
  */
-export function writeMidi(reading: ChartReading, tonic: Note, losses: LossList): Uint8Array {
+export function writeMidi(reading: ChartReading, source: string, tonic: Note, losses: LossList): Uint8Array {
   const letters = lettersFrom(reading, tonic);
+  const groove = grooveOf(reading.head.feel);
+  const hasDrums = groove !== 'plain';
   const head: AtTick[] = [{ ticks: 0, event: meta('trackName', ascii(reading.head.title)) }];
-  const chords = opened('Chords', CHORDS);
-  const bass = opened('Bass', BASS);
-  const click: AtTick[] = [{ ticks: 0, event: meta('trackName', 'Click') }];
+  if (reading.head.feel !== '') head.push({ ticks: 0, event: meta('text', ascii(`feel: ${reading.head.feel}`)) });
+  const tracks: Readonly<Record<BandPart, AtTick[]>> = {
+    guitar: opened('Chords', CHORDS),
+    bass: opened('Bass', BASS),
+    drums: [{ ticks: 0, event: meta('trackName', hasDrums ? 'Drums' : 'Click') }],
+  };
   const timeline = timelineOf(reading);
+  const sound: Omit<BandSound, 'tempo'> = {
+    groove,
+    chordAt: (bar, place) => chordIn(reading, letters, bar, place),
+    scaleAt: groove === 'swing' ? walkingScales(analyze(progressionOf({ source, reading }))) : () => null,
+    hasBass: true,
+  };
   lossesOf(reading, losses);
   let at = 0;
-  timeline.forEach((bar, index) => {
+  timeline.forEach((bar, order) => {
+    const [before = null, next = null] = [timeline[order - 1], timeline[order + 1]];
     const tick = ticksPerBeat(bar);
-    head.push(...headEvents(reading, bar, timeline[index - 1], letters.keys[bar.stretch] as Key).map((event) => ({ ticks: at, event })));
-    click.push(...clicksOf(bar, at, tick));
-    for (const timed of bar.chords) {
-      const from = Math.max(0, at + Math.round(timed.at * tick));
-      const letter = timed.chord === null ? null : letters.chordIn(timed.chord, bar.stretch);
-      head.push({ ticks: from, event: meta('text', letter === null ? 'N.C.' : printChord(letter)) });
-      if (letter === null) continue;
-      const length = Math.min(timed.stop ? STOP_TICKS : Number.POSITIVE_INFINITY, Math.round(timed.beats * tick));
-      chords.push(...chordMidi({ ...letter, bass: null }).flatMap((midi) => note(CHORDS, midi + 12, from, length)));
-      bass.push(...note(BASS, bassNote(letter), from, length));
-    }
+    head.push(...headEvents(reading, bar, before ?? undefined, letters.keys[bar.stretch] as Key).map((event) => ({ ticks: at, event })));
+    head.push(...namesIn(bar, sound.chordAt).map((name) => ({ ...name, ticks: Math.max(0, at + Math.round(name.ticks * tick)) })));
+    if (!hasDrums) tracks.drums.push(...clicksOf(bar, at, tick));
+    for (const hit of bandBar({ bar, before, next, order }, { ...sound, tempo: bar.tempo ?? USUAL_TEMPO }))
+      tracks[hit.part].push(...struck(hit, at, tick));
     at += Math.round(bar.beats * tick);
   });
-  return fileOf([head, chords, bass, click].map(closed));
+  return fileOf([head, tracks.guitar, tracks.bass, tracks.drums].map(closed));
+}
+
+function chordIn(reading: ChartReading, letters: Letters, bar: number, place: number): Chord | null {
+  const { chords, stretch } = reading.bars[bar] ?? {};
+  const chord = chords?.[place]?.chord ?? null;
+  return chord === null ? null : letters.chordIn(chord, stretch ?? 0);
+}
+
+/** The names of a bar's chords, at the beats where they enter. */
+function namesIn({ bar, chords }: TimedBar, chordAt: BandSound['chordAt']): readonly AtTick[] {
+  return chords.map(({ at, place }) => {
+    const chord = chordAt(bar, place);
+    return { ticks: at, event: meta('text', chord === null ? 'N.C.' : printChord(chord)) };
+  });
+}
+
+const CHANNELS: Readonly<Record<BandPart, number>> = { guitar: CHORDS.channel, bass: BASS.channel, drums: DRUMS };
+
+/** A stroke as notes, at a bar's tick. */
+function struck({ part, at, beats, midi, level }: Hit, bar: number, tick: number): readonly AtTick[] {
+  const from = bar + Math.round(at * tick);
+  const length = Math.max(1, Math.round((at + beats) * tick) - Math.round(at * tick));
+  const velocity = Math.max(1, Math.round(level * VELOCITY[part]));
+  return midi.flatMap((pitch) => note({ channel: CHANNELS[part], velocity }, pitch, from, length));
 }
 
 const MThd = [0x4d, 0x54, 0x68, 0x64];
@@ -129,11 +165,6 @@ function ticksPerBeat({ meter }: TimedBar): number {
   return (PPQ * 4) / meter.unit;
 }
 
-/** The lowest note of a bass at or above its open E. */
-function bassNote({ root, bass }: Chord): number {
-  return LOWEST_BASS + ((chroma(bass ?? root) - (LOWEST_BASS % 12) + 12) % 12);
-}
-
 /** What is new with a bar: meter, tempo, key, section. */
 function headEvents(reading: ChartReading, bar: TimedBar, before: TimedBar | undefined, key: Key): readonly Event[] {
   const { beats, meter, pulse } = bar;
@@ -186,7 +217,6 @@ function lossesOf({ head, bars, chart, sections, stretches, performance }: Chart
   if (performance.count !== bars.length || sections.some(({ times }) => times > 1))
     losses.add('form-written-out', null, 'repeats and jumps');
   headLosses(chart, losses);
-  if (head.feel !== '') losses.add('feel', null, head.feel);
   if (head.numbering === 'relative') losses.add('numbering');
 }
 
