@@ -255,8 +255,7 @@ export { chordMidi, climbingMidi, scaleMidi } from './sound/sounding.ts';
 // groove
 export { type BandPart, type BandSound, bandBar, DRUM_KEYS, type Hit, type PlayedBar } from './groove/band-bar.ts';
 export { GROOVE_NAMES, type GrooveName } from './groove/groove-table.ts';
-export { type GrooveBar, grooveBar, grooveOf } from './groove/groove.ts';
-export { bassMidi } from './groove/walking.ts';
+export { type GrooveBar, grooveBar, grooveOf, swung } from './groove/groove.ts';
 export { walkingScales } from './groove/walking-scales.ts';
 
 // practice

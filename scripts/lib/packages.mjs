@@ -18,10 +18,12 @@ export function findPostgres() {
   return versions.map((version) => `${POSTGRES_ROOT}/${version}/bin`).find((bin) => existsSync(`${bin}/initdb`));
 }
 
-/** Programs that tests read files with, by the package they are in: readers that are not ours. */
+/** Programs that tests read files with, and what they need, by the package they are in: readers that are not ours. */
 const READERS = [
   ['/usr/bin/pdftotext', 'poppler-utils'],
   ['/usr/bin/abc2midi', 'abcmidi'],
+  ['/usr/bin/fluidsynth', 'fluidsynth'],
+  ['/usr/share/sounds/sf2/TimGM6mb.sf2', 'timgm6mb-soundfont'],
 ];
 
 /** Makes sure PostgreSQL, and what else is asked for, are installed; installs them from Debian's packages. */

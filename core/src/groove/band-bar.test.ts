@@ -152,6 +152,13 @@ describe('laws', () => {
   });
 });
 
+test.each([
+  ['E', 28],
+  ['D', 38],
+  ['C/G', 31],
+  ['Eb', 39],
+])('the bass plays %s at %i', (symbol, midi) => expect(bassMidi(requireValue(parseChord(symbol)))).toBe(midi));
+
 describe('a walking line', () => {
   const chord = (symbol: string) => requireValue(parseChord(symbol));
   const SYMBOLS = ['C', 'Dm7', 'G7', 'Fmaj7', 'Bm7b5', 'Ebmaj7', 'A7b9', 'Gsus4', 'C/E', 'F#dim7', 'Ab', 'Baug'];

@@ -15,6 +15,7 @@ by: Ines Calloway
 key: D
 time: 4/4
 tempo: 92
+feel: straight
 range: A3 D5
 
 [Intro]
@@ -39,6 +40,7 @@ by: Ines Calloway
 key: Em
 time: 6/8
 tempo: 60
+feel: slow 6/8
 range: E3 B4
 
 [Verse] x2
@@ -91,6 +93,7 @@ by: Bram Teller
 key: Bb
 time: 3/4
 tempo: 138
+feel: waltz
 range: Bb3 F5
 
 {pickup: 1} 5

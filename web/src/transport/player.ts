@@ -1,4 +1,3 @@
-import { type Chord, chroma } from '@aurora/core';
 import { create } from 'zustand';
 import { HOUSE_WORDS } from '../wording/house.ts';
 import type { Click } from './clicks.ts';
@@ -148,14 +147,6 @@ export function openInstrument(): Promise<Instrument> {
     throw error;
   });
   return instrument;
-}
-
-const LOWEST_BASS = 28;
-
-/** A bass player's note for a chord: its bass, or its root, in the lowest octave of a four-string bass. */
-export function bassMidi({ bass, root }: Chord): number {
-  const wanted = chroma(bass ?? root);
-  return LOWEST_BASS + ((((wanted - LOWEST_BASS) % 12) + 12) % 12);
 }
 
 const FIFTH = 7;

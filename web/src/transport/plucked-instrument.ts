@@ -1,13 +1,16 @@
 import * as tone from 'tone';
+import { drumKit } from './drum-kit.ts';
 import { frequencyOf } from './hearing.ts';
 import { pluckedString } from './pluck.ts';
 
-/** What everything is played on: plucked strings, a click, and a drone. */
+/** What everything is played on: plucked strings, drums, a click, and a drone. */
 export interface Instrument {
   readonly tone: typeof tone;
   readonly strings: tone.Sampler;
   /** How long a string rings at the most. */
   readonly ringSeconds: number;
+  /** By the pitches of its General MIDI keys. */
+  readonly drums: tone.Sampler;
   readonly loudness: tone.Gain;
   readonly click: tone.Synth;
   readonly drone: tone.PolySynth;
@@ -25,6 +28,8 @@ export function makeInstrument(gain: number): Instrument {
     SAMPLED.map((midi) => [midi, tone.ToneAudioBuffer.fromArray(pluckedString(frequencyOf(midi), RING_SECONDS + 0.4, rate))]),
   );
   const strings = new tone.Sampler({ urls, release: 0.25 }).connect(loudness);
+  const kit = [...drumKit(rate)].map(([key, samples]) => [key, tone.ToneAudioBuffer.fromArray(samples)] as const);
+  const drums = new tone.Sampler({ urls: Object.fromEntries(kit), volume: -7 }).connect(loudness);
   const click = new tone.Synth({
     oscillator: { type: 'square' },
     envelope: { attack: 0.001, decay: 0.03, sustain: 0, release: 0.01 },
@@ -35,5 +40,5 @@ export function makeInstrument(gain: number): Instrument {
     envelope: { attack: 0.6, decay: 0.2, sustain: 0.8, release: 1.2 },
     volume: -16,
   }).connect(loudness);
-  return { tone, strings, ringSeconds: RING_SECONDS, loudness, click, drone };
+  return { tone, strings, drums, ringSeconds: RING_SECONDS, loudness, click, drone };
 }

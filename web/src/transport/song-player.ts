@@ -1,21 +1,23 @@
-import { type Chord, chordMidi, type TimedBar, type TimedChord } from '@aurora/core';
+import { type BandPart, type BandSound, bandBar, type Hit, type PlayedBar, type TimedBar } from '@aurora/core';
 import { create } from 'zustand';
 import { frequencyOf } from './hearing.ts';
-import { bassMidi, NO_SOUND, openInstrument } from './player.ts';
+import { NO_SOUND, openInstrument } from './player.ts';
 import { type Session, stage } from './stage.ts';
 
 /** A song as it is played, and how: what changes while it plays is heard at the next chord. */
 export interface SongSound {
   readonly timeline: readonly TimedBar[];
-  /** What a chord of a bar sounds like in the key that is read just now. */
-  readonly chordAt: (bar: number, place: number) => Chord | null;
+  readonly groove: BandSound['groove'];
+  /** What a chord of a bar sounds like in the key that is read just now, and what is walked over there. */
+  readonly chordAt: BandSound['chordAt'];
+  readonly scaleAt: BandSound['scaleAt'];
   /** Beats a minute where the chart says none, and what the chart's own tempos are measured against. */
   readonly tempo: number;
   /** How much faster or slower than written, 1 for as written. */
   readonly pace: number;
   readonly click: boolean;
-  readonly bass: boolean;
-  readonly guitar: boolean;
+  /** Who plays; the others are muted. */
+  readonly parts: Readonly<Record<BandPart, boolean>>;
   /** Bars of the timeline that go round and round, the last one counted; null to play through. */
   readonly loop: { readonly from: number; readonly to: number } | null;
 }
@@ -34,21 +36,7 @@ const AHEAD_SECONDS = 0.14;
 const TICK_MS = 40;
 const LEAD_SECONDS = 0.12;
 const STRUM_SECONDS = 0.022;
-const STOP_SECONDS = 0.16;
 const COUNT_IN = 1;
-
-/** Something that sounds at a place within a bar. */
-interface BarEvent {
-  /** Beats of the bar after its beginning. */
-  readonly at: number;
-  readonly kind: 'click' | 'chord';
-  readonly accent: boolean;
-  /** Index of the written bar the chord stands in, and its place there. */
-  readonly bar: number;
-  readonly place: number;
-  readonly beats: number;
-  readonly stop: boolean;
-}
 
 /** A song that sounds: how it sounds may change while it does. */
 interface Sounding {
@@ -71,15 +59,16 @@ export async function playSong(id: string, wanted: SongSound, from: number, coun
   useSongPlayer.setState({ playing: id, at: -1, fault: null });
   session.onEnd(() => ended(song));
   try {
-    const { tone, strings, click } = await openInstrument();
+    const { tone, strings, drums, click } = await openInstrument();
     await tone.start();
-    const cursor: Cursor = { bar: from, begins: tone.now() + LEAD_SECONDS, counting: countIn ? COUNT_IN : 0, isFirst: true };
-    const ring = (frequency: number, seconds: number, at: number, velocity: number) =>
-      strings.triggerAttackRelease(frequency, seconds, at, velocity);
-    session.onEnd(() => strings.releaseAll());
+    const cursor: Cursor = { bar: from, begins: tone.now() + LEAD_SECONDS, counting: countIn ? COUNT_IN : 0, before: null, order: 0 };
+    session.onEnd(() => {
+      strings.releaseAll();
+      drums.releaseAll();
+    });
     session.every(TICK_MS, () => {
       while (!session.isOver && cursor.begins < tone.now() + AHEAD_SECONDS) {
-        if (!soundNext(cursor, song, tone.now(), { ring, click })) return;
+        if (!soundNext(cursor, song, tone.now(), { strings, drums, click })) return;
       }
     });
   } catch {
@@ -101,7 +90,10 @@ interface Cursor {
   begins: number;
   /** Bars still to be counted in. */
   counting: number;
-  isFirst: boolean;
+  /** What was played before it; null where playing begins. */
+  before: TimedBar | null;
+  /** How many bars were played. */
+  order: number;
 }
 
 /** Sounds the bar the cursor stands on and moves it on; false at the end of the song. */
@@ -113,14 +105,18 @@ function soundNext(cursor: Cursor, { session, sound: song }: Sounding, now: numb
   }
   const isCountIn = cursor.counting > 0;
   const next = following(cursor.bar, song);
-  const events = isCountIn ? counted(bar) : eventsOf(bar, song.timeline[next], cursor.isFirst);
-  soundBar(events, { ...song, click: song.click || isCountIn }, { begins: cursor.begins, second: beatSeconds(bar, song) }, voices);
+  const moment: Moment = { begins: cursor.begins, second: beatSeconds(bar, song) };
+  if (isCountIn || song.click) for (const click of clicksOf(bar)) soundClick(click, moment, voices);
+  if (!isCountIn)
+    for (const hit of hitsOf({ bar, before: cursor.before, next: song.timeline[next] ?? null, order: cursor.order }, song))
+      soundHit(hit, moment, voices);
   const at = isCountIn ? -1 : cursor.bar;
   session.after(Math.max(0, (cursor.begins - now) * 1000), () => useSongPlayer.setState({ at }));
   cursor.begins += bar.beats * beatSeconds(bar, song);
   if (isCountIn) cursor.counting -= 1;
   else {
-    cursor.isFirst = false;
+    cursor.before = bar;
+    cursor.order += 1;
     cursor.bar = next;
   }
   return true;
@@ -141,45 +137,40 @@ export function beatSeconds(bar: TimedBar, { tempo, pace }: Pick<SongSound, 'tem
   return 60 / ((bar.tempo ?? tempo) * pace) / bar.pulse;
 }
 
-/** The clicks of a bar that is only counted. */
-function counted(bar: TimedBar): readonly BarEvent[] {
-  return Array.from({ length: Math.ceil(bar.beats / bar.pulse) }, (_, pulse): BarEvent => {
-    return { at: pulse * bar.pulse, kind: 'click', accent: pulse === 0, bar: bar.bar, place: 0, beats: 1, stop: false };
-  });
+/** What those who are not muted play in a bar. */
+export function hitsOf(played: PlayedBar, { groove, chordAt, scaleAt, tempo, pace, parts }: SongSound): readonly Hit[] {
+  const beats = (played.bar.tempo ?? tempo) * pace;
+  return bandBar(played, { groove, tempo: beats, chordAt, scaleAt, hasBass: parts.bass }).filter(({ part }) => parts[part]);
 }
 
-/**
- * What sounds within a bar: clicks on every pulse, chords where they enter, and those of the next
- * bar that are pushed into this one. A long chord is struck again half way. At the very beginning
- * there is no bar to push into: a pushed chord enters on the one.
- */
-export function eventsOf(bar: TimedBar, next: TimedBar | undefined, isFirst: boolean): readonly BarEvent[] {
-  const here = bar.chords.filter(({ at }) => isFirst || at >= 0).flatMap((chord) => struck(bar.bar, chord, Math.max(0, chord.at)));
-  const pushed = next?.chords.filter(({ at }) => at < 0).flatMap((chord) => struck(next.bar, chord, bar.beats + chord.at)) ?? [];
-  return [...counted(bar), ...here, ...pushed].sort((a, b) => a.at - b.at);
+interface Click {
+  /** Beats after the bar begins. */
+  readonly at: number;
+  readonly accent: boolean;
 }
 
-function struck(bar: number, { chord, beats, place, stop, ring }: TimedChord, at: number): readonly BarEvent[] {
-  if (chord === null) return [];
-  const once: BarEvent = { at, kind: 'chord', accent: true, bar, place, beats, stop };
-  const again = !stop && !ring && beats >= LONG_CHORD && (at + beats / 2) % 1 === 0;
-  return again
-    ? [
-        { ...once, beats: beats / 2 },
-        { ...once, at: at + beats / 2, beats: beats / 2, accent: false },
-      ]
-    : [once];
+/** A click on every pulse of a bar. */
+export function clicksOf({ beats, pulse }: TimedBar): readonly Click[] {
+  return Array.from({ length: Math.ceil(beats / pulse) }, (_, count) => ({ at: count * pulse, accent: count === 0 }));
 }
 
-const LONG_CHORD = 4;
+interface Voice {
+  readonly triggerAttackRelease: (frequency: number, seconds: number, at: number, velocity: number) => unknown;
+}
 
 interface Voices {
-  readonly ring: (frequency: number, seconds: number, at: number, velocity: number) => void;
-  readonly click: { readonly triggerAttackRelease: (frequency: number, seconds: number, at: number, velocity: number) => unknown };
+  readonly strings: Voice;
+  readonly drums: Voice;
+  readonly click: Voice;
 }
 
 const CLICK_HZ = 1500;
 const ACCENT_HZ = 2100;
+/** A drum rings as long as it does. */
+const DRUM_SECONDS = 1.5;
+/** Notes that follow one another are let go a little before the next one. */
+const HELD = 0.98;
+const LOUDEST: Readonly<Record<BandPart, number>> = { guitar: 0.7, bass: 1, drums: 1 };
 
 interface Moment {
   readonly begins: number;
@@ -187,24 +178,16 @@ interface Moment {
   readonly second: number;
 }
 
-function soundBar(events: readonly BarEvent[], song: SongSound, { begins, second }: Moment, voices: Voices): void {
-  for (const event of events) {
-    const at = begins + event.at * second;
-    if (event.kind === 'chord') soundChord(event, song, { begins: at, second }, voices);
-    else if (song.click) voices.click.triggerAttackRelease(event.accent ? ACCENT_HZ : CLICK_HZ, 0.02, at, event.accent ? 1 : 0.6);
-  }
+function soundClick({ at, accent }: Click, { begins, second }: Moment, { click }: Voices): void {
+  click.triggerAttackRelease(accent ? ACCENT_HZ : CLICK_HZ, 0.02, begins + at * second, accent ? 1 : 0.6);
 }
 
-function soundChord(
-  { bar, place, stop, beats, accent }: BarEvent,
-  { chordAt, bass, guitar }: SongSound,
-  { begins, second }: Moment,
-  { ring }: Voices,
-): void {
-  const chord = chordAt(bar, place);
-  if (chord === null) return;
-  const lasts = stop ? STOP_SECONDS : beats * second * 0.98;
-  if (bass) ring(frequencyOf(bassMidi(chord)), lasts, begins, accent ? 0.9 : 0.7);
-  const strings = guitar ? chordMidi(chord) : [];
-  for (const [string, midi] of strings.entries()) ring(frequencyOf(midi), lasts, begins + string * STRUM_SECONDS, accent ? 0.75 : 0.5);
+function soundHit({ part, at, beats, midi, level }: Hit, { begins, second }: Moment, { strings, drums }: Voices): void {
+  const from = begins + at * second;
+  const lasts = part === 'drums' ? DRUM_SECONDS : beats * second * HELD;
+  const voice = part === 'drums' ? drums : strings;
+  // strings of one stroke follow each other, also in a quick one
+  const apart = Math.min(STRUM_SECONDS, (lasts * 0.5) / midi.length);
+  for (const [string, pitch] of midi.entries())
+    voice.triggerAttackRelease(frequencyOf(pitch), lasts, from + string * apart, level * LOUDEST[part]);
 }

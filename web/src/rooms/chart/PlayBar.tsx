@@ -1,22 +1,16 @@
 import type { ChartReading } from '@aurora/core';
 import { Popover } from 'radix-ui';
 import { Button } from '../../ui/Button.tsx';
-import { Choice } from '../../ui/Choice.tsx';
 import { Hint } from '../../ui/Hint.tsx';
 import { LoopIcon, PlayIcon, StepDownIcon, StepUpIcon, StopIcon } from '../../ui/icons.ts';
 import { Named } from '../../ui/Named.tsx';
 import { Select } from '../../ui/Select.tsx';
 import { Tick } from '../../ui/Tick.tsx';
 import { CHART_WORDS } from '../../wording/chart.ts';
-import type { SongPlay, Sounds } from './use-song-play.ts';
+import { BandChoice } from './BandChoice.tsx';
+import type { SongPlay } from './use-song-play.ts';
 
 const STEP = 4;
-const SOUNDS: readonly (readonly [Sounds, string])[] = [
-  ['both', CHART_WORDS.guitarAndBass],
-  ['guitar', 'guitar'],
-  ['bass', 'bass'],
-];
-
 /** Hear the chart as it is played out: one press to start, the tempo beside it with everything about how. */
 export function PlayBar({ play, reading }: { readonly play: SongPlay; readonly reading: ChartReading }) {
   const { parts } = reading.performance;
@@ -34,7 +28,7 @@ export function PlayBar({ play, reading }: { readonly play: SongPlay; readonly r
           <Button look="bare" className="flex-col gap-0 px-2! leading-tight">
             <Named name={CHART_WORDS.tempoAndHowItIsPlayed(play.tempo)} className="flex flex-col items-center leading-tight">
               <span className="text-base">{play.tempo}</span>
-              <span className="text-fine font-normal whitespace-nowrap text-quiet">{play.said || 'tempo'}</span>
+              <span className="text-fine font-normal whitespace-nowrap text-quiet">{play.said || CHART_WORDS.tempo.toLowerCase()}</span>
             </Named>
           </Button>
         </Popover.Trigger>
@@ -43,6 +37,11 @@ export function PlayBar({ play, reading }: { readonly play: SongPlay; readonly r
             align="start"
             sideOffset={6}
             aria-label={CHART_WORDS.howItIsPlayed}
+            onOpenAutoFocus={(event) => {
+              // on its frame, so that the hint of the first button does not cover what was opened
+              event.preventDefault();
+              if (event.currentTarget instanceof HTMLElement) event.currentTarget.focus();
+            }}
             className="z-30 w-80 rounded-xl border border-edge bg-raised p-4 shadow-lg"
           >
             <HowPlayed play={play} reading={reading} />
@@ -66,15 +65,15 @@ export function PlayBar({ play, reading }: { readonly play: SongPlay; readonly r
   );
 }
 
-/** Tempo, click, what sounds, and what goes round. */
+/** Tempo, the band and its groove, click, and what goes round. */
 function HowPlayed({ play, reading }: { readonly play: SongPlay; readonly reading: ChartReading }) {
   const { parts } = reading.performance;
   return (
     <>
       <Tempo play={play} />
+      <BandChoice band={play.band} tempo={play.tempo} />
       <Tick label={CHART_WORDS.click} on={play.click} onTick={play.setClick} />
       <Tick label={CHART_WORDS.countInOneBar} on={play.countIn} onTick={play.setCountIn} />
-      <Choice label={CHART_WORDS.whatSounds} value={play.sounds} options={SOUNDS} onChange={play.setSounds} />
       <label className="mt-3 flex items-center gap-2 text-base">
         {CHART_WORDS.roundAndRound}
         <Select

@@ -1,4 +1,4 @@
-import { type Analysis, checkChart, type Naming, type Reader, readingWords, songProfile } from '@aurora/core';
+import { type Analysis, checkChart, type Naming, type Reader, readingWords, songProfile, walkingScales } from '@aurora/core';
 import { useCallback, useMemo } from 'react';
 import { gridRows } from '../../parts/analysis/analysis-view.ts';
 import { type Layer, layerLines, scaleOf } from '../../parts/analysis/sheet-content.ts';
@@ -25,6 +25,7 @@ export function useChartAnalysis(source: string, layer: Layer) {
     return new Map(names.map((name, index) => [name, index]));
   }, [analysis]);
   const profile = useMemo(() => songProfile(analysis), [analysis]);
+  const scaleAt = useMemo(() => walkingScales(analysis), [analysis]);
   const findings = useMemo(() => checkChart(analysis.progression.chart, analysis), [analysis]);
   const over = useMemo(() => layerOver(analysis, layer, { naming, reader: reader.reader }), [analysis, layer, naming, reader]);
   const whyOf = useCallback(
@@ -36,6 +37,7 @@ export function useChartAnalysis(source: string, layer: Layer) {
   );
   return {
     profile,
+    scaleAt,
     findings,
     layer: over,
     whyOf,

@@ -28,7 +28,7 @@ export function useDesk(draft: ChartDraft, songId: string) {
   const [sheet, setSheet] = useState<DeskSheetName | null>(null);
   const [pasted, setPasted] = useState('');
   const [checking, setChecking] = useState(false);
-  const play = useSongPlay(songId, desk, selection?.head ?? null);
+  const play = useSongPlay(songId, desk, song.scaleAt, selection?.head ?? null);
   const editor = useTextEditor();
   const room = useRef<HTMLDivElement>(null);
   useShownChord(desk, selection, song.whyOf);

@@ -1,4 +1,13 @@
-import { type ChartReading, printLength, secondsOf, type TimedBar } from '@aurora/core';
+import {
+  type BandPart,
+  type BandSound,
+  type ChartReading,
+  type GrooveName,
+  grooveOf,
+  printLength,
+  secondsOf,
+  type TimedBar,
+} from '@aurora/core';
 import { useEffect, useState } from 'react';
 import type { ChartOnDesk } from '../../parts/sheet/use-chart-sheet.ts';
 import { changeSong, playSong, type SongSound, stopSong, useSongPlayer } from '../../transport/song-player.ts';
@@ -8,8 +17,20 @@ const USUAL_TEMPO = 100;
 const SLOWEST = 30;
 const FASTEST = 300;
 
-/** What sounds when a song is played. */
-export type Sounds = 'both' | 'guitar' | 'bass';
+/** A band in a groove. */
+export interface BandPlay {
+  readonly groove: GrooveName;
+  /** The one the chart's feel asks for. */
+  readonly written: GrooveName;
+  /** Another one for now; null for the chart's own. */
+  readonly setGroove: (groove: GrooveName | null) => void;
+  readonly parts: Readonly<Record<BandPart, boolean>>;
+  readonly setPart: (part: BandPart, isOn: boolean) => void;
+  /** The meter the song begins in. */
+  readonly meter: TimedBar['meter'];
+}
+
+const EVERYBODY: Readonly<Record<BandPart, boolean>> = { guitar: true, bass: true, drums: true };
 
 /** How the open song is played, and whether it is. */
 export interface SongPlay {
@@ -25,8 +46,7 @@ export interface SongPlay {
   readonly setClick: (click: boolean) => void;
   readonly countIn: boolean;
   readonly setCountIn: (countIn: boolean) => void;
-  readonly sounds: Sounds;
-  readonly setSounds: (sounds: Sounds) => void;
+  readonly band: BandPlay;
   /** Part of the performance that goes round and round; null to play through. */
   readonly loop: number | null;
   readonly setLoop: (part: number | null) => void;
@@ -34,26 +54,34 @@ export interface SongPlay {
 }
 
 /** Plays the open song as its form says, from the chosen bar; what is changed meanwhile is heard at once. */
-export function useSongPlay(id: string, { reading, timeline, chordAt }: ChartOnDesk, from: number | null): SongPlay {
+export function useSongPlay(
+  id: string,
+  { reading, timeline, chordAt }: ChartOnDesk,
+  scaleAt: BandSound['scaleAt'],
+  from: number | null,
+): SongPlay {
   const playing = useSongPlayer((state) => state.playing === id);
   const at = useSongPlayer((state) => state.at);
   const fault = useSongPlayer((state) => state.fault);
   const written = reading.head.tempo ?? USUAL_TEMPO;
   const [tempo, setTempo] = useState(written);
-  const [click, setClick] = useState(true);
+  const band = useBandPlay(reading);
+  // drums keep the time themselves
+  const [wishedClick, setClick] = useState<boolean | null>(null);
+  const click = wishedClick ?? (band.groove === 'plain' || !band.parts.drums);
   const [countIn, setCountIn] = useState(true);
-  const [sounds, setSounds] = useState<Sounds>('both');
   const [loop, setLoop] = useState<number | null>(null);
   useEffect(() => setTempo(written), [written]);
   const part = loop === null ? undefined : reading.performance.parts[loop];
   const how: SongSound = {
     timeline,
     chordAt,
+    scaleAt,
+    groove: band.groove,
+    parts: band.parts,
     tempo: written,
     pace: tempo / written,
     click,
-    guitar: sounds !== 'bass',
-    bass: sounds !== 'guitar',
     loop: part === undefined ? null : { from: part.from, to: part.from + part.count - 1 },
   };
   useEffect(() => {
@@ -64,7 +92,7 @@ export function useSongPlay(id: string, { reading, timeline, chordAt }: ChartOnD
   return {
     playing,
     bar: playing && at >= 0 ? (timeline[at]?.bar ?? null) : null,
-    said: playing ? whereWords(at, timeline) : lengthWords(reading, timeline, tempo),
+    said: playing ? whereWords(at, timeline) : [grooveWord(band.groove), lengthWords(reading, timeline, tempo)].filter(Boolean).join(', '),
     fault,
     tempo,
     setTempo: (wanted) => setTempo(Math.max(SLOWEST, Math.min(FASTEST, Math.round(wanted)))),
@@ -72,12 +100,31 @@ export function useSongPlay(id: string, { reading, timeline, chordAt }: ChartOnD
     setClick,
     countIn,
     setCountIn,
-    sounds,
-    setSounds,
+    band,
     loop,
     setLoop,
     toggle: () => (playing ? stopSong() : start()),
   };
+}
+
+/** The groove of the chart's feel, or another one for now, and who plays in it. */
+function useBandPlay({ head, bars }: ChartReading): BandPlay {
+  const [wished, setGroove] = useState<GrooveName | null>(null);
+  const [parts, setParts] = useState(EVERYBODY);
+  const written = grooveOf(head.feel);
+  return {
+    groove: wished ?? written,
+    written,
+    setGroove,
+    parts,
+    setPart: (part, isOn) => setParts((before) => ({ ...before, [part]: isOn })),
+    meter: bars[0]?.meter ?? head.meter,
+  };
+}
+
+/** The name of a groove; of a plain one nothing is said. */
+function grooveWord(groove: GrooveName): string {
+  return groove === 'plain' ? '' : CHART_WORDS.grooveNames[groove];
 }
 
 /** Where a written bar is first played. */

@@ -1,4 +1,4 @@
-import { FADES, type Fade, nextStage, nextTempo } from '@aurora/core';
+import { FADES, type Fade, grooveOf, nextStage, nextTempo } from '@aurora/core';
 import { useEffect, useMemo, useState } from 'react';
 import type { ChartOnDesk } from '../../../parts/sheet/use-chart-sheet.ts';
 import { playSong, stopSong, useSongPlayer } from '../../../transport/song-player.ts';
@@ -68,7 +68,9 @@ export function useSongPractice({ practice, run, item }: ItemProps, desk: ChartO
       setBegan(Date.now());
       turnRun(playing);
       marking.began();
-      const sound = { timeline, chordAt, tempo: written, pace: tempo / written, click: true, guitar: heard, bass: heard };
+      const groove = grooveOf(reading.head.feel);
+      const parts = { guitar: heard, bass: heard, drums: heard };
+      const sound = { timeline, chordAt, scaleAt: () => null, groove, parts, tempo: written, pace: tempo / written, click: true };
       const loop = part === undefined ? null : { from: part.from, to: part.from + part.count - 1 };
       void playSong(ID, { ...sound, loop }, part?.from ?? 0, true);
     },
