@@ -277,7 +277,7 @@ export const CHART_WORDS = {
   click: 'Click',
   countInOneBar: 'Count in one bar',
   groove: 'Groove',
-  grooveOfTheChart: (groove: string) => `as the chart says: ${groove}`,
+  grooveOfTheChart: (groove: string) => `${groove}, the chart’s own`,
   grooveNames: {
     plain: 'plain',
     straight: 'straight',

@@ -28,7 +28,12 @@ export function PlayBar({ play, reading }: { readonly play: SongPlay; readonly r
           <Button look="bare" className="flex-col gap-0 px-2! leading-tight">
             <Named name={CHART_WORDS.tempoAndHowItIsPlayed(play.tempo)} className="flex flex-col items-center leading-tight">
               <span className="text-base">{play.tempo}</span>
-              <span className="text-fine font-normal whitespace-nowrap text-quiet">{play.said || CHART_WORDS.tempo.toLowerCase()}</span>
+              <span className="text-fine font-normal whitespace-nowrap text-quiet">
+                {!play.playing && play.band.groove !== 'plain' && (
+                  <span className="phone:hidden">{CHART_WORDS.grooveNames[play.band.groove]}, </span>
+                )}
+                {play.said || CHART_WORDS.tempo.toLowerCase()}
+              </span>
             </Named>
           </Button>
         </Popover.Trigger>

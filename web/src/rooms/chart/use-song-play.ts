@@ -92,7 +92,7 @@ export function useSongPlay(
   return {
     playing,
     bar: playing && at >= 0 ? (timeline[at]?.bar ?? null) : null,
-    said: playing ? whereWords(at, timeline) : [grooveWord(band.groove), lengthWords(reading, timeline, tempo)].filter(Boolean).join(', '),
+    said: playing ? whereWords(at, timeline) : lengthWords(reading, timeline, tempo),
     fault,
     tempo,
     setTempo: (wanted) => setTempo(Math.max(SLOWEST, Math.min(FASTEST, Math.round(wanted)))),
@@ -120,11 +120,6 @@ function useBandPlay({ head, bars }: ChartReading): BandPlay {
     setPart: (part, isOn) => setParts((before) => ({ ...before, [part]: isOn })),
     meter: bars[0]?.meter ?? head.meter,
   };
-}
-
-/** The name of a groove; of a plain one nothing is said. */
-function grooveWord(groove: GrooveName): string {
-  return groove === 'plain' ? '' : CHART_WORDS.grooveNames[groove];
 }
 
 /** Where a written bar is first played. */
