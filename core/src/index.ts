@@ -84,7 +84,7 @@ export { countingTonic, headValue, type Numbering } from './chart/head.ts';
 export { type ChartReading, keysReadFrom, type Letters, lettersFrom, lettersTonic, printBar, readChart } from './chart/reading.ts';
 export { renderChart } from './chart/render.ts';
 export { linesOf } from './chart/text-lines.ts';
-export { secondsOf, type TimedBar, type TimedChord, timelineOf } from './chart/timeline.ts';
+export { secondsOf, type TimedBar, timelineOf } from './chart/timeline.ts';
 
 // edit
 export type { Cell } from './edit/bar-draft.ts';
@@ -278,6 +278,7 @@ export {
   MOST_NIGHTS,
   type Night,
   NIGHT_STAGES,
+  type NightStage,
   nightsOf,
   type Programme,
   programmeKeys,

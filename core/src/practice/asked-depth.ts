@@ -50,5 +50,5 @@ function depthOfPass({ item, stage }: Pass): 'triad' | 'seventh' | null {
   const known = findItem(item);
   if (known === undefined) return null;
   if (known.study === 'recall' || known.study === 'ear') return depthOfAnswer(known.what, stage);
-  return known.study === 'programme' && known.what === ('sevenths' satisfies NightStage) ? 'seventh' : null;
+  return known.study === 'programme' && known.what.endsWith('sevenths' satisfies NightStage) ? 'seventh' : null;
 }

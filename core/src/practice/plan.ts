@@ -166,7 +166,7 @@ const FIRST_KEY: Key = { tonic: 0, scale: 'major' };
 function openDesk(wish: PlanWish): Desk {
   const { passes, programme, now, seed } = wish;
   const memories = remember(passes, now);
-  const nights = programme === null ? [] : nightsOf(programme, passes);
+  const nights = programme === null ? [] : nightsOf(programme, passes, now);
   const night = nights.find(({ state }) => state === 'next') ?? null;
   const met = keysMet(memories);
   const keys = [...(night === null ? [] : [night.key]), ...met].filter(

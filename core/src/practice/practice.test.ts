@@ -148,16 +148,40 @@ describe('a key a night', () => {
     }
   });
 
-  test('a night is done when it was played; one that was missed or skipped only moves the next', () => {
+  describe('a night lasts the evening', () => {
     const begun = { keys: programmeKeys(programme, new Map()), skipped: [2], since: NOW - 30 * DAY };
-    const passes = [
-      pass({ night: 1, item: 'programme/steps/C major', at: NOW - DAY }),
-      pass({ night: 1, item: 'programme/names/C major', at: NOW - DAY }),
-    ];
-    const nights = nightsOf(begun, passes);
-    expect(nights.slice(0, 4).map(({ state }) => state)).toEqual(['done', 'skipped', 'next', 'ahead']);
-    expect(nights[0]).toMatchObject({ stages: 2, playedAt: NOW - DAY });
-    expect(nightsOf({ ...begun, since: NOW }, passes)[0]?.state).toBe('next');
+    const some = ['steps', 'names'].map((stage, at) => pass({ night: 1, item: `programme/${stage}/C major`, at: NOW - DAY + at * 60_000 }));
+    const states = (passes: readonly Pass[], now: number) => nightsOf(begun, passes, now).map(({ state }) => state);
+
+    test('after one exercise it is still tonight', () => {
+      expect(states(some, NOW - DAY + 120_000).slice(0, 3)).toEqual(['next', 'skipped', 'ahead']);
+    });
+    test('when the date has changed it is over with what is left of it, and the next one comes; a skipped one only moves it', () => {
+      expect(states(some, NOW).slice(0, 4)).toEqual(['begun', 'skipped', 'next', 'ahead']);
+      const [first] = nightsOf(begun, some, NOW);
+      expect(first?.left).toEqual(NIGHT_STAGES.filter((stage) => stage !== 'steps' && stage !== 'names'));
+      expect(first?.playedAt).toBe(NOW - DAY + 60_000);
+    });
+    test('who plays past midnight has the same evening', () => {
+      const late = new Date(2026, 2, 10, 23, 50).getTime();
+      const passes = [pass({ night: 1, item: 'programme/steps/C major', at: late })];
+      const since = { ...begun, since: late - DAY };
+      const state = (now: number) => nightsOf(since, passes, now)[0]?.state;
+      expect([state(late + 30 * 60_000), state(late + 3 * 3_600_000), state(late + 8 * 3_600_000)]).toEqual(['next', 'next', 'begun']);
+    });
+    test('with all its exercises it is done at once', () => {
+      const all = NIGHT_STAGES.map((stage, at) => pass({ night: 1, item: `programme/${stage}/C major`, at: NOW - 3_600_000 + at }));
+      expect(states(all, NOW).slice(0, 3)).toEqual(['done', 'skipped', 'next']);
+    });
+    test('what was left of an earlier night is played later, without tonight being it', () => {
+      const later = pass({ night: 1, item: 'programme/numbers/C major', at: NOW });
+      const nights = nightsOf(begun, [...some, later], NOW + 1000);
+      expect(nights[0]).toMatchObject({ state: 'begun', playedAt: NOW });
+      expect(nights[0]?.left).toHaveLength(NIGHT_STAGES.length - 3);
+      expect(nights[2]?.state).toBe('next');
+    });
+    test('what was played before the round began is of another', () =>
+      expect(nightsOf({ ...begun, since: NOW }, some, NOW)[0]?.state).toBe('next'));
   });
 
   test('the weakest first: what was never played, then what is held least firmly', () => {
@@ -344,6 +368,18 @@ describe('drills', () => {
       drillFor(itemIn('programme', stage, key('C')), { instrument: STANDARD_GUITAR, seed: 1, isCalled: false, strings })?.steps[0]?.tone
         ?.string;
     expect([along([2, 3], 'steps'), along([2, 3], 'lower string'), along([7, 8], 'steps')]).toEqual([2, 3, 5]);
+  });
+
+  test('chords of a night stand on the upper string, on the lower one, then each on both, in grips that are taught', () => {
+    const roots = (stage: string) =>
+      drillFor(itemIn('programme', stage, key('C')), { instrument: STANDARD_GUITAR, seed: 1, isCalled: false })?.steps.map(
+        ({ voicing }) => voicing?.tones[0]?.string,
+      );
+    for (const depth of ['triads', 'sevenths']) {
+      expect(roots(`upper ${depth}`)).toEqual([5, 5, 5, 5, 5, 5, 5]);
+      expect(roots(depth)).toEqual([6, 6, 6, 6, 6, 6, 6]);
+      expect(roots(`crossing ${depth}`)).toEqual([6, 5, 6, 5, 6, 5, 6, 5, 6, 5, 6, 5, 6, 5]);
+    }
   });
 
   test('chords said at random are the key’s own, each once', () => {

@@ -32,7 +32,20 @@ export const MOST_NIGHTS = 120;
 const KEYS = 12;
 
 /** The stages of a night, in the order they are played. */
-export const NIGHT_STAGES = ['steps', 'numbers', 'names', 'past twelve', 'lower string', 'triads', 'sevenths', 'down again'] as const;
+export const NIGHT_STAGES = [
+  'steps',
+  'numbers',
+  'names',
+  'past twelve',
+  'lower string',
+  'upper triads',
+  'triads',
+  'crossing triads',
+  'upper sevenths',
+  'sevenths',
+  'crossing sevenths',
+  'down again',
+] as const;
 export type NightStage = (typeof NIGHT_STAGES)[number];
 
 /** A night of the programme, and how it stands. */
@@ -40,11 +53,12 @@ export interface Night {
   /** From 1. */
   readonly night: number;
   readonly key: Key;
-  readonly state: 'done' | 'next' | 'skipped' | 'ahead';
-  /** When it was played, in milliseconds; null for one that was not. */
+  /** `begun` is one whose evening is over with stages left: it can be finished at any time. */
+  readonly state: 'done' | 'begun' | 'next' | 'skipped' | 'ahead';
+  /** When it was last played, in milliseconds; null for one that was not. */
   readonly playedAt: number | null;
-  /** How many of its stages were played. */
-  readonly stages: number;
+  /** What of it was not played yet, in order. */
+  readonly left: readonly NightStage[];
 }
 
 /** Fifths from one key to the next in each order that goes by a step. */
@@ -86,8 +100,20 @@ function strengthOf(key: Key, memories: ReadonlyMap<string, Memory>): number {
   return own.length === 0 ? 0 : own.reduce((sum, { stability }) => sum + stability, 0) / own.length;
 }
 
-/** Every night with how it stands. A night that was missed is simply the next one. */
-export function nightsOf(programme: Programme, passes: readonly Pass[]): readonly Night[] {
+const HOUR = 3_600_000;
+/** Who plays past midnight has the same evening. */
+const MORNING = 4;
+
+/** The evening a moment belongs to, as a count of days by the clock of the device: it lasts until four in the morning. */
+function eveningOf(at: number): number {
+  return Math.floor((at - new Date(at).getTimezoneOffset() * 60_000 - MORNING * HOUR) / (24 * HOUR));
+}
+
+/**
+ * Every night with how it stands at a time. A night lasts as long as its evening: it is over when all its stages were played or
+ * the day has changed, and what is left of it can be played later. One that was missed is simply the next one.
+ */
+export function nightsOf(programme: Programme, passes: readonly Pass[], now: number): readonly Night[] {
   const played = new Map<number, Pass[]>();
   for (const pass of passes) {
     if (pass.night === null || pass.at < programme.since) continue;
@@ -95,15 +121,20 @@ export function nightsOf(programme: Programme, passes: readonly Pass[]): readonl
     if (known === undefined) played.set(pass.night, [pass]);
     else known.push(pass);
   }
-  const { keys } = programme;
-  const isOver = (night: number) => played.has(night) || programme.skipped.includes(night);
-  const next = keys.findIndex((_, index) => !isOver(index + 1)) + 1;
-  return keys.map((key, index) => {
-    const night = index + 1;
-    const own = played.get(night) ?? [];
-    const state = own.length > 0 ? 'done' : programme.skipped.includes(night) ? 'skipped' : night === next ? 'next' : 'ahead';
-    const stages = new Set(own.map(({ item }) => item.split('/')[1])).size;
-    return { night, key, state, playedAt: own.length === 0 ? null : Math.max(...own.map(({ at }) => at)), stages };
+  const { keys, skipped } = programme;
+  const nights = keys.map((key, index) => {
+    const own = played.get(index + 1) ?? [];
+    const stages = new Set(own.map(({ item }) => item.split('/')[1]));
+    const left = NIGHT_STAGES.filter((stage) => !stages.has(stage));
+    const begunAt = Math.min(...own.map(({ at }) => at));
+    const isOver = own.length > 0 && (left.length === 0 || eveningOf(begunAt) < eveningOf(now));
+    const playedAt = own.length === 0 ? null : Math.max(...own.map(({ at }) => at));
+    return { night: index + 1, key, left, playedAt, isOver, isSkipped: skipped.includes(index + 1) };
+  });
+  const next = nights.find(({ isOver, isSkipped }) => !isOver && !isSkipped)?.night;
+  return nights.map(({ isOver, isSkipped, ...night }) => {
+    const over = night.left.length === 0 ? 'done' : 'begun';
+    return { ...night, state: isOver ? over : isSkipped ? 'skipped' : night.night === next ? 'next' : 'ahead' };
   });
 }
 

@@ -38,7 +38,7 @@ const LADDER_STRINGS = [5, 4, 3, 2];
 export function shapeDrill(what: string, key: Key, wish: DrillWish): Drill | null {
   const shapes = shapesFor(what as ShapeStudy, key, wish);
   if (shapes === null) return null;
-  const steps = shapes.map(({ chord, number, voicing }) => chordStep(chord, number, voicing, BEATS * 2));
+  const steps = shapes.map(({ chord, number, voicing, standIn }) => chordStep(chord, number, voicing ?? standIn, BEATS * 2));
   return { steps, run: null, say: 'numbers and names', modes: [] };
 }
 
@@ -60,7 +60,8 @@ function called(key: Key, instrument: Instrument, degrees: readonly number[]): r
   const others = keyInPosition(key, { family: 'barre-6', depth: 'triad' }, position, instrument);
   return degrees.map((degree) => {
     const [first, second] = [shapes[degree - 1], others[degree - 1]] as readonly [KeyShape, KeyShape];
-    return first.voicing === null ? second : first;
+    const inPlace = [first, second].find(({ voicing }) => voicing !== null);
+    return inPlace ?? (first.standIn === null ? second : first);
   });
 }
 

@@ -21,6 +21,8 @@ export interface KeyShapesWish {
   readonly inversion: number;
   /** Triads or sevenths, for families that are played as either. */
   readonly depth: KeyDepth;
+  /** Whether the first chord closes the row an octave higher. */
+  readonly octave?: boolean;
 }
 
 export type KeyDepth = 'triad' | 'seventh';
@@ -33,6 +35,8 @@ export interface KeyShape {
   readonly number: NumberChord;
   readonly chord: Chord;
   readonly voicing: Voicing | null;
+  /** Where a barre family has nothing that is taught: the closed grip on the same lowest string that is; null elsewhere. */
+  readonly standIn: Voicing | null;
   /** Whether it was taken an octave lower because the neck runs out. */
   readonly folded: boolean;
 }
@@ -68,19 +72,46 @@ export function stringSets(family: Family, strings: number): readonly (readonly 
 }
 
 /**
- * The key's seven chords along the neck, each in the wanted shape above the one before. Where the
+ * The key's seven chords along the neck, with the octave chord where it is wished, each in the wanted shape above the one before. Where the
  * neck runs out, past the highest comfortable fret, the shapes go on an octave lower.
  */
 export function keyAlongNeck(key: Key, wish: KeyShapesWish, instrument: Instrument): readonly KeyShape[] {
   let before = Number.NEGATIVE_INFINITY;
-  return chordsOfFamily(key, wish).map(({ number, chord }) => {
-    const all = shapesFor(chord, wish, instrument);
-    const lowest = all[0];
-    const above = all.find((voicing) => height(voicing) > before);
-    const voicing = above ?? lowest ?? null;
-    if (voicing !== null) before = height(voicing);
-    return { number, chord, voicing, folded: above === undefined && voicing !== null };
+  const chords = chordsOfFamily(key, wish);
+  return [...chords, ...(wish.octave === true ? chords.slice(0, 1) : [])].map(({ number, chord }) => {
+    const all = taughtShapes(shapesFor(chord, wish, instrument), wish.family, instrument);
+    const others = all.length > 0 ? [] : standIns(chord, wish.family, instrument);
+    const [voicing, standIn] = [nextUp(all, before), nextUp(others, before)];
+    const shown = voicing ?? standIn;
+    const folded = shown !== null && height(shown) <= before;
+    if (shown !== null) before = height(shown);
+    return { number, chord, voicing, standIn, folded };
   });
+}
+
+/** The first shape above a pitch, or the lowest of all. */
+function nextUp(shapes: readonly Voicing[], before: number): Voicing | null {
+  return shapes.find((voicing) => height(voicing) > before) ?? shapes[0] ?? null;
+}
+
+const BARRE_STRINGS: Readonly<Partial<Record<Family, number>>> = { 'barre-6': 6, 'barre-5': 5 };
+const A_BARRE = [1, 3, 3, 2, 1, 1];
+
+/** Of barre shapes those that are taught, where the strings stand as a guitar's do: arithmetic finds barres that nobody plays. */
+function taughtShapes(shapes: readonly Voicing[], family: Family, { tuning, capo }: Instrument): readonly Voicing[] {
+  if (BARRE_STRINGS[family] === undefined || gripOf(A_BARRE, tuning, 0) === undefined) return shapes;
+  return shapes.filter(({ frets }) => gripOf(frets, tuning, capo) !== undefined);
+}
+
+/** The closed grips of a chord that are taught on the lowest string of a barre family, up the neck. */
+function standIns(chord: Chord, family: Family, instrument: Instrument): readonly Voicing[] {
+  const string = BARRE_STRINGS[family];
+  if (string === undefined) return [];
+  const { tuning, capo } = instrument;
+  const { voicings } = findVoicings(chord, instrument, { maxFret: instrument.comfortFret });
+  return voicings
+    .filter(({ tones, inversion, frets }) => inversion === 0 && tones[0]?.string === string && gripOf(frets, tuning, capo)?.open === false)
+    .sort((a, b) => height(a) - height(b));
 }
 
 /** How many frets a position covers: the hand's four and one stretch. */
@@ -99,8 +130,10 @@ export function keyInPosition(
   const last = position + POSITION_FRETS - 1;
   return chordsOfFamily(key, { family, depth }).map(({ number, chord }) => {
     const { voicings } = findVoicings(chord, instrument, { families: [family], maxFret: Math.min(last, instrument.frets) });
-    const inside = voicings.filter(({ frets }) => frets.every((fret) => fret === null || fret >= position));
-    return { number, chord, voicing: inside[0] ?? null, folded: false };
+    const isInside = ({ frets }: Voicing) => frets.every((fret) => fret === null || (fret >= position && fret <= last));
+    const inside = taughtShapes(voicings.filter(isInside), family, instrument);
+    const others = inside.length > 0 ? [] : standIns(chord, family, instrument).filter(isInside);
+    return { number, chord, voicing: inside[0] ?? null, standIn: others[0] ?? null, folded: false };
   });
 }
 
@@ -113,7 +146,10 @@ export interface OpenKeyShape extends KeyShape {
 /** Open chords reach this far above the nut or the capo. */
 const OPEN_FRETS = 4;
 
-/** The key's seven chords as the open chords that are taught, the root lowest; null where there is none. */
+/**
+ * The key's seven chords as the open chords that are taught, the root lowest. Where there is none the usual closed grip stands
+ * in, and its easier form is that grip on the four thin strings, as a beginner is shown F and Bm.
+ */
 export function keyInOpenChords(key: Key, depth: KeyDepth, instrument: Instrument): readonly OpenKeyShape[] {
   const maxFret = Math.min(instrument.frets, instrument.capo + OPEN_FRETS);
   return harmonize(key, depth).map(({ number, chord }) => {
@@ -123,9 +159,20 @@ export function keyInOpenChords(key: Key, depth: KeyDepth, instrument: Instrumen
     );
     const taught = voicings.find(({ frets }) => gripOf(frets, instrument.tuning, instrument.capo)?.open === true);
     const voicing = taught ?? null;
-    const forms = voicing === null ? { easier: null, fuller: null } : neighboursOf(voicing, whole, instrument);
-    return { number, chord, voicing, folded: false, ...forms };
+    if (voicing === null) return { number, chord, voicing, folded: false, fuller: null, ...usualGrip(chord, instrument) };
+    return { number, chord, voicing, standIn: null, folded: false, ...neighboursOf(voicing, whole, instrument) };
   });
+}
+
+const THIN_STRINGS = 4;
+
+function usualGrip(chord: Chord, instrument: Instrument): Pick<OpenKeyShape, 'standIn' | 'easier'> {
+  const { voicings } = findVoicings(chord, instrument, { maxFret: instrument.comfortFret });
+  const standIn = voicings.find(({ inversion }) => inversion === 0) ?? null;
+  const thick = instrument.tuning.length - THIN_STRINGS;
+  const thin = standIn?.frets.map((fret, string) => (string < thick ? null : fret)).join();
+  const easier = voicings.find(({ frets }) => frets.join() === thin && thin !== standIn?.frets.join());
+  return { standIn, easier: easier ?? null };
 }
 
 /**
@@ -141,6 +188,7 @@ export function ladderShapes(root: Note, wish: Omit<KeyShapesWish, 'depth'>, ins
     number: { degree: 0, formula: chord.formula, bass: null },
     chord,
     voicing: longest[rung] ?? null,
+    standIn: null,
     folded: false,
   }));
 }

@@ -180,6 +180,7 @@ test('a bass and a seven-string guitar have shapes too', () => {
 });
 
 describe('a key family by family', () => {
+  const lowest = (voicing: Voicing | null | undefined) => voicing?.tones[0]?.midi ?? Number.NaN;
   const written = (shapes: readonly { readonly voicing: Voicing | null }[]) =>
     shapes.map(({ voicing }) => voicing && printFrets(voicing.frets));
   const along = (home: string, family: Family, depth: KeyDepth, strings: readonly number[] | null = null) =>
@@ -188,6 +189,61 @@ describe('a key family by family', () => {
   test('barre sevenths of G on string 5 are full barres', () => {
     expect(written(along('G', 'barre-5', 'seventh')).slice(2, 6)).toEqual(['x24232', 'x35453', 'x57575', 'x79787']);
     expect(written(along('C', 'barre-6', 'seventh'))[4]).toBe('353433');
+  });
+
+  // as methods for the guitar print them, moved along the neck by counting frets
+  test.each([
+    ['C', 'barre-5', 'seventh', 6, 'x-14-15-14-15-x'],
+    ['F', 'barre-5', 'seventh', 6, 'x7878x'],
+    ['Eb', 'barre-5', 'seventh', 6, 'x5656x'],
+    ['Bb', 'barre-5', 'seventh', 6, 'x-12-13-12-13-x'],
+    ['C', 'barre-6', 'seventh', 6, '7x776x'],
+    ['Eb', 'barre-6', 'seventh', 6, '10-x-10-10-9-x'],
+    ['G', 'barre-6', 'triad', 6, '2342xx'],
+    ['C', 'barre-5', 'triad', 6, 'x2343x'],
+    ['Em', 'barre-6', 'triad', 1, '2342xx'],
+    ['Gm', 'barre-5', 'seventh', 1, 'x-12-13-12-13-x'],
+  ] as const)('%s, %s, %ss, chord %i: where no barre is taught, %s stands in', (home, family, depth, place, frets) => {
+    const shape = along(home, family, depth)[place];
+    expect(shape?.voicing).toBeNull();
+    expect(printFrets(shape?.standIn?.frets ?? [])).toBe(frets);
+  });
+
+  test('in no key does a barre row hold a shape that nobody teaches, and it climbs with what stands in', () => {
+    for (const home of ['C', 'G', 'D', 'A', 'E', 'F', 'Bb', 'Eb', 'Ab', 'Am', 'Em', 'Dm'])
+      for (const family of ['barre-5', 'barre-6'] as const)
+        for (const depth of ['triad', 'seventh'] as const) {
+          const shapes = along(home, family, depth).map(({ voicing, standIn }) => voicing ?? standIn);
+          expect(shapes.every((shape) => shape !== null && gripOf(shape.frets, STANDARD_GUITAR.tuning, 0) !== undefined)).toBe(true);
+          const falls = shapes.filter((shape, at) => at > 0 && lowest(shape) < lowest(shapes[at - 1]));
+          expect(falls.length).toBeLessThanOrEqual(1);
+        }
+  });
+
+  test('the octave chord closes the row where it is wished', () => {
+    const row = keyAlongNeck(
+      key('A'),
+      { family: 'triad', strings: [3, 2, 1], inversion: 0, depth: 'triad', octave: true },
+      STANDARD_GUITAR,
+    );
+    expect(row).toHaveLength(8);
+    expect(row[7]?.chord).toEqual(row[0]?.chord);
+    expect(lowest(row[7]?.voicing ?? null) - lowest(row[0]?.voicing ?? null)).toBe(12);
+  });
+
+  test.each([
+    ['D', 1, 'Em', null, null],
+    ['C', 3, 'F', '133211', 'xx3211'],
+    ['D', 5, 'Bm', 'x24432', 'xx4432'],
+    ['Em', 4, 'Bm', 'x24432', 'xx4432'],
+    ['Am', 5, 'F', '133211', 'xx3211'],
+    ['Eb', 5, 'Cm', 'x35543', 'xx5543'],
+    ['F', 3, 'Bb', 'x13331', 'xx3331'],
+  ] as const)('open chords of %s, chord %i: %s has the usual grip %s, easier %s', (home, place, _, usual, easier) => {
+    const shape = keyInOpenChords(key(home), 'triad', STANDARD_GUITAR)[place];
+    const frets = (voicing: Voicing | null | undefined) => (voicing == null ? null : printFrets(voicing.frets));
+    expect(frets(shape?.standIn)).toBe(usual);
+    if (usual !== null) expect(frets(shape?.easier)).toBe(easier);
   });
 
   test('what stands in for a diminished barre is a closed shape players know', () => {

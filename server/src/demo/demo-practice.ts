@@ -7,8 +7,10 @@ import {
   itemId,
   itemIn,
   keyOfItem,
+  NIGHT_STAGES,
   nextTempo,
   type Pass,
+  type PlanBlock,
   type PlannedItem,
   type Programme,
   planPractice,
@@ -87,6 +89,7 @@ export function demoPractice(): DemoPractice {
     for (const [at, planned] of plan.flatMap(({ items }) => items).entries())
       passes.push(...played(planned, { passes, dice, now: now + at * step, week: evening / EVENINGS.length }));
     const after = { passes, dice, now: now + minutes * MINUTE, week: evening / EVENINGS.length };
+    for (const item of restOfNight(evening, plan)) passes.push(...played(item, after).slice(0, 1));
     for (const item of besides(evening, keys)) passes.push(...played({ item, isNew: false, why: { kind: 'again' }, night: null }, after));
     sessions.push({
       id: idOf('b', evening),
@@ -102,6 +105,17 @@ export function demoPractice(): DemoPractice {
     sessions,
     settings: { programme: { ...told, since: new Date(programme.since).toISOString() }, ladder: { ...USUAL_STEPS }, depth: null },
   };
+}
+
+/** What the plan did not hold of its night; on some evenings there was no time for it. */
+function restOfNight(evening: number, plan: readonly PlanBlock[]): readonly PlannedItem[] {
+  const inPlan = plan.flatMap(({ items }) => items).filter(({ night }) => night !== null);
+  const [first] = inPlan;
+  if (first === undefined || evening % 7 === 4) return [];
+  return NIGHT_STAGES.filter((stage) => inPlan.every(({ item }) => item.what !== stage)).map((stage) => ({
+    ...first,
+    item: { ...first.item, what: stage },
+  }));
 }
 
 /** What is not in a plan of twenty minutes, and was done now and then: a key said aloud, a worksheet. */

@@ -176,7 +176,8 @@ describe('a set being worked on', () => {
   test('a chart that was changed meanwhile comes into the set, whatever waits to be saved', () => {
     const { desk } = deskWith(accept);
     desk.adopt({ ...SET, songs: [song('a', '2026-01-01', 'key: C')] });
-    desk.change(named('Mine'), [song('b', '2026-01-01')]);
+    desk.change(named('Mine'));
+    desk.bring([song('b', '2026-01-01')]);
     desk.adopt({ ...SET, songs: [song('a', '2026-01-02', 'key: D')] });
     expect(desk.get().body.name).toBe('Mine');
     expect(desk.get().songs.map(({ id, source }) => [id, source])).toEqual([

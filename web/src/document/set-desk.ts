@@ -52,12 +52,12 @@ export class SetDesk {
     return () => this.#listeners.delete(listener);
   };
 
-  /** Changes the set as it stands just now; `songs` are those newly in it. */
-  readonly change = (to: (body: SetListBody) => SetListBody, songs: readonly Song[] = []): void => {
-    const fresh = songs.filter(({ id }) => this.#songs.every((one) => one.id !== id));
-    if (fresh.length > 0) this.#songs = [...this.#songs, ...fresh];
-    this.#draft.write(to(this.#draft.get().value));
-  };
+  /** Changes the set as it stands just now. */
+  readonly change = (to: (body: SetListBody) => SetListBody): void => this.#draft.write(to(this.#draft.get().value));
+
+  /** Takes in charts of songs that are newly in the set. */
+  readonly bring = (songs: readonly Song[]): void =>
+    this.#take([...this.#songs.filter(({ id }) => songs.every((one) => one.id !== id)), ...songs]);
 
   readonly undo = (): void => this.#draft.undo();
   readonly redo = (): void => this.#draft.redo();

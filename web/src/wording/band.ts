@@ -77,7 +77,7 @@ export const BAND_WORDS = {
   saveMyChoice: 'Save my choice',
   oneMoreToChoose: 'One more to choose',
   moreToChoose: (open: string | number) => `${open} more to choose`,
-  thatSongCouldNotBeFetched: 'That song could not be fetched. Try it again.',
+  thatSongCouldNotBeFetched: 'It is in the set; its chart comes when the network is back.',
   songsForTonight: 'Songs for tonight',
   findASong: 'Find a song',
   titleWriterOrKey: 'Title, writer or key',

@@ -5,6 +5,7 @@ import {
   letterSchool,
   type Naming,
   type Night,
+  type NightStage,
   type Outcome,
   parseChord,
   printQuality,
@@ -212,17 +213,36 @@ export const PRACTICE_WORDS = {
   tonic: 'Tonic',
   scale: 'Scale',
   programmeWords:
-    'One key a night, ten minutes: along one string saying the steps, the numbers, the names; folded back past the 12th fret; from the string below; its seven triads, its sevenths, and down again. A night you miss just moves.',
+    'One key a night, ten minutes: along one string saying the steps, the numbers, the names; folded back past the 12th fret; from the string below; its seven triads and sevenths from either string and from string to string, and down again. A night you miss just moves.',
   programmeDone: 'All nights are played or skipped. Begin another round below.',
   nightIs: (night: number, key: string) => `Night ${night}: ${key}`,
-  playTonight: 'Play tonight’s key',
+  playNight: (isTonight: boolean) => (isTonight ? 'Play tonight’s key' : 'Play this night'),
+  goOnWith: (left: number) => `Go on: ${plural(left, 'exercise')} left`,
+  playAgain: 'Play it again',
+  backToTonight: 'Back to tonight',
+  stages: 'What of it was played',
+  nightStages: {
+    steps: 'steps',
+    numbers: 'numbers',
+    names: 'names',
+    'past twelve': 'past the 12th fret',
+    'lower string': 'from the string below',
+    'upper triads': 'triads, upper string',
+    triads: 'triads, lower string',
+    'crossing triads': 'triads, both strings',
+    'upper sevenths': 'sevenths, upper string',
+    sevenths: 'sevenths, lower string',
+    'crossing sevenths': 'sevenths, both strings',
+    'down again': 'down again',
+  } satisfies Readonly<Record<NightStage, string>>,
+  played: 'Played',
   skipNight: 'Skip this night',
   nights: 'Nights',
   night: (night: number) => `Night ${night}`,
-  nightState: (state: Night['state'], playedAt: Date | null, stages: number) =>
-    state === 'done' && playedAt !== null
-      ? `${format(playedAt, 'd MMM')}, ${plural(stages, 'exercise')}`
-      : { done: 'done', next: 'next', skipped: 'skipped', ahead: '' }[state],
+  nightState: (state: Night['state'], playedAt: Date | null, { played, all }: { readonly played: number; readonly all: number }) =>
+    playedAt === null
+      ? { done: 'done', begun: '', next: 'next', skipped: 'skipped', ahead: '' }[state]
+      : `${format(playedAt, 'd MMM')}, ${played < all ? `${played} of ${all}` : 'done'}`,
   order: 'Order',
   beginsOn: 'Begins on',
   andMinor: 'Minor keys too',

@@ -100,6 +100,18 @@ describe('tonight', () => {
     expect(await screen.findByText('Once more')).toBeTruthy();
   });
 
+  test('a song is in the set as soon as it is pressed, whatever becomes of the asking for its chart', async () => {
+    await openTonight([songs[0]]);
+    house.on('GET', /\/songs\/[^/]+$/, () => new Refusal(503, 'The database is away for a moment.'));
+    await user.click(screen.getByRole('button', { name: 'Songs' }));
+    await user.type(await screen.findByLabelText('Find a song'), 'Kelp');
+    await user.click(await screen.findByRole('button', { name: 'Add Kelp Ladder' }));
+    expect(screen.getByText('Once more')).toBeTruthy();
+    await waitFor(() => expect(stored()).toHaveLength(2));
+    await user.keyboard('{Escape}');
+    await waitFor(() => expect(rows()).toHaveLength(2));
+  });
+
   test('songs that go straight on get a bridge, ranked and with its reason', async () => {
     await openTonight([songs[0], songs[1]]);
     await user.click(screen.getAllByRole('button', { name: /^stop/ })[0] as HTMLElement);

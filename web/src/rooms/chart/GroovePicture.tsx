@@ -35,7 +35,7 @@ export function GroovePicture({ groove, meter, tempo, parts }: GroovePictureProp
         {Array.from({ length: bar.beats }, (_, beat) => (
           <g key={x(beat)}>
             <line x1={x(beat)} x2={x(beat)} y1={0} y2={height - ROW} className="stroke-edge" />
-            <text x={x(beat)} y={height - 5} textAnchor="middle" className="fill-quiet" fontSize={12}>
+            <text x={x(beat)} y={height - 5} textAnchor="middle" className="fill-quiet" fontSize={13}>
               {beat + 1}
             </text>
           </g>

@@ -14,6 +14,7 @@ import {
   movesBetween,
   moveWords,
   nameKey,
+  numberView,
   type OpenKeyShape,
   printFrets,
   printTuning,
@@ -28,6 +29,7 @@ import { type KeyPlace, useKeyShapes, useShapes } from '../../parts/neck/neck-en
 import { shapeDots } from '../../parts/neck/neck-view.ts';
 import { RoomNeck } from '../../parts/neck/RoomNeck.tsx';
 import { hearShape } from '../../parts/neck/use-shape-walk.ts';
+import { ChordSymbol } from '../../parts/notation/ChordSymbol.tsx';
 import { StudySheet } from '../../parts/paper/StudySheet.tsx';
 import { sheetDiagram } from '../../parts/paper/sheet-diagram.ts';
 import { useLens } from '../../session/lens.ts';
@@ -80,7 +82,7 @@ export function KeyPart({ instrument, naming, labels }: RoomPartProps) {
     family === 'open'
       ? { kind: 'open', depth }
       : kind === 'along'
-        ? { kind, wish: { family, strings, inversion, depth } }
+        ? { kind, wish: { family, strings, inversion, depth, octave: true } }
         : kind === 'ladder'
           ? { kind, wish: { family, strings, inversion } }
           : { kind, family, depth, position };
@@ -167,34 +169,45 @@ interface KeyShapeListProps extends Pick<RoomPartProps, 'instrument' | 'naming' 
 /** The seven shapes side by side; where there is none it is said what comes nearest. */
 function KeyShapeList({ name, shapes, held, current, family, onChoose, instrument, naming, labels }: KeyShapeListProps) {
   return (
-    <ol aria-label={name} className="grid grid-cols-4 gap-2 lg:grid-cols-7">
-      {shapes.map((shape, index) => (
-        <li key={`${shape.number.degree} ${shape.number.formula}`} className="flex flex-col">
-          {shape.voicing === null ? (
-            <Missing shape={shape} family={family} instrument={instrument} naming={naming} labels={labels} />
-          ) : (
-            <DiagramCard
-              voicing={shape.voicing}
-              fingering={fingeringIn(held, index) ?? shape.voicing.fingering}
-              instrument={instrument}
-              naming={naming}
-              labels={labels}
-              title={chordTitle(shape.chord, instrument, naming)}
-              chosen={shape === current}
-              large
-              onChoose={() => {
-                onChoose(index);
-                hearShape(shape.voicing as Voicing);
-              }}
-            />
-          )}
-          {shape.folded && <p className="mt-1 text-center text-fine text-quiet">{NECK_WORDS.theNeckRunsOutAnOctave}</p>}
-          {shape.voicing !== null && shape.voicing.difficulty > COMFORTABLE && (
-            <p className="mt-1 text-center text-fine text-quiet">{NECK_WORDS.aHardOne}</p>
-          )}
-          {'easier' in shape && <OtherForms shape={shape} capo={instrument.capo} />}
-        </li>
-      ))}
+    <ol aria-label={name} className={`grid grid-cols-4 gap-2 ${shapes.length > 7 ? 'lg:grid-cols-8' : 'lg:grid-cols-7'}`}>
+      {shapes.map((shape, index) => {
+        const shown = shownShape(shape);
+        return (
+          <li key={`${shape.number.degree} ${shape.number.formula} ${shape === shapes.at(-1) ? 'last' : ''}`} className="flex flex-col">
+            <p className="text-center font-numeral text-base text-quiet">
+              <ChordSymbol view={numberView(shape.number, naming)} />
+            </p>
+            {shown === null ? (
+              <Missing shape={shape} family={family} instrument={instrument} naming={naming} labels={labels} />
+            ) : (
+              <DiagramCard
+                voicing={shown}
+                fingering={fingeringIn(held, index) ?? shown.fingering}
+                instrument={instrument}
+                naming={naming}
+                labels={labels}
+                title={chordTitle(shape.chord, instrument, naming)}
+                chosen={shape === current}
+                large
+                onChoose={() => {
+                  onChoose(index);
+                  hearShape(shown);
+                }}
+              />
+            )}
+            {shape.folded && <p className="mt-1 text-center text-fine text-quiet">{NECK_WORDS.theNeckRunsOutAnOctave}</p>}
+            {shape.voicing === null && shown !== null && (
+              <p className="mt-1 text-center text-fine text-quiet">
+                {family === 'open' ? NECK_WORDS.noOpenChord : NECK_WORDS.asItIsTaught}
+              </p>
+            )}
+            {shown !== null && shown.difficulty > COMFORTABLE && (
+              <p className="mt-1 text-center text-fine text-quiet">{NECK_WORDS.aHardOne}</p>
+            )}
+            {'easier' in shape && <OtherForms shape={shape} capo={instrument.capo} />}
+          </li>
+        );
+      })}
     </ol>
   );
 }
@@ -219,13 +232,21 @@ function OtherForms({ shape: { easier, fuller }, capo }: { readonly shape: OpenK
   );
 }
 
+/** The family's own shape, or the grip that stands in for it. */
+function shownShape({ voicing, standIn }: KeyShape): Voicing | null {
+  return voicing ?? standIn;
+}
+
 function fingeringIn(held: ReturnType<typeof heldAlong>, at: number): Fingering | undefined {
   return held.find((one) => one.at === at)?.fingering;
 }
 
 /** The shapes there are, each held so that the most fingers stay for the next one. */
 function heldAlong(shapes: readonly KeyShape[], instrument: Instrument) {
-  const there = shapes.flatMap(({ voicing }, at) => (voicing === null ? [] : [{ voicing, at }]));
+  const there = shapes.flatMap((shape, at) => {
+    const voicing = shownShape(shape);
+    return voicing === null ? [] : [{ voicing, at }];
+  });
   const ways = holdsAlong(
     there.map(({ voicing }) => voicing),
     instrument,
@@ -242,9 +263,7 @@ function Missing({
   labels,
 }: { readonly shape: KeyShape; readonly family: Family } & Pick<RoomPartProps, 'instrument' | 'naming' | 'labels'>) {
   const found = useShapes(shape.chord, instrument, { maxFret: instrument.comfortFret });
-  const shapes = found.data?.voicings ?? [];
-  // where there is no open chord the usual grip stands in
-  const instead = family === 'open' ? (shapes[0] ?? null) : comfortOf(family, shapes, instrument).instead;
+  const { instead } = comfortOf(family, found.data?.voicings ?? [], instrument);
   const title = chordTitle(shape.chord, instrument, naming);
   return (
     <>
@@ -262,7 +281,7 @@ function Missing({
         />
       )}
       <p className="mt-1 text-center text-fine text-quiet">
-        {family === 'open' ? NECK_WORDS.noOpenChord : NECK_WORDS.noComfortableFormInThisFamily}
+        {NECK_WORDS.noComfortableFormInThisFamily}
         {instead === null ? '' : NECK_WORDS.theBestReplacement}
       </p>
     </>
@@ -358,7 +377,8 @@ interface KeyNeckProps extends Pick<RoomPartProps, 'instrument' | 'naming' | 'la
 }
 
 function KeyNeck({ current, held, next, instrument, naming, labels }: KeyNeckProps) {
-  const voicing = current?.voicing ?? null;
+  const voicing = current === undefined ? null : shownShape(current);
+  const after = next === undefined ? null : shownShape(next);
   const fingering = held.find((one) => one.voicing === voicing)?.fingering ?? voicing?.fingering;
   return (
     <RoomNeck
@@ -369,10 +389,10 @@ function KeyNeck({ current, held, next, instrument, naming, labels }: KeyNeckPro
     >
       <b className="text-lead">{current === undefined ? '' : chordTitle(current.chord, instrument, naming)}</b>
       {voicing !== null && <span>{printFrets(voicing.frets, instrument.capo)}</span>}
-      {voicing !== null && next?.voicing && (
+      {voicing !== null && next !== undefined && after !== null && (
         <span className="text-quiet">
           {NECK_WORDS.to} {chordTitle(next.chord, instrument, naming)}:{' '}
-          {moveWords(movesBetween(voicing, next.voicing), shiftBetween(voicing, next.voicing, instrument.capo))}
+          {moveWords(movesBetween(voicing, after), shiftBetween(voicing, after, instrument.capo))}
         </span>
       )}
     </RoomNeck>

@@ -5,6 +5,7 @@ import {
   MOST_NIGHTS,
   NIGHT_STAGES,
   type Night,
+  type NightStage,
   nightsOf,
   ORDER_NAMES,
   printNote,
@@ -29,18 +30,25 @@ import type { PartProps } from './use-practice.ts';
 const NIGHT_MINUTES = 10;
 const NIGHT_MS = NIGHT_MINUTES * 60_000;
 
-/** A key a night: which nights are done, which is next, and the programme itself. */
+/** A key a night: tonight or the night that was chosen, which are done, which is next, and the programme itself. */
 export function ProgrammePart(props: PartProps) {
   const { programme, passes } = props.practice;
-  const nights = programme === null ? [] : nightsOf(programme, passes);
+  const nights = programme === null ? [] : nightsOf(programme, passes, Date.now());
+  const [chosen, setChosen] = useState<number | null>(null);
+  const next = nights.find(({ state }) => state === 'next');
+  const shown = nights.find(({ night }) => night === chosen) ?? next;
   return (
     <div className="flex flex-col gap-5">
       {programme === null ? (
         <p className="max-w-[65ch] text-lead">{PRACTICE_WORDS.programmeWords}</p>
       ) : (
         <>
-          <Tonight nights={nights} {...props} />
-          <Calendar nights={nights} />
+          {shown === undefined ? (
+            <p className="text-lead">{PRACTICE_WORDS.programmeDone}</p>
+          ) : (
+            <OneNight night={shown} isTonight={shown === next} onTonight={() => setChosen(null)} {...props} />
+          )}
+          <Calendar nights={nights} shown={shown?.night ?? null} onChoose={setChosen} />
         </>
       )}
       <ProgrammeForm {...props} isBegun={programme !== null} />
@@ -48,69 +56,116 @@ export function ProgrammePart(props: PartProps) {
   );
 }
 
-function Tonight({ nights, practice }: PartProps & { readonly nights: readonly Night[] }) {
+interface OneNightProps extends PartProps {
+  readonly night: Night;
+  readonly isTonight: boolean;
+  readonly onTonight: () => void;
+}
+
+/** A night with its stages: what was played and what is left, to be gone on with from any of them. */
+function OneNight({ night, isTonight, onTonight, practice }: OneNightProps) {
   const naming = useNaming();
   const session = useSession();
-  const night = nights.find(({ state }) => state === 'next');
-  if (night === undefined) return <p className="text-lead">{PRACTICE_WORDS.programmeDone}</p>;
-  const begin = () => {
-    const items = NIGHT_STAGES.map((stage) => ({
+  const { left } = night;
+  const isBegun = night.playedAt !== null;
+  const begin = (stages: readonly NightStage[]) => {
+    const items = stages.map((stage) => ({
       item: itemIn('programme', stage, night.key),
       title: '',
       night: night.night,
       ms: NIGHT_MS / NIGHT_STAGES.length,
     }));
-    session.begin([{ kind: 'programme', minutes: NIGHT_MINUTES, items }]);
+    const minutes = Math.max(1, Math.round((NIGHT_MINUTES * stages.length) / NIGHT_STAGES.length));
+    session.begin([{ kind: 'programme', minutes, items }]);
   };
-  const skip = () => {
+  const skip = () =>
     practice.change((before) =>
       before.programme === null
         ? before
         : { ...before, programme: { ...before.programme, skipped: [...before.programme.skipped, night.night] } },
     );
-  };
   return (
-    <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
-      <h2 className="mr-auto font-numeral text-figure font-bold">
-        <Glyphs text={PRACTICE_WORDS.nightIs(night.night, wholeKeyWords(night.key, naming))} />
-      </h2>
-      <Button look="strong" onClick={begin}>
-        {PRACTICE_WORDS.playTonight}
-      </Button>
-      <Button onClick={skip}>
-        <SkipIcon size={18} aria-hidden="true" /> {PRACTICE_WORDS.skipNight}
-      </Button>
-    </div>
+    <section aria-label={PRACTICE_WORDS.night(night.night)} className="flex flex-col gap-3">
+      <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
+        <h2 className="mr-auto font-numeral text-figure font-bold">
+          <Glyphs text={PRACTICE_WORDS.nightIs(night.night, wholeKeyWords(night.key, naming))} />
+        </h2>
+        <Button look="strong" onClick={() => begin(left.length > 0 ? left : NIGHT_STAGES)}>
+          {left.length === 0
+            ? PRACTICE_WORDS.playAgain
+            : isBegun
+              ? PRACTICE_WORDS.goOnWith(left.length)
+              : PRACTICE_WORDS.playNight(isTonight)}
+        </Button>
+        {isTonight && !isBegun && (
+          <Button onClick={skip}>
+            <SkipIcon size={18} aria-hidden="true" /> {PRACTICE_WORDS.skipNight}
+          </Button>
+        )}
+        {!isTonight && <Button onClick={onTonight}>{PRACTICE_WORDS.backToTonight}</Button>}
+      </div>
+      <ol aria-label={PRACTICE_WORDS.stages} className="flex flex-wrap gap-1.5">
+        {NIGHT_STAGES.map((stage, at) => {
+          const isPlayed = !left.includes(stage);
+          return (
+            <li key={stage}>
+              <button
+                type="button"
+                onClick={() => begin([stage, ...left.filter((one) => NIGHT_STAGES.indexOf(one) > at)])}
+                className={`flex min-h-11 items-center gap-1.5 rounded-lg border px-2.5 text-base ${isPlayed ? 'border-transparent bg-wash' : 'border-edge bg-raised'}`}
+              >
+                {isPlayed && <ChosenIcon size={16} aria-label={PRACTICE_WORDS.played} className="text-accent" />}
+                {PRACTICE_WORDS.nightStages[stage]}
+              </button>
+            </li>
+          );
+        })}
+      </ol>
+    </section>
   );
 }
 
 const LOOKS: Readonly<Record<Night['state'], string>> = {
   done: 'border-transparent bg-wash',
+  begun: 'border-transparent bg-wash',
   next: 'border-accent bg-raised',
   skipped: 'border-dashed border-edge bg-transparent text-quiet',
   ahead: 'border-hairline bg-raised text-quiet',
 };
 
-function Calendar({ nights }: { readonly nights: readonly Night[] }) {
+interface CalendarProps {
+  readonly nights: readonly Night[];
+  readonly shown: number | null;
+  readonly onChoose: (night: number) => void;
+}
+
+/** All nights; each is opened by a press, so that what is left of it can be played. */
+function Calendar({ nights, shown, onChoose }: CalendarProps) {
   const naming = useNaming();
   return (
     <ol aria-label={PRACTICE_WORDS.nights} className="grid grid-cols-[repeat(auto-fill,minmax(6.5rem,1fr))] gap-2">
-      {nights.map(({ night, key, state, playedAt, stages }) => (
-        <li
-          key={night}
-          aria-current={state === 'next' ? 'step' : undefined}
-          className={`flex min-h-24 flex-col rounded-xl border-2 px-2.5 py-2 ${LOOKS[state]}`}
-        >
-          <span className="flex items-center text-fine">
-            {PRACTICE_WORDS.night(night)}
-            {state === 'done' && <ChosenIcon size={16} aria-hidden="true" className="ml-auto text-accent" />}
-          </span>
-          <b className="font-numeral text-lead text-ink">
-            <Glyphs text={wholeKeyWords(key, naming)} />
-          </b>
-          <span className="mt-auto text-fine">
-            {PRACTICE_WORDS.nightState(state, playedAt === null ? null : new Date(playedAt), stages)}
-          </span>
+      {nights.map(({ night, key, state, playedAt, left }) => (
+        <li key={night} aria-current={state === 'next' ? 'step' : undefined}>
+          <button
+            type="button"
+            aria-pressed={night === shown}
+            onClick={() => onChoose(night)}
+            className={`flex min-h-24 w-full flex-col rounded-xl border-2 px-2.5 py-2 text-left ${LOOKS[state]} ${night === shown ? 'shadow-[inset_0_-4px_0_var(--accent)]' : ''}`}
+          >
+            <span className="flex w-full items-center text-fine">
+              {PRACTICE_WORDS.night(night)}
+              {state === 'done' && <ChosenIcon size={16} aria-hidden="true" className="ml-auto text-accent" />}
+            </span>
+            <b className="font-numeral text-lead text-ink">
+              <Glyphs text={wholeKeyWords(key, naming)} />
+            </b>
+            <span className="mt-auto text-fine">
+              {PRACTICE_WORDS.nightState(state, playedAt === null ? null : new Date(playedAt), {
+                played: NIGHT_STAGES.length - left.length,
+                all: NIGHT_STAGES.length,
+              })}
+            </span>
+          </button>
         </li>
       ))}
     </ol>

@@ -128,6 +128,30 @@ describe('a key a night', () => {
     expect(nights()[0]?.textContent).toContain('skipped');
   });
 
+  test('what of a night was played is said; an earlier one is opened, gone on with, and left for tonight again', async () => {
+    const since = new Date(Date.now() - 5 * 86_400_000).toISOString();
+    const keys = ['C', 'F', 'Bb'].map((tonic) => ({ tonic, scale: 'major' as const }));
+    settings = { ...settings, programme: { order: 'fourths', keys, skipped: [], since, strings: [5, 6] } };
+    const at = (days: number) => new Date(Date.now() - days * 86_400_000).toISOString();
+    const plain = { outcome: 'clean', stage: '', tempo: null, answeredMs: null, said: '', hidden: false, seconds: 30 } as const;
+    passes = [
+      { ...plain, id: crypto.randomUUID(), at: at(3), item: 'programme/steps/C major', night: 1 },
+      { ...plain, id: crypto.randomUUID(), at: at(3), item: 'programme/numbers/C major', night: 1 },
+    ];
+    open('programme');
+    expect(await screen.findByRole('heading', { name: /Night 2: F major/ })).toBeTruthy();
+    expect(nights()[0]?.textContent).toContain('2 of 12');
+    await press(/^Night 1/);
+    expect(await screen.findByRole('heading', { name: /Night 1: C major/ })).toBeTruthy();
+    expect(screen.getAllByLabelText('Played')).toHaveLength(2);
+    await press('Back to tonight');
+    expect(await screen.findByRole('heading', { name: /Night 2: F major/ })).toBeTruthy();
+    await press(/^Night 1/);
+    await press(/^Go on: 10 exercises left/);
+    expect(useRun.getState().run?.blocks[0]?.items).toHaveLength(10);
+    expect(useRun.getState().run?.blocks[0]?.items[0]).toMatchObject({ item: { what: 'names' }, night: 1 });
+  });
+
   test('by how much tempos rise and fall is kept', async () => {
     open('programme');
     const up = await screen.findByLabelText('Held three times: faster by');

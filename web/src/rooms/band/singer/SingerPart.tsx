@@ -67,7 +67,8 @@ export function SingerPart() {
       return;
     }
     setKey(key);
-    tonight?.desk.change((body) => ({ ...body, entries: [...body.entries, { ...newSetSong(song.id), key: name }] }), [song]);
+    tonight?.desk.change((body) => ({ ...body, entries: [...body.entries, { ...newSetSong(song.id), key: name }] }));
+    tonight?.desk.bring([song]);
   };
   return (
     <div className="flex flex-col gap-3">

@@ -21,16 +21,18 @@ export function AddSongs({ desk, onClose }: { readonly desk: SetDesk; readonly o
   const shelf = useShelf({ find: useDeferredValue(sought), pattern: '', tag: null, sort: 'title', archived: false });
   const songs = shelf.data?.pages.flatMap((page) => page.songs) ?? [];
   const [added, setAdded] = useState<readonly string[]>([]);
+  // it is in the set at once, whatever becomes of the asking for its chart: the set's next save brings that too
   const add = async ({ id }: SongSummary) => {
+    desk.change((body) => ({ ...body, entries: [...body.entries, newSetSong(id)] }));
+    setAdded((before) => [...before, id]);
     try {
       const song = await queries.fetchQuery({
         queryKey: songKey(bandId, id),
         queryFn: ({ signal }) => call('GET', `/bands/${bandId}/songs/${id}`, songSchema, { signal }),
       });
-      desk.change((body) => ({ ...body, entries: [...body.entries, newSetSong(id)] }), [song]);
-      setAdded((before) => [...before, id]);
+      desk.bring([song]);
     } catch {
-      void sayFault(BAND_WORDS.thatSongCouldNotBeFetched);
+      if (!navigator.onLine) void sayFault(BAND_WORDS.thatSongCouldNotBeFetched);
     }
   };
   return (
