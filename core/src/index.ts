@@ -268,7 +268,7 @@ export { brokenOrder, drillFor } from './practice/drill.ts';
 export { findItem, type Item, itemId, itemIn, keyOfItem } from './practice/item.ts';
 export { keyText } from './practice/key-questions.ts';
 export { cleanInARow, FASTEST, nextTempo, SLOWEST, USUAL_STEPS } from './practice/ladder.ts';
-export { type Mark, markAnswer, readMarked } from './practice/mark.ts';
+export { type Mark, markAnswer, oneQuality, readMarked } from './practice/mark.ts';
 export { isSafe, medianOf, type Memory, remember } from './practice/memory.ts';
 export { type Outcome, type Pass, placeOfBreak } from './practice/pass.ts';
 export type { BlockKind } from './practice/plan-minutes.ts';

@@ -322,11 +322,51 @@ describe('settings and the log', () => {
     });
     expect(body.weeks.reduce((sum: number, { passes: count }: { passes: number }) => sum + count, 0)).toBe(8);
   });
+
+  test('a quality has one name in it however it was said', async () => {
+    const other = (await addMember(db.pool, db.bandId, { name: 'Wren', plays: 'guitar' }))?.id ?? '';
+    const wrong = (stage: string, said: string) => pass({ item: 'recall/degree-quality/A major', stage, outcome: 'wrong', said });
+    const passes = [
+      wrong('maj7', '7'),
+      wrong('maj7', 'dominant'),
+      wrong('maj7', 'dominant seventh'),
+      wrong('m7', 'half-diminished'),
+      wrong('m7', 'ø'),
+    ];
+    await api(`/bands/${db.bandId}/members/${other}/passes`, 'POST', { passes });
+    const { body } = await api(`/bands/${db.bandId}/members/${other}/practice/log`);
+    expect(body.mistaken).toEqual([
+      { wanted: 'maj7', said: '7', times: 3 },
+      { wanted: 'm7', said: 'm7b5', times: 2 },
+    ]);
+  });
+
+  test('weeks have the minutes of their sessions, and of what was played outside of one; empty weeks are there', async () => {
+    const other = (await addMember(db.pool, db.bandId, { name: 'Kite', plays: 'guitar' }))?.id ?? '';
+    const member = `/bands/${db.bandId}/members/${other}`;
+    const start = Date.now() - 22 * 86_400_000;
+    const after = (minutes: number) => new Date(start + minutes * 60_000).toISOString();
+    const session = { id: randomUUID(), at: after(0), minutes: 25, note: '', gone: false };
+    expect((await api(`${member}/practice/sessions/${session.id}`, 'PUT', session)).status).toBe(200);
+    // two within the session, one an hour behind it
+    const passes = [5, 24, 90].map((minutes) => pass({ at: after(minutes), seconds: 120 }));
+    await api(`${member}/passes`, 'POST', { passes });
+    const { weeks } = (await api(`${member}/practice/log`)).body as { weeks: { week: string; minutes: number; passes: number }[] };
+    expect(weeks.length).toBeGreaterThanOrEqual(4);
+    expect(weeks.reduce((sum, { minutes }) => sum + minutes, 0)).toBe(27);
+    expect(weeks.reduce((sum, one) => sum + one.passes, 0)).toBe(3);
+    expect(weeks.at(-1)).toMatchObject({ minutes: 0, passes: 0 });
+    const days = weeks.map(({ week }) => Date.parse(week) / 86_400_000);
+    expect(days.slice(1).every((day, at) => day - (days[at] as number) === 7)).toBe(true);
+    await api(`${member}/practice/sessions/${session.id}`, 'PUT', { ...session, gone: true });
+    const later = (await api(`${member}/practice/log`)).body.weeks as typeof weeks;
+    expect(later.reduce((sum, { minutes }) => sum + minutes, 0)).toBe(6);
+  });
 });
 
 test('a backup holds it, and a band restored has it again', async () => {
   const before = await backupOf(db.pool, db.bandId, new Date());
-  expect(before?.practice.length).toBe(2);
+  expect(before?.practice.length).toBe(4);
   await db.pool.transaction((client) => restoreBand(client, db.bandId, before as never, async () => undefined));
   expect((await backupOf(db.pool, db.bandId, new Date()))?.practice).toEqual(before?.practice);
 });

@@ -89,6 +89,12 @@ export function readMarked({ answer }: Pick<Question, 'answer'>, given: string):
   return marked.reduce((best, one) => (RANK[one.mark.kind] < RANK[best.mark.kind] ? one : best));
 }
 
+/** One name for a quality however it was said: `dominant`, `dom7` and `7` are `7`; what is none stays as it is. */
+export function oneQuality(said: string): string {
+  const { mark, reads } = readMarked({ answer: { as: 'quality', accepted: ['7'], spelled: false } }, said);
+  return mark.kind === 'unread' ? said : reads === '' ? 'maj' : reads;
+}
+
 const RANK: Readonly<Record<Mark['kind'], number>> = { right: 0, misspelled: 1, 'as-triad': 2, wrong: 3, unread: 4 };
 
 function markText({ as, accepted, spelled }: Question['answer'], given: string): Mark {

@@ -1,3 +1,4 @@
+import { oneQuality } from '@aurora/core';
 import type { PracticeLog } from '@aurora/wire';
 import type { Queryable } from '../db/pool.ts';
 import type { Player } from './pass-store.ts';
@@ -15,6 +16,8 @@ const WRITTEN = `to_char(week at time zone 'UTC', 'YYYY-MM-DD')`;
 /** Kinds of questions whose answer is a quality. */
 const QUALITIES = `('degree-quality', 'ear-quality')`;
 const MOST_TEMPOS = 600;
+/** Ways of saying that are looked at, and mistakes that are told. */
+const MOST_SAID = 1000;
 const MOST_MISTAKEN = 100;
 
 /** What a player's passes come to, worked out where they lie. */
@@ -37,7 +40,7 @@ export async function readLog(db: Queryable, { bandId, memberId }: Player, now: 
   );
   const mistaken = ask<PracticeLog['mistaken'][number]>(
     `select stage as wanted, said, count(*)::int as times from practice_pass
-      where ${OWN} and what in ${QUALITIES} and outcome = 'wrong' and said <> '' group by stage, said order by times desc, stage, said limit ${MOST_MISTAKEN}`,
+      where ${OWN} and what in ${QUALITIES} and outcome = 'wrong' and said <> '' group by stage, said order by times desc, stage, said limit ${MOST_SAID}`,
     own,
   );
   const seams = ask<PracticeLog['seams'][number]>(
@@ -52,9 +55,15 @@ export async function readLog(db: Queryable, { bandId, memberId }: Player, now: 
       order by counted.day desc, item limit ${MOST_TEMPOS}`,
     recent,
   );
+  // a session counts as long as it lasted; of what was played outside of one, the playing
   const weeks = ask<PracticeLog['weeks'][number]>(
-    `select ${WRITTEN} as week, round((seconds / 60)::numeric, 1)::float as minutes, passes from (
-       select ${WEEK} as week, sum(seconds) as seconds, count(*)::int as passes from practice_pass where ${RECENT} group by 1) counted order by week`,
+    `with session as (select at, minutes from practice_session where ${RECENT} and not gone),
+          within as (select range_agg(tstzrange(at, at + (minutes + 1) * interval '1 minute')) as times from session)
+     select ${WRITTEN} as week, round(sum(minutes)::numeric, 1)::float as minutes, sum(passes)::int as passes from (
+       select ${WEEK} as week, minutes::float as minutes, 0 as passes from session
+       union all
+       select ${WEEK}, case when at <@ coalesce(times, '{}') then 0 else seconds / 60 end, 1 from practice_pass, within where ${RECENT}
+     ) counted group by week order by counted.week`,
     recent,
   );
   // asked together: each has a connection of its own
@@ -64,9 +73,37 @@ export async function readLog(db: Queryable, { bandId, memberId }: Player, now: 
     passes: counted.reduce((sum, { passes }) => sum + passes, 0),
     cells: counted.filter(({ key }) => key !== '').map(({ last_at, ...cell }) => ({ ...cell, lastAt: last_at.toISOString() })),
     recall: told,
-    mistaken: taken,
+    mistaken: byOneName(taken),
     seams: joints,
     tempos: clean,
-    weeks: minutes,
+    weeks: withEmptyWeeks(minutes, now),
   };
+}
+
+type Mistaken = PracticeLog['mistaken'];
+
+/** Mistakes by the qualities meant, however each was said. */
+function byOneName(mistaken: Mistaken): Mistaken {
+  const counted = new Map<string, Mistaken[number]>();
+  for (const { wanted, said, times } of mistaken) {
+    const [one, other] = [oneQuality(wanted), oneQuality(said)];
+    const before = counted.get(`${one} ${other}`)?.times ?? 0;
+    counted.set(`${one} ${other}`, { wanted: one, said: other, times: before + times });
+  }
+  return [...counted.values()].sort((a, b) => b.times - a.times).slice(0, MOST_MISTAKEN);
+}
+
+const WEEK_MS = 7 * 24 * 60 * 60_000;
+
+/** Every week from the first one to this one: those without practice too. */
+function withEmptyWeeks(weeks: PracticeLog['weeks'], now: Date): PracticeLog['weeks'] {
+  const first = weeks[0];
+  if (first === undefined) return [];
+  const known = new Map(weeks.map((one) => [one.week, one]));
+  const all: PracticeLog['weeks'] = [];
+  for (let at = Date.parse(first.week); at <= now.getTime(); at += WEEK_MS) {
+    const week = new Date(at).toISOString().slice(0, 10);
+    all.push(known.get(week) ?? { week, minutes: 0, passes: 0 });
+  }
+  return all;
 }

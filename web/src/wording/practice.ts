@@ -163,6 +163,9 @@ export const PRACTICE_WORDS = {
   restedEnough: 'Rested',
   inTheBreak: 'Put the instrument down. Let the arms hang, roll the shoulders, look out of the window. It goes on when you say so.',
   done: 'Done',
+  nothingMarked: 'Nothing was marked',
+  notKept: 'A session without a mark is not kept in the log.',
+  backToThePlan: 'Back to the plan',
   cameTo: (minutes: number, passes: number, good: number) =>
     `${plural(minutes, 'minute')}, ${plural(passes, 'try', 'tries')}, ${good} of them good.`,
   notTaken: 'Not taken by the server',

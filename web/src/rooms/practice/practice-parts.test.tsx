@@ -220,6 +220,16 @@ describe('a session', () => {
     await waitFor(() => expect(sessions[0]?.note).toBe('Loose wrist'));
   });
 
+  test('a session without a mark is not kept', async () => {
+    await openStudy('Shapes', /^Triads 2-3-4/);
+    await press('Finish');
+    expect(await screen.findByText('A session without a mark is not kept in the log.')).toBeTruthy();
+    await press('Back to the plan');
+    await screen.findByRole('tablist');
+    expect(sessions).toEqual([]);
+    expect(useRun.getState().run).toBeNull();
+  });
+
   test('the circle of keys is pressed for a relative key', async () => {
     await openStudy('Recall', /^Relative key/);
     await user.click(within(screen.getByRole('group', { name: 'The circle of keys' })).getByRole('button', { name: 'A minor' }));

@@ -17,13 +17,27 @@ export function OverItem({ run, practice, onLeave }: { readonly run: Run; readon
   const [endedAt] = useState(() => Date.now());
   const minutes = Math.min(MOST_MINUTES, Math.max(1, Math.round((endedAt - run.startedAt) / 60_000)));
   useEffect(() => refresh, [refresh]);
+  const leave = () => {
+    useRun.setState({ run: null });
+    onLeave();
+  };
   const keep = () => {
     const session = { id: run.id, at: new Date(run.startedAt).toISOString(), minutes, note: note.trim(), gone: false };
     // on the device first: without the server the note is not lost
     sessionsOutbox.add(practice.player, session);
-    useRun.setState({ run: null });
-    onLeave();
+    leave();
   };
+  // without a mark there is nothing to keep
+  if (run.passes === 0)
+    return (
+      <div className="flex flex-1 flex-col items-start gap-5 px-5 py-8 phone:px-3">
+        <h2 className="font-numeral text-great font-bold">{PRACTICE_WORDS.nothingMarked}</h2>
+        <p className="text-head">{PRACTICE_WORDS.notKept}</p>
+        <Button look="strong" className="min-h-20! min-w-56 text-head!" onClick={leave}>
+          {PRACTICE_WORDS.backToThePlan}
+        </Button>
+      </div>
+    );
   return (
     <div className="flex flex-1 flex-col items-start gap-5 px-5 py-8 phone:px-3">
       <h2 className="font-numeral text-great font-bold">{PRACTICE_WORDS.done}</h2>
