@@ -91,7 +91,8 @@ export function itemsOf(study: 'recall' | 'shapes' | 'runs' | 'ear' | 'aloud', k
 const NEEDS_OTHER_KIND: readonly string[] = ['relative', 'parallel'] satisfies QuestionKind[];
 const HAVE_OTHER_KIND = ['major', 'natural minor', 'harmonic minor', 'melodic minor'];
 
-function makesSense(what: string, { scale }: Key): boolean {
+/** Whether a study can be asked in a key: a mode has no relative of its own. */
+export function makesSense(what: string, { scale }: Key): boolean {
   return !NEEDS_OTHER_KIND.includes(what) || HAVE_OTHER_KIND.includes(scale);
 }
 

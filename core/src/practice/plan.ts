@@ -8,6 +8,7 @@ import { daysSince, type Memory, recallNow, remember } from './memory.ts';
 import type { Outcome, Pass } from './pass.ts';
 import { type BlockKind, layOut, type Slot, slotOf } from './plan-minutes.ts';
 import { NIGHT_STAGES, nightsOf, type Programme } from './programme.ts';
+import { placeOnRoad } from './road.ts';
 
 /** Why something is in a plan, as evidence. */
 export type PlanReason =
@@ -237,7 +238,12 @@ function poolOf(desk: Desk, kind: PooledKind): readonly Item[] {
     return [next, ...reached.filter(({ kind: unit }) => unit !== 'joined')].map(({ item }) => item);
   }
   const studies = kind === 'recall' ? (['recall', 'aloud'] as const) : [kind];
-  return keys.flatMap((key) => studies.flatMap((study) => itemsOf(study, key, wish.tuning)));
+  return keys.flatMap((key) => studies.flatMap((study) => itemsOf(study, key, wish.tuning)).sort(byRoad));
+}
+
+/** What stands first on the road is met first. */
+function byRoad(one: Item, other: Item): number {
+  return placeOnRoad(one.study, one.what) - placeOnRoad(other.study, other.what);
 }
 
 interface Place {

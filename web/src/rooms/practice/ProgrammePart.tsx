@@ -104,24 +104,36 @@ function OneNight({ night, isTonight, onTonight, practice }: OneNightProps) {
         )}
         {!isTonight && <Button onClick={onTonight}>{PRACTICE_WORDS.backToTonight}</Button>}
       </div>
-      <ol aria-label={PRACTICE_WORDS.stages} className="flex flex-wrap gap-1.5">
-        {NIGHT_STAGES.map((stage, at) => {
-          const isPlayed = !left.includes(stage);
-          return (
-            <li key={stage}>
-              <button
-                type="button"
-                onClick={() => begin([stage, ...left.filter((one) => NIGHT_STAGES.indexOf(one) > at)])}
-                className={`flex min-h-11 items-center gap-1.5 rounded-lg border px-2.5 text-base ${isPlayed ? 'border-transparent bg-wash' : 'border-edge bg-raised'}`}
-              >
-                {isPlayed && <ChosenIcon size={16} aria-label={PRACTICE_WORDS.played} className="text-accent" />}
-                {PRACTICE_WORDS.nightStages[stage]}
-              </button>
-            </li>
-          );
-        })}
-      </ol>
+      <NightStages left={left} onBegin={begin} />
     </section>
+  );
+}
+
+interface NightStagesProps {
+  readonly left: readonly NightStage[];
+  readonly onBegin: (stages: readonly NightStage[]) => void;
+}
+
+/** The exercises of a night, those that were played marked; one that is pressed is played first, what is left behind it after it. */
+function NightStages({ left, onBegin }: NightStagesProps) {
+  return (
+    <ol aria-label={PRACTICE_WORDS.stages} className="flex flex-wrap gap-1.5">
+      {NIGHT_STAGES.map((stage, at) => {
+        const isPlayed = !left.includes(stage);
+        return (
+          <li key={stage}>
+            <button
+              type="button"
+              onClick={() => onBegin([stage, ...left.filter((one) => NIGHT_STAGES.indexOf(one) > at)])}
+              className={`flex min-h-11 items-center gap-1.5 rounded-lg border px-2.5 text-base ${isPlayed ? 'border-transparent bg-wash' : 'border-edge bg-raised'}`}
+            >
+              {isPlayed && <ChosenIcon size={16} aria-label={PRACTICE_WORDS.played} className="text-accent" />}
+              {PRACTICE_WORDS.nightStages[stage]}
+            </button>
+          </li>
+        );
+      })}
+    </ol>
   );
 }
 

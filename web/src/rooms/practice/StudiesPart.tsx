@@ -13,30 +13,34 @@ import {
   itemIn,
   itemWords,
   type Key,
+  keyOfItem,
   lastWords,
   NIGHT_STAGES,
   nextUnit,
   RECALL_KINDS,
+  type RoadStep,
   RUN_STUDIES,
+  roadOf,
   SHAPE_STUDIES,
   whatWords,
+  wholeKeyWords,
 } from '@aurora/core';
 import { useState } from 'react';
 import { Glyphs } from '../../parts/notation/Glyphs.tsx';
 import { useNaming } from '../../session/lens.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Choice.tsx';
-import { NextIcon } from '../../ui/icons.ts';
+import { ChosenIcon, NextIcon } from '../../ui/icons.ts';
 import { PRACTICE_WORDS } from '../../wording/practice.ts';
 import { KeySelect } from './KeySelect.tsx';
-import { blockOf } from './session/session-run.ts';
+import { blockOf, type RunItem } from './session/session-run.ts';
 import { useSession } from './session/use-session.ts';
 import type { PartProps } from './use-practice.ts';
 
-const GROUPS = ['recall', 'aloud', 'programme', 'shapes', 'runs', 'chain', 'ear'] as const;
+const GROUPS = ['road', 'recall', 'aloud', 'programme', 'shapes', 'runs', 'chain', 'ear'] as const;
 type Group = (typeof GROUPS)[number];
 
-const WHATS: Readonly<Record<Exclude<Group, 'chain'>, readonly string[]>> = {
+const WHATS: Readonly<Record<Exclude<Group, 'chain' | 'road'>, readonly string[]>> = {
   recall: RECALL_KINDS,
   aloud: ALOUD_STUDIES,
   programme: NIGHT_STAGES,
@@ -51,10 +55,11 @@ const OF_A_DEPTH: readonly Group[] = ['recall', 'aloud', 'chain', 'ear'];
 
 /** Every study there is, in the key one chooses, with what is known of it. */
 export function StudiesPart({ practice }: PartProps) {
-  const [group, setGroup] = useState<Group>('recall');
+  const [group, setGroup] = useState<Group>('road');
   const [key, setKey] = useState<Key>({ tonic: 0, scale: 'major' });
   const { tuning } = practice.instrument;
-  const items = group === 'chain' ? [] : WHATS[group].filter((what) => fits(what, tuning)).map((what) => itemIn(group, what, key));
+  const items =
+    group === 'chain' || group === 'road' ? [] : WHATS[group].filter((what) => fits(what, tuning)).map((what) => itemIn(group, what, key));
   return (
     <div className="flex flex-col gap-4">
       <div className="flex flex-wrap items-end gap-3">
@@ -68,7 +73,13 @@ export function StudiesPart({ practice }: PartProps) {
         {OF_A_DEPTH.includes(group) && <AskedAs practice={practice} />}
       </div>
       <p className="max-w-[75ch] text-base text-quiet">{PRACTICE_WORDS.groupWords[group]}</p>
-      {group === 'chain' ? <ChainStudy practice={practice} start={key} /> : <StudyList items={items} practice={practice} />}
+      {group === 'road' ? (
+        <RoadStudy practice={practice} home={key} />
+      ) : group === 'chain' ? (
+        <ChainStudy practice={practice} start={key} />
+      ) : (
+        <StudyList items={items} practice={practice} />
+      )}
     </div>
   );
 }
@@ -93,9 +104,9 @@ function AskedAs({ practice: { settings, change, passes } }: PartProps) {
   );
 }
 
-function useBegin(): (kind: BlockKind, item: Item) => void {
+function useBegin(): (kind: BlockKind, item: Item, depth?: RunItem['depth']) => void {
   const { begin } = useSession();
-  return (kind, item) => begin([blockOf(kind, item, STUDY_MINUTES)]);
+  return (kind, item, depth) => begin([blockOf(kind, item, STUDY_MINUTES, depth)]);
 }
 
 /** A name that begins with a numeral keeps it: the case says the quality. */
@@ -104,6 +115,70 @@ const capital = (text: string) => (/^[iv]+–/.test(text) ? text : text.charAt(0
 /** Which block of a plan a study would stand in. */
 const KINDS: Readonly<Partial<Record<Item['study'], BlockKind>>> = { aloud: 'recall' };
 const kindOf = (study: Item['study']): BlockKind => KINDS[study] ?? (study as BlockKind);
+
+/** The road from the triads of a key to all keys: where one is, what comes next, and what may be shown once and left behind. */
+function RoadStudy({ practice, home }: PartProps & { readonly home: Key }) {
+  const begin = useBegin();
+  const road = roadOf(practice.passes, home, practice.instrument.tuning);
+  const start = ({ item, depth }: RoadStep) => begin(kindOf(item.study), item, depth ?? undefined);
+  return (
+    <div className="flex flex-col gap-4">
+      <div className="flex flex-wrap items-center gap-3 rounded-xl bg-wash px-4 py-3">
+        <p className="mr-auto text-lead">
+          {road.next === null ? (
+            PRACTICE_WORDS.roadWalked
+          ) : (
+            <>
+              {PRACTICE_WORDS.nextIs}{' '}
+              <b>
+                <Glyphs text={stepWords(road.next)} />
+              </b>
+            </>
+          )}
+        </p>
+        {road.next !== null && (
+          <Button look="strong" onClick={() => road.next !== null && start(road.next)}>
+            {PRACTICE_WORDS.start}
+          </Button>
+        )}
+      </div>
+      <ol className="flex flex-col gap-4">
+        {road.legs.map(({ name, steps }, at) => (
+          <li key={name}>
+            <h3 className="flex items-baseline gap-2 text-lead font-bold">
+              <span className="font-numeral text-quiet">{at + 1}</span> {PRACTICE_WORDS.legs[name]}
+              <span className="text-fine font-normal text-quiet">
+                {PRACTICE_WORDS.stepsDone(steps.filter(({ isDone }) => isDone).length, steps.length)}
+              </span>
+            </h3>
+            <ol aria-label={PRACTICE_WORDS.legs[name]} className="mt-1.5 flex flex-wrap gap-1.5">
+              {steps.map((step) => (
+                <li key={`${itemId(step.item)} ${step.depth}`} aria-current={step === road.next ? 'step' : undefined}>
+                  <button
+                    type="button"
+                    onClick={() => start(step)}
+                    className={`flex min-h-11 items-center gap-1.5 rounded-lg border px-2.5 text-base ${step === road.next ? 'border-accent bg-raised font-semibold shadow-[inset_0_-3px_0_var(--accent)]' : step.isDone ? 'border-transparent bg-wash' : 'border-hairline bg-raised'}`}
+                  >
+                    {step.isDone && <ChosenIcon size={16} aria-label={PRACTICE_WORDS.stepDone} className="text-accent" />}
+                    <Glyphs text={stepWords(step)} />
+                  </button>
+                </li>
+              ))}
+            </ol>
+          </li>
+        ))}
+      </ol>
+    </div>
+  );
+}
+
+/** A step in words; the keys of the last leg are what tells theirs apart. */
+function stepWords({ item, depth }: RoadStep): string {
+  const key = keyOfItem(item);
+  if (item.study === 'aloud' && item.what === 'number and name' && key !== null) return wholeKeyWords(key);
+  const what = capital(whatWords(item));
+  return depth === null ? what : PRACTICE_WORDS.inDepth(what, depth);
+}
 
 interface ListProps extends PartProps {
   readonly items: readonly Item[];

@@ -173,6 +173,7 @@ describe('a session', () => {
     cleanup();
     useRun.setState({ run: null });
     open('studies');
+    await user.click(await screen.findByRole('radio', { name: 'Recall' }));
     expect((await screen.findByRole('radio', { name: 'As far as I am: triads' })).getAttribute('aria-checked')).toBe('true');
     await user.click(screen.getByRole('radio', { name: 'Sevenths' }));
     await waitFor(() => expect(settings.depth).toBe('seventh'));
@@ -203,6 +204,41 @@ describe('a session', () => {
     await press('Finish');
     await waitFor(() => expect(outcomes()).toEqual(['right', 'wrong']));
     expect(new Set(passes.map(({ id }) => id)).size).toBe(2);
+  });
+
+  test('the road says what comes next, asks in its depth, and goes on from what was shown', async () => {
+    open('studies');
+    const here = async () => (await screen.findByText(/^Next:/)).textContent;
+    expect(await here()).toContain('Number to chord, triads');
+    await press('Start');
+    expect((await screen.findByRole('heading', { level: 2 })).textContent).toMatch(/, as a triad\?$/);
+    cleanup();
+    useRun.setState({ run: null });
+    const answered = {
+      outcome: 'right',
+      stage: 'Dm',
+      tempo: null,
+      answeredMs: 900,
+      said: '',
+      hidden: true,
+      seconds: 2,
+      night: null,
+    } as const;
+    const at = (second: number) => new Date(Date.now() - 60_000 + second * 1000).toISOString();
+    passes = [1, 2, 3, 4].map((second) => ({
+      ...answered,
+      id: crypto.randomUUID(),
+      at: at(second),
+      item: 'recall/degree-to-chord/C major',
+    }));
+    open('studies');
+    await waitFor(async () => expect(await here()).toContain('Chord to number'));
+    const triads = screen.getByRole('list', { name: 'Triads of a key' });
+    expect(within(triads).getAllByLabelText('Done')).toHaveLength(1);
+    // ahead of where one is: sevenths are asked as such, whatever depth one stands at
+    const sevenths = screen.getByRole('list', { name: 'Sevenths' });
+    await user.click(within(sevenths).getByRole('button', { name: 'Number to chord, sevenths' }));
+    expect((await screen.findByRole('heading', { level: 2 })).textContent).toMatch(/, as a seventh\?$/);
   });
 
   test('what is played is marked by one key each, and the log has a note', async () => {

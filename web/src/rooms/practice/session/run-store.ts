@@ -12,6 +12,7 @@ const runItem = z.object({
   title: z.string(),
   night: z.number().int().nullable(),
   ms: z.number(),
+  depth: z.enum(['triad', 'seventh']).optional(),
 });
 
 const run: z.ZodType<Run> = z.object({

@@ -7,6 +7,8 @@ export interface RunItem {
   readonly title: string;
   readonly night: number | null;
   readonly ms: number;
+  /** In what depth its chords are asked; as the player chose, or stands, where nothing is said. */
+  readonly depth?: 'triad' | 'seventh' | undefined;
 }
 
 export interface RunBlock {
@@ -51,8 +53,8 @@ export function blocksOf(plan: readonly PlanBlock[]): readonly RunBlock[] {
 }
 
 /** A session of one item alone, for somebody who chose it. */
-export function blockOf(kind: BlockKind, item: Item, minutes: number): RunBlock {
-  return { kind, minutes, items: [{ item, title: '', night: null, ms: minutes * MINUTE }] };
+export function blockOf(kind: BlockKind, item: Item, minutes: number, depth?: RunItem['depth']): RunBlock {
+  return { kind, minutes, items: [{ item, title: '', night: null, ms: minutes * MINUTE, ...(depth === undefined ? {} : { depth }) }] };
 }
 
 /** A session at its beginning; over at once where there is nothing in it. */

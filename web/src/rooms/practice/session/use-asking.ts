@@ -164,7 +164,7 @@ function useDeck({ practice, run, item }: ItemProps): readonly Question[] {
   // the deck stands while it is asked, though passes come in meanwhile
   const seed = useRef(run.since + passes.length);
   const stood = useRef(practice.depth);
-  const depth = settings.depth ?? stood.current;
+  const depth = item.depth ?? settings.depth ?? stood.current;
   return useMemo(() => {
     const key = keyOfItem(item.item);
     if (key === null) return [];
