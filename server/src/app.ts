@@ -117,5 +117,8 @@ function answerFault(log: Logger): ErrorRequestHandler {
 
 function sendProblem(response: Response, fault: HttpFault, requestId: string): void {
   const problem = { ...problemOf(fault), request: requestId };
-  response.status(problem.status).type('application/problem+json').send(JSON.stringify(problem));
+  // what was meant for the file that could not be sent is not said of a refusal
+  response.removeHeader('ETag');
+  response.removeHeader('Last-Modified');
+  response.status(problem.status).set('Cache-Control', 'no-store').type('application/problem+json').send(JSON.stringify(problem));
 }

@@ -14,6 +14,7 @@ export type HttpFaultCode =
   | 'foreign'
   | 'misdirected'
   | 'taken'
+  | 'no-such-range'
   | 'not-acceptable'
   | 'stale-save'
   | 'too-large'
@@ -41,6 +42,7 @@ const MEANINGS: Readonly<Record<HttpFaultCode, Meaning>> = {
   'not-acceptable': { status: 406, title: 'Not in this form' },
   'stale-save': { status: 409, title: 'It was saved elsewhere meanwhile' },
   taken: { status: 409, title: 'Somebody else has that already' },
+  'no-such-range': { status: 416, title: 'No such part of it' },
   'too-large': { status: 413, title: 'Too much at once' },
   misdirected: { status: 421, title: 'Not the name of this server' },
   'over-quota': { status: 403, title: 'The band has all it may have' },
@@ -108,6 +110,7 @@ const FULL = /^(53100|ENOSPC|EDQUOT)$/;
 export function asHttpFault(thrown: unknown): HttpFault {
   if (thrown instanceof HttpFault) return thrown;
   const { type, code, message, status } = (thrown ?? {}) as { type?: unknown; code?: unknown; message?: unknown; status?: unknown };
+  if (status === RANGE) return new HttpFault('no-such-range', 'It is shorter than the part that was asked for.', { cause: thrown });
   if (type === 'entity.too.large') return new HttpFault('too-large', tooLargeWords(thrown), { cause: thrown });
   if (type === 'entity.parse.failed') return new HttpFault('unreadable-json', 'The body is not well-formed JSON.', { cause: thrown });
   if (thrown instanceof URIError || status === 404)
@@ -126,6 +129,9 @@ export function asHttpFault(thrown: unknown): HttpFault {
   }
   return new HttpFault('unexpected', 'This is a fault of ours, not of what you typed.', { cause: thrown });
 }
+
+/** What Express says of a range that lies outside a file. */
+const RANGE = 416;
 
 const MEGABYTE = 1024 * 1024;
 

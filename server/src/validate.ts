@@ -23,6 +23,22 @@ export function refuseUnfit({ params, query, body }: Request): void {
   }
 }
 
+const MOST_DEPTH = 60;
+
+/** Refuses a body nested deeper than anything that is meant: whatever goes through one need not fear for its stack. */
+export function refuseDeep(body: unknown): void {
+  if (!Buffer.isBuffer(body) && isDeeper(body, MOST_DEPTH)) throw new HttpFault('invalid', `body: nested more than ${MOST_DEPTH} deep`);
+}
+
+function isDeeper(value: unknown, most: number): boolean {
+  let level: readonly unknown[] = [value];
+  for (let depth = 0; depth <= most; depth += 1) {
+    level = level.flatMap((one) => (typeof one === 'object' && one !== null ? Object.values(one) : []));
+    if (level.length === 0) return false;
+  }
+  return true;
+}
+
 function checked<Schema extends z.ZodType>(value: unknown, schema: Schema): z.output<Schema> {
   const read = schema.safeParse(value, { error: issueWords });
   if (read.success) return read.data;

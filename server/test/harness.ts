@@ -6,7 +6,7 @@ import { NEW_SET_SONG } from '@aurora/core';
 import { type BandBackup, bandBackup, type SetSongEntry } from '@aurora/wire';
 import { afterAll, beforeAll } from '@jest/globals';
 import pg from 'pg';
-import { pino } from 'pino';
+import { type Logger, pino } from 'pino';
 import { type AppDeps, createApp } from '../src/app.ts';
 import { backupText } from '../src/backup/backup-text.ts';
 import { addBand } from '../src/band/band-store.ts';
@@ -127,6 +127,8 @@ export interface ServerWishes {
   readonly guard?: Partial<AppDeps['guard']>;
   readonly trustProxy?: number;
   readonly metricsToken?: string | null;
+  /** Where the server writes its log; nowhere unless a test reads it. */
+  readonly log?: Logger;
   /** Whether work is done in the same process, as it is usually. */
   readonly works?: boolean;
 }
@@ -161,7 +163,7 @@ export async function openServer(db: Pick<OwnerDb, 'appUrl'> | null, wishes: Ser
   const changes = new ChangeFeed(db?.appUrl ?? NO_DATABASE, SILENT);
   const app = createApp({
     house,
-    log: SILENT,
+    log: wishes.log ?? SILENT,
     threads,
     changes,
     webRoot: wishes.webRoot ?? null,

@@ -2,7 +2,7 @@ import express, { type Request, type RequestHandler, type Response, Router } fro
 import type { Threads } from '../compute/threads.ts';
 import type { House } from '../context/enter.ts';
 import { HttpFault } from '../http-fault.ts';
-import { refuseUnfit } from '../validate.ts';
+import { refuseDeep, refuseUnfit } from '../validate.ts';
 import { type Call, checkAccepts, sendAnswer } from './call.ts';
 import type { Limits } from './limits.ts';
 import { passed } from './passed.ts';
@@ -53,6 +53,7 @@ function handlerOf(call: Call, deps: RouterDeps): RequestHandler {
     const context = await deps.house.enter(request, response, access);
     await deps.limits.count(call, context, request, response);
     if (parser !== null) await passed(parser, request, response);
+    refuseDeep(request.body);
     if (request.method === 'GET' || request.method === 'HEAD') response.set('Cache-Control', cache);
     if (call.work !== undefined && (isMuch(request) || call.isHeavy)) await serveInThread(call, request, response, deps.threads);
     else await call.serve(request, response, context);

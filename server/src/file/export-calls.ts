@@ -26,9 +26,9 @@ export function exportCalls(threads: Threads): readonly Call[] {
   return [
     fileCall(
       { ...table, id: 'exportSongIndex', access: 'member', path: `${path}/songs.csv`, summary: 'The shelf as a table' },
-      async ({ request, db, response, gone }) => {
+      async ({ request, db, response }) => {
         named(response, 'Songs');
-        await streamed(response, indexText(db, bandOf(request)), gone);
+        await streamed(response, indexText(db, bandOf(request)));
       },
     ),
     fileCall(
@@ -51,12 +51,12 @@ export function exportCalls(threads: Threads): readonly Call[] {
         isLimited: true,
         cache: 'no-store',
       },
-      async ({ request, db, response, seat, gone }) => {
+      async ({ request, db, response, seat }) => {
         const now = new Date();
         const name = orMissing(await bandName(db, bandOf(request)), 'band');
         await note(db, bandOf(request), seat.name, 'took a backup');
         response.attachment(`${fileName(name)} ${now.toISOString().slice(0, 10)}.json`).type('application/json');
-        await streamed(response, backupText(db, bandOf(request), now), gone);
+        await streamed(response, backupText(db, bandOf(request), now));
       },
     ),
     call(
@@ -90,11 +90,15 @@ function named(response: Response, name: string): void {
 
 const MOST_LISTENERS = 20;
 
-/** Sends a text as it is made: no faster than it is taken, and no further once nobody takes it. */
-async function streamed(response: Response, text: AsyncGenerator<string>, gone: AbortSignal): Promise<void> {
+/** Sends a text as it is made: no faster than it is taken, and no further once nobody takes it. That somebody left is no fault. */
+async function streamed(response: Response, text: AsyncGenerator<string>): Promise<void> {
   // each part of a stream listens for its end
   response.setMaxListeners(MOST_LISTENERS);
-  await pipeline(Readable.from(text), response, { signal: gone });
+  try {
+    await pipeline(Readable.from(text), response);
+  } catch (thrown) {
+    if ((thrown as { readonly code?: unknown }).code !== 'ERR_STREAM_PREMATURE_CLOSE') throw thrown;
+  }
 }
 
 function sendTable(response: Response, name: string, text: string): void {
