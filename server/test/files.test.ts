@@ -257,7 +257,41 @@ describe('a backup of the whole band', () => {
     const { id, preview } = await bring('band.json', text);
     expect(preview).toMatchObject({ kind: 'backup', band: 'The Slipway', songs: 2, versions: 3, members: 1, sets: 1 });
     expect(await take(id)).toMatchObject({ state: 'done', says: 'The Slipway is as it was.' });
+    const after = await asKept();
+    const spoilt = after.songs.find((one: { id: string }) => one.id === songId).versions;
+    // what stood before is kept, and what was put back is a newer revision
+    expect(spoilt.map(({ revision, source }: { revision: number; source: string }) => [revision, source.split('\n')[0]])).toEqual([
+      [1, 'title: Slack Tide'],
+      [2, 'title: Slack Tide'],
+      [3, 'title: Spoilt'],
+      [4, 'title: Slack Tide'],
+    ]);
+    expect(spoilt.slice(0, 2)).toEqual(before.songs.find((one: { id: string }) => one.id === songId).versions);
+    const whole = (kept: typeof after) => ({ ...kept, songs: kept.songs.map((one: object) => ({ ...one, versions: [] })) });
+    expect(whole(after)).toEqual(whole(before));
+  });
+
+  test('restored over what was not changed it is the same to the last version', async () => {
+    await furnished();
+    const before = await asKept();
+    await take((await bring('band.json', await backup())).id);
     expect(await asKept()).toEqual(before);
+  });
+
+  test('who still has open what stood before a restore is told so, and overwrites nothing', async () => {
+    const { songId } = await furnished();
+    const text = await backup();
+    await saveSong(db.pool, bandId, songId, { baseRevision: 2, source: 'title: Third\n1\n' });
+    const [setId] = ((await (await fetch(`${base()}/sets`)).json()) as { sets: { id: string }[] }).sets.map(({ id }) => id);
+    const setBefore = (await (await fetch(`${base()}/sets/${setId}`)).json()) as { revision: number };
+    await take((await bring('band.json', text)).id);
+    for (const baseRevision of [2, 3]) {
+      const stale = await send(`${base()}/songs/${songId}`, 'PUT', { source: 'title: Stale\n1\n', baseRevision });
+      expect(stale.status).toBe(409);
+      expect(stale.body.current.revision).toBe(4);
+    }
+    const setAfter = (await (await fetch(`${base()}/sets/${setId}`)).json()) as { revision: number };
+    expect(setAfter.revision).toBeGreaterThan(setBefore.revision);
   });
 
   test('restored into another band takes new ids, and leaves the first as it is', async () => {

@@ -11,10 +11,12 @@ import { restorePractice } from './practice-backup.ts';
 
 /**
  * Puts a backup in place of everything the band has, within the transaction of `client`: all of it
- * happens, or nothing. Ids stay as they are, so that links go on working, unless another band has them.
+ * happens, or nothing. Ids stay as they are, so that links go on working, unless another band has them. Revisions only go up:
+ * whoever still has open what stood before is told so when they save, and that stays among the versions.
  */
 export async function restoreBand(client: Queryable, bandId: string, backup: BandBackup, tick: Tick): Promise<void> {
   const signedIn = await peopleOf(client, bandId);
+  const stood = await whatStood(client, bandId);
   for (const table of ['piece', 'chord_swap', 'set_list', 'song', 'preference', 'member'])
     await client.query(`delete from ${table} where band_id = $1`, [bandId]);
   await client.query('update band set name = $2 where id = $1', [bandId, backup.band.name]);
@@ -31,16 +33,18 @@ export async function restoreBand(client: Queryable, bandId: string, backup: Ban
   }
   await bringIn(client, bandId, signedIn);
   for (const [index, song] of backup.songs.entries()) {
-    await insertWithVersions(client, bandId, songs.get(song.id) as string, { ...song, versions: ofMembers(song.versions, members) });
+    const songId = songs.get(song.id) as string;
+    const versions = onTopOf(stood.songs.get(songId), ofMembers(song.versions, members));
+    await insertWithVersions(client, bandId, songId, { ...song, versions });
     await tick(index + 1, backup.songs.length);
   }
   for (const [index, { id, name, place, startsAt, date, gapSeconds, entries }] of backup.sets.entries()) {
     const setId = sets.get(id);
     // sets stand in the order they were last worked on: the first of the backup stays the first
     await client.query(
-      `insert into set_list (id, band_id, name, place, starts_at, on_date, gap_seconds, saved_at)
-       values ($1, $2, $3, $4, $5, $6, $7, now() - $8 * interval '1 millisecond')`,
-      [setId, bandId, name, place, startsAt, date, gapSeconds, index],
+      `insert into set_list (id, band_id, name, place, starts_at, on_date, gap_seconds, saved_at, revision)
+       values ($1, $2, $3, $4, $5, $6, $7, now() - $8 * interval '1 millisecond', $9)`,
+      [setId, bandId, name, place, startsAt, date, gapSeconds, index, (stood.sets.get(setId as string) ?? 0) + 1],
     );
     await writeEntries(client, bandId, setId as string, { entries: entries.map((entry) => movedEntry(entry, songs, members)) });
   }
@@ -51,9 +55,46 @@ export async function restoreBand(client: Queryable, bandId: string, backup: Ban
     );
   await restorePractice(client, bandId, backup.practice, members, new Date());
   for (const { id, title, by, format, rhythm, said, songId, data } of backup.pieces) {
-    const kept = { id, said, songId: songId === null ? null : (songs.get(songId) ?? null) };
+    const revision = (stood.pieces.get(id) ?? 0) + 1;
+    const kept = { id, said, songId: songId === null ? null : (songs.get(songId) ?? null), revision };
     await addPiece(client, bandId, { title, by, format, rhythm, source: Buffer.from(data, 'base64'), kept });
   }
+}
+
+type Version = BandBackup['songs'][number]['versions'][number];
+
+/** How far everything had come before it was put back. */
+interface Stood {
+  readonly songs: ReadonlyMap<string, Version>;
+  readonly sets: ReadonlyMap<string, number>;
+  readonly pieces: ReadonlyMap<string, number>;
+}
+
+async function whatStood(client: Queryable, bandId: string): Promise<Stood> {
+  const songs = await client.query<Omit<Version, 'savedAt'> & { id: string; saved_at: Date }>(
+    `select song.id, version.revision, version.source, version.name, version.saved_at
+       from song join chart_version version on version.band_id = song.band_id and version.song_id = song.id and version.revision = song.revision
+      where song.band_id = $1`,
+    [bandId],
+  );
+  const revisions = async (table: 'set_list' | 'piece') => {
+    const { rows } = await client.query<{ id: string; revision: number }>(`select id, revision from ${table} where band_id = $1`, [bandId]);
+    return new Map(rows.map(({ id, revision }) => [id, revision]));
+  };
+  return {
+    songs: new Map(songs.rows.map(({ id, saved_at, ...version }) => [id, { ...version, by: null, savedAt: saved_at.toISOString() }])),
+    sets: await revisions('set_list'),
+    pieces: await revisions('piece'),
+  };
+}
+
+/** The versions of a backup on top of what stood: that is kept as one of them, and what is put back is a newer one. */
+function onTopOf(stood: Version | undefined, versions: readonly Version[]): Version[] {
+  const newest = versions.reduce((last, version) => (version.revision > last.revision ? version : last));
+  if (stood === undefined || (stood.revision === newest.revision && stood.source === newest.source)) return [...versions];
+  const revision = Math.max(newest.revision + 1, stood.revision);
+  const again = { ...newest, revision: revision + 1, name: null, savedAt: new Date().toISOString() };
+  return [...versions, { ...stood, revision }, again];
 }
 
 interface SignedIn {

@@ -67,17 +67,28 @@ function pieceOf(row: PieceRow): StoredPiece {
 /** A piece to be added. */
 export interface NewPiece extends Pick<StoredPiece, 'title' | 'by' | 'format' | 'source' | 'rhythm'> {
   /** Where it comes out of a backup: what it was then. */
-  readonly kept?: Pick<StoredPiece, 'id' | 'said' | 'songId'>;
+  readonly kept?: Pick<StoredPiece, 'id' | 'said' | 'songId' | 'revision'>;
 }
 
 /** Adds a piece; undefined when there is no such band. */
 export async function addPiece(db: Queryable, bandId: string, piece: NewPiece): Promise<StoredPiece | undefined> {
   const { title, by, format, source, rhythm, kept } = piece;
   const { rows } = await db.query<PieceRow>(
-    `insert into piece (band_id, id, title, by_line, format, source, rhythm, said, song_id, saved_at)
-     select band.id, coalesce($2::uuid, gen_random_uuid()), $3, $4, $5, $6, $7, $8, $9, clock_timestamp() from band where band.id = $1
+    `insert into piece (band_id, id, title, by_line, format, source, rhythm, said, song_id, revision, saved_at)
+     select band.id, coalesce($2::uuid, gen_random_uuid()), $3, $4, $5, $6, $7, $8, $9, $10, clock_timestamp() from band where band.id = $1
      returning ${HEAD}, source, rhythm, said`,
-    [bandId, kept?.id ?? null, title, by, format, Buffer.from(source), rhythm, stored(kept?.said ?? []), kept?.songId ?? null],
+    [
+      bandId,
+      kept?.id ?? null,
+      title,
+      by,
+      format,
+      Buffer.from(source),
+      rhythm,
+      stored(kept?.said ?? []),
+      kept?.songId ?? null,
+      kept?.revision ?? 1,
+    ],
   );
   return rows[0] === undefined ? undefined : pieceOf(rows[0]);
 }

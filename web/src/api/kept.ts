@@ -2,15 +2,15 @@ import { ANSWERS } from './kept-names.ts';
 
 const addressOf = (path: string) => `/api/v1${path}`;
 
-/** Songs and sets say when they were saved. */
-function savedAtOf(answer: unknown): string {
-  const { savedAt } = (answer ?? {}) as { readonly savedAt?: unknown };
-  return typeof savedAt === 'string' ? savedAt : '';
+/** Songs and sets say which revision they are; clocks are for people. */
+function revisionOf(answer: unknown): number {
+  const { revision } = (answer ?? {}) as { readonly revision?: unknown };
+  return typeof revision === 'number' ? revision : 0;
 }
 
 /** Whether an answer that was asked for before a save comes after it. */
 export function isOlder(answer: unknown, kept: unknown): boolean {
-  return savedAtOf(answer) < savedAtOf(kept);
+  return revisionOf(answer) < revisionOf(kept);
 }
 
 /** Keeps on the device what the server has just answered about something, so that it is there without a network. */

@@ -70,8 +70,8 @@ describe('what is kept on the device', () => {
   ])('%s: %s', (path, kept) => expect(isKeptPath(path)).toBe(kept));
 
   test('an answer from before a save does not take the place of the save', () => {
-    const saved = { savedAt: '2026-01-02T10:00:00.000Z' };
-    expect(isOlder({ savedAt: '2026-01-02T09:59:00.000Z' }, saved)).toBe(true);
+    const saved = { revision: 4, savedAt: '2026-01-02T10:00:00.000Z' };
+    expect(isOlder({ revision: 3, savedAt: '2026-01-02T11:59:00.000Z' }, saved)).toBe(true);
     expect(isOlder(saved, saved)).toBe(false);
     expect(isOlder(saved, undefined)).toBe(false);
     expect(isOlder({ songs: [] }, { songs: [] })).toBe(false);

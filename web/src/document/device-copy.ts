@@ -8,7 +8,7 @@ import type { KeptHistory } from './history.ts';
 export interface Saved<T> {
   readonly value: T;
   readonly revision: number;
-  /** ISO time: what was brought back from a backup begins again at its first revision. */
+  /** ISO time, for people; what is newer is told by the revision alone. */
   readonly savedAt: string;
 }
 

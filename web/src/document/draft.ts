@@ -98,7 +98,7 @@ export class Draft<T, Step, Clash> {
   readonly adopt = (saved: Saved<T>): void => {
     const { status } = this.#state;
     const known = status.kind === 'conflict' ? status.theirs : this.#base;
-    if (this.#saving !== null || saved.savedAt <= known.savedAt) return;
+    if (this.#saving !== null || saved.revision <= known.revision) return;
     this.#takeIn(saved);
     if (this.#state.status.kind === 'waiting') this.#later(PAUSE_MS);
   };

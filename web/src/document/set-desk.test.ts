@@ -145,7 +145,7 @@ describe('a set being worked on', () => {
     expect(saves).toHaveLength(1);
   });
 
-  const song = (id: string, savedAt: string, source = ''): Song => ({
+  const song = (id: string, revision: number, source = ''): Song => ({
     id,
     title: id,
     by: '',
@@ -156,8 +156,8 @@ describe('a set being worked on', () => {
     ridge: [],
     tags: [],
     archived: false,
-    revision: 1,
-    savedAt,
+    revision,
+    savedAt: '2026-01-01T00:00:00.000Z',
     source,
   });
 
@@ -165,7 +165,8 @@ describe('a set being worked on', () => {
     const { desk } = deskWith(accept);
     desk.adopt({ ...SET, name: 'Theirs', revision: 3, savedAt: '2026-01-01T10:00:00.000Z' });
     expect(desk.get().body.name).toBe('Theirs');
-    desk.adopt({ ...SET, name: 'Restored', revision: 1, savedAt: '2026-01-01T11:00:00.000Z' });
+    // a clock that went back says nothing: revisions only go up
+    desk.adopt({ ...SET, name: 'Restored', revision: 4, savedAt: '2025-12-31T11:00:00.000Z' });
     expect(desk.get().body.name).toBe('Restored');
     desk.adopt({ ...SET, name: 'Late answer', revision: 3, savedAt: '2026-01-01T10:30:00.000Z' });
     expect(desk.get().body.name).toBe('Restored');
@@ -175,10 +176,10 @@ describe('a set being worked on', () => {
 
   test('a chart that was changed meanwhile comes into the set, whatever waits to be saved', () => {
     const { desk } = deskWith(accept);
-    desk.adopt({ ...SET, songs: [song('a', '2026-01-01', 'key: C')] });
+    desk.adopt({ ...SET, songs: [song('a', 1, 'key: C')] });
     desk.change(named('Mine'));
-    desk.bring([song('b', '2026-01-01')]);
-    desk.adopt({ ...SET, songs: [song('a', '2026-01-02', 'key: D')] });
+    desk.bring([song('b', 1)]);
+    desk.adopt({ ...SET, songs: [song('a', 2, 'key: D')] });
     expect(desk.get().body.name).toBe('Mine');
     expect(desk.get().songs.map(({ id, source }) => [id, source])).toEqual([
       ['a', 'key: D'],

@@ -103,10 +103,10 @@ export class SetDesk {
   }
 }
 
-/** Whether a song is not here yet, or its chart was saved after the one that is. */
-function isNewer(songs: readonly Song[], { id, savedAt }: Song): boolean {
+/** Whether a song is not here yet, or is a later revision of the one that is. */
+function isNewer(songs: readonly Song[], { id, revision }: Song): boolean {
   const here = songs.find((song) => song.id === id);
-  return here === undefined || here.savedAt < savedAt;
+  return here === undefined || here.revision < revision;
 }
 
 function savedSet({ name, place, startsAt, date, gapSeconds, entries, revision, savedAt }: SetList): Saved<SetListBody> {
