@@ -104,6 +104,37 @@ test('what was saved last is what a cold start without the server shows', async 
   await start();
 });
 
+test('written without the server in two songs, closed, and opened again on the shelf: it is told, and sent by itself', async ({
+  page,
+  context,
+}) => {
+  await madeReady(page);
+  const charts = [await songPath(page, 'Ferry at Four'), await songPath(page, 'Rafters of Brine')];
+  // both are on the device before the network goes
+  for (const chart of charts) {
+    await page.goto(`${url}${chart}`);
+    await expectSaved(page);
+  }
+  await server.stop();
+  for (const chart of charts) {
+    await page.goto(`${url}${chart}`);
+    await page.getByLabel('Chart text').click();
+    await page.keyboard.press('Control+End');
+    await page.keyboard.insertText('\n[Ferry tag]\n2-7 57 1\n');
+    await expect(page.getByTestId('save-state')).toHaveAttribute('data-status', 'away');
+  }
+  await page.close();
+  const shelf = await context.newPage();
+  await shelf.goto(`${url}/`);
+  await expect(shelf.getByText('2 changes wait on this device:')).toBeVisible();
+  await start();
+  await expect(shelf.getByText(/wait on this device/)).toBeHidden({ timeout: 40_000 });
+  for (const chart of charts) {
+    const answer = await shelf.request.get(`${url}/api/v1${await apiPath(shelf, chart)}`);
+    expect(((await answer.json()) as { source: string }).source).toContain('[Ferry tag]\n2-7 57 1');
+  }
+});
+
 test('a set is changed without the server, and saved when it is back', async ({ page }) => {
   await madeReady(page);
   await server.stop();

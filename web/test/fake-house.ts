@@ -14,7 +14,7 @@ import {
 } from '@aurora/wire';
 import { leaderOf } from './known-me.ts';
 
-const BAND_ID = '00000000-0000-4000-8000-0000000000ba';
+export const BAND_ID = '00000000-0000-4000-8000-0000000000ba';
 const SAVED_AT = '2026-01-01T00:00:00.000Z';
 
 let count = 0;
@@ -47,7 +47,7 @@ export class Refusal {
 }
 
 /** A song as the server outlines it. */
-function songOf(source: string, over: Partial<Song> = {}): Song {
+export function songOf(source: string, over: Partial<Song> = {}): Song {
   const { head, bars } = readChart(source);
   return {
     id: freshId(),

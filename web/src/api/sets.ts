@@ -1,5 +1,5 @@
 import { gone, type SetList, type SetListBody, type SetListHead, setList, setListsAnswer } from '@aurora/wire';
-import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { queryOptions, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { call } from './client.ts';
 import { type Following, fullSetsKey, intervalOf, knownBandId, SAVE_MS, useBand } from './songs.ts';
 
@@ -16,12 +16,17 @@ export function useSets() {
   });
 }
 
+export const setQuery = (bandId: string, setId: string) =>
+  queryOptions({
+    queryKey: setKey(bandId, setId),
+    queryFn: ({ signal }) => call('GET', `/bands/${bandId}/sets/${setId}`, setList, { signal }),
+  });
+
 /** One set with its songs; `following` says how often it is asked for again. */
 export function useSet(setId: string | null, following: Following) {
   const bandId = useBand().data?.id ?? '';
   return useQuery({
-    queryKey: setKey(bandId, setId ?? ''),
-    queryFn: ({ signal }) => call('GET', `/bands/${bandId}/sets/${setId}`, setList, { signal }),
+    ...setQuery(bandId, setId ?? ''),
     enabled: bandId !== '' && setId !== null,
     refetchInterval: intervalOf(following),
   });

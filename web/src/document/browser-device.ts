@@ -1,5 +1,5 @@
 import { device as local, tab as session } from '../device/records.ts';
-import { type Device, type DeviceCopies, deviceCopies, tabName } from './device-copy.ts';
+import { type CopyAddress, type Device, type DeviceCopies, deviceCopies, tabName } from './device-copy.ts';
 import type { DraftKind } from './draft-kind.ts';
 import type { Page } from './open-documents.ts';
 
@@ -14,10 +14,10 @@ const device = (): Device => ({
 let tab: string | null = null;
 
 /** Copies of a document in this browser. */
-export function copiesHere<T, Step, Clash>(kind: DraftKind<T, Step, Clash>, id: string): DeviceCopies<T> {
+export function copiesHere<T, Step, Clash>(kind: DraftKind<T, Step, Clash>, address: CopyAddress): DeviceCopies<T> {
   const here = device();
   tab ??= tabName(here);
-  return deviceCopies(here, tab, kind, id);
+  return deviceCopies(here, tab, kind, address);
 }
 
 /** The page as it is left and closed. */

@@ -41,11 +41,15 @@ const TAB: RecordForm<string> = { name: 'aurora-tab', schema: z.string().min(1),
 const ABANDONED_MS = 10 * 60_000;
 
 const savedForm = z.object({ value: z.unknown(), revision: z.number(), savedAt: z.string() });
-const copyForm = z.object({ at: z.number(), value: z.unknown(), base: savedForm, sent: z.array(z.unknown()) });
+const copyForm = z.object({ at: z.number(), band: z.string().nullable(), value: z.unknown(), base: savedForm, sent: z.array(z.unknown()) });
 type KeptCopy = z.output<typeof copyForm>;
 
 /** A copy of a document; values in it are as their kind writes them. */
-export const COPY_FORM: RecordForm<KeptCopy> = { name: COPY, schema: copyForm, upgrades: [ofVersionOne] };
+export const COPY_FORM: RecordForm<KeptCopy> = {
+  name: COPY,
+  schema: copyForm,
+  upgrades: [ofVersionOne, (older) => ({ band: null, ...(older as object) })],
+};
 /** What can be taken back in a document. */
 const HISTORY_FORM: RecordForm<KeptHistory> = {
   name: 'aurora-undo',
@@ -81,15 +85,26 @@ export function tabName({ session, locks, newId }: Device): string {
   return name;
 }
 
+/** Which document of which band; what belongs to none is on this device alone. */
+export interface CopyAddress {
+  readonly bandId: string | null;
+  readonly id: string;
+}
+
 /** Keeps copies of a document on the device, apart for every tab. */
-export function deviceCopies<T, Step, Clash>(device: Device, tab: string, kind: DraftKind<T, Step, Clash>, id: string): DeviceCopies<T> {
+export function deviceCopies<T, Step, Clash>(
+  device: Device,
+  tab: string,
+  kind: DraftKind<T, Step, Clash>,
+  { bandId, id }: CopyAddress,
+): DeviceCopies<T> {
   const { local, session } = device;
   const prefix = `${COPY} ${kind.name} ${id} `;
   const place = prefix + tab;
   const undo = `${HISTORY_FORM.name} ${kind.name} ${id}`;
   const read = (name: string) => copyOf(local.get(COPY_FORM, name), kind);
   return {
-    put: (copy) => local.put(COPY_FORM, keptCopy(copy, kind, device.now()), place),
+    put: (copy) => local.put(COPY_FORM, { ...keptCopy(copy, kind), at: device.now(), band: bandId }, place),
     drop: () => local.drop(place),
     own: () => read(place),
     leftBehind: async () => {
@@ -122,8 +137,8 @@ function isAbandoned(copy: KeptCopy | null, now: number): boolean {
   return copy !== null && now - copy.at > ABANDONED_MS;
 }
 
-function keptCopy<T, Step, Clash>({ value, base, sent }: DeviceCopy<T>, kind: DraftKind<T, Step, Clash>, at: number): KeptCopy {
-  return { at, value: kind.write(value), base: { ...base, value: kind.write(base.value) }, sent: sent.map(kind.write) };
+function keptCopy<T, Step, Clash>({ value, base, sent }: DeviceCopy<T>, kind: DraftKind<T, Step, Clash>): Omit<KeptCopy, 'at' | 'band'> {
+  return { value: kind.write(value), base: { ...base, value: kind.write(base.value) }, sent: sent.map(kind.write) };
 }
 
 /** A kept copy with its values read; null where one of them is none of this kind. */
@@ -133,4 +148,28 @@ function copyOf<T, Step, Clash>(kept: KeptCopy | null, kind: DraftKind<T, Step, 
   if (value === undefined || base === undefined) return null;
   const { revision, savedAt } = kept.base;
   return { value, base: { value: base, revision, savedAt }, sent: kept.sent.flatMap((one) => kind.read(one) ?? []) };
+}
+
+/** A document that was changed on this device and is not on the server. */
+export interface WaitingCopy {
+  readonly kind: string;
+  readonly id: string;
+  /** Null where it was kept before that was told. */
+  readonly bandId: string | null;
+  /** When it was last changed, in milliseconds. */
+  readonly at: number;
+  readonly value: unknown;
+}
+
+/** Everything of the given kinds that waits on a device, each document once, the last change first. */
+export function waitingCopies(local: Records, kinds: readonly string[]): readonly WaitingCopy[] {
+  const byDocument = new Map<string, WaitingCopy>();
+  for (const name of local.names(`${COPY} `)) {
+    const [, kind = '', id = ''] = name.split(' ');
+    const kept = kinds.includes(kind) ? local.get(COPY_FORM, name) : null;
+    const known = byDocument.get(`${kind} ${id}`);
+    if (kept !== null && (known === undefined || known.at < kept.at))
+      byDocument.set(`${kind} ${id}`, { kind, id, bandId: kept.band, at: kept.at, value: kept.value });
+  }
+  return [...byDocument.values()].sort((a, b) => b.at - a.at);
 }

@@ -66,7 +66,7 @@ class World {
         if (current !== undefined) return { current };
         return { isFinal: refused === true, why: (error as Error).message, againMs };
       },
-      copies: deviceCopies(device, tab, CHART_KIND, 'song'),
+      copies: deviceCopies(device, tab, CHART_KIND, { bandId: 'band', id: 'song' }),
       now: () => this.now,
       setTimer: (work, ms) => {
         this.#timers.set(this.#next, { at: this.now + ms, work: () => void (lives() && work()) });

@@ -59,6 +59,8 @@ export class Draft<T, Step, Clash> {
   #timer: number | null = null;
   #saving: Promise<void> | null = null;
   #retryMs = RETRY_MS;
+  /** What closed tabs left behind has been taken up. */
+  readonly ready: Promise<void>;
 
   constructor(saved: Saved<T>, kind: DraftKind<T, Step, Clash>, deps: DraftDeps<T>) {
     this.#kind = kind;
@@ -69,7 +71,7 @@ export class Draft<T, Step, Clash> {
     if (own !== null) this.#recover(own);
     this.#parked = this.#keptHistory();
     this.#takeUpHistory();
-    void deps.copies.leftBehind().then((copies) => {
+    this.ready = deps.copies.leftBehind().then((copies) => {
       for (const copy of copies) this.#recover(copy);
     });
   }

@@ -27,7 +27,7 @@ export function freeDraft(): ChartDraft {
       return { value, revision: revision + 1, savedAt: new Date().toISOString() };
     },
     faultOf: () => ({ isFinal: true, why: HELP_WORDS.thisDeviceHasNoRoomLeft, againMs: null }),
-    copies: copiesHere(FREE_KIND, 'chords'),
+    copies: copiesHere(FREE_KIND, { bandId: null, id: 'chords' }),
   });
   PAGE.onLeaving(() => void chords.flush());
   PAGE.onClosing(() => chords.get().status.kind !== 'saved' && !chords.get().isKept);

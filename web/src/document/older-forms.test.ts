@@ -47,7 +47,7 @@ describe('what browsers have from before forms were counted is read', () => {
     localStorage.setItem(`aurora-copy song ${ID} left`, JSON.stringify({ version: 1, at: 5, value: 'key: C\n1 5\n', base, sent: [] }));
     sessionStorage.setItem(`aurora-undo song ${ID}`, '{"version":1,"done":[[1,[3,"x"]]],"undone":[]}');
     const here = { local: device, session: tab, locks: undefined, now: () => 10, newId: () => 'new' };
-    const copies = deviceCopies(here, 'left', CHART_KIND, ID);
+    const copies = deviceCopies(here, 'left', CHART_KIND, { bandId: null, id: ID });
     expect(copies.own()).toEqual({ value: 'key: C\n1 5\n', base, sent: [] });
     expect(copies.history()).toBeNull();
     copies.putHistory({ of: 'x', revision: 3, done: [], undone: [] });
@@ -59,7 +59,7 @@ describe('what browsers have from before forms were counted is read', () => {
     localStorage.setItem(name, JSON.stringify({ aurora: COPY_FORM.upgrades.length + 1, value: {} }));
     const locks = { query: async () => ({ held: [] }), request: async () => undefined } as unknown as LockManager;
     const here = { local: device, session: tab, locks, now: () => 10, newId: () => 'new' };
-    expect(await deviceCopies(here, 'mine', CHART_KIND, ID).leftBehind()).toEqual([]);
+    expect(await deviceCopies(here, 'mine', CHART_KIND, { bandId: null, id: ID }).leftBehind()).toEqual([]);
     expect(localStorage.getItem(name)).not.toBeNull();
   });
 });

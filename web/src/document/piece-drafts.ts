@@ -19,7 +19,7 @@ export const PIECE_DOCUMENT: DocumentKind<Piece, PieceDraft> = {
   open: (queries, { bandId, id }, piece) =>
     new Draft(savedPiece(piece), PIECE_KIND, {
       ...PAGE_CLOCK,
-      copies: copiesHere(PIECE_KIND, id),
+      copies: copiesHere(PIECE_KIND, { bandId, id }),
       save: async ({ said, ...work }, base) => {
         const saved = await savePiece(bandId, id, { ...work, said: Object.values(said) }, base).catch(async (error: unknown) => {
           // somebody saved meanwhile: what they made of it is fetched, and put together with this

@@ -45,6 +45,11 @@ export class SetDesk {
     this.#draft.subscribe(() => this.#tell());
   }
 
+  /** What closed tabs left behind has been taken up. */
+  get ready(): Promise<void> {
+    return this.#draft.ready;
+  }
+
   readonly get = (): SetDeskState => this.#state;
 
   readonly subscribe = (listener: () => void): (() => void) => {

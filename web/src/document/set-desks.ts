@@ -18,6 +18,6 @@ export const SET_DOCUMENT: DocumentKind<SetList, SetDesk> = {
         queries.setQueryData(setKey(bandId, id), saved);
         return saved;
       },
-      { ...PAGE_CLOCK, copies: copiesHere(SET_KIND, id) },
+      { ...PAGE_CLOCK, copies: copiesHere(SET_KIND, { bandId, id }) },
     ),
 };

@@ -26,7 +26,7 @@ export const SONG_DOCUMENT: DocumentKind<Song, ChartDraft> = {
   open: (queries, { bandId, id }, song) =>
     new Draft(savedSong(song), CHART_KIND, {
       ...PAGE_CLOCK,
-      copies: copiesHere(CHART_KIND, id),
+      copies: copiesHere(CHART_KIND, { bandId, id }),
       save: async (source, baseRevision) => {
         const saved = await saveSong(bandId, id, { source, baseRevision });
         keepSong(queries, bandId, saved);

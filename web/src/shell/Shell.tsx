@@ -20,8 +20,10 @@ import { Companions, ROOM_ID } from './Companions.tsx';
 import { loadCommandMenu, OpenSheet } from './OpenSheet.tsx';
 import { Rail } from './Rail.tsx';
 import { PageHead, TopBar } from './TopBar.tsx';
+import { useIdle } from './use-idle.ts';
 
 // the shelf, which opens first, needs none of these
+const WaitingLine = lazy(async () => ({ default: (await import('./WaitingLine.tsx')).WaitingLine }));
 const SaveState = lazy(async () => ({ default: (await import('./SaveState.tsx')).SaveState }));
 
 const COMMANDS_MS = 800;
@@ -46,6 +48,7 @@ function House() {
   const { pathname } = useLocation();
   const names = useNames(songId, pathname);
   const isPhone = usePhone();
+  const isIdle = useIdle();
   const { home } = useOpened();
   // in the band one key goes for what is seen only with an entry chosen
   const hasLenses = readsThroughLenses(pathname) || (/\/band(\/|$)/.test(pathname) && home !== null);
@@ -70,6 +73,7 @@ function House() {
           hasLenses={hasLenses}
           scaleIsFree={songId === undefined}
         />
+        <Suspense>{isIdle && <WaitingLine />}</Suspense>
         <Companions
           shown={hasCompanions(pathname)}
           head={

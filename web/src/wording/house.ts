@@ -1,6 +1,12 @@
 /** Words of what stands around every room. Another language is another table of this shape. */
 export const HOUSE_WORDS = {
   toTheRoom: 'To what is in the room',
+  waitingHere: 'What waits on this device',
+  changesWait: (count: number) => (count === 1 ? '1 change waits on this device:' : `${count} changes wait on this device:`),
+  sendNow: 'Send now',
+  sendingNow: 'Sending …',
+  aSong: 'a song without a name',
+  aSet: 'a set without a name',
   reader: (label: string | number) => `Reader: ${label}`,
   readingAs: (other: string, own: string) => `Reading as ${other} for this visit; back to ${own}`,
   backToReader: (own: string) => `back to ${own}`,
