@@ -1,6 +1,7 @@
 import '@fontsource-variable/bricolage-grotesque/wght.css';
 import '@fontsource-variable/figtree/wght.css';
 import './app.css';
+import './forced-colors.css';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { fetchAhead } from './api/fetch-ahead.ts';
