@@ -9,7 +9,7 @@ const FILES = readdirSync(SRC, { recursive: true, encoding: 'utf8' })
   .filter((path) => /\.(ts|tsx|css)$/.test(path) && !/\.test\.tsx?$/.test(path))
   .map((path) => ({ path, text: readFileSync(join(SRC, path), 'utf8') }));
 const COMPONENTS = FILES.filter(({ path }) => path.endsWith('.tsx'));
-const CSS = readFileSync(join(SRC, 'app.css'), 'utf8');
+const CSS = ['app.css', 'forced-colors.css'].map((file) => readFileSync(join(SRC, file), 'utf8')).join('\n');
 
 /** Where something is written, by file. */
 const places = (pattern: RegExp, files = COMPONENTS) => files.filter(({ text }) => pattern.test(text)).map(({ path }) => path);
