@@ -269,7 +269,7 @@ export { findItem, type Item, itemId, itemIn, keyOfItem } from './practice/item.
 export { keyText } from './practice/key-questions.ts';
 export { cleanInARow, FASTEST, nextTempo, SLOWEST, USUAL_STEPS } from './practice/ladder.ts';
 export { type Mark, markAnswer, oneQuality, readMarked } from './practice/mark.ts';
-export { ROAD_LEGS, type Road, type RoadLegName, type RoadStep, roadOf } from './practice/road.ts';
+export { type RoadLegName, type RoadStep, roadOf } from './practice/road.ts';
 export { isSafe, medianOf, type Memory, remember } from './practice/memory.ts';
 export { type Outcome, type Pass, placeOfBreak } from './practice/pass.ts';
 export type { BlockKind } from './practice/plan-minutes.ts';

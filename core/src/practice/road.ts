@@ -121,7 +121,7 @@ interface RoadLeg {
   readonly steps: readonly RoadStep[];
 }
 
-export interface Road {
+interface Road {
   readonly legs: readonly RoadLeg[];
   /** The first step that is not done; null at the end of the road. */
   readonly next: RoadStep | null;

@@ -39,7 +39,13 @@ export function Shell() {
   useEffect(() => {
     if (bandId !== undefined) tellOpenBand(bandId);
   }, [bandId]);
-  if (isAlone(pathname)) return <Outlet />;
+  if (isAlone(pathname))
+    return (
+      <>
+        <Outlet />
+        <OpenSheet songId={undefined} />
+      </>
+    );
   return error instanceof NoBand ? <Navigate to="/welcome" replace /> : <House />;
 }
 

@@ -14,6 +14,7 @@ const PLACES = [
   HOUSE_WORDS.chart,
   HOUSE_WORDS.neck,
   HOUSE_WORDS.band,
+  HOUSE_WORDS.practice,
   HELP_WORDS.stand,
 ] as const;
 

@@ -165,7 +165,7 @@ export const PRACTICE_WORDS = {
   inTheBreak: 'Put the instrument down. Let the arms hang, roll the shoulders, look out of the window. It goes on when you say so.',
   done: 'Done',
   nothingMarked: 'Nothing was marked',
-  notKept: 'A session without a mark is not kept in the log.',
+  notKept: 'Without a mark there is nothing to keep in the log.',
   backToThePlan: 'Back to the plan',
   cameTo: (minutes: number, passes: number, good: number) =>
     `${plural(minutes, 'minute')}, ${plural(passes, 'try', 'tries')}, ${good} of them good.`,
@@ -208,6 +208,8 @@ export const PRACTICE_WORDS = {
     chain: 'The 1 becomes the 2 of the next key. One key until it is safe, then the seam alone, then two keys joined, then three.',
     ear: 'Heard and answered: qualities, degrees, which tone moved, the bass, loops.',
   },
+  keysWhilePractising: 'Keys while you practise',
+  timeLeft: (block: number, all: number) => (block === all ? `${all} min left` : `${block} min left, ${all} in all`),
   roadWalked: 'You are at the end of the road. What fades comes back in your plans.',
   legs: {
     triads: 'Triads of a key',
@@ -222,7 +224,6 @@ export const PRACTICE_WORDS = {
     keys: 'All twelve keys',
   } satisfies Readonly<Record<RoadLegName, string>>,
   stepsDone: (done: number, all: number) => `${done} of ${all}`,
-  stepDone: 'Done',
   inDepth: (what: string, depth: 'triad' | 'seventh') => `${what}, ${depth === 'triad' ? 'triads' : 'sevenths'}`,
   neverYet: 'never yet',
   downBy: 'Each key lower by',

@@ -35,9 +35,9 @@ export function PlanPart({ practice }: PartProps) {
     <div className="flex flex-col gap-4">
       <Unfinished />
       <div className="flex flex-wrap items-end gap-x-3 gap-y-2">
-        <h2 className="mr-1 self-center font-numeral text-head font-bold">{PRACTICE_WORDS.iHave}</h2>
-        <Minutes minutes={minutes} />
         <Start blocks={blocks} />
+        <h2 className="mx-1 self-center font-numeral text-head font-bold">{PRACTICE_WORDS.iHave}</h2>
+        <Minutes minutes={minutes} />
         <Button look="bare" onClick={() => setSeed(seed + 1)}>
           <AgainIcon size={18} aria-hidden="true" /> {PRACTICE_WORDS.anotherPlan}
         </Button>

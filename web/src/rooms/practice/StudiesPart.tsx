@@ -145,12 +145,12 @@ function RoadStudy({ practice, home }: PartProps & { readonly home: Key }) {
       <ol className="flex flex-col gap-4">
         {road.legs.map(({ name, steps }, at) => (
           <li key={name}>
-            <h3 className="flex items-baseline gap-2 text-lead font-bold">
+            <h2 className="flex items-baseline gap-2 text-lead font-bold">
               <span className="font-numeral text-quiet">{at + 1}</span> {PRACTICE_WORDS.legs[name]}
               <span className="text-fine font-normal text-quiet">
                 {PRACTICE_WORDS.stepsDone(steps.filter(({ isDone }) => isDone).length, steps.length)}
               </span>
-            </h3>
+            </h2>
             <ol aria-label={PRACTICE_WORDS.legs[name]} className="mt-1.5 flex flex-wrap gap-1.5">
               {steps.map((step) => (
                 <li key={`${itemId(step.item)} ${step.depth}`} aria-current={step === road.next ? 'step' : undefined}>
@@ -159,7 +159,7 @@ function RoadStudy({ practice, home }: PartProps & { readonly home: Key }) {
                     onClick={() => start(step)}
                     className={`flex min-h-11 items-center gap-1.5 rounded-lg border px-2.5 text-base ${step === road.next ? 'border-accent bg-raised font-semibold shadow-[inset_0_-3px_0_var(--accent)]' : step.isDone ? 'border-transparent bg-wash' : 'border-hairline bg-raised'}`}
                   >
-                    {step.isDone && <ChosenIcon size={16} aria-label={PRACTICE_WORDS.stepDone} className="text-accent" />}
+                    {step.isDone && <ChosenIcon size={16} aria-label={PRACTICE_WORDS.done} className="text-accent" />}
                     <Glyphs text={stepWords(step)} />
                   </button>
                 </li>

@@ -256,10 +256,22 @@ describe('a session', () => {
     await waitFor(() => expect(sessions[0]?.note).toBe('Loose wrist'));
   });
 
+  test('how long it still lasts is in sight, and Start is the third key from the way into the room', async () => {
+    await openStudy('Shapes', /^Triads 2-3-4/);
+    expect(await screen.findByText('5 min left')).toBeTruthy();
+    cleanup();
+    useRun.setState({ run: null });
+    open('plan');
+    await screen.findByRole('button', { name: 'Start' });
+    screen.getByRole('tab', { name: 'Plan' }).focus();
+    await user.tab();
+    expect(document.activeElement?.textContent).toContain('Start');
+  });
+
   test('a session without a mark is not kept', async () => {
     await openStudy('Shapes', /^Triads 2-3-4/);
     await press('Finish');
-    expect(await screen.findByText('A session without a mark is not kept in the log.')).toBeTruthy();
+    expect(await screen.findByText('Without a mark there is nothing to keep in the log.')).toBeTruthy();
     await press('Back to the plan');
     await screen.findByRole('tablist');
     expect(sessions).toEqual([]);

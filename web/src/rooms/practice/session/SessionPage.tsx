@@ -1,14 +1,15 @@
 import { BLOCK_NAMES, itemWords, keyOfItem, whatWords, wholeKeyWords } from '@aurora/core';
-import { type ReactNode, useEffect, useRef } from 'react';
+import { type ReactNode, useEffect, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { Glyphs } from '../../../parts/notation/Glyphs.tsx';
 import { useNaming } from '../../../session/lens.ts';
+import { openSheet } from '../../../session/sheet-store.ts';
 import { useShortcuts } from '../../../session/use-shortcuts.ts';
 import { useTheme, useThemeOnPage } from '../../../session/use-theme.ts';
 import { stop } from '../../../transport/player.ts';
 import { stopSong } from '../../../transport/song-player.ts';
 import { Button } from '../../../ui/Button.tsx';
-import { BeforeIcon, CloseIcon, SkipIcon } from '../../../ui/icons.ts';
+import { BeforeIcon, CloseIcon, HelpIcon, SkipIcon } from '../../../ui/icons.ts';
 import { Notice } from '../../../ui/Notice.tsx';
 import { SignButton } from '../../../ui/SignButton.tsx';
 import { HOUSE_WORDS } from '../../../wording/house.ts';
@@ -21,7 +22,7 @@ import { PlayItem } from './PlayItem.tsx';
 import { RestItem } from './RestItem.tsx';
 import { turnRun, useRun } from './run-store.ts';
 import { SongItem } from './SongItem.tsx';
-import { back, blockNow, ended, itemNext, itemNow, type Run, skipped } from './session-run.ts';
+import { back, blockNow, ended, itemNext, itemNow, type Run, skipped, timeLeft } from './session-run.ts';
 
 /** A session: one thing at a time, large enough to be read from where one sits, and everything within reach of one key, one thumb or one foot. */
 export function SessionPage() {
@@ -42,7 +43,13 @@ export function SessionPage() {
     silence();
     turnRun((before) => to(before, Date.now()));
   };
-  useShortcuts({ Escape: leave, ArrowRight: turn(skipped), ArrowLeft: turn(back), f: turn(ended) });
+  useShortcuts({
+    Escape: leave,
+    ArrowRight: turn(skipped),
+    ArrowLeft: turn(back),
+    f: turn(ended),
+    '?': () => openSheet({ kind: 'keys' }),
+  });
   if (run === null)
     return (
       <main className="h-full">
@@ -136,6 +143,14 @@ function Head({ run, turn, onLeave }: HeadProps) {
         <Button look="bare" className="px-2.5!" onClick={turn(skipped)} disabled={run.phase === 'over'}>
           <SkipIcon size={20} aria-hidden="true" /> {PRACTICE_WORDS.skipThis}
         </Button>
+        <SignButton
+          name={PRACTICE_WORDS.keysWhilePractising}
+          keys="?"
+          className="pointer-coarse:hidden"
+          onClick={() => openSheet({ kind: 'keys' })}
+        >
+          <HelpIcon size={20} />
+        </SignButton>
         <Button onClick={turn(ended)} disabled={run.phase === 'over'}>
           {PRACTICE_WORDS.finish}
         </Button>
@@ -164,7 +179,26 @@ function Where({ run, children }: { readonly run: Run; readonly children: ReactN
           />
         ))}
       </div>
+      <TimeLeft run={run} />
       <span className="truncate phone:hidden">{children}</span>
     </div>
   );
+}
+
+const TIME_MS = 5000;
+
+/** Minutes left of the block and of all of it, as the plan means them. */
+function TimeLeft({ run }: { readonly run: Run }) {
+  const [now, setNow] = useState(() => Date.now());
+  useEffect(() => {
+    const timer = window.setInterval(() => setNow(Date.now()), TIME_MS);
+    return () => window.clearInterval(timer);
+  }, []);
+  if (run.phase === 'over') return null;
+  const { block, all } = timeLeft(run, Math.max(now, run.since));
+  return <span className="shrink-0 whitespace-nowrap tabular-nums">{PRACTICE_WORDS.timeLeft(minutesOf(block), minutesOf(all))}</span>;
+}
+
+function minutesOf(ms: number): number {
+  return Math.ceil(ms / 60_000);
 }

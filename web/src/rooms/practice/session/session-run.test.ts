@@ -7,6 +7,7 @@ import {
   blockOf,
   blockSkipped,
   blocksOf,
+  ended,
   itemNext,
   itemNow,
   marked,
@@ -15,6 +16,7 @@ import {
   type Run,
   skipped,
   stopped,
+  timeLeft,
 } from './session-run.ts';
 
 const C = { tonic: 0, scale: 'major' } as const;
@@ -82,4 +84,16 @@ describe('a session', () => {
       { seed: 8, numRuns: 100 },
     );
   });
+});
+
+test('what is left: of the block from where one is, of the session with all that comes', () => {
+  const run = beginRun('a', [scale(4), rest, scale(6)], 0);
+  const minutes = (at: typeof run, now: number) => Object.values(timeLeft(at, now)).map((ms) => ms / 60_000);
+  expect(minutes(run, 0)).toEqual([4, 13]);
+  expect(minutes(run, 60_000)).toEqual([3, 12]);
+  // who takes longer has nothing left of it, and no less of what comes
+  expect(minutes(run, 20 * 60_000)).toEqual([0, 9]);
+  const resting = skipped(run, 60_000);
+  expect(minutes(resting, 120_000)).toEqual([2, 8]);
+  expect(minutes(ended(run), 10)).toEqual([0, 0]);
 });
