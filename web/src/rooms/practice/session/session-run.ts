@@ -144,7 +144,7 @@ export function minutesDone({ blocks, block, place }: Run): number {
 /** How long the block and the whole session still last, in milliseconds, if everything takes as long as it is meant to. */
 export function timeLeft(run: Run, now: number): { readonly block: number; readonly all: number } {
   const block = blockNow(run);
-  if (block === null) return { block: 0, all: 0 };
+  if (block === null || run.phase === 'over') return { block: 0, all: 0 };
   const lengths = block.items.length === 0 ? [block.minutes * MINUTE] : block.items.slice(run.place).map(({ ms }) => ms);
   const [here = 0, ...later] = lengths;
   const left = Math.max(0, here - (now - run.since)) + later.reduce((sum, ms) => sum + ms, 0);
