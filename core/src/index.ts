@@ -81,7 +81,16 @@ export { parseChange, printChange } from './chart/change-text.ts';
 export { parseChart } from './chart/chart-text.ts';
 export type { Change, Problem } from './chart/chart.ts';
 export { countingTonic, headValue, type Numbering } from './chart/head.ts';
-export { type ChartReading, keysReadFrom, type Letters, lettersFrom, lettersTonic, printBar, readChart } from './chart/reading.ts';
+export {
+  type ChartReading,
+  keysReadFrom,
+  type Letters,
+  lettersFrom,
+  lettersTonic,
+  printBar,
+  readChart,
+  soundingChords,
+} from './chart/reading.ts';
 export { renderChart } from './chart/render.ts';
 export { linesOf } from './chart/text-lines.ts';
 export { secondsOf, type TimedBar, timelineOf } from './chart/timeline.ts';
@@ -255,7 +264,7 @@ export { chordMidi, climbingMidi, scaleMidi } from './sound/sounding.ts';
 // groove
 export { type BandPart, type BandSound, bandBar, DRUM_KEYS, type Hit, type PlayedBar } from './groove/band-bar.ts';
 export { GROOVE_NAMES, type GrooveName } from './groove/groove-table.ts';
-export { type GrooveBar, grooveBar, grooveOf, swung } from './groove/groove.ts';
+export { type GrooveBar, grooveBar, grooveOf, hasDrums, swung } from './groove/groove.ts';
 export { walkingScales } from './groove/walking-scales.ts';
 
 // practice

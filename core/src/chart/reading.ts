@@ -56,6 +56,15 @@ export function lettersFrom(reading: Pick<ChartReading, 'stretches' | 'head'>, t
   return { keys, chordIn: (chord, stretch) => writableChord(chordOnTonic(chord, counting[stretch] as Note)) };
 }
 
+/** Which chord sounds at a place of a written bar; null where nobody plays. */
+export function soundingChords({ bars }: Pick<ChartReading, 'bars'>, letters: Letters): (bar: number, place: number) => Chord | null {
+  return (bar, place) => {
+    const { chords = [], stretch = 0 } = bars[bar] ?? {};
+    const chord = chords[place]?.chord ?? null;
+    return chord === null ? null : letters.chordIn(chord, stretch);
+  };
+}
+
 /**
  * The note that letters in a bar count from, when the chart is read with its home on `tonic`: what a
  * letter typed there means. Behind the last bar, in the key the chart has come to.

@@ -1,12 +1,12 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
-import { lettersFrom, readChart } from '../chart/reading.ts';
+import { lettersFrom, readChart, soundingChords } from '../chart/reading.ts';
 import { timelineOf } from '../chart/timeline.ts';
 import { parseChord } from '../chord/chord-text.ts';
 import { requireValue } from '../fault.ts';
 import { chroma } from '../pitch/note.ts';
 import { parseNote } from '../pitch/note-text.ts';
-import { type BandPart, type BandSound, bandBar, DRUM_KEYS, type Hit } from './band-bar.ts';
+import { type BandPart, bandBar, DRUM_KEYS, type Hit } from './band-bar.ts';
 import { GROOVE_NAMES, type GrooveName } from './groove-table.ts';
 import { bassMidi, walkingLine } from './walking.ts';
 
@@ -15,10 +15,7 @@ function played(text: string, groove: GrooveName, hasBass = true): readonly (rea
   const reading = readChart(text);
   const letters = lettersFrom(reading, requireValue(parseNote('C')));
   const timeline = timelineOf(reading);
-  const chordAt: BandSound['chordAt'] = (bar, place) => {
-    const chord = reading.bars[bar]?.chords[place]?.chord;
-    return chord === null || chord === undefined ? null : letters.chordIn(chord, reading.bars[bar]?.stretch ?? 0);
-  };
+  const chordAt = soundingChords(reading, letters);
   return timeline.map((bar, order) =>
     bandBar(
       { bar, before: timeline[order - 1] ?? null, next: timeline[order + 1] ?? null, order },

@@ -1,7 +1,7 @@
 import type { TimedBar, TimedChord } from '../chart/timeline.ts';
 import type { Chord } from '../chord/chord.ts';
 import { chordMidi } from '../sound/sounding.ts';
-import { type Cell, type GrooveBar, grooveBar, swung } from './groove.ts';
+import { type Cell, type GrooveBar, grooveBar, hasDrums, moved, swung } from './groove.ts';
 import { DRUM_VOICES, type DrumVoice, type GrooveName } from './groove-table.ts';
 import { bassMidi, bassTone, walkingLine } from './walking.ts';
 
@@ -76,8 +76,8 @@ export function bandBar(played: PlayedBar, sound: BandSound): readonly Hit[] {
   const stretches = stretchesOf(played, sound);
   // of a pickup only the end of the pattern is played
   const missing = groove.beats - played.bar.beats;
-  const moved = (cells: readonly Cell[]) => cells.map((cell) => ({ ...cell, at: cell.at - missing })).filter(({ at }) => at >= 0);
-  const bar = { ...groove, cells: moved(groove.cells), fill: moved(groove.fill), fillFrom: groove.fillFrom - missing };
+  const kept = (cells: readonly Cell[]) => moved(cells, -missing).filter(({ at }) => at >= 0);
+  const bar = { ...groove, cells: kept(groove.cells), fill: kept(groove.fill), fillFrom: groove.fillFrom - missing };
   const hits = [
     ...stretches.flatMap((stretch) => [...guitarHits(stretch, bar, sound), ...bassHits(stretch, bar)]),
     ...(hasDrums(sound.groove) ? drumHits(played, stretches, bar) : []),
@@ -85,8 +85,6 @@ export function bandBar(played: PlayedBar, sound: BandSound): readonly Hit[] {
   const swing = (at: number) => swung(sound.groove, played.bar.meter, at, sound.tempo);
   return hits.map((hit) => ({ ...hit, at: swing(hit.at), beats: swing(hit.at + hit.beats) - swing(hit.at) })).sort((a, b) => a.at - b.at);
 }
-
-const hasDrums = (groove: GrooveName) => groove !== 'plain';
 
 /** A chord of a bar, from where it is heard to where the next one is. */
 interface Stretch {
@@ -106,11 +104,10 @@ interface Stretch {
 }
 
 function stretchesOf({ bar, before, next }: PlayedBar, sound: BandSound): readonly Stretch[] {
-  const pushed = next?.chords[0];
-  const isPushed = pushed !== undefined && pushed.at < 0;
-  const end = bar.beats + (isPushed ? pushed.at : 0);
-  const first = next?.chords[0];
-  const after = next === null || first === undefined ? null : sound.chordAt(next.bar, first.place);
+  const coming = next?.chords[0];
+  const isPushed = coming !== undefined && coming.at < 0;
+  const end = bar.beats + (isPushed ? coming.at : 0);
+  const after = next === null || coming === undefined ? null : sound.chordAt(next.bar, coming.place);
   const own = bar.chords.map((timed, index): Stretch => {
     const following = bar.chords[index + 1];
     const isLast = following === undefined;
@@ -129,7 +126,7 @@ function stretchesOf({ bar, before, next }: PlayedBar, sound: BandSound): readon
     };
   });
   if (next === null || !isPushed) return own;
-  return [...own, pushedIn(next, pushed, { from: end, to: bar.beats }, sound)];
+  return [...own, pushedIn(next, coming, { from: end, to: bar.beats }, sound)];
 }
 
 /** The next bar's first chord, as far as it is heard in this one. */
@@ -215,7 +212,8 @@ function bassHits(stretch: Stretch, bar: GrooveBar): readonly Hit[] {
   if (once !== null) return once;
   const cells = cellsOf('bass', stretch, bar);
   const entered = isHeld || cells[0]?.at === from ? cells : [{ row: 'bass', at: from, sign: 'R' }, ...cells];
-  const walked = walkingLine({ chord, scale, next: next ?? chord, count: entered.length });
+  const walks = entered.some(({ sign }) => sign === 'W');
+  const walked = walks ? walkingLine({ chord, scale, next: next ?? chord, count: entered.length }) : [];
   return entered.map(({ at, sign }, index) => {
     const midi = index === 0 && !isHeld ? root : sign === 'W' ? (walked[index] as number) : bassSign(sign, chord, root);
     return { part: 'bass', at, beats: (entered[index + 1]?.at ?? to) - at, midi: [midi], level: sign === 'R' ? FULL : FULL * 0.9 };

@@ -27,9 +27,14 @@ export function grooveOf(feel: string): GrooveName {
   return WORDS.find(([word]) => word.test(said))?.[1] ?? 'plain';
 }
 
+/** Whether a groove has drums: what is plain is played over a click. */
+export function hasDrums(name: GrooveName): boolean {
+  return name !== 'plain';
+}
+
 /** Something in a groove, by its sign. */
-export interface Cell<Row extends string = string> {
-  readonly row: Row;
+export interface Cell {
+  readonly row: string;
   /** Written beats after the bar begins, before it swings. */
   readonly at: number;
   readonly sign: string;
@@ -50,38 +55,25 @@ export interface GrooveBar {
  * groups of two with a three at the end. `order` counts the bars for grooves that go over two.
  */
 export function grooveBar(name: GrooveName, meter: Meter, order: number): GrooveBar {
+  if (!hasDrums(name)) return { beats: meter.beats, cells: [], fill: [], fillFrom: meter.beats };
   const groove = PATTERNS[name];
-  if (pulseOf(meter) === 3) return pulses(variant(groove.six ?? fallback(groove, 'six'), order), meter.beats);
+  if (pulseOf(meter) === 3) return pulses(patternOf(groove, 'six', order), meter.beats);
   if (meter.unit === 2) return scaled(quarters(groove, meter.beats * 2, order), 0.5);
-  if (meter.unit >= 8 && meter.beats !== 3) return uneven(groove, meter.beats);
+  if (meter.unit >= 8 && meter.beats !== 3) return uneven(meter.beats);
   return quarters(groove, meter.beats, order);
 }
 
-function variant(patterns: readonly Pattern[], order: number): Pattern {
+/** Who plays for a groove that has no pattern of its own in a meter: the plainest one that has. */
+const INSTEAD = { four: PATTERNS.straight.four, three: PATTERNS.waltz.three, six: PATTERNS.gospel.six };
+
+/** The pattern of a groove in a meter; one of several in turn. */
+function patternOf(groove: Groove, meter: keyof typeof INSTEAD, order: number): Pattern {
+  const patterns = (groove[meter] ?? INSTEAD[meter]) as readonly Pattern[];
   return patterns[order % patterns.length] as Pattern;
 }
 
-/** A groove without a meter of its own plays the plainest one that has it. */
-function fallback(groove: Groove, meter: 'four' | 'three' | 'six'): readonly Pattern[] {
-  if (groove === PATTERNS.plain) return [PLAIN[meter]];
-  const other = meter === 'four' ? PATTERNS.straight : meter === 'three' ? PATTERNS.waltz : PATTERNS.gospel;
-  return other[meter] as readonly Pattern[];
-}
-
-const PLAIN = {
-  four: { beats: 4, steps: 4, rows: {}, fill: {} },
-  three: { beats: 3, steps: 3, rows: {}, fill: {} },
-  six: { beats: 6, steps: 6, rows: {}, fill: {} },
-} as const;
-
 function quarters(groove: Groove, beats: number, order: number): GrooveBar {
-  const groups = groupsOf(beats);
-  const bars: GrooveBar[] = [];
-  for (const group of groups) {
-    const patterns = group === 3 ? (groove.three ?? fallback(groove, 'three')) : (groove.four ?? fallback(groove, 'four'));
-    bars.push(cut(read(variant(patterns, order)), group));
-  }
-  return joined(bars);
+  return joined(groupsOf(beats).map((group) => cut(read(patternOf(groove, group === 3 ? 'three' : 'four', order)), group)));
 }
 
 /** So many quarters in the groups a band counts them in. */
@@ -94,27 +86,30 @@ function groupsOf(beats: number): readonly number[] {
 /** Dotted beats: the two of 6/8 in turn. */
 function pulses(pattern: Pattern, beats: number): GrooveBar {
   const six = read(pattern);
-  const halves = [
-    cut(six, 3),
-    { ...tail(six, 3), fill: six.fill.map((cell) => ({ ...cell, at: cell.at - 3 })), fillFrom: six.fillFrom - 3 },
-  ];
+  const halves = [cut(six, 3), behind(six, 3)];
   return joined(Array.from({ length: beats / 3 }, (_, pulse) => halves[pulse % 2] as GrooveBar));
 }
 
-function tail(bar: GrooveBar, from: number): GrooveBar {
+/** What of a bar stands behind its first beats. */
+function behind({ beats, cells, fill, fillFrom }: GrooveBar, from: number): GrooveBar {
   return {
-    ...bar,
-    beats: bar.beats - from,
-    cells: bar.cells.filter(({ at }) => at >= from).map((cell) => ({ ...cell, at: cell.at - from })),
+    beats: beats - from,
+    cells: moved(cells, -from).filter(({ at }) => at >= 0),
+    fill: moved(fill, -from),
+    fillFrom: fillFrom - from,
   };
+}
+
+/** Cells so many beats later. */
+export function moved(cells: readonly Cell[], by: number): readonly Cell[] {
+  return cells.map((cell) => ({ ...cell, at: cell.at + by }));
 }
 
 const PAIR = 2;
 
 /** Eighths in twos and a three: the kick on each group but the last, which has the snare. */
-function uneven(groove: Groove, beats: number): GrooveBar {
+function uneven(beats: number): GrooveBar {
   const starts = Array.from({ length: Math.max(1, Math.floor(beats / PAIR)) }, (_, group) => group * PAIR);
-  if (groove === PATTERNS.plain) return { beats, cells: [], fill: [], fillFrom: beats };
   const last = starts.length - 1;
   const cells = [
     ...Array.from({ length: beats }, (_, at): Cell => ({ row: 'hat', at, sign: starts.includes(at) ? 'x' : 'g' })),
@@ -151,18 +146,17 @@ function joined(bars: readonly GrooveBar[]): GrooveBar {
   let fill: readonly Cell[] = [];
   let fillFrom = 0;
   for (const bar of bars) {
-    const begins = beats;
-    cells.push(...bar.cells.map((cell) => ({ ...cell, at: cell.at + begins })));
-    fill = bar.fill.map((cell) => ({ ...cell, at: cell.at + begins }));
-    fillFrom = bar.fillFrom + begins;
+    cells.push(...moved(bar.cells, beats));
+    fill = moved(bar.fill, beats);
+    fillFrom = bar.fillFrom + beats;
     beats += bar.beats;
   }
   return { beats, cells, fill, fillFrom };
 }
 
 function scaled(bar: GrooveBar, by: number): GrooveBar {
-  const moved = (cells: readonly Cell[]) => cells.map((cell) => ({ ...cell, at: cell.at * by }));
-  return { beats: bar.beats * by, cells: moved(bar.cells), fill: moved(bar.fill), fillFrom: bar.fillFrom * by };
+  const quick = (cells: readonly Cell[]) => cells.map((cell) => ({ ...cell, at: cell.at * by }));
+  return { beats: bar.beats * by, cells: quick(bar.cells), fill: quick(bar.fill), fillFrom: bar.fillFrom * by };
 }
 
 /** Up to this tempo the first eighth of a beat is twice as long as the second. */

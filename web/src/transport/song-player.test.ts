@@ -1,4 +1,4 @@
-import { lettersFrom, parseNote, readChart, requireValue, timelineOf } from '@aurora/core';
+import { lettersFrom, parseNote, readChart, requireValue, soundingChords, timelineOf } from '@aurora/core';
 import { describe, expect, test } from '@jest/globals';
 import { beatSeconds, clicksOf, hitsOf, type SongSound } from './song-player.ts';
 
@@ -6,11 +6,7 @@ const timeline = (text: string) => timelineOf(readChart(text));
 
 function soundOf(text: string, wish: Partial<SongSound>): SongSound {
   const reading = readChart(text);
-  const letters = lettersFrom(reading, requireValue(parseNote('C')));
-  const chordAt: SongSound['chordAt'] = (bar, place) => {
-    const chord = reading.bars[bar]?.chords[place]?.chord ?? null;
-    return chord === null ? null : letters.chordIn(chord, 0);
-  };
+  const chordAt = soundingChords(reading, lettersFrom(reading, requireValue(parseNote('C'))));
   const parts = { guitar: true, bass: true, drums: true };
   const how = { tempo: 100, pace: 1, click: false, parts, loop: null, groove: 'plain' as const };
   return { timeline: timelineOf(reading), chordAt, scaleAt: () => null, ...how, ...wish };

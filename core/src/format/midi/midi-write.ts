@@ -1,13 +1,11 @@
 import { type MidiData, type MidiEvent, writeMidi as writeMidiFile } from 'midi-file';
 import { analyze } from '../../analysis/analyze.ts';
 import { headValue } from '../../chart/head.ts';
-import type { ChartReading } from '../../chart/reading.ts';
-import { type Letters, lettersFrom } from '../../chart/reading.ts';
+import { type ChartReading, lettersFrom, soundingChords } from '../../chart/reading.ts';
 import { type TimedBar, timelineOf } from '../../chart/timeline.ts';
-import type { Chord } from '../../chord/chord.ts';
 import { printChord } from '../../chord/chord-text.ts';
 import { type BandPart, type BandSound, bandBar, type Hit } from '../../groove/band-bar.ts';
-import { grooveOf } from '../../groove/groove.ts';
+import { grooveOf, hasDrums } from '../../groove/groove.ts';
 import { walkingScales } from '../../groove/walking-scales.ts';
 import type { Key } from '../../key/key.ts';
 import type { Note } from '../../pitch/note.ts';
@@ -33,18 +31,18 @@ const USUAL_TEMPO = 100;
 export function writeMidi(reading: ChartReading, source: string, tonic: Note, losses: LossList): Uint8Array {
   const letters = lettersFrom(reading, tonic);
   const groove = grooveOf(reading.head.feel);
-  const hasDrums = groove !== 'plain';
+  const isDrummed = hasDrums(groove);
   const head: AtTick[] = [{ ticks: 0, event: meta('trackName', ascii(reading.head.title)) }];
   if (reading.head.feel !== '') head.push({ ticks: 0, event: meta('text', ascii(`feel: ${reading.head.feel}`)) });
   const tracks: Readonly<Record<BandPart, AtTick[]>> = {
     guitar: opened('Chords', CHORDS),
     bass: opened('Bass', BASS),
-    drums: [{ ticks: 0, event: meta('trackName', hasDrums ? 'Drums' : 'Click') }],
+    drums: [{ ticks: 0, event: meta('trackName', isDrummed ? 'Drums' : 'Click') }],
   };
   const timeline = timelineOf(reading);
   const sound: Omit<BandSound, 'tempo'> = {
     groove,
-    chordAt: (bar, place) => chordIn(reading, letters, bar, place),
+    chordAt: soundingChords(reading, letters),
     scaleAt: groove === 'swing' ? walkingScales(analyze(progressionOf({ source, reading }))) : () => null,
     hasBass: true,
   };
@@ -53,20 +51,14 @@ export function writeMidi(reading: ChartReading, source: string, tonic: Note, lo
   timeline.forEach((bar, order) => {
     const [before = null, next = null] = [timeline[order - 1], timeline[order + 1]];
     const tick = ticksPerBeat(bar);
-    head.push(...headEvents(reading, bar, before ?? undefined, letters.keys[bar.stretch] as Key).map((event) => ({ ticks: at, event })));
+    head.push(...headEvents(reading, bar, before, letters.keys[bar.stretch] as Key).map((event) => ({ ticks: at, event })));
     head.push(...namesIn(bar, sound.chordAt).map((name) => ({ ...name, ticks: Math.max(0, at + Math.round(name.ticks * tick)) })));
-    if (!hasDrums) tracks.drums.push(...clicksOf(bar, at, tick));
+    if (!isDrummed) tracks.drums.push(...clicksOf(bar, at, tick));
     for (const hit of bandBar({ bar, before, next, order }, { ...sound, tempo: bar.tempo ?? USUAL_TEMPO }))
       tracks[hit.part].push(...struck(hit, at, tick));
     at += Math.round(bar.beats * tick);
   });
   return fileOf([head, tracks.guitar, tracks.bass, tracks.drums].map(closed));
-}
-
-function chordIn(reading: ChartReading, letters: Letters, bar: number, place: number): Chord | null {
-  const { chords, stretch } = reading.bars[bar] ?? {};
-  const chord = chords?.[place]?.chord ?? null;
-  return chord === null ? null : letters.chordIn(chord, stretch ?? 0);
 }
 
 /** The names of a bar's chords, at the beats where they enter. */
@@ -166,18 +158,18 @@ function ticksPerBeat({ meter }: TimedBar): number {
 }
 
 /** What is new with a bar: meter, tempo, key, section. */
-function headEvents(reading: ChartReading, bar: TimedBar, before: TimedBar | undefined, key: Key): readonly Event[] {
+function headEvents(reading: ChartReading, bar: TimedBar, before: TimedBar | null, key: Key): readonly Event[] {
   const { beats, meter, pulse } = bar;
   const events: Event[] = [];
   // a pickup is a short bar of its own
-  if (before === undefined || before.beats !== beats || before.meter.unit !== meter.unit)
+  if (before === null || before.beats !== beats || before.meter.unit !== meter.unit)
     events.push({ type: 'timeSignature', meta: true, ...wholeMeter(beats, meter.unit), metronome: 24, thirtyseconds: 8 });
   const tempo = bar.tempo ?? USUAL_TEMPO;
-  if (before === undefined || tempo !== (before.tempo ?? USUAL_TEMPO)) {
+  if (before === null || tempo !== (before.tempo ?? USUAL_TEMPO)) {
     const quarters = (tempo * pulse * 4) / meter.unit;
     events.push({ type: 'setTempo', meta: true, microsecondsPerBeat: Math.round(60_000_000 / quarters) });
   }
-  if (before === undefined || before.stretch !== bar.stretch) events.push({ type: 'keySignature', meta: true, ...keySignature(key) });
+  if (before === null || before.stretch !== bar.stretch) events.push({ type: 'keySignature', meta: true, ...keySignature(key) });
   const section = before?.part === bar.part ? null : reading.performance.parts[bar.part]?.section;
   const name = reading.sections[section ?? -1]?.name;
   if (name !== undefined) events.push(meta('marker', ascii(name)));

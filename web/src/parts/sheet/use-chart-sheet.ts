@@ -7,6 +7,7 @@ import {
   type PartKind,
   type Projected,
   projectChart,
+  soundingChords,
   timelineOf,
   withSwaps,
 } from '@aurora/core';
@@ -93,10 +94,7 @@ function useLetters(reading: ChartReading, sounding: Note): Pick<ChartOnDesk, 'c
   return useMemo(() => {
     const letters = lettersFrom(reading, sounding);
     return {
-      chordAt: (bar, place) => {
-        const chord = reading.bars[bar]?.chords[place]?.chord ?? null;
-        return chord === null ? null : letters.chordIn(chord, reading.bars[bar]?.stretch ?? 0);
-      },
+      chordAt: soundingChords(reading, letters),
       keyAt: (bar) => letters.keys[reading.bars[bar]?.stretch ?? -1] ?? null,
     };
   }, [reading, sounding]);

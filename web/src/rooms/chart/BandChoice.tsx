@@ -1,4 +1,4 @@
-import { type BandPart, GROOVE_NAMES, type GrooveName } from '@aurora/core';
+import { type BandPart, GROOVE_NAMES, type GrooveName, hasDrums } from '@aurora/core';
 import { Select } from '../../ui/Select.tsx';
 import { Tick } from '../../ui/Tick.tsx';
 import { CHART_WORDS } from '../../wording/chart.ts';
@@ -27,9 +27,9 @@ export function BandChoice({ band, tempo }: { readonly band: BandPlay; readonly 
           ))}
         </Select>
       </label>
-      {groove !== 'plain' && <GroovePicture groove={groove} meter={meter} tempo={tempo} parts={parts} />}
+      {hasDrums(groove) && <GroovePicture groove={groove} meter={meter} tempo={tempo} parts={parts} />}
       <div role="group" aria-label={CHART_WORDS.whoPlays} className="flex flex-wrap gap-x-4">
-        {PARTS.filter((part) => part !== 'drums' || groove !== 'plain').map((part) => (
+        {PARTS.filter((part) => part !== 'drums' || hasDrums(groove)).map((part) => (
           <Tick key={part} label={CHART_WORDS.bandParts[part]} on={parts[part]} onTick={(isOn) => band.setPart(part, isOn)} />
         ))}
       </div>

@@ -1,4 +1,4 @@
-import type { ChartReading } from '@aurora/core';
+import { type ChartReading, hasDrums } from '@aurora/core';
 import { Popover } from 'radix-ui';
 import { Button } from '../../ui/Button.tsx';
 import { Hint } from '../../ui/Hint.tsx';
@@ -29,7 +29,7 @@ export function PlayBar({ play, reading }: { readonly play: SongPlay; readonly r
             <Named name={CHART_WORDS.tempoAndHowItIsPlayed(play.tempo)} className="flex flex-col items-center leading-tight">
               <span className="text-base">{play.tempo}</span>
               <span className="text-fine font-normal whitespace-nowrap text-quiet">
-                {!play.playing && play.band.groove !== 'plain' && (
+                {!play.playing && hasDrums(play.band.groove) && (
                   <span className="phone:hidden">{CHART_WORDS.grooveNames[play.band.groove]}, </span>
                 )}
                 {play.said || CHART_WORDS.tempo.toLowerCase()}

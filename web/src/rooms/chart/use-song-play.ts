@@ -4,6 +4,7 @@ import {
   type ChartReading,
   type GrooveName,
   grooveOf,
+  hasDrums,
   printLength,
   secondsOf,
   type TimedBar,
@@ -68,7 +69,7 @@ export function useSongPlay(
   const band = useBandPlay(reading);
   // drums keep the time themselves
   const [wishedClick, setClick] = useState<boolean | null>(null);
-  const click = wishedClick ?? (band.groove === 'plain' || !band.parts.drums);
+  const click = wishedClick ?? !(hasDrums(band.groove) && band.parts.drums);
   const [countIn, setCountIn] = useState(true);
   const [loop, setLoop] = useState<number | null>(null);
   useEffect(() => setTempo(written), [written]);
