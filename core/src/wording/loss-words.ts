@@ -13,7 +13,6 @@ const WORDS = {
   cue: (_what: string) => 'Cues for one player are written as remarks for everyone',
   mode: (what: string) => `The key is written as ${what}`,
   tempo: (_what: string) => 'Tempos are left out',
-  feel: (what: string) => `The feel, ${what}, is left out`,
   head: (what: string) => `The line “${what}” is left out`,
   numbering: (_what: string) => 'Numbers are written as letters; the numbering is left out',
   'split-rounded': (_what: string) => 'Chords that share a bar were set to the nearest half beat',
