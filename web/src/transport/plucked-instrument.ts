@@ -9,7 +9,7 @@ export interface Instrument {
   readonly strings: tone.Sampler;
   /** How long a string rings at the most. */
   readonly ringSeconds: number;
-  /** By the pitches of its General MIDI keys. */
+  /** By the pitches of its General MIDI keys; made when they are first wanted, for a chord is heard without them. */
   readonly drums: tone.Sampler;
   readonly loudness: tone.Gain;
   readonly click: tone.Synth;
@@ -28,8 +28,11 @@ export function makeInstrument(gain: number): Instrument {
     SAMPLED.map((midi) => [midi, tone.ToneAudioBuffer.fromArray(pluckedString(frequencyOf(midi), RING_SECONDS + 0.4, rate))]),
   );
   const strings = new tone.Sampler({ urls, release: 0.25 }).connect(loudness);
-  const kit = [...drumKit(rate)].map(([key, samples]) => [key, tone.ToneAudioBuffer.fromArray(samples)] as const);
-  const drums = new tone.Sampler({ urls: Object.fromEntries(kit), volume: -7 }).connect(loudness);
+  let drums: tone.Sampler | null = null;
+  const makeDrums = () => {
+    const kit = [...drumKit(rate)].map(([key, samples]) => [key, tone.ToneAudioBuffer.fromArray(samples)] as const);
+    return new tone.Sampler({ urls: Object.fromEntries(kit), volume: -7 }).connect(loudness);
+  };
   const click = new tone.Synth({
     oscillator: { type: 'square' },
     envelope: { attack: 0.001, decay: 0.03, sustain: 0, release: 0.01 },
@@ -40,5 +43,16 @@ export function makeInstrument(gain: number): Instrument {
     envelope: { attack: 0.6, decay: 0.2, sustain: 0.8, release: 1.2 },
     volume: -16,
   }).connect(loudness);
-  return { tone, strings, drums, ringSeconds: RING_SECONDS, loudness, click, drone };
+  return {
+    tone,
+    strings,
+    ringSeconds: RING_SECONDS,
+    get drums() {
+      drums ??= makeDrums();
+      return drums;
+    },
+    loudness,
+    click,
+    drone,
+  };
 }
