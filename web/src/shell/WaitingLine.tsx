@@ -4,13 +4,12 @@ import { Link } from 'react-router';
 import { useBand } from '../api/songs.ts';
 import { device } from '../device/records.ts';
 import { type WaitingCopy, waitingCopies } from '../document/device-copy.ts';
+import { passesOutbox, sessionsOutbox } from '../document/practice-outbox.ts';
 import { usePlaying } from '../session/playing.ts';
 import { Button } from '../ui/Button.tsx';
 import { HOUSE_WORDS } from '../wording/house.ts';
 
 const KINDS = ['song', 'set', 'piece'];
-/** What a player practised, as it is kept until it is sent. */
-const PRACTISED = ['aurora-pass', 'aurora-session'];
 /** What somebody is in the middle of is saved by itself. */
 const STILL_MS = 5000;
 const LOOK_MS = 4000;
@@ -30,16 +29,19 @@ function useWaiting(bandId: string | undefined, memberId: string | undefined) {
   }, []);
   const send = useCallback(async () => {
     const copies = look();
-    const hasPractised = PRACTISED.some((start) => device.names(`${start}:${bandId}:${memberId}:`).length > 0);
-    if (bandId === undefined || (copies.length === 0 && !hasPractised)) return;
+    if (bandId === undefined) return;
+    if (memberId !== undefined) for (const box of [passesOutbox, sessionsOutbox]) void box.flush({ bandId, memberId });
+    if (copies.length === 0) return;
     setIsSending(true);
-    const { deliver, deliverPractice } = await import('../document/deliver.ts');
-    await inTurn(async () => {
-      await deliver(queries, bandId, copies);
-      if (hasPractised && memberId !== undefined) await deliverPractice({ bandId, memberId });
-    });
-    setIsSending(false);
-    look();
+    try {
+      const { deliver } = await import('../document/deliver.ts');
+      await inTurn(() => deliver(queries, bandId, copies));
+    } catch {
+      // without the code that sends it waits on
+    } finally {
+      setIsSending(false);
+      look();
+    }
   }, [bandId, memberId, queries, look]);
   useEffect(() => {
     const sent = () => void send();
