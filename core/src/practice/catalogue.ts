@@ -36,10 +36,6 @@ export type RunStudy = (typeof RUN_STUDIES)[number];
 
 export const ALOUD_STUDIES = ['number', 'name', 'quality', 'number and name'] as const;
 
-/** The order in which kinds of questions are first met: what everything else rests on comes first. */
-const FIRST_KINDS: readonly QuestionKind[] = ['degree-to-chord', 'chord-to-degree', 'degree-quality', 'quality-row', 'two-five-one'];
-const LATER_KINDS = RECALL_KINDS.filter((kind) => !FIRST_KINDS.includes(kind));
-
 /** Strings a study needs; a bass with four has no sixth. */
 const NEEDS_STRINGS: Readonly<Partial<Record<string, number>>> = {
   'open chords': 4,
@@ -76,10 +72,10 @@ function liesClose(tuning: readonly number[]): boolean {
   return tuning.slice(1).every((midi, at) => midi > (tuning[at] as number) && midi - (tuning[at] as number) <= WIDEST_STEP);
 }
 
-/** What there is to practise of a study in a key, in the order it is met. */
+/** What there is to practise of a study in a key. */
 export function itemsOf(study: 'recall' | 'shapes' | 'runs' | 'ear' | 'aloud', key: Key, tuning: readonly number[]): readonly Item[] {
   const whats: Readonly<Record<typeof study, readonly string[]>> = {
-    recall: [...FIRST_KINDS, ...LATER_KINDS],
+    recall: RECALL_KINDS,
     shapes: SHAPE_STUDIES,
     runs: RUN_STUDIES,
     ear: EAR_KINDS,

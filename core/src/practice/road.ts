@@ -148,11 +148,16 @@ export function roadOf(passes: readonly Pass[], key: Key, tuning: readonly numbe
 
 /** Where on the road a study stands, counted from 0; behind everything for one that is not on it. */
 export function placeOnRoad(study: Study, what: string): number {
-  const place = ORDER.indexOf(`${study}/${what}`);
-  return place < 0 ? ORDER.length : place;
+  return PLACES.get(`${study}/${what}`) ?? Number.POSITIVE_INFINITY;
 }
 
-const ORDER = Object.values(ROAD).flatMap((steps) => steps.map(([study, what]) => `${study}/${what}`));
+/** Each study at the first of its steps. */
+const PLACES: ReadonlyMap<string, number> = new Map(
+  Object.values(ROAD)
+    .flat()
+    .map(([study, what], place) => [`${study}/${what}`, place] as const)
+    .reverse(),
+);
 
 function passesByWhat(passes: readonly Pass[]): ReadonlyMap<string, readonly Pass[]> {
   const byWhat = new Map<string, Pass[]>();
