@@ -23,6 +23,7 @@ import { NumberField } from '../../ui/NumberField.tsx';
 import { SelectField } from '../../ui/SelectField.tsx';
 import { Tick } from '../../ui/Tick.tsx';
 import { PRACTICE_WORDS } from '../../wording/practice.ts';
+import { StepChip } from './StepChip.tsx';
 import { useSession } from './session/use-session.ts';
 import type { PartProps } from './use-practice.ts';
 
@@ -118,21 +119,15 @@ interface NightStagesProps {
 function NightStages({ left, onBegin }: NightStagesProps) {
   return (
     <ol aria-label={PRACTICE_WORDS.stages} className="flex flex-wrap gap-1.5">
-      {NIGHT_STAGES.map((stage, at) => {
-        const isPlayed = !left.includes(stage);
-        return (
-          <li key={stage}>
-            <button
-              type="button"
-              onClick={() => onBegin([stage, ...left.filter((one) => NIGHT_STAGES.indexOf(one) > at)])}
-              className={`flex min-h-11 items-center gap-1.5 rounded-lg border px-2.5 text-base ${isPlayed ? 'border-transparent bg-wash' : 'border-edge bg-raised'}`}
-            >
-              {isPlayed && <ChosenIcon size={16} aria-label={PRACTICE_WORDS.played} className="text-accent" />}
-              {PRACTICE_WORDS.nightStages[stage]}
-            </button>
-          </li>
-        );
-      })}
+      {NIGHT_STAGES.map((stage, at) => (
+        <li key={stage}>
+          <StepChip
+            words={PRACTICE_WORDS.nightStages[stage]}
+            done={left.includes(stage) ? null : PRACTICE_WORDS.played}
+            onStart={() => onBegin([stage, ...left.filter((one) => NIGHT_STAGES.indexOf(one) > at)])}
+          />
+        </li>
+      ))}
     </ol>
   );
 }

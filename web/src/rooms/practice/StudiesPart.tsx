@@ -25,14 +25,15 @@ import {
   whatWords,
   wholeKeyWords,
 } from '@aurora/core';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { Glyphs } from '../../parts/notation/Glyphs.tsx';
 import { useNaming } from '../../session/lens.ts';
 import { Button } from '../../ui/Button.tsx';
 import { Choice } from '../../ui/Choice.tsx';
-import { ChosenIcon, NextIcon } from '../../ui/icons.ts';
+import { NextIcon } from '../../ui/icons.ts';
 import { PRACTICE_WORDS } from '../../wording/practice.ts';
 import { KeySelect } from './KeySelect.tsx';
+import { StepChip } from './StepChip.tsx';
 import { blockOf, type RunItem } from './session/session-run.ts';
 import { useSession } from './session/use-session.ts';
 import type { PartProps } from './use-practice.ts';
@@ -119,7 +120,8 @@ const kindOf = (study: Item['study']): BlockKind => KINDS[study] ?? (study as Bl
 /** The road from the triads of a key to all keys: where one is, what comes next, and what may be shown once and left behind. */
 function RoadStudy({ practice, home }: PartProps & { readonly home: Key }) {
   const begin = useBegin();
-  const road = roadOf(practice.passes, home, practice.instrument.tuning);
+  const { passes, instrument } = practice;
+  const road = useMemo(() => roadOf(passes, home, instrument.tuning), [passes, home, instrument]);
   const start = ({ item, depth }: RoadStep) => begin(kindOf(item.study), item, depth ?? undefined);
   return (
     <div className="flex flex-col gap-4">
@@ -154,14 +156,12 @@ function RoadStudy({ practice, home }: PartProps & { readonly home: Key }) {
             <ol aria-label={PRACTICE_WORDS.legs[name]} className="mt-1.5 flex flex-wrap gap-1.5">
               {steps.map((step) => (
                 <li key={`${itemId(step.item)} ${step.depth}`} aria-current={step === road.next ? 'step' : undefined}>
-                  <button
-                    type="button"
-                    onClick={() => start(step)}
-                    className={`flex min-h-11 items-center gap-1.5 rounded-lg border px-2.5 text-base ${step === road.next ? 'border-accent bg-raised font-semibold shadow-[inset_0_-3px_0_var(--accent)]' : step.isDone ? 'border-transparent bg-wash' : 'border-hairline bg-raised'}`}
-                  >
-                    {step.isDone && <ChosenIcon size={16} aria-label={PRACTICE_WORDS.done} className="text-accent" />}
-                    <Glyphs text={stepWords(step)} />
-                  </button>
+                  <StepChip
+                    words={stepWords(step)}
+                    done={step.isDone ? PRACTICE_WORDS.done : null}
+                    isNext={step === road.next}
+                    onStart={() => start(step)}
+                  />
                 </li>
               ))}
             </ol>
