@@ -34,7 +34,7 @@ export async function restoreBand(client: Queryable, bandId: string, backup: Ban
   await bringIn(client, bandId, signedIn);
   for (const [index, song] of backup.songs.entries()) {
     const songId = songs.get(song.id) as string;
-    const versions = onTopOf(stood.songs.get(songId), ofMembers(song.versions, members));
+    const versions = ofMembers(onTopOf(stood.songs.get(songId), song.versions), members);
     await insertWithVersions(client, bandId, songId, { ...song, versions });
     await tick(index + 1, backup.songs.length);
   }
@@ -72,7 +72,7 @@ interface Stood {
 
 async function whatStood(client: Queryable, bandId: string): Promise<Stood> {
   const songs = await client.query<Omit<Version, 'savedAt'> & { id: string; saved_at: Date }>(
-    `select song.id, version.revision, version.source, version.name, version.saved_at
+    `select song.id, version.revision, version.source, version.name, version.saved_by as by, version.saved_at
        from song join chart_version version on version.band_id = song.band_id and version.song_id = song.id and version.revision = song.revision
       where song.band_id = $1`,
     [bandId],
@@ -82,7 +82,7 @@ async function whatStood(client: Queryable, bandId: string): Promise<Stood> {
     return new Map(rows.map(({ id, revision }) => [id, revision]));
   };
   return {
-    songs: new Map(songs.rows.map(({ id, saved_at, ...version }) => [id, { ...version, by: null, savedAt: saved_at.toISOString() }])),
+    songs: new Map(songs.rows.map(({ id, saved_at, ...version }) => [id, { ...version, savedAt: saved_at.toISOString() }])),
     sets: await revisions('set_list'),
     pieces: await revisions('piece'),
   };
